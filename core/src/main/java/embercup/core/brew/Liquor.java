@@ -1,0 +1,153 @@
+package embercup.core.brew;
+
+import embercup.core.materia.ExtractionData;
+import embercup.core.materia.ExtractionData.ClassConstants;
+import java.util.List;
+
+/**
+ * The herbs in the water and what they have given. Mutable; belongs to one {@link BrewRun}.
+ *
+ * <p>Each herb approaches its equilibrium: dx/dt = k·(x_eq − x), x_eq = 1/(1 + K·m/V). Over one sub-step V is taken at the
+ * middle and k is integrated over the temperature, so that the step is x += (x_eq − x)·(1 − exp(−∫k dt)). Source: see
+ * {@code extraction.yaml}.
+ */
+final class Liquor {
+
+    private static final int CLASSES = Charge.CLASSES.length;
+    private static final double GAS_CONSTANT_J_PER_MOL_K = 8.314462618;
+    private static final double ZERO_CELSIUS_K = 273.15;
+    private static final double LOSS_REFERENCE_K = 373.15;
+
+    private final List<Charge> charges;
+    private final double[][] given;
+    private final boolean[] in;
+    private final double[] inLiquor = new double[CLASSES];
+    private final double[] aside = new double[CLASSES];
+    private final double[] held = new double[CLASSES];
+    private final ClassConstants[] constants = new ClassConstants[CLASSES];
+    private final double referenceK;
+    private double crowdG;
+
+    Liquor(List<Charge> charges, ExtractionData data) {
+        this.charges = charges;
+        this.given = new double[charges.size()][CLASSES];
+        this.in = new boolean[charges.size()];
+        this.referenceK = data.referenceC() + ZERO_CELSIUS_K;
+        for (int c = 0; c < CLASSES; c++) {
+            constants[c] = data.of(Charge.CLASSES[c]);
+            for (Charge charge : charges) {
+                held[c] += charge.grams() * charge.holdsPerG()[c];
+            }
+        }
+    }
+
+    /** Puts in what the recipe adds at the start of a stage. */
+    void add(int stage) {
+        for (int i = 0; i < charges.size(); i++) {
+            if (charges.get(i).stage() == stage && !in[i]) {
+                in[i] = true;
+                crowdG += charges.get(i).dryG();
+            }
+        }
+    }
+
+    boolean empty() {
+        return crowdG == 0;
+    }
+
+    double keptMl(boolean pressed) {
+        double sum = 0;
+        for (int i = 0; i < charges.size(); i++) {
+            sum += in[i] ? charges.get(i).keptMl(pressed) : 0;
+        }
+        return sum;
+    }
+
+    double crowdG() {
+        return crowdG;
+    }
+
+    /** One sub-step; temperatures at its start, middle and end. */
+    void give(double seconds, double startC, double midC, double endC, double waterMl, double agitation, boolean lid) {
+        double crowd = waterMl <= 0 ? 0 : crowdG / waterMl;
+        for (int c = 0; c < CLASSES; c++) {
+            ClassConstants k = constants[c];
+            double loss = k.lossPerMin() == 0
+                    ? 0
+                    : lossIntegral(k, seconds, startC, midC, endC) * (lid ? k.lossUnderLid() : 1);
+            double keep = Math.exp(-loss);
+            double keepNew = Math.exp(-loss / 2);
+            inLiquor[c] *= keep;
+            if (crowdG == 0) {
+                continue;
+            }
+            double arrhenius = rateIntegral(k.activationKj(), seconds, startC, midC, endC) * agitation;
+            double equilibrium = 1 / (1 + k.partitionMlPerG() * crowd);
+            for (int i = 0; i < charges.size(); i++) {
+                double[] x = given[i];
+                if (in[i] && x[c] < equilibrium) {
+                    Charge charge = charges.get(i);
+                    double step = (equilibrium - x[c]) * -Math.expm1(-charge.ratePerS()[c] * arrhenius);
+                    x[c] += step;
+                    inLiquor[c] += step * charge.grams() * charge.holdsPerG()[c] * keepNew;
+                }
+            }
+        }
+    }
+
+    private double rateIntegral(double kj, double seconds, double startC, double midC, double endC) {
+        double mid = arrhenius(kj, midC, referenceK);
+        if (startC == endC) {
+            return mid * seconds;
+        }
+        double sum = arrhenius(kj, startC, referenceK) + 4 * mid + arrhenius(kj, endC, referenceK);
+        return sum / 6 * seconds;
+    }
+
+    private static double lossIntegral(ClassConstants k, double seconds, double startC, double midC, double endC) {
+        double kj = k.lossActivationKj();
+        double mid = arrhenius(kj, midC, LOSS_REFERENCE_K);
+        double mean = startC == endC
+                ? mid
+                : (arrhenius(kj, startC, LOSS_REFERENCE_K) + 4 * mid + arrhenius(kj, endC, LOSS_REFERENCE_K)) / 6;
+        return k.lossPerMin() / 60 * mean * seconds;
+    }
+
+    /** Factor on a rate at {@code celsius} against the reference temperature. */
+    static double arrhenius(double kj, double celsius, double referenceK) {
+        return Math.exp(kj * 1000 / GAS_CONSTANT_J_PER_MOL_K * (1 / referenceK - 1 / (celsius + ZERO_CELSIUS_K)));
+    }
+
+    /** Takes the liquor off: of {@code waterMl} in the pot, {@code keptMl} stays in the herbs with its share of extract. */
+    void strain(double waterMl, double keptMl) {
+        double goes = waterMl <= 0 ? 0 : Math.max(0, 1 - keptMl / waterMl);
+        for (int c = 0; c < CLASSES; c++) {
+            aside[c] += inLiquor[c] * goes;
+            inLiquor[c] *= 1 - goes;
+        }
+    }
+
+    /** What the drinker gets of a class so far: strained liquor and what is in the pot. */
+    double drawn(int extractClass, boolean strained) {
+        return strained ? aside[extractClass] : aside[extractClass] + inLiquor[extractClass];
+    }
+
+    /** Loses volatile and heat-tender classes from the strained liquor. */
+    void standStrained(double seconds, double startC, double midC, double endC, boolean lid) {
+        for (int c = 0; c < CLASSES; c++) {
+            ClassConstants k = constants[c];
+            if (k.lossPerMin() > 0) {
+                double factor = lid ? k.lossUnderLid() : 1;
+                aside[c] *= Math.exp(-lossIntegral(k, seconds, startC, midC, endC) * factor);
+            }
+        }
+    }
+
+    double held(int extractClass) {
+        return held[extractClass];
+    }
+
+    double leftInHerb(int charge) {
+        return 1 - given[charge][0];
+    }
+}

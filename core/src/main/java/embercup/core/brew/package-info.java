@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.core.brew;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,203 @@
+package embercup.core.care;
+
+import embercup.core.dose.ChildDose;
+import embercup.core.dose.Drinker;
+import embercup.core.materia.Condition;
+import embercup.core.materia.Constituent;
+import embercup.core.materia.DailyLimit;
+import embercup.core.materia.Form;
+import embercup.core.materia.Herb;
+import embercup.core.materia.Herb.HerbCaution;
+import embercup.core.materia.Materia;
+import embercup.core.materia.Severity;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Caution;
+import embercup.core.plan.PlannedAddition;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * Where care is due: the drinker's conditions against every herb, ages, daily limits over all cups of the day, and the
+ * hazards of the method. Says what and why in plain words; defers to licensed practice and local law. Stateless.
+ */
+public final class Care {
+
+    private final Materia materia;
+
+    public Care(Materia materia) {
+        this.materia = materia;
+    }
+
+    /**
+     * @param cautions the gravest first
+     * @param loads the drinker's day if she drinks this whole plan
+     */
+    public record Verdict(List<Caution> cautions, List<DayLoad> loads) {
+
+        /** Whether the brew must not start until a way out is chosen. */
+        public boolean stops() {
+            return cautions.stream().anyMatch(c -> c.severity() == Severity.STOP);
+        }
+    }
+
+    /** @param earlierMg what the drinker has already planned or drunk that day, mg by constituent */
+    public Verdict judge(BrewPlan plan, Map<Constituent, Double> earlierMg) {
+        Drinker drinker = plan.request().drinker();
+        List<Caution> all = new ArrayList<>(plan.notes());
+        for (PlannedAddition addition : plan.additions()) {
+            Herb herb = materia.herb(addition.herb(), "herb");
+            herb(all, herb, drinker);
+        }
+        infants(all, drinker);
+        List<DayLoad> loads = loads(plan, earlierMg);
+        loads.forEach(l -> load(all, l, plan));
+        all.addAll(KitchenHazards.of(plan));
+        all.sort(Comparator.comparing(Caution::severity).reversed());
+        return new Verdict(List.copyOf(all), loads);
+    }
+
+    private void herb(List<Caution> all, Herb herb, Drinker drinker) {
+        herb.stop()
+                .ifPresent(s -> all.add(Caution.of("not-for-tea", Severity.STOP, herb.slug(), s.text(), s.source())));
+        if (drinker.allergies().contains(herb.slug())) {
+            all.add(Caution.of(
+                    "allergy",
+                    Severity.STOP,
+                    herb.slug(),
+                    "The drinker is allergic to " + herb.common().toLowerCase(Locale.ROOT) + ". Take it out.",
+                    "own"));
+        }
+        for (HerbCaution c : herb.cautions()) {
+            if (c.when().isEmpty()) {
+                all.add(Caution.of("general", c.severity(), herb.slug(), herb.common() + ": " + c.text(), c.source()));
+            } else if (drinker.has(c.when().get())) {
+                all.add(Caution.of(
+                        c.when().get().code(), c.severity(), herb.slug(), herb.common() + ": " + c.text(), c.source()));
+            }
+        }
+        herb.longestRunDays()
+                .ifPresent(days -> all.add(Caution.of(
+                        "longest-run",
+                        Severity.NOTE,
+                        herb.slug(),
+                        "%s: no longer than %d days in a row.".formatted(herb.common(), Math.round(days.value())),
+                        days.source())));
+        herb.ageFloorYears()
+                .filter(floor -> drinker.ageYears() < floor.value())
+                .ifPresent(floor -> all.add(Caution.of(
+                        "age-floor",
+                        Severity.STOP,
+                        herb.slug(),
+                        "%s is not for anybody under %d years without a clinician."
+                                .formatted(herb.common(), Math.round(floor.value())),
+                        floor.source())));
+        if (herb.foraged() && !herb.lookAlikes().isEmpty()) {
+            String names = String.join(
+                    "; ",
+                    herb.lookAlikes().stream()
+                            .map(l -> l.name() + " (" + l.tell() + ")")
+                            .toList());
+            all.add(Caution.of(
+                    "identity",
+                    Severity.NOTE,
+                    herb.slug(),
+                    "If you gathered the " + herb.common().toLowerCase(Locale.ROOT)
+                            + " yourself, check that it is not: " + names + ". If in doubt, leave it out.",
+                    "practice"));
+        }
+    }
+
+    private static void infants(List<Caution> all, Drinker drinker) {
+        if (drinker.ageYears() < ChildDose.YOUNGEST_YEARS) {
+            all.add(Caution.of(
+                    "under-two",
+                    Severity.STOP,
+                    "Nothing is dosed for a child under two years without a clinician.",
+                    "young"));
+        }
+        if (drinker.has(Condition.PREGNANT) || drinker.has(Condition.BREASTFEEDING)) {
+            all.add(Caution.of(
+                    "pregnancy-general",
+                    Severity.NOTE,
+                    "In pregnancy and while breastfeeding, ask a midwife or clinician before any herb.",
+                    "practice"));
+        }
+    }
+
+    /** Milligrams of each limited constituent in a whole plan; all of the herb is counted, strained or not. */
+    public Map<Constituent, Double> contents(BrewPlan plan) {
+        Map<Constituent, Double> sums = new EnumMap<>(Constituent.class);
+        for (PlannedAddition addition : plan.additions()) {
+            Herb herb = materia.herb(addition.herb(), "herb");
+            double dryShare = addition.form() == Form.FRESH
+                    ? (1
+                                    - herb.freshMoisture()
+                                            .orElse(materia.part(herb.part()).freshMoisture())
+                                            .value())
+                            / 0.9
+                    : 1;
+            herb.constituents()
+                    .forEach(c ->
+                            sums.merge(c.constituent(), c.mgPerG().best() * addition.grams() * dryShare, Double::sum));
+        }
+        return sums;
+    }
+
+    private List<DayLoad> loads(BrewPlan plan, Map<Constituent, Double> earlierMg) {
+        List<DayLoad> loads = new ArrayList<>();
+        contents(plan).forEach((constituent, mg) -> {
+            DailyLimit limit = materia.limits().get(constituent);
+            if (limit != null) {
+                double all = mg + earlierMg.getOrDefault(constituent, 0.0);
+                loads.add(new DayLoad(
+                        constituent, all, limitMg(limit, plan.request().drinker())));
+            }
+        });
+        return loads;
+    }
+
+    /** The daily limit for one drinker, mg: by day, by body weight, in pregnancy, for a child; the smallest counts. */
+    public static double limitMg(DailyLimit limit, Drinker drinker) {
+        double kg = drinker.weightOrAssumedKg();
+        double mg = Math.min(limit.mgPerDay(), limit.mgPerKgPerDay() * kg);
+        if (drinker.has(Condition.PREGNANT) || drinker.has(Condition.BREASTFEEDING)) {
+            mg = Math.min(mg, limit.pregnantMgPerDay());
+        }
+        if (drinker.ageYears() < Drinker.ADULT_YEARS) {
+            mg = Math.min(mg, limit.childMgPerKgPerDay() * kg);
+            mg = Math.min(mg, limit.mgPerDay() * kg / Drinker.ASSUMED_ADULT_KG);
+        }
+        return mg;
+    }
+
+    private void load(List<Caution> all, DayLoad load, BrewPlan plan) {
+        DailyLimit limit = materia.limits().get(load.constituent());
+        String name = load.constituent().name().toLowerCase(Locale.ROOT);
+        if (limit == null || load.mg() < load.limitMg() * 0.25) {
+            return;
+        }
+        String holds = String.format(
+                Locale.ROOT,
+                "With this pot the day holds %s of %s; the limit is %s.",
+                mg(load.mg()),
+                name,
+                mg(load.limitMg()));
+        Severity severity = !load.over()
+                ? Severity.NOTE
+                : load.constituent() == Constituent.ESTRAGOLE ? Severity.CARE : Severity.STOP;
+        String out = load.over() ? " Make fewer cups, take less of it, or another herb." : "";
+        all.add(Caution.of(
+                name,
+                severity,
+                holds + out + " All of the herb is counted, which overestimates a strained cup.",
+                limit.source()));
+    }
+
+    private static String mg(double mg) {
+        return mg >= 10 ? Math.round(mg) + " mg" : String.format(Locale.ROOT, "%.1f mg", mg);
+    }
+}

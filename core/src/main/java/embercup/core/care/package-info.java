@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.core.care;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,41 @@
+package embercup.core.dose;
+
+import embercup.core.materia.Condition;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/**
+ * Who drinks. Immutable.
+ *
+ * @param ageYears 0–120
+ * @param weightKg 2–300; empty when not known
+ * @param conditions what is known of the person
+ * @param allergies slugs of herbs the person must not have
+ */
+public record Drinker(double ageYears, OptionalDouble weightKg, Set<Condition> conditions, Set<String> allergies) {
+
+    /** Body weight assumed for an adult whose weight is not known, kg (as in the worked checks of EFSA opinions, mem). */
+    public static final double ASSUMED_ADULT_KG = 60;
+    /** From this age a drinker counts as an adult, years. */
+    public static final double ADULT_YEARS = 18;
+
+    public static final Drinker ADULT = new Drinker(40, OptionalDouble.empty(), Set.of(), Set.of());
+
+    public Drinker {
+        conditions = Set.copyOf(conditions);
+        allergies = Set.copyOf(allergies);
+    }
+
+    public boolean has(Condition condition) {
+        return conditions.contains(condition);
+    }
+
+    /**
+     * Weight in kilograms: the given one, else 60 for an adult and 8 + 2·age for a child (the usual estimate by age, from
+     * memory of paediatric handbooks).
+     */
+    public double weightOrAssumedKg() {
+        double assumed = ageYears >= ADULT_YEARS ? ASSUMED_ADULT_KG : Math.min(ASSUMED_ADULT_KG, 8 + 2 * ageYears);
+        return weightKg.orElse(assumed);
+    }
+}

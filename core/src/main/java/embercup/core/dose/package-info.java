@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.core.dose;
+
+import org.jspecify.annotations.NullMarked;

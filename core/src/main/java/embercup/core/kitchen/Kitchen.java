@@ -1,0 +1,66 @@
+package embercup.core.kitchen;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Where it is brewed. Immutable.
+ *
+ * @param altitudeM −400 to 5 000 m
+ * @param roomC room temperature, °C
+ * @param tapC temperature of the cold tap, °C
+ * @param vessel the vessel chosen; empty when the plan is to choose
+ * @param kettleW electric power of the kettle, W
+ */
+public record Kitchen(
+        double altitudeM, double roomC, double tapC, Optional<Vessel> vessel, Burner burner, double kettleW) {
+
+    /** Share of the kettle's power that reaches the water (source key {@code kitchen-heat}). */
+    public static final double KETTLE_EFFICIENCY = 0.90;
+
+    /** Sea level, 20 °C room, 15 °C tap, small burner, 2 000 W kettle (source key {@code kitchen-heat}). */
+    public static final Kitchen STANDARD = new Kitchen(0, 20, 15, Optional.empty(), Burner.SMALL, 2000);
+
+    /** Vessels of a usual kitchen, from small to large (source key {@code kitchen-heat}). */
+    public static final List<Vessel> USUAL_POTS = List.of(
+            Vessel.of("small pot", Vessel.Kind.POT, 16, 8.5),
+            Vessel.of("middle pot", Vessel.Kind.POT, 20, 12),
+            Vessel.of("large pot", Vessel.Kind.POT, 24, 16),
+            Vessel.of("stock pot", Vessel.Kind.POT, 30, 28),
+            Vessel.of("canning pot", Vessel.Kind.POT, 45, 48));
+
+    /** Vessels for infusions, from small to large. */
+    public static final List<Vessel> USUAL_INFUSERS = List.of(
+            Vessel.of("mug", Vessel.Kind.MUG, 8, 9),
+            Vessel.of("teapot", Vessel.Kind.TEAPOT, 12, 9.5),
+            Vessel.of("large teapot", Vessel.Kind.TEAPOT, 15, 12),
+            Vessel.of("big pot with a lid", Vessel.Kind.POT, 24, 16),
+            Vessel.of("stock pot", Vessel.Kind.POT, 30, 28),
+            Vessel.of("canning pot", Vessel.Kind.POT, 45, 48));
+
+    /** Vessels for cold macerations and long jars, from small to large. */
+    public static final List<Vessel> USUAL_JARS = List.of(
+            Vessel.of("half-litre jar", Vessel.Kind.JAR, 8, 12),
+            Vessel.of("litre jar", Vessel.Kind.JAR, 9.5, 17),
+            Vessel.of("two-litre jar", Vessel.Kind.JAR, 12, 22),
+            Vessel.of("demijohn", Vessel.Kind.JAR, 25, 35),
+            Vessel.of("crock", Vessel.Kind.JAR, 40, 60));
+
+    /** Boiling point of water here, °C. */
+    public double boilingC() {
+        return Water.boilingC(Atmosphere.pressurePa(altitudeM));
+    }
+
+    public Kitchen withVessel(Vessel chosen) {
+        return new Kitchen(altitudeM, roomC, tapC, Optional.of(chosen), burner, kettleW);
+    }
+
+    /** The smallest vessel of a list that holds {@code millilitres}, else the largest. */
+    public static Vessel smallest(List<Vessel> vessels, double millilitres) {
+        return vessels.stream()
+                .filter(v -> v.mostMl() >= millilitres)
+                .min(Comparator.comparingDouble(Vessel::brimMl))
+                .orElseGet(() -> vessels.get(vessels.size() - 1));
+    }
+}

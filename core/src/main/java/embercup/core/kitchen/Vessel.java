@@ -1,0 +1,73 @@
+package embercup.core.kitchen;
+
+/**
+ * A pot, jar, press, teapot, thermos or mug that the cook really has. Immutable.
+ *
+ * @param innerDiameterCm inner diameter, 3–60 cm
+ * @param heightCm inner height, 3–60 cm
+ * @param brimMl volume to the brim, mL
+ * @param wallJPerK heat that the warmed wall takes, J/K
+ */
+public record Vessel(String name, Kind kind, double innerDiameterCm, double heightCm, double brimMl, double wallJPerK) {
+
+    /** Kinds of vessel, with the share of the brim that may be filled. */
+    public enum Kind {
+        /** At a boil a pot is filled to four fifths. */
+        POT(0.80),
+        /** A jar keeps an inch of headspace; see {@link Vessel#mostMl}. */
+        JAR(0.92),
+        /** A press is filled to the mark below the spout. */
+        PRESS(0.85),
+        TEAPOT(0.90),
+        THERMOS(0.92),
+        MUG(0.88);
+
+        private final double fill;
+
+        Kind(double fill) {
+            this.fill = fill;
+        }
+    }
+
+    /** Headspace of a jar: one inch (common practice, no source), cm. */
+    private static final double JAR_HEADSPACE_CM = 2.54;
+
+    /** A mug in which a cup cools: 8 cm wide, 0.3 kJ/K (source key {@code kitchen-heat}). */
+    public static Vessel mug(double cupMl) {
+        double brim = Math.max(60, cupMl * 1.15);
+        return new Vessel("mug", Kind.MUG, 8, brim / (Math.PI * 16), brim, 300 * Math.min(2, cupMl / 240));
+    }
+
+    /** A vessel from its inner size, with the usual wall: 0.25 J/K for each mL of brim, metal or glass alike (source key {@code kitchen-heat}). */
+    public static Vessel of(String name, Kind kind, double innerDiameterCm, double heightCm) {
+        double brim = Math.PI * innerDiameterCm * innerDiameterCm / 4 * heightCm;
+        return new Vessel(name, kind, innerDiameterCm, heightCm, brim, brim * WALL_J_PER_K_PER_ML);
+    }
+
+    private static final double WALL_J_PER_K_PER_ML = 0.25;
+
+    /** The most that goes in without boiling over, spilling or bursting, mL. */
+    public double mostMl() {
+        return kind == Kind.JAR ? brimMl * Math.max(0.5, (heightCm - JAR_HEADSPACE_CM) / heightCm) : brimMl * kind.fill;
+    }
+
+    /** Height of {@code millilitres} above the bottom, cm; a straight wall is assumed. */
+    public double levelCm(double millilitres) {
+        return millilitres / brimMl * heightCm;
+    }
+
+    /** What a wooden spoon measures: from the rim down to the surface, cm. */
+    public double fromRimCm(double millilitres) {
+        return heightCm - levelCm(millilitres);
+    }
+
+    /** Free surface, m². */
+    public double surfaceM2() {
+        return Math.PI * innerDiameterCm * innerDiameterCm / 4 / 1e4;
+    }
+
+    /** Wetted wall and bottom at a fill, m². */
+    public double wettedM2(double millilitres) {
+        return surfaceM2() + Math.PI * innerDiameterCm * levelCm(millilitres) / 1e4;
+    }
+}

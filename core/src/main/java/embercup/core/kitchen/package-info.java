@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.core.kitchen;
+
+import org.jspecify.annotations.NullMarked;

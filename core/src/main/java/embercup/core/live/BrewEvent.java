@@ -1,0 +1,117 @@
+package embercup.core.live;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+
+/** Something that really happened during a brew. A closed family; immutable; the id is made by the client, so that a
+ * repeat is harmless. */
+public sealed interface BrewEvent {
+
+    UUID id();
+
+    /** When it happened, by the server's clock. */
+    Instant at();
+
+    <R> R accept(Visitor<R> visitor);
+
+    /** One answer for each member of the family. */
+    interface Visitor<R> {
+        R started(Started event);
+
+        R stepDone(StepDone event);
+
+        R measured(Measured event);
+
+        R noted(Noted event);
+
+        R undone(Undone event);
+
+        R finished(Finished event);
+
+        R abandoned(Abandoned event);
+    }
+
+    /** The brew began. */
+    record Started(UUID id, Instant at) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.started(this);
+        }
+    }
+
+    /** The cook confirmed the end of a step of the plan, named by its key. */
+    record StepDone(UUID id, Instant at, String step) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.stepDone(this);
+        }
+    }
+
+    /** A reading of the cook or of a device. */
+    record Measured(UUID id, Instant at, Reading reading, double value) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.measured(this);
+        }
+    }
+
+    /** What was read, with its unit. */
+    enum Reading {
+        VOLUME_ML,
+        TEMPERATURE_C,
+        WEIGHT_G,
+        LEVEL_CM
+    }
+
+    /**
+     * How the cup was.
+     *
+     * @param strength felt strength: −2 far too weak, 0 right, 2 far too strong
+     * @param liking 1–5; 0 when not said
+     * @param taste words
+     * @param change what to do differently next time
+     */
+    record Noted(UUID id, Instant at, int strength, int liking, String taste, String change) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.noted(this);
+        }
+    }
+
+    /** An earlier event did not happen after all. */
+    record Undone(UUID id, Instant at, UUID event) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.undone(this);
+        }
+    }
+
+    /** The cup is ready. */
+    record Finished(UUID id, Instant at) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.finished(this);
+        }
+    }
+
+    /** The cook gave up. */
+    record Abandoned(UUID id, Instant at, String why) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.abandoned(this);
+        }
+    }
+
+    /** Events that still count: without those undone and without repeats, in the order they were recorded. */
+    static List<BrewEvent> standing(List<BrewEvent> events) {
+        var undone = events.stream()
+                .filter(e -> e instanceof Undone)
+                .map(e -> ((Undone) e).event())
+                .collect(java.util.stream.Collectors.toSet());
+        var seen = new java.util.HashSet<UUID>();
+        return events.stream()
+                .filter(e -> !(e instanceof Undone) && !undone.contains(e.id()) && seen.add(e.id()))
+                .toList();
+    }
+}

@@ -1,0 +1,210 @@
+package embercup.core.live;
+
+import embercup.core.live.BrewEvent.Noted;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Planner;
+import embercup.core.plan.Step;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A running brew: the plan folded over what really happened. Immutable; the same events give the same state, whoever
+ * folds them.
+ *
+ * @param phase where the brew stands
+ * @param steps every step with what is known of it
+ * @param now the step to do; empty once all are done
+ * @param meanwhile prep that can be done while the current step waits
+ * @param predicted the plan again, from what really took how long
+ * @param strengthChange predicted strength now minus planned strength
+ * @param lateS seconds the brew is behind its plan; negative when ahead
+ */
+public record LiveBrew(
+        Phase phase,
+        Optional<Instant> startedAt,
+        List<LiveStep> steps,
+        Optional<LiveStep> now,
+        List<LiveStep> meanwhile,
+        BrewPlan predicted,
+        double strengthChange,
+        double lateS,
+        Optional<Instant> readyAt,
+        Optional<Noted> note) {
+
+    /** Where a brew stands. */
+    public enum Phase {
+        PLANNED,
+        RUNNING,
+        FINISHED,
+        ABANDONED
+    }
+
+    /**
+     * @param beganAt when it began; empty while it lies ahead
+     * @param doneAt when it was confirmed; empty until then
+     * @param dueAt when it is predicted to end, or did end
+     */
+    public record LiveStep(Step step, Optional<Instant> beganAt, Optional<Instant> doneAt, Instant dueAt) {}
+
+    /** @param plan the plan as it was started; its request is planned again with what was measured */
+    public static LiveBrew fold(Planner planner, BrewPlan plan, List<BrewEvent> events) {
+        return new Fold(planner, plan, BrewEvent.standing(events)).state();
+    }
+
+    /** One fold; mutable inside, not shared. */
+    private static final class Fold implements BrewEvent.Visitor<Boolean> {
+
+        private final Planner planner;
+        private final BrewPlan plan;
+        private final Map<String, Instant> done = new LinkedHashMap<>();
+        private Optional<Instant> started = Optional.empty();
+        private Optional<Instant> ended = Optional.empty();
+        private Optional<Noted> note = Optional.empty();
+        private Phase phase = Phase.PLANNED;
+
+        Fold(Planner planner, BrewPlan plan, List<BrewEvent> events) {
+            this.planner = planner;
+            this.plan = plan;
+            events.forEach(e -> e.accept(this));
+        }
+
+        @Override
+        public Boolean started(BrewEvent.Started event) {
+            started = Optional.of(event.at());
+            phase = Phase.RUNNING;
+            return true;
+        }
+
+        @Override
+        public Boolean stepDone(BrewEvent.StepDone event) {
+            return done.putIfAbsent(event.step(), event.at()) == null;
+        }
+
+        @Override
+        public Boolean measured(BrewEvent.Measured event) {
+            return true;
+        }
+
+        @Override
+        public Boolean noted(BrewEvent.Noted event) {
+            note = Optional.of(event);
+            return true;
+        }
+
+        @Override
+        public Boolean undone(BrewEvent.Undone event) {
+            return true;
+        }
+
+        @Override
+        public Boolean finished(BrewEvent.Finished event) {
+            phase = Phase.FINISHED;
+            ended = Optional.of(event.at());
+            return true;
+        }
+
+        @Override
+        public Boolean abandoned(BrewEvent.Abandoned event) {
+            phase = Phase.ABANDONED;
+            ended = Optional.of(event.at());
+            return true;
+        }
+
+        LiveBrew state() {
+            BrewPlan predicted =
+                    done.isEmpty() ? plan : planner.plan(plan.request().withMeasured(measuredS()));
+            Map<String, Step> again = new HashMap<>();
+            predicted.steps().forEach(s -> again.put(s.key(), s));
+            Instant clock = started.orElse(Instant.EPOCH);
+            List<LiveStep> steps = new java.util.ArrayList<>();
+            Optional<LiveStep> now = Optional.empty();
+            List<LiveStep> meanwhile = new java.util.ArrayList<>();
+            Map<String, LiveStep> main = new LinkedHashMap<>();
+            for (Step step : mainLine()) {
+                Optional<Instant> doneAt = Optional.ofNullable(done.get(step.key()));
+                Step timed = again.getOrDefault(step.key(), step);
+                Instant due = doneAt.orElse(clock.plus(seconds(timed.durationS())));
+                boolean current = doneAt.isEmpty() && now.isEmpty();
+                Optional<Instant> began = doneAt.isPresent() || current ? Optional.of(clock) : Optional.empty();
+                LiveStep live = new LiveStep(step, began, doneAt, due);
+                if (current) {
+                    now = Optional.of(live);
+                }
+                main.put(step.key(), live);
+                clock = due;
+            }
+            for (Step step : plan.steps()) {
+                LiveStep live = main.get(step.key());
+                if (live == null) {
+                    Instant due = started.orElse(Instant.EPOCH).plus(seconds(step.endS()));
+                    live = new LiveStep(step, Optional.empty(), Optional.ofNullable(done.get(step.key())), due);
+                    if (live.doneAt().isEmpty()) {
+                        meanwhile.add(live);
+                    }
+                }
+                steps.add(live);
+            }
+            boolean running = phase == Phase.RUNNING;
+            Optional<Instant> readyAt = started.isEmpty() ? Optional.empty() : Optional.of(ended.orElse(clock));
+            double late = readyAt.isEmpty() || !running
+                    ? 0
+                    : Duration.between(started.orElse(clock), clock).toMillis() / 1000.0 - plan.totalS();
+            return new LiveBrew(
+                    phase,
+                    started,
+                    List.copyOf(steps),
+                    running ? now : Optional.empty(),
+                    running ? List.copyOf(meanwhile) : List.of(),
+                    predicted,
+                    predicted.strength() - plan.strength(),
+                    late,
+                    readyAt,
+                    note);
+        }
+
+        private static Duration seconds(double s) {
+            return Duration.ofMillis(Math.round(s * 1000));
+        }
+
+        /** Steps that follow one another: the stages, and the prep that must be done before the first of them. */
+        private List<Step> mainLine() {
+            return plan.steps().stream()
+                    .filter(s -> s.stage() >= 0 || s.endS() <= plan.stageStartS() + 1e-6)
+                    .toList();
+        }
+
+        /**
+         * Seconds that stages really took. A finished stage counts whole; one whose heating is done counts its real heating
+         * and its planned rest.
+         */
+        private Map<Integer, Double> measuredS() {
+            Map<Integer, Double> measured = new HashMap<>();
+            Map<Integer, Double> heated = new HashMap<>();
+            Instant clock = started.orElse(Instant.EPOCH);
+            for (Step step : mainLine()) {
+                Instant doneAt = done.get(step.key());
+                if (doneAt == null) {
+                    break;
+                }
+                double took = Math.max(0, Duration.between(clock, doneAt).toMillis() / 1000.0);
+                if (step.stage() >= 0) {
+                    if (step.kind().equals("heat") && step.key().endsWith(".heat")) {
+                        heated.put(step.stage(), took);
+                        measured.put(
+                                step.stage(),
+                                took + plan.stages().get(step.stage()).properS());
+                    } else {
+                        measured.put(step.stage(), took + heated.getOrDefault(step.stage(), 0.0));
+                    }
+                }
+                clock = doneAt;
+            }
+            return measured;
+        }
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.core.live;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,23 @@
+package embercup.core.materia;
+
+/** Comminution, from coarse to fine in the order of declaration. */
+public enum Cut {
+    WHOLE,
+    SLICED,
+    CHOPPED,
+    BRUISED,
+    CRUSHED,
+    GRATED,
+    GROUND,
+    PASTE;
+
+    /** How many grades apart two cuts are; 0 for the same. */
+    public int gradesFrom(Cut other) {
+        return Math.abs(ordinal() - other.ordinal());
+    }
+
+    /** Fine enough to flow and to pass a coarse sieve. */
+    public boolean fine() {
+        return this == GROUND || this == PASTE;
+    }
+}

@@ -1,0 +1,7 @@
+package embercup.core.materia;
+
+/** Fresh from the plant, or dried. */
+public enum Form {
+    FRESH,
+    DRIED
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.core.materia;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.core.measure;
+
+import org.jspecify.annotations.NullMarked;

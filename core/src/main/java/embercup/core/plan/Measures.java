@@ -1,0 +1,205 @@
+package embercup.core.plan;
+
+import embercup.core.dose.DoseRule;
+import embercup.core.materia.Constituent;
+import embercup.core.materia.DailyLimit;
+import embercup.core.materia.Herb;
+import embercup.core.materia.HerbMeasure;
+import embercup.core.materia.Materia;
+import embercup.core.materia.Severity;
+import embercup.core.recipe.Addition;
+import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Stage;
+import embercup.core.recipe.StageKind;
+import embercup.core.workings.Workings;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** The measures of a plan: what a recipe says, turned into grams and kitchen measures for this pot and drinker. */
+final class Measures {
+
+    private final Materia materia;
+    private final PlanRequest request;
+    private final HerbMeasure measure;
+
+    Measures(Materia materia, PlanRequest request) {
+        this.materia = materia;
+        this.request = request;
+        this.measure = new HerbMeasure(materia, request.custom());
+    }
+
+    /** For the cups, strength and drinker of the request; clipped doses are noted. */
+    List<PlannedAddition> planned(List<Caution> notes, Map<String, Workings> workings) {
+        Recipe recipe = request.recipe();
+        List<PlannedAddition> all = new ArrayList<>();
+        for (int i = 0; i < recipe.additions().size(); i++) {
+            Addition addition = recipe.additions().get(i);
+            Herb herb = materia.herb(addition.herb(), "recipe.additions[" + i + "].herb");
+            HerbMeasure.Conversion own = grams(addition, i);
+            double ownPerCup = own.amount().best() / recipe.cups() * (request.cupMl() / recipe.cupMl());
+            DoseRule.Dose dose =
+                    DoseRule.perCup(herb, addition.form(), ownPerCup, perCupWorkings(own, ownPerCup), wish());
+            if (dose.clipped()) {
+                notes.add(Caution.of(
+                        "dose-clipped",
+                        Severity.CARE,
+                        herb.slug(),
+                        "%s is cut to %s a cup: at most %s a day."
+                                .formatted(herb.common(), Words.grams(dose.perCupG()), Words.grams(dose.mostPerDayG())),
+                        herb.mostPerDayG(addition.form())
+                                .map(Herb.Sourced::source)
+                                .orElse("practice")));
+            }
+            PlannedAddition line = line(herb, addition, dose, own);
+            all.add(line);
+            workings.put(
+                    "additions." + i + ".grams",
+                    Workings.computed(
+                            herb.common() + ", grams",
+                            "grams per cup × cups",
+                            line.grams(),
+                            "g",
+                            dose.workings(),
+                            Workings.given("cups", request.cups(), "cups")));
+        }
+        return all;
+    }
+
+    /** As the recipe says it, for its own cups: the standard that strength is measured against. */
+    List<PlannedAddition> asWritten() {
+        List<PlannedAddition> all = new ArrayList<>();
+        for (int i = 0; i < request.recipe().additions().size(); i++) {
+            Addition a = request.recipe().additions().get(i);
+            HerbMeasure.Conversion own = grams(a, i);
+            double g = own.amount().best();
+            all.add(new PlannedAddition(
+                    a.herb(),
+                    "",
+                    a.form(),
+                    a.cut(),
+                    a.stage(),
+                    perCup(a),
+                    g,
+                    g,
+                    g,
+                    g / request.recipe().cups(),
+                    "",
+                    false,
+                    "",
+                    own.nearest()));
+        }
+        return all;
+    }
+
+    private HerbMeasure.Conversion grams(Addition addition, int index) {
+        String path = "recipe.additions[" + index + "]";
+        Herb herb = materia.herb(addition.herb(), path + ".herb");
+        return measure.grams(herb, addition.form(), addition.cut(), addition.quantity(), path + ".unit");
+    }
+
+    private DoseRule.Wish wish() {
+        return new DoseRule.Wish(
+                request.strength(),
+                request.purpose(),
+                request.drinker(),
+                request.recipe().tradition(),
+                request.cups());
+    }
+
+    private Workings perCupWorkings(HerbMeasure.Conversion own, double ownPerCup) {
+        return Workings.computed(
+                "recipe's amount per cup",
+                "recipe's grams ÷ its cups × cup size ÷ its cup size",
+                ownPerCup,
+                "g",
+                own.workings(),
+                Workings.given("recipe's cups", request.recipe().cups(), "cups"),
+                Workings.given("cup size", request.cupMl(), "mL"),
+                Workings.given("recipe's cup size", request.recipe().cupMl(), "mL"));
+    }
+
+    private PlannedAddition line(Herb herb, Addition addition, DoseRule.Dose dose, HerbMeasure.Conversion own) {
+        double grams = dose.perCupG() * request.cups();
+        HerbMeasure.Kitchen kitchen = measure.kitchen(herb, addition.form(), addition.cut(), grams);
+        double low = grams * (1 - kitchen.spread());
+        double high = grams * (1 + kitchen.spread());
+        double cupsInDay = Math.min(request.cups(), DoseRule.cupsADay(herb, addition.form(), wish()));
+        boolean crosses =
+                high / request.cups() * cupsInDay > dose.mostPerDayG() * (1 + 1e-9) || limitCrossed(herb, grams, high);
+        return new PlannedAddition(
+                herb.slug(),
+                herb.common(),
+                addition.form(),
+                addition.cut(),
+                addition.stage(),
+                perCup(addition),
+                grams,
+                low,
+                high,
+                dose.perCupG(),
+                kitchen.words(),
+                crosses,
+                String.join(", ", prep(herb, addition)),
+                own.nearest());
+    }
+
+    /** Whether a heavy hand with the spoon passes a constituent's daily limit that the best amount keeps. */
+    private boolean limitCrossed(Herb herb, double grams, double highG) {
+        return herb.constituents().stream().anyMatch(c -> {
+            DailyLimit limit = materia.limits().get(c.constituent());
+            double mg = limit == null || c.constituent() == Constituent.ESTRAGOLE
+                    ? Double.POSITIVE_INFINITY
+                    : Math.min(
+                            limit.mgPerDay(),
+                            limit.mgPerKgPerDay() * request.drinker().weightOrAssumedKg());
+            return highG * c.mgPerG().best() > mg && grams * c.mgPerG().low() <= mg;
+        });
+    }
+
+    private static List<String> prep(Herb herb, Addition addition) {
+        List<String> words = new ArrayList<>();
+        if (addition.form() == embercup.core.materia.Form.FRESH) {
+            words.addAll(herb.prep());
+            if (herb.prep().stream().noneMatch(p -> p.contains(verb(addition)))) {
+                words.add(verb(addition));
+            }
+        } else {
+            switch (addition.cut()) {
+                case CRUSHED, BRUISED ->
+                    words.add(herb.prep().stream()
+                            .filter(p -> p.startsWith("crush") || p.startsWith("split"))
+                            .findFirst()
+                            .orElse(verb(addition)));
+                default -> {}
+            }
+        }
+        words.removeIf(String::isEmpty);
+        return words;
+    }
+
+    private static String verb(Addition addition) {
+        return switch (addition.cut()) {
+            case WHOLE -> "";
+            case SLICED -> "slice thinly";
+            case CHOPPED -> "chop";
+            case BRUISED -> "bruise";
+            case CRUSHED -> "crush";
+            case GRATED -> "grate";
+            case GROUND -> "grind";
+            case PASTE -> "pound to a paste";
+        };
+    }
+
+    /** What goes in once the liquor is off the herbs goes into the cup. */
+    private boolean perCup(Addition addition) {
+        List<Stage> stages = request.recipe().stages();
+        StageKind kind = stages.get(addition.stage()).kind();
+        boolean strainedBefore = stages.subList(0, addition.stage()).stream()
+                .map(Stage::kind)
+                .reduce((a, b) -> b == StageKind.STRAIN || b == StageKind.REFILL ? b : a)
+                .filter(k -> k == StageKind.STRAIN)
+                .isPresent();
+        return kind == StageKind.FINISH || kind == StageKind.STRAIN || strainedBefore && kind != StageKind.REFILL;
+    }
+}

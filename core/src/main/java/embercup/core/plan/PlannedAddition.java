@@ -1,0 +1,37 @@
+package embercup.core.plan;
+
+import embercup.core.materia.Cut;
+import embercup.core.materia.Form;
+import java.util.Optional;
+
+/**
+ * One line of the measures.
+ *
+ * @param herb slug
+ * @param common name as the cook says it
+ * @param stage index of the stage at whose start it goes in
+ * @param perCup whether it goes into each cup instead of the pot
+ * @param grams best amount for the whole pot, g
+ * @param lowG grams when measured by the kitchen measure and light-handed, g
+ * @param highG grams when measured by the kitchen measure and heavy-handed, g
+ * @param perCupG grams for one cup, g
+ * @param measure kitchen measure in words, "2 tsp"
+ * @param weigh whether the spread of the kitchen measure crosses a dose limit
+ * @param prep what is done to it first; empty when nothing
+ * @param nearest cut or form whose weight was used because the materia has none for this one
+ */
+public record PlannedAddition(
+        String herb,
+        String common,
+        Form form,
+        Cut cut,
+        int stage,
+        boolean perCup,
+        double grams,
+        double lowG,
+        double highG,
+        double perCupG,
+        String measure,
+        boolean weigh,
+        String prep,
+        Optional<String> nearest) {}

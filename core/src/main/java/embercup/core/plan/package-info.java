@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.core.plan;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,214 @@
+package embercup.core.recipe;
+
+import java.util.OptionalDouble;
+
+/** One thing done to the pot. A closed family; immutable. Minutes, degrees Celsius and millilitres as named. */
+public sealed interface Stage {
+
+    StageKind kind();
+
+    <R> R accept(Visitor<R> visitor);
+
+    /** Whether the lid is on. */
+    default boolean lid() {
+        return false;
+    }
+
+    /** Heats the water to {@code toC}, or to the boil when empty. */
+    record Heat(OptionalDouble toC, Flame flame, boolean lid) implements Stage {
+        @Override
+        public StageKind kind() {
+            return StageKind.HEAT;
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.heat(this);
+        }
+    }
+
+    /** Moves hot water onto the herbs in the serving vessel, at {@code toC} or at the boil when empty. */
+    record Pour(OptionalDouble toC) implements Stage {
+        @Override
+        public StageKind kind() {
+            return StageKind.POUR;
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.pour(this);
+        }
+    }
+
+    /** A rolling boil. */
+    record Boil(double minutes, Flame flame, boolean lid) implements Stage {
+        @Override
+        public StageKind kind() {
+            return StageKind.BOIL;
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.boil(this);
+        }
+    }
+
+    /** A quiet simmer. */
+    record Simmer(double minutes, Flame flame, boolean lid) implements Stage {
+        @Override
+        public StageKind kind() {
+            return StageKind.SIMMER;
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.simmer(this);
+        }
+    }
+
+    /** Boils down until {@code toMl} of strained liquor would come out, for the recipe's own cups. */
+    record Reduce(double toMl, Flame flame, boolean lid) implements Stage {
+        @Override
+        public StageKind kind() {
+            return StageKind.REDUCE;
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.reduce(this);
+        }
+    }
+
+    /** Stands hot, off the heat. */
+    record Steep(double minutes, boolean lid) implements Stage {
+        @Override
+        public StageKind kind() {
+            return StageKind.STEEP;
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.steep(this);
+        }
+    }
+
+    /** Stands in water of {@code toC}, or in tap water when empty; hours to weeks. */
+    record Macerate(double minutes, OptionalDouble toC, boolean lid) implements Stage {
+        @Override
+        public StageKind kind() {
+            return StageKind.MACERATE;
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.macerate(this);
+        }
+    }
+
+    /** Flame off, everything stays where it is. */
+    record Rest(double minutes, boolean lid) implements Stage {
+        @Override
+        public StageKind kind() {
+            return StageKind.REST;
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.rest(this);
+        }
+    }
+
+    /** Waits until the liquor has cooled to {@code toC}. */
+    record Cool(double toC, boolean lid) implements Stage {
+        @Override
+        public StageKind kind() {
+            return StageKind.COOL;
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.cool(this);
+        }
+    }
+
+    /** Parts liquor and marc; pressing gives more liquor. */
+    record Strain(boolean pressed) implements Stage {
+        @Override
+        public StageKind kind() {
+            return StageKind.STRAIN;
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.strain(this);
+        }
+    }
+
+    /** Fresh water, {@code toMl} for the recipe's own cups, on the same herbs. */
+    record Refill(double toMl) implements Stage {
+        @Override
+        public StageKind kind() {
+            return StageKind.REFILL;
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.refill(this);
+        }
+    }
+
+    /** Unites the liquors of several boils. */
+    record Combine() implements Stage {
+        @Override
+        public StageKind kind() {
+            return StageKind.COMBINE;
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.combine(this);
+        }
+    }
+
+    /** Finishes the cup: what goes into the mug, not the pot. */
+    record Finish() implements Stage {
+        @Override
+        public StageKind kind() {
+            return StageKind.FINISH;
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.finish(this);
+        }
+    }
+
+    /** One answer for each member of the family; a new member breaks every visitor at compile time. */
+    interface Visitor<R> {
+        R heat(Heat stage);
+
+        R pour(Pour stage);
+
+        R boil(Boil stage);
+
+        R simmer(Simmer stage);
+
+        R reduce(Reduce stage);
+
+        R steep(Steep stage);
+
+        R macerate(Macerate stage);
+
+        R rest(Rest stage);
+
+        R cool(Cool stage);
+
+        R strain(Strain stage);
+
+        R refill(Refill stage);
+
+        R combine(Combine stage);
+
+        R finish(Finish stage);
+    }
+}

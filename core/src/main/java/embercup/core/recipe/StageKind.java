@@ -1,0 +1,35 @@
+package embercup.core.recipe;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Names of the stages as recipes say them; the code is the name in JSON. */
+public enum StageKind {
+    HEAT,
+    POUR,
+    BOIL,
+    SIMMER,
+    REDUCE,
+    STEEP,
+    MACERATE,
+    REST,
+    COOL,
+    STRAIN,
+    REFILL,
+    COMBINE,
+    FINISH;
+
+    public String code() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    public static Optional<StageKind> ofCode(String code) {
+        return Arrays.stream(values()).filter(k -> k.code().equals(code)).findFirst();
+    }
+
+    /** All codes, for the message that says what would have been right. */
+    public static String codes() {
+        return String.join(" ", Arrays.stream(values()).map(StageKind::code).toList());
+    }
+}

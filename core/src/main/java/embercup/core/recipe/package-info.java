@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.core.recipe;
+
+import org.jspecify.annotations.NullMarked;

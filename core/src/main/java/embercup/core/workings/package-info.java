@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.core.workings;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,133 @@
+package embercup.core;
+
+import embercup.core.dose.Drinker;
+import embercup.core.materia.Condition;
+import embercup.core.materia.Cut;
+import embercup.core.materia.Form;
+import embercup.core.materia.Materia;
+import embercup.core.materia.Tradition;
+import embercup.core.measure.Quantity;
+import embercup.core.measure.Unit;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.PlanRequest;
+import embercup.core.plan.Planner;
+import embercup.core.recipe.Addition;
+import embercup.core.recipe.Flame;
+import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Stage;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/** Made-up pots for the tests. */
+public final class Pots {
+
+    public static final Materia MATERIA = Materia.shipped();
+    public static final Planner PLANNER = new Planner(MATERIA);
+    public static final double US_CUP_ML = 236.5882365;
+
+    private Pots() {}
+
+    public static Addition dried(String herb, Cut cut, double amount, Unit unit, int stage) {
+        return new Addition(herb, Form.DRIED, cut, Quantity.of(amount, unit), stage);
+    }
+
+    public static Addition fresh(String herb, Cut cut, double amount, Unit unit, int stage) {
+        return new Addition(herb, Form.FRESH, cut, Quantity.of(amount, unit), stage);
+    }
+
+    public static Recipe recipe(Tradition tradition, double cups, double cupMl, List<Addition> herbs, Stage... stages) {
+        return new Recipe("A pot", tradition, cups, cupMl, OptionalDouble.empty(), herbs, List.of(stages));
+    }
+
+    public static Recipe withPour(Recipe r, double pourMl) {
+        return new Recipe(
+                r.name(), r.tradition(), r.cups(), r.cupMl(), OptionalDouble.of(pourMl), r.additions(), r.stages());
+    }
+
+    public static Stage heat() {
+        return new Stage.Heat(OptionalDouble.empty(), Flame.HIGH, true);
+    }
+
+    public static Stage pour() {
+        return new Stage.Pour(OptionalDouble.empty());
+    }
+
+    public static Stage boil(double minutes, boolean lid) {
+        return new Stage.Boil(minutes, Flame.MEDIUM, lid);
+    }
+
+    public static Stage simmer(double minutes, boolean lid) {
+        return new Stage.Simmer(minutes, Flame.LOW, lid);
+    }
+
+    public static Stage reduce(double toMl) {
+        return new Stage.Reduce(toMl, Flame.MEDIUM, false);
+    }
+
+    public static Stage steep(double minutes) {
+        return new Stage.Steep(minutes, true);
+    }
+
+    public static Stage macerate(double minutes) {
+        return new Stage.Macerate(minutes, OptionalDouble.empty(), true);
+    }
+
+    public static Stage strain() {
+        return new Stage.Strain(false);
+    }
+
+    /** Two cups of linden, poured over and covered for ten minutes. */
+    public static Recipe lindenCup() {
+        return recipe(
+                Tradition.MONOGRAPH,
+                2,
+                200,
+                List.of(dried("linden", Cut.CHOPPED, 3, Unit.GRAM, 0)),
+                pour(),
+                steep(10),
+                strain());
+    }
+
+    /** Two cups of dandelion and burdock root, simmered covered for 25 minutes. */
+    public static Recipe rootPot() {
+        return recipe(
+                Tradition.FOLK,
+                2,
+                240,
+                List.of(dried("dandelion", Cut.SLICED, 7, Unit.GRAM, 0), dried("burdock", Cut.SLICED, 6, Unit.GRAM, 0)),
+                heat(),
+                simmer(25, true),
+                strain());
+    }
+
+    /** Three cups from two boils of astragalus and codonopsis. */
+    public static Recipe twoBoils() {
+        return recipe(
+                Tradition.CHINESE,
+                3,
+                US_CUP_ML,
+                List.of(
+                        dried("astragalus", Cut.SLICED, 15, Unit.GRAM, 0),
+                        dried("codonopsis", Cut.SLICED, 12, Unit.GRAM, 0),
+                        dried("jujube", Cut.SLICED, 9, Unit.GRAM, 0)),
+                simmer(40, false),
+                strain(),
+                new Stage.Refill(3 * US_CUP_ML),
+                simmer(40, false),
+                strain(),
+                new Stage.Combine());
+    }
+
+    public static BrewPlan plan(Recipe recipe) {
+        return PLANNER.plan(PlanRequest.asWritten(recipe));
+    }
+
+    public static Drinker adultWith(double kg, Condition... conditions) {
+        return new Drinker(41, OptionalDouble.of(kg), Set.of(conditions), Set.of());
+    }
+
+    public static Drinker child(double years, double kg) {
+        return new Drinker(years, OptionalDouble.of(kg), Set.of(), Set.of());
+    }
+}

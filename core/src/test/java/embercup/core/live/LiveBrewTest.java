@@ -1,0 +1,123 @@
+package embercup.core.live;
+
+import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.lindenCup;
+import static embercup.core.Pots.plan;
+import static embercup.core.Pots.rootPot;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Step;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+
+class LiveBrewTest {
+
+    private static final Instant EIGHT = Instant.parse("2026-11-25T20:00:00Z");
+
+    private static UUID id(int n) {
+        return new UUID(0, n);
+    }
+
+    private static List<BrewEvent> startedAt(Instant at) {
+        return new ArrayList<>(List.of(new BrewEvent.Started(id(0), at)));
+    }
+
+    /** Confirms the steps before {@code key} at their planned times. */
+    private static List<BrewEvent> until(BrewPlan plan, String key) {
+        List<BrewEvent> events = startedAt(EIGHT);
+        int n = 1;
+        for (Step s : plan.steps()) {
+            if (s.key().equals(key)) {
+                break;
+            }
+            events.add(new BrewEvent.StepDone(id(n++), EIGHT.plusMillis(Math.round(s.endS() * 1000)), s.key()));
+        }
+        return events;
+    }
+
+    @Test
+    void aStartedBrewShowsItsFirstStepAndWhenItIsReady() {
+        BrewPlan plan = plan(rootPot());
+        LiveBrew live = LiveBrew.fold(PLANNER, plan, startedAt(EIGHT));
+        assertThat(live.phase()).isEqualTo(LiveBrew.Phase.RUNNING);
+        assertThat(live.now().orElseThrow().step().key()).isEqualTo("prep.0");
+        assertThat(live.readyAt().orElseThrow())
+                .isBetween(EIGHT.plusSeconds((long) plan.totalS() - 2), EIGHT.plusSeconds((long) plan.totalS() + 2));
+    }
+
+    @Test
+    void theClockGoesOnWhileNobodyLooks() {
+        BrewPlan plan = plan(rootPot());
+        List<BrewEvent> events = until(plan, "s1");
+        LiveBrew before = LiveBrew.fold(PLANNER, plan, events);
+        LiveBrew after = LiveBrew.fold(PLANNER, plan, List.copyOf(events));
+        assertThat(after.now()).isEqualTo(before.now());
+        assertThat(after.now().orElseThrow().dueAt())
+                .isEqualTo(before.now().orElseThrow().dueAt());
+        assertThat(after.now().orElseThrow().step().kind()).isEqualTo("simmer");
+    }
+
+    @Test
+    void aRepeatedEventCountsOnce() {
+        BrewPlan plan = plan(rootPot());
+        List<BrewEvent> events = until(plan, "s1");
+        List<BrewEvent> twice = new ArrayList<>(events);
+        twice.addAll(events);
+        assertThat(LiveBrew.fold(PLANNER, plan, twice)).isEqualTo(LiveBrew.fold(PLANNER, plan, events));
+    }
+
+    @Test
+    void anUndoneConfirmationBringsTheStepBack() {
+        BrewPlan plan = plan(rootPot());
+        List<BrewEvent> events = until(plan, "s1");
+        BrewEvent last = events.get(events.size() - 1);
+        events.add(new BrewEvent.Undone(id(99), EIGHT.plusSeconds(900), last.id()));
+        assertThat(LiveBrew.fold(PLANNER, plan, events)
+                        .now()
+                        .orElseThrow()
+                        .step()
+                        .key())
+                .isEqualTo("s0");
+    }
+
+    @Test
+    void aPotThatBoilsTwoMinutesLateIsReadyTwoMinutesLate() {
+        BrewPlan plan = plan(rootPot());
+        List<BrewEvent> events = until(plan, "s0");
+        Step heat = plan.steps().stream()
+                .filter(s -> s.key().equals("s0"))
+                .findFirst()
+                .orElseThrow();
+        events.add(new BrewEvent.StepDone(id(50), EIGHT.plusMillis(Math.round((heat.endS() + 120) * 1000)), "s0"));
+        LiveBrew live = LiveBrew.fold(PLANNER, plan, events);
+        assertThat(live.lateS()).isCloseTo(120, within(3.0));
+    }
+
+    @Test
+    void aSteepCutShortMakesAWeakerCup() {
+        BrewPlan plan = plan(lindenCup());
+        List<BrewEvent> onTime = until(plan, "s2");
+        List<BrewEvent> early = new ArrayList<>(onTime.subList(0, onTime.size() - 1));
+        Instant poured = onTime.get(onTime.size() - 2).at();
+        early.add(new BrewEvent.StepDone(id(77), poured.plusSeconds(120), "s1"));
+        assertThat(LiveBrew.fold(PLANNER, plan, onTime).strengthChange()).isCloseTo(0, within(0.02));
+        assertThat(LiveBrew.fold(PLANNER, plan, early).strengthChange()).isLessThan(-0.2);
+    }
+
+    @Test
+    void aFinishedBrewKeepsItsNote() {
+        BrewPlan plan = plan(lindenCup());
+        List<BrewEvent> events = until(plan, "");
+        events.add(new BrewEvent.Finished(id(80), EIGHT.plusSeconds(1000)));
+        events.add(new BrewEvent.Noted(id(81), EIGHT.plusSeconds(2000), 1, 4, "honeyed", "a little less"));
+        LiveBrew live = LiveBrew.fold(PLANNER, plan, events);
+        assertThat(live.phase()).isEqualTo(LiveBrew.Phase.FINISHED);
+        assertThat(live.note().orElseThrow().change()).isEqualTo("a little less");
+        assertThat(live.now()).isEmpty();
+    }
+}
