@@ -20,6 +20,7 @@ import java.util.Map;
  * @param aroma share of the herbs' aroma that the cup keeps, 0–1
  * @param bite share of the herbs' bitter and tannic matter in the cup, 0–1
  * @param curve body as strength; aroma and bite as shares
+ * @param displacedMl room the herbs take under water beside what they soak up, mL
  * @param notes what the plan itself has to say: clipped doses, vessel, contradictions
  * @param workings by the name of the number
  */
@@ -40,6 +41,7 @@ public record BrewPlan(
         double aroma,
         double bite,
         BrewResult brew,
+        double displacedMl,
         List<Caution> notes,
         Map<String, Workings> workings) {
 

@@ -69,6 +69,7 @@ public final class Planner {
                 brew.share(ExtractClass.AROMA),
                 brew.share(ExtractClass.BITE),
                 brew,
+                displacedMl(pot.setup.charges()),
                 List.copyOf(notes),
                 java.util.Collections.unmodifiableMap(workings));
     }

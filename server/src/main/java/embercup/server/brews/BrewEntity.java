@@ -1,0 +1,56 @@
+package embercup.server.brews;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.NullUnmarked;
+
+@Entity
+@Table(name = "brew")
+@NullUnmarked
+class BrewEntity {
+
+    @Id
+    UUID id;
+
+    @Column(name = "recipe_id")
+    UUID recipeId;
+
+    String name;
+
+    @Column(name = "drinker_id")
+    UUID drinkerId;
+
+    @Column(name = "drinker_name")
+    String drinkerName;
+
+    double cups;
+    String phase;
+
+    @Column(name = "created_at")
+    Instant createdAt;
+
+    @Column(name = "started_at")
+    Instant startedAt;
+
+    @Column(name = "ended_at")
+    Instant endedAt;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    String request;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    String plan;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    String loads;
+
+    @Version
+    Long version;
+}

@@ -1,0 +1,27 @@
+package embercup.server.brews;
+
+import jakarta.persistence.LockModeType;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+
+interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
+
+    /** Takes the row for one writer: two devices on one brew write one after the other. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select b from BrewEntity b where b.id = :id")
+    Optional<BrewEntity> forWriting(UUID id);
+
+    List<BrewEntity> findAllByPhaseInOrderByCreatedAt(List<String> phases);
+
+    @Query("""
+            select b from BrewEntity b
+            where b.startedAt >= :from and b.startedAt < :to and b.phase <> 'abandoned'
+            order by b.startedAt
+            """)
+    List<BrewEntity> startedBetween(Instant from, Instant to);
+}

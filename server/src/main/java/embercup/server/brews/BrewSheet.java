@@ -1,0 +1,65 @@
+package embercup.server.brews;
+
+import embercup.server.plans.PlanAsk;
+import embercup.server.plans.PlanSheet;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A brew with its plan and what really happened.
+ *
+ * @param serverNow the server's clock, so that a wrong clock in the browser does not matter
+ * @param plan as it was started
+ */
+public record BrewSheet(
+        UUID id,
+        @Nullable UUID recipeId,
+        String name,
+        String drinkerName,
+        String phase,
+        Instant serverNow,
+        @Nullable Instant startedAt,
+        @Nullable Instant readyAt,
+        PlanAsk request,
+        PlanSheet plan,
+        List<LiveLine> steps,
+        @Nullable String nowKey,
+        List<String> meanwhile,
+        double lateS,
+        double strength,
+        double strengthChange,
+        double aroma,
+        double bite,
+        List<PlanSheet.StepLine> predictedSteps,
+        List<PlanSheet.Point> predictedCurve,
+        List<Happened> events,
+        @Nullable NoteLine note) {
+
+    /** What is known of a step, by its key. */
+    public record LiveLine(
+            String key, @Nullable Instant beganAt, @Nullable Instant doneAt, Instant dueAt) {}
+
+    /** One recorded event that still counts. */
+    public record Happened(
+            UUID id,
+            Instant at,
+            String kind,
+            @Nullable String step,
+            @Nullable String text) {}
+
+    public record NoteLine(int strength, int liking, String taste, String change, Instant at) {}
+
+    /** One line of a list of brews. */
+    public record Line(
+            UUID id,
+            String name,
+            String drinkerName,
+            double cups,
+            String phase,
+            Instant startAt,
+            @Nullable Instant readyAt,
+            @Nullable String now,
+            @Nullable Instant dueAt) {}
+}

@@ -1,0 +1,89 @@
+package embercup.server.brews;
+
+import embercup.core.live.BrewEvent;
+import embercup.core.live.LiveBrew;
+import embercup.server.plans.PlanAsk;
+import embercup.server.plans.PlanSheet;
+import embercup.server.plans.PlanWriting;
+import embercup.server.platform.Fields;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+
+/** Writes a folded brew for the wire. */
+final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
+
+    private BrewWriting() {}
+
+    static BrewSheet write(
+            BrewEntity e, LiveBrew live, PlanAsk ask, PlanSheet plan, Instant now, List<BrewEvent> standing) {
+        BrewWriting writing = new BrewWriting();
+        return new BrewSheet(
+                e.id,
+                e.recipeId,
+                e.name,
+                e.drinkerName,
+                Fields.code(live.phase()),
+                now,
+                live.startedAt().orElse(null),
+                live.readyAt().orElse(null),
+                ask,
+                plan,
+                live.steps().stream()
+                        .map(s -> new BrewSheet.LiveLine(
+                                s.step().key(),
+                                s.beganAt().orElse(null),
+                                s.doneAt().orElse(null),
+                                s.dueAt()))
+                        .toList(),
+                live.now().map(n -> n.step().key()).orElse(null),
+                live.meanwhile().stream().map(s -> s.step().key()).toList(),
+                live.lateS(),
+                live.predicted().strength(),
+                live.strengthChange(),
+                live.predicted().aroma(),
+                live.predicted().bite(),
+                PlanWriting.steps(live.predicted()),
+                PlanWriting.curve(live.predicted()),
+                standing.stream().map(event -> event.accept(writing)).toList(),
+                live.note()
+                        .map(n -> new BrewSheet.NoteLine(n.strength(), n.liking(), n.taste(), n.change(), n.at()))
+                        .orElse(null));
+    }
+
+    @Override
+    public BrewSheet.Happened started(BrewEvent.Started e) {
+        return new BrewSheet.Happened(e.id(), e.at(), "started", null, "Started");
+    }
+
+    @Override
+    public BrewSheet.Happened stepDone(BrewEvent.StepDone e) {
+        return new BrewSheet.Happened(e.id(), e.at(), "step-done", e.step(), null);
+    }
+
+    @Override
+    public BrewSheet.Happened measured(BrewEvent.Measured e) {
+        String unit = e.reading().name().toLowerCase(Locale.ROOT).replaceFirst(".*_", "");
+        return new BrewSheet.Happened(e.id(), e.at(), "measured", null, e.value() + " " + unit);
+    }
+
+    @Override
+    public BrewSheet.Happened noted(BrewEvent.Noted e) {
+        return new BrewSheet.Happened(e.id(), e.at(), "noted", null, "Noted");
+    }
+
+    @Override
+    public BrewSheet.Happened undone(BrewEvent.Undone e) {
+        return new BrewSheet.Happened(e.id(), e.at(), "undone", null, null);
+    }
+
+    @Override
+    public BrewSheet.Happened finished(BrewEvent.Finished e) {
+        return new BrewSheet.Happened(e.id(), e.at(), "finished", null, "Finished");
+    }
+
+    @Override
+    public BrewSheet.Happened abandoned(BrewEvent.Abandoned e) {
+        return new BrewSheet.Happened(e.id(), e.at(), "abandoned", null, e.why());
+    }
+}

@@ -1,0 +1,312 @@
+package embercup.server.brews;
+
+import embercup.core.live.BrewEvent;
+import embercup.core.live.LiveBrew;
+import embercup.core.materia.Constituent;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.PlannedAddition;
+import embercup.core.plan.Planner;
+import embercup.server.notebook.Entry;
+import embercup.server.notebook.Notebook;
+import embercup.server.plans.PlanAsk;
+import embercup.server.plans.PlanSheet;
+import embercup.server.plans.Plans;
+import embercup.server.platform.Fields;
+import embercup.server.platform.Ids;
+import embercup.server.platform.Refusal;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Brews, planned and running. State is always folded from the events in the database: nothing is kept in memory that a
+ * second server would miss.
+ */
+@Service
+public class Brews implements Plans.Day {
+
+    private static final TypeReference<Map<String, Double>> LOADS = new TypeReference<>() {};
+    /** A day of loads: twelve hours before and after, so that an evening pot counts with the morning's. */
+    private static final Duration HALF_A_DAY = Duration.ofHours(12);
+
+    private final BrewRepository brews;
+    private final EventRepository events;
+    private final Plans plans;
+    private final Planner planner;
+    private final Notebook notebook;
+    private final JsonMapper json;
+    private final Clock clock;
+    private final ApplicationEventPublisher publisher;
+
+    Brews(
+            BrewRepository brews,
+            EventRepository events,
+            Plans plans,
+            Planner planner,
+            Notebook notebook,
+            JsonMapper json,
+            Clock clock,
+            ApplicationEventPublisher publisher) {
+        this.brews = brews;
+        this.events = events;
+        this.plans = plans;
+        this.planner = planner;
+        this.notebook = notebook;
+        this.json = json;
+        this.clock = clock;
+        this.publisher = publisher;
+    }
+
+    /** Told to whoever streams, once the change is committed. */
+    public record Changed(UUID brewId) {}
+
+    /**
+     * @throws Refusal 409 when a caution stops it; nothing is saved then
+     * @throws embercup.core.workings.InvalidInput when it cannot be brewed
+     */
+    @Transactional
+    public BrewSheet add(BrewAsk ask) {
+        if (ask.id() != null && brews.existsById(ask.id())) {
+            return get(ask.id());
+        }
+        Plans.Made made = plans.make(ask.plan(), this);
+        Instant now = clock.instant();
+        boolean start = Boolean.TRUE.equals(ask.start());
+        refuseStopped(start, made.sheet());
+        BrewEntity e = new BrewEntity();
+        e.id = ask.id() == null ? Ids.next(clock.millis()) : ask.id();
+        e.recipeId = ask.recipeId();
+        e.name = made.sheet().name();
+        e.drinkerId = ask.drinkerId();
+        e.drinkerName = made.sheet().drinkerName();
+        e.cups = made.sheet().cups();
+        e.phase = Fields.code(LiveBrew.Phase.PLANNED);
+        e.createdAt = now;
+        e.startedAt = made.sheet().startAt();
+        e.request = json.writeValueAsString(made.ask());
+        e.plan = json.writeValueAsString(made.sheet());
+        e.loads = json.writeValueAsString(loads(made.loadsMg()));
+        brews.saveAndFlush(e);
+        if (start) {
+            insert(
+                    e.id,
+                    new EventDoc(
+                            Ids.next(clock.millis()),
+                            "started",
+                            null,
+                            null,
+                            null,
+                            null,
+                            null,
+                            null,
+                            null,
+                            null,
+                            null,
+                            null),
+                    now);
+        }
+        return settle(e);
+    }
+
+    private static void refuseStopped(boolean start, PlanSheet sheet) {
+        if (start && sheet.stopped()) {
+            PlanSheet.CautionLine stop = sheet.cautions().stream()
+                    .filter(c -> c.severity().equals("stop"))
+                    .findFirst()
+                    .orElseThrow();
+            throw Refusal.of(
+                    HttpStatus.CONFLICT,
+                    "stopped",
+                    "This must not be brewed as planned",
+                    stop.text() + " Choose another herb, a smaller dose or another drinker. Nothing was started.");
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public BrewSheet get(UUID id) {
+        BrewEntity e = brews.findById(id).orElseThrow(() -> Refusal.notFound("brew", id));
+        return sheet(e, fold(e));
+    }
+
+    /** Records one event; the same id a second time changes nothing. */
+    @Transactional
+    public BrewSheet record(UUID brewId, EventDoc doc) {
+        BrewEntity e = brews.forWriting(brewId).orElseThrow(() -> Refusal.notFound("brew", brewId));
+        UUID eventId = Fields.need(doc.id(), "id", "a UUID made by the client");
+        if (!events.existsById(eventId)) {
+            Instant at = EventReading.at(doc, clock.instant());
+            BrewPlan plan = plan(e);
+            BrewEvent event = EventReading.read(doc, at, plan);
+            refuseImpossible(e, event);
+            insert(brewId, doc, at);
+        }
+        return settle(e);
+    }
+
+    private void refuseImpossible(BrewEntity e, BrewEvent event) {
+        LiveBrew.Phase phase = Fields.oneOf(LiveBrew.Phase.class, e.phase, "phase");
+        if (event instanceof BrewEvent.Started) {
+            refuseStopped(true, json.readValue(e.plan, PlanSheet.class));
+        }
+        boolean needsRunning = event instanceof BrewEvent.StepDone || event instanceof BrewEvent.Finished;
+        if (needsRunning && phase != LiveBrew.Phase.RUNNING) {
+            throw Refusal.of(
+                    HttpStatus.CONFLICT,
+                    "not-running",
+                    "This brew is not on the fire",
+                    "It is " + e.phase + "; start it first, or open the running one.");
+        }
+        if (event instanceof BrewEvent.Undone undone) {
+            boolean known = events.findById(undone.event())
+                    .filter(o -> o.brewId.equals(e.id))
+                    .isPresent();
+            if (!known) {
+                throw Refusal.notFound("event", undone.event());
+            }
+        }
+    }
+
+    private void insert(UUID brewId, EventDoc doc, Instant at) {
+        EventEntity row = new EventEntity();
+        row.id = Objects.requireNonNull(doc.id());
+        row.brewId = brewId;
+        row.at = at;
+        row.kind = Objects.requireNonNull(doc.kind());
+        row.data = json.writeValueAsString(doc);
+        events.saveAndFlush(row);
+    }
+
+    /** Brings the searchable columns and the notebook up to what the events say. */
+    private BrewSheet settle(BrewEntity e) {
+        LiveBrew live = fold(e);
+        String before = e.phase;
+        e.phase = Fields.code(live.phase());
+        live.startedAt().ifPresent(at -> e.startedAt = at);
+        boolean ended = live.phase() == LiveBrew.Phase.FINISHED || live.phase() == LiveBrew.Phase.ABANDONED;
+        e.endedAt = ended ? live.readyAt().orElse(null) : null;
+        brews.save(e);
+        if (ended) {
+            notebook.write(entry(e, live));
+        } else if (!before.equals(e.phase)) {
+            notebook.strike(e.id);
+        }
+        publisher.publishEvent(new Changed(e.id));
+        return sheet(e, live);
+    }
+
+    private static Entry entry(BrewEntity e, LiveBrew live) {
+        BrewPlan plan = live.predicted();
+        double grams = plan.additions().stream()
+                .filter(a -> !a.perCup())
+                .mapToDouble(PlannedAddition::perCupG)
+                .sum();
+        return new Entry(
+                e.id,
+                e.recipeId,
+                e.name,
+                e.drinkerName,
+                live.startedAt().orElse(e.createdAt),
+                e.cups,
+                plan.strength() - live.strengthChange(),
+                plan.strength(),
+                grams,
+                Fields.code(live.phase()),
+                live.note().map(BrewEvent.Noted::strength).orElse(null),
+                live.note().map(BrewEvent.Noted::liking).filter(l -> l > 0).orElse(null),
+                live.note().map(BrewEvent.Noted::taste).orElse(""),
+                live.note().map(BrewEvent.Noted::change).orElse(""));
+    }
+
+    /** Planned and running brews, oldest first. */
+    @Transactional(readOnly = true)
+    public List<BrewSheet.Line> open() {
+        return brews.findAllByPhaseInOrderByCreatedAt(List.of("planned", "running")).stream()
+                .map(this::line)
+                .toList();
+    }
+
+    /** Brews that were started between two moments and not given up. */
+    @Transactional(readOnly = true)
+    public List<BrewSheet.Line> between(Instant from, Instant to) {
+        return brews.startedBetween(from, to).stream().map(this::line).toList();
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Map<Constituent, Double> earlierMg(@Nullable UUID drinkerId, Instant at) {
+        Map<Constituent, Double> sums = new EnumMap<>(Constituent.class);
+        if (drinkerId == null) {
+            return sums;
+        }
+        for (BrewEntity e : brews.startedBetween(at.minus(HALF_A_DAY), at.plus(HALF_A_DAY))) {
+            if (drinkerId.equals(e.drinkerId)) {
+                json.readValue(e.loads, LOADS)
+                        .forEach((c, mg) ->
+                                sums.merge(Fields.oneOf(Constituent.class, c, "constituent"), mg, Double::sum));
+            }
+        }
+        return sums;
+    }
+
+    private static Map<String, Double> loads(Map<Constituent, Double> mg) {
+        Map<String, Double> named = new java.util.TreeMap<>();
+        mg.forEach((c, v) -> named.put(Fields.code(c), v));
+        return named;
+    }
+
+    private BrewPlan plan(BrewEntity e) {
+        return plans.again(json.readValue(e.request, PlanAsk.class));
+    }
+
+    private LiveBrew fold(BrewEntity e) {
+        BrewPlan plan = plan(e);
+        return LiveBrew.fold(planner, plan, happened(e.id, plan));
+    }
+
+    private List<BrewEvent> happened(UUID brewId, BrewPlan plan) {
+        List<BrewEvent> all = new ArrayList<>();
+        for (EventEntity row : events.findAllByBrewIdOrderByPosition(brewId)) {
+            all.add(EventReading.read(json.readValue(row.data, EventDoc.class), row.at, plan));
+        }
+        return all;
+    }
+
+    private BrewSheet.Line line(BrewEntity e) {
+        LiveBrew live = fold(e);
+        PlanSheet plan = json.readValue(e.plan, PlanSheet.class);
+        Instant ready = live.readyAt().orElse(plan.readyAt());
+        return new BrewSheet.Line(
+                e.id,
+                e.name,
+                e.drinkerName,
+                e.cups,
+                e.phase,
+                live.startedAt().orElse(plan.startAt()),
+                ready,
+                live.now().map(n -> n.step().label()).orElse(null),
+                live.now().map(LiveBrew.LiveStep::dueAt).orElse(null));
+    }
+
+    private BrewSheet sheet(BrewEntity e, LiveBrew live) {
+        return BrewWriting.write(
+                e,
+                live,
+                json.readValue(e.request, PlanAsk.class),
+                json.readValue(e.plan, PlanSheet.class),
+                clock.instant(),
+                BrewEvent.standing(happened(e.id, plan(e))));
+    }
+}

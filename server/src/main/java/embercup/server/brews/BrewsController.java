@@ -1,0 +1,55 @@
+package embercup.server.brews;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+@RestController
+@RequestMapping("/api/brews")
+class BrewsController {
+
+    private final Brews brews;
+    private final BrewStreams streams;
+
+    BrewsController(Brews brews, BrewStreams streams) {
+        this.brews = brews;
+        this.streams = streams;
+    }
+
+    /** Planned and running brews. */
+    @GetMapping
+    List<BrewSheet.Line> brews() {
+        return brews.open();
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    BrewSheet addBrew(@RequestBody BrewAsk ask) {
+        return brews.add(ask);
+    }
+
+    @GetMapping("/{id}")
+    BrewSheet brew(@PathVariable UUID id) {
+        return brews.get(id);
+    }
+
+    @PostMapping("/{id}/events")
+    BrewSheet recordEvent(@PathVariable UUID id, @RequestBody EventDoc event) {
+        return brews.record(id, event);
+    }
+
+    /** Server-sent events: the whole brew, now and after every change. */
+    @GetMapping(path = "/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter stream(@PathVariable UUID id) {
+        return streams.open(id);
+    }
+}

@@ -1,0 +1,36 @@
+package embercup.server.brews;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Something that happened, as the client tells it.
+ *
+ * @param id made by the client; sending it again is harmless
+ * @param ageS how long ago it happened, s; the clock is the server's
+ */
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public record EventDoc(
+        @Nullable UUID id,
+
+        @Schema(allowableValues = {"started", "step-done", "measured", "noted", "undone", "finished", "abandoned"})
+        @Nullable
+        String kind,
+
+        @Schema(minimum = "0", maximum = "8640000") @Nullable
+        Double ageS,
+
+        @Nullable String step,
+
+        @Schema(allowableValues = {"volume-ml", "temperature-c", "weight-g", "level-cm"}) @Nullable
+        String reading,
+
+        @Nullable Double value,
+        @Nullable UUID event,
+        @Schema(minimum = "-2", maximum = "2") @Nullable Integer strength,
+        @Schema(minimum = "1", maximum = "5") @Nullable Integer liking,
+        @Schema(maxLength = 600) @Nullable String taste,
+        @Schema(maxLength = 600) @Nullable String change,
+        @Schema(maxLength = 200) @Nullable String why) {}

@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.server.brews;
+
+import org.jspecify.annotations.NullMarked;

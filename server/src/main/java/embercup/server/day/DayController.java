@@ -1,0 +1,44 @@
+package embercup.server.day;
+
+import embercup.core.workings.InvalidInput;
+import embercup.server.brews.BrewSheet;
+import embercup.server.brews.Brews;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What stands on the day strip. */
+@RestController
+@RequestMapping("/api/day")
+class DayController {
+
+    private static final Duration LONGEST = Duration.ofHours(48);
+
+    private final Brews brews;
+    private final Clock clock;
+
+    DayController(Brews brews, Clock clock) {
+        this.brews = brews;
+        this.clock = clock;
+    }
+
+    /** @param open planned and running brews
+     * @param brewed brews of the asked hours that are done */
+    record DaySheet(Instant serverNow, List<BrewSheet.Line> open, List<BrewSheet.Line> brewed) {}
+
+    @GetMapping
+    DaySheet day(@RequestParam Instant from, @RequestParam Instant to) {
+        if (!from.isBefore(to) || Duration.between(from, to).compareTo(LONGEST) > 0) {
+            throw InvalidInput.of("to", to, "a moment after 'from', at most 48 hours later");
+        }
+        List<BrewSheet.Line> brewed = brews.between(from, to).stream()
+                .filter(b -> b.phase().equals("finished"))
+                .toList();
+        return new DaySheet(clock.instant(), brews.open(), brewed);
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.server.day;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,187 @@
+package embercup.server.demo;
+
+import embercup.server.brews.BrewAsk;
+import embercup.server.brews.BrewSheet;
+import embercup.server.brews.Brews;
+import embercup.server.brews.EventDoc;
+import embercup.server.kitchen.KitchenSheet.BurnerDraft;
+import embercup.server.kitchen.KitchenSheet.VesselDraft;
+import embercup.server.kitchen.Kitchens;
+import embercup.server.people.People;
+import embercup.server.people.Person;
+import embercup.server.plans.PlanSheet.StepLine;
+import embercup.server.platform.Ids;
+import embercup.server.recipes.RecipeDoc;
+import embercup.server.recipes.RecipeSheet.Draft;
+import embercup.server.recipes.Recipes;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Fills an empty database with a made-up household, through the same services a cook uses: every old brew of its notebook
+ * was really planned and folded.
+ */
+@Component
+@ConditionalOnProperty(name = "ember.demo", havingValue = "true")
+class DemoHousehold implements ApplicationRunner {
+
+    private static final Logger LOG = LoggerFactory.getLogger(DemoHousehold.class);
+
+    private final People people;
+    private final Kitchens kitchens;
+    private final Recipes recipes;
+    private final Brews brews;
+    private final JsonMapper json;
+    private final Clock clock;
+    private final TransactionTemplate transaction;
+
+    DemoHousehold(
+            People people,
+            Kitchens kitchens,
+            Recipes recipes,
+            Brews brews,
+            JsonMapper json,
+            Clock clock,
+            TransactionTemplate transaction) {
+        this.people = people;
+        this.kitchens = kitchens;
+        this.recipes = recipes;
+        this.brews = brews;
+        this.json = json;
+        this.clock = clock;
+        this.transaction = transaction;
+    }
+
+    record Household(
+            List<Person.Draft> people,
+            List<BurnerDraft> burners,
+            List<VesselDraft> vessels,
+            List<Kept> recipes,
+            List<Past> history,
+            Running running) {}
+
+    record Kept(String key, String about, List<String> purposes, RecipeDoc recipe) {}
+
+    /** @param pace how much longer each waiting step took than planned */
+    record Past(
+            String recipe,
+            String drinker,
+            int daysAgo,
+            double hour,
+            double pace,
+            String strength,
+            int felt,
+            int liking,
+            String taste,
+            String change) {}
+
+    record Running(String recipe, String drinker, double startedHoursAgo) {}
+
+    @Override
+    public void run(ApplicationArguments args) throws Exception {
+        if (!people.all().isEmpty() || !recipes.all().isEmpty()) {
+            return;
+        }
+        Household household;
+        try (var in = new ClassPathResource("demo/household.json").getInputStream()) {
+            household = json.readValue(in, Household.class);
+        }
+        transaction.executeWithoutResult(status -> fill(household));
+        LOG.info("Loaded the demo household: {} recipes, {} brews", household.recipes.size(), household.history.size());
+    }
+
+    private void fill(Household household) {
+        Map<String, UUID> who = new HashMap<>();
+        household.people.forEach(p -> who.put(p.name(), people.add(p).id()));
+        household.burners.forEach(kitchens::addBurner);
+        household.vessels.forEach(kitchens::addVessel);
+        Map<String, UUID> pots = new HashMap<>();
+        household.recipes.forEach(r -> pots.put(
+                r.key,
+                recipes.add(new Draft(null, r.about, r.purposes, r.recipe)).id()));
+        household.history.forEach(p -> past(p, pots.get(p.recipe), who.get(p.drinker)));
+        Running r = household.running;
+        Instant began = clock.instant().minus(Duration.ofMinutes(Math.round(r.startedHoursAgo * 60)));
+        BrewSheet running = brew(pots.get(r.recipe), who.get(r.drinker), "standard", began);
+        happen(running, 1, "steep");
+    }
+
+    private void past(Past p, @Nullable UUID recipe, @Nullable UUID drinker) {
+        Instant began = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault())
+                .minusDays(p.daysAgo)
+                .atStartOfDay(ZoneId.systemDefault())
+                .toInstant()
+                .plusSeconds(Math.round(p.hour * 3600));
+        BrewSheet brew = brew(recipe, drinker, p.strength, began);
+        Instant ended = happen(brew, p.pace, "");
+        tell(brew.id(), event("finished", ended));
+        Instant noted = ended.plus(Duration.ofMinutes(20));
+        tell(
+                brew.id(),
+                new EventDoc(
+                        id(), "noted", age(noted), null, null, null, null, p.felt, p.liking, p.taste, p.change, null));
+    }
+
+    private BrewSheet brew(@Nullable UUID recipe, @Nullable UUID drinker, String strength, Instant began) {
+        BrewSheet brew = brews.add(new BrewAsk(
+                id(), false, recipe, null, null, null, strength, null, drinker, null, null, null, null, began, null));
+        return tell(brew.id(), event("started", began));
+    }
+
+    /** Confirms the steps one after the other until one of a kind is running; answers when the last was done. */
+    private Instant happen(BrewSheet brew, double pace, String untilKind) {
+        Instant began = Objects.requireNonNull(brew.startedAt());
+        Instant clockOfBrew = began;
+        for (StepLine step : brew.plan().steps()) {
+            if (step.kind().equals(untilKind)) {
+                break;
+            }
+            boolean aside = step.stage() < 0
+                    && step.startS() + step.durationS() > brew.plan().stageStartS() + 1e-6;
+            double took = step.durationS() * (step.handsOn() ? 1 : pace);
+            if (!aside) {
+                clockOfBrew = clockOfBrew.plusMillis(Math.round(took * 1000));
+            }
+            Instant done = aside ? began.plusMillis(Math.round((step.startS() + took) * 1000)) : clockOfBrew;
+            tell(
+                    brew.id(),
+                    new EventDoc(
+                            id(), "step-done", age(done), step.key(), null, null, null, null, null, null, null, null));
+        }
+        return clockOfBrew;
+    }
+
+    private BrewSheet tell(UUID brew, EventDoc event) {
+        return brews.record(brew, event);
+    }
+
+    private EventDoc event(String kind, Instant at) {
+        return new EventDoc(id(), kind, age(at), null, null, null, null, null, null, null, null, null);
+    }
+
+    private UUID id() {
+        return Ids.next(clock.millis());
+    }
+
+    private double age(Instant at) {
+        return Math.max(0, Duration.between(at, clock.instant()).toMillis() / 1000.0);
+    }
+}

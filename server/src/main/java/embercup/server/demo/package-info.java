@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.server.demo;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,115 @@
+package embercup.server.herbs;
+
+import embercup.core.materia.Herb;
+import embercup.core.materia.HerbMeasure;
+import embercup.core.measure.Spread;
+import embercup.server.platform.Fields;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** A herb as the interface shows it; every number with the key of its source. */
+public record HerbSheet(
+        String slug,
+        String common,
+        String latin,
+        List<String> also,
+        String part,
+        String use,
+        List<BulkLine> bulk,
+        List<PieceLine> pieces,
+        List<DoseLine> doses,
+        @Nullable MethodLine method,
+        @Nullable Number ageFloorYears,
+        @Nullable Number longestRunDays,
+        @Nullable Number keepsMonths,
+        List<String> prep,
+        String identity,
+        List<Herb.LookAlike> lookAlikes,
+        boolean foraged,
+        boolean stains,
+        List<Herb.Substitute> substitutes,
+        List<ContentLine> constituents,
+        List<CautionLine> cautions,
+        @Nullable String stop) {
+
+    public record BulkLine(String form, String cut, Spread gPerTsp, String source) {}
+
+    public record PieceLine(String form, String unit, Spread grams, String source) {}
+
+    public record DoseLine(
+            String tradition,
+            String form,
+            Herb.Range perCupG,
+            Herb.Range perDayG,
+            Herb.Range timesADay,
+            String source) {}
+
+    public record MethodLine(String kind, double minutes, String source) {}
+
+    public record ContentLine(String constituent, Spread mgPerG, String source) {}
+
+    public record CautionLine(@Nullable String when, String severity, String text, String source) {}
+
+    /** One line of the list. */
+    public record Line(
+            String slug, String common, String latin, List<String> also, String part, String use, boolean stop) {}
+
+    static Line line(Herb h) {
+        return new Line(
+                h.slug(),
+                h.common(),
+                h.latin(),
+                h.also(),
+                HerbMeasure.word(h.part()),
+                h.use(),
+                h.stop().isPresent());
+    }
+
+    static HerbSheet of(Herb h) {
+        return new HerbSheet(
+                h.slug(),
+                h.common(),
+                h.latin(),
+                h.also(),
+                HerbMeasure.word(h.part()),
+                h.use(),
+                h.bulk().stream()
+                        .map(b -> new BulkLine(Fields.code(b.form()), Fields.code(b.cut()), b.gPerTsp(), b.source()))
+                        .toList(),
+                h.pieces().stream()
+                        .map(p -> new PieceLine(Fields.code(p.form()), p.unit().code(), p.grams(), p.source()))
+                        .toList(),
+                h.doses().stream()
+                        .map(d -> new DoseLine(
+                                Fields.code(d.tradition()),
+                                Fields.code(d.form()),
+                                d.perCupG(),
+                                d.perDayG(),
+                                d.timesADay(),
+                                d.source()))
+                        .toList(),
+                h.method()
+                        .map(m -> new MethodLine(Fields.code(m.method()), m.minutes(), m.source()))
+                        .orElse(null),
+                h.ageFloorYears().map(Herb.Sourced::value).orElse(null),
+                h.longestRunDays().map(Herb.Sourced::value).orElse(null),
+                h.keepsMonths().map(Herb.Sourced::value).orElse(null),
+                h.prep(),
+                h.identity(),
+                h.lookAlikes(),
+                h.foraged(),
+                h.stains(),
+                h.substitutes(),
+                h.constituents().stream()
+                        .map(c -> new ContentLine(Fields.code(c.constituent()), c.mgPerG(), c.source()))
+                        .toList(),
+                h.cautions().stream()
+                        .map(c -> new CautionLine(
+                                c.when().map(w -> w.code()).orElse(null),
+                                Fields.code(c.severity()),
+                                c.text(),
+                                c.source()))
+                        .toList(),
+                h.stop().map(Herb.Stop::text).orElse(null));
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.server.herbs;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,61 @@
+package embercup.server.kitchen;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** The kitchen as the household keeps it. */
+public record KitchenSheet(
+        long version,
+        double altitudeM,
+        double roomC,
+        double tapC,
+        double kettleW,
+        String measures,
+        double liangG,
+        double boilingC,
+        List<VesselSheet> vessels,
+        List<BurnerSheet> burners) {
+
+    public record VesselSheet(
+            UUID id, long version, String name, String kind, double innerDiameterCm, double heightCm, double brimMl) {}
+
+    public record BurnerSheet(UUID id, long version, String name, double lowW, double mediumW, double highW) {}
+
+    /** What the client sends to change the place itself. */
+    public record PlaceDraft(
+            @Nullable Long version,
+
+            @Schema(minimum = "-400", maximum = "5000") @Nullable
+            Double altitudeM,
+
+            @Nullable Double roomC,
+            @Nullable Double tapC,
+            @Nullable Double kettleW,
+
+            @Schema(allowableValues = {"us", "metric", "au", "imperial"}) @Nullable
+            String measures,
+
+            @Nullable Double liangG) {}
+
+    /** A vessel by its inner size; {@code brimMl} is computed from it when missing. */
+    public record VesselDraft(
+            @Nullable Long version,
+            @Nullable String name,
+
+            @Schema(allowableValues = {"pot", "jar", "press", "teapot", "thermos", "mug"}) @Nullable
+            String kind,
+
+            @Nullable Double innerDiameterCm,
+            @Nullable Double heightCm,
+            @Nullable Double brimMl) {}
+
+    /** A burner by the net power that reaches the water. */
+    public record BurnerDraft(
+            @Nullable Long version,
+            @Nullable String name,
+            @Nullable Double lowW,
+            @Nullable Double mediumW,
+            @Nullable Double highW) {}
+}

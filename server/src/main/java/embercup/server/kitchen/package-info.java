@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.server.kitchen;
+
+import org.jspecify.annotations.NullMarked;

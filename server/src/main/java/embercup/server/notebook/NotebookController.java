@@ -1,0 +1,27 @@
+package embercup.server.notebook;
+
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/notebook")
+class NotebookController {
+
+    private final Notebook notebook;
+
+    NotebookController(Notebook notebook) {
+        this.notebook = notebook;
+    }
+
+    @GetMapping
+    Entry.Page notebook(
+            @RequestParam(required = false) @Nullable String words,
+            @RequestParam(required = false) @Nullable UUID recipeId,
+            @RequestParam(defaultValue = "0") int page) {
+        return notebook.page(words, recipeId, page);
+    }
+}

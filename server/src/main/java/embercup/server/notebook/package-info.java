@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.server.notebook;
+
+import org.jspecify.annotations.NullMarked;

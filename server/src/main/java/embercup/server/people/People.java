@@ -1,0 +1,153 @@
+package embercup.server.people;
+
+import embercup.core.dose.Drinker;
+import embercup.core.materia.Condition;
+import embercup.core.materia.Materia;
+import embercup.core.workings.InvalidInput;
+import embercup.server.people.Person.Draft;
+import embercup.server.platform.Fields;
+import embercup.server.platform.Ids;
+import embercup.server.platform.Refusal;
+import java.time.Clock;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The people of the household. */
+@Service
+public class People {
+
+    private static final TypeReference<List<String>> TEXTS = new TypeReference<>() {};
+
+    private final PersonRepository repository;
+    private final JsonMapper json;
+    private final Materia materia;
+    private final Clock clock;
+
+    People(PersonRepository repository, JsonMapper json, Materia materia, Clock clock) {
+        this.repository = repository;
+        this.json = json;
+        this.materia = materia;
+        this.clock = clock;
+    }
+
+    /** The brewer first, then by name. */
+    @Transactional(readOnly = true)
+    public List<Person> all() {
+        return repository.findAllByOrderByBrewerDescName().stream()
+                .map(this::person)
+                .toList();
+    }
+
+    /** @throws Refusal 404 when there is none */
+    @Transactional(readOnly = true)
+    public Person get(UUID id) {
+        return person(entity(id));
+    }
+
+    @Transactional
+    public Person add(Draft draft) {
+        PersonEntity e = new PersonEntity();
+        e.id = Ids.next(clock.millis());
+        write(e, draft);
+        return person(repository.saveAndFlush(e));
+    }
+
+    /** @throws Refusal 409 with the person as kept when the version is not the newest */
+    @Transactional
+    public Person change(UUID id, Draft draft) {
+        PersonEntity e = entity(id);
+        Long version = Fields.need(draft.version(), "version", "the version the change is based on");
+        if (!version.equals(e.version)) {
+            throw Refusal.stale("person", person(e));
+        }
+        write(e, draft);
+        return person(repository.saveAndFlush(e));
+    }
+
+    @Transactional
+    public void remove(UUID id) {
+        repository.delete(entity(id));
+    }
+
+    /** The person as the core sees a drinker. */
+    public Drinker drinker(Person person) {
+        return drinker(person.ageYears(), person.weightKg(), person.conditions(), person.allergies(), "drinker");
+    }
+
+    /** @throws InvalidInput for unknown conditions or herbs */
+    public Drinker drinker(
+            double ageYears,
+            @Nullable Double weightKg,
+            @Nullable List<String> conditions,
+            @Nullable List<String> allergies,
+            String path) {
+        InvalidInput.Check check = new InvalidInput.Check();
+        Set<Condition> known = new LinkedHashSet<>();
+        List<String> codes = conditions == null ? List.of() : conditions;
+        for (int i = 0; i < codes.size(); i++) {
+            var condition = Condition.ofCode(codes.get(i));
+            if (check.require(
+                    condition.isPresent(),
+                    path + ".conditions[" + i + "]",
+                    codes.get(i),
+                    "one of: " + Condition.codes())) {
+                condition.ifPresent(known::add);
+            }
+        }
+        List<String> herbs = allergies == null ? List.of() : allergies;
+        for (int i = 0; i < herbs.size(); i++) {
+            check.require(
+                    materia.find(herbs.get(i)).isPresent(),
+                    path + ".allergies[" + i + "]",
+                    herbs.get(i),
+                    materia.unknownHerb(herbs.get(i)));
+        }
+        check.range(path + ".ageYears", ageYears, 0, 120, "years");
+        if (weightKg != null) {
+            check.range(path + ".weightKg", weightKg, 2, 300, "kg");
+        }
+        check.throwIfAny();
+        return new Drinker(
+                ageYears,
+                weightKg == null ? OptionalDouble.empty() : OptionalDouble.of(weightKg),
+                known,
+                Set.copyOf(herbs));
+    }
+
+    private PersonEntity entity(UUID id) {
+        return repository.findById(id).orElseThrow(() -> Refusal.notFound("person", id));
+    }
+
+    private void write(PersonEntity e, Draft draft) {
+        e.name = Fields.text(draft.name(), "name", 60);
+        e.ageYears = Fields.need(draft.ageYears(), "ageYears", "the age in years");
+        e.weightKg = draft.weightKg();
+        List<String> conditions = draft.conditions() == null ? List.of() : draft.conditions();
+        List<String> allergies = draft.allergies() == null ? List.of() : draft.allergies();
+        drinker(e.ageYears, e.weightKg, conditions, allergies, "person");
+        e.conditions = json.writeValueAsString(conditions);
+        e.allergies = json.writeValueAsString(allergies);
+        e.brewer = Boolean.TRUE.equals(draft.brewer());
+    }
+
+    private Person person(PersonEntity e) {
+        return new Person(
+                e.id,
+                Objects.requireNonNullElse(e.version, 0L),
+                e.name,
+                e.ageYears,
+                e.weightKg,
+                json.readValue(e.conditions, TEXTS),
+                json.readValue(e.allergies, TEXTS),
+                e.brewer);
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.server.people;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,93 @@
+package embercup.server.plans;
+
+import embercup.core.workings.Workings;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** A plan on the wire. Times in seconds from the first step unless they are moments. */
+public record PlanSheet(
+        String name,
+        String tradition,
+        double cups,
+        double cupMl,
+        String drinkerName,
+        List<AdditionLine> additions,
+        Water water,
+        double boilingC,
+        VesselLine vessel,
+        BurnerLine burner,
+        List<StepLine> steps,
+        double stageStartS,
+        double totalS,
+        Instant startAt,
+        Instant readyAt,
+        List<Point> curve,
+        double strength,
+        double strengthLow,
+        double strengthHigh,
+        double aroma,
+        double bite,
+        double cupC,
+        double drinkableAfterS,
+        double honeyAfterS,
+        List<CautionLine> cautions,
+        boolean stopped,
+        List<Load> dailyLoads,
+        Map<String, Workings> workings) {
+
+    public record AdditionLine(
+            String herb,
+            String common,
+            String form,
+            String cut,
+            int stage,
+            boolean perCup,
+            double grams,
+            double lowG,
+            double highG,
+            double perCupG,
+            String measure,
+            boolean weigh,
+            String prep,
+            @Nullable String nearest) {}
+
+    public record Water(
+            double pourMl, double startMl, double retainedMl, double evaporatedMl, double yieldMl, double dipMl) {}
+
+    /** Levels are of the water and what the herbs displace, in cm above the bottom. */
+    public record VesselLine(
+            String name,
+            String kind,
+            double innerDiameterCm,
+            double heightCm,
+            double brimMl,
+            double mostMl,
+            double startLevelCm,
+            double endLevelCm,
+            double dipLevelCm,
+            double bedCm) {}
+
+    public record BurnerLine(String name, double lowW, double mediumW, double highW) {}
+
+    public record StepLine(
+            String key,
+            String kind,
+            int stage,
+            String label,
+            double startS,
+            double durationS,
+            boolean handsOn,
+            @Nullable String until,
+            String confirm,
+            double powerW,
+            boolean lid) {}
+
+    public record Point(double tS, double tempC, double waterMl, double body, double aroma, double bite) {}
+
+    public record CautionLine(
+            String code, String severity, @Nullable String herb, String text, String source) {}
+
+    public record Load(String constituent, double mg, double limitMg) {}
+}

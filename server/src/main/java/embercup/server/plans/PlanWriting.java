@@ -1,0 +1,233 @@
+package embercup.server.plans;
+
+import embercup.core.brew.StageRun;
+import embercup.core.care.Care;
+import embercup.core.dose.Drinker;
+import embercup.core.kitchen.Burner;
+import embercup.core.kitchen.Kitchen;
+import embercup.core.kitchen.Vessel;
+import embercup.core.materia.Condition;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.PlanRequest;
+import embercup.core.plan.Step;
+import embercup.core.recipe.Flame;
+import embercup.core.recipe.Stage;
+import embercup.server.plans.PlanAsk.BurnerDoc;
+import embercup.server.plans.PlanAsk.DrinkerDoc;
+import embercup.server.plans.PlanAsk.KitchenDoc;
+import embercup.server.plans.PlanAsk.VesselDoc;
+import embercup.server.plans.PlanSheet.AdditionLine;
+import embercup.server.plans.PlanSheet.BurnerLine;
+import embercup.server.plans.PlanSheet.CautionLine;
+import embercup.server.plans.PlanSheet.Load;
+import embercup.server.plans.PlanSheet.Point;
+import embercup.server.plans.PlanSheet.StepLine;
+import embercup.server.plans.PlanSheet.VesselLine;
+import embercup.server.plans.PlanSheet.Water;
+import embercup.server.platform.Fields;
+import embercup.server.recipes.RecipeDoc;
+import java.time.Instant;
+import java.util.List;
+
+/** Writes the core's plan for the wire. */
+public final class PlanWriting {
+
+    /** Points of a curve that are sent: the eye sees no more on one screen. */
+    private static final int MOST_POINTS = 90;
+
+    private PlanWriting() {}
+
+    static PlanSheet write(BrewPlan plan, Care.Verdict verdict, Instant start, String drinkerName) {
+        PlanRequest r = plan.request();
+        Burner burner = r.kitchen().burner();
+        return new PlanSheet(
+                r.recipe().name(),
+                Fields.code(r.recipe().tradition()),
+                r.cups(),
+                r.cupMl(),
+                drinkerName,
+                additions(plan),
+                water(plan),
+                plan.boilingC(),
+                vessel(plan),
+                new BurnerLine(burner.name(), burner.lowW(), burner.mediumW(), burner.highW()),
+                steps(plan),
+                plan.stageStartS(),
+                plan.totalS(),
+                start,
+                plan.readyFrom(start),
+                curve(plan),
+                plan.strength(),
+                plan.strengthLow(),
+                plan.strengthHigh(),
+                plan.aroma(),
+                plan.bite(),
+                plan.brew().cupC(),
+                plan.brew().drinkableAfterS(),
+                plan.brew().honeyAfterS(),
+                cautions(verdict),
+                verdict.stops(),
+                verdict.loads().stream()
+                        .map(l -> new Load(Fields.code(l.constituent()), l.mg(), l.limitMg()))
+                        .toList(),
+                plan.workings());
+    }
+
+    private static List<AdditionLine> additions(BrewPlan plan) {
+        return plan.additions().stream()
+                .map(a -> new AdditionLine(
+                        a.herb(),
+                        a.common(),
+                        Fields.code(a.form()),
+                        Fields.code(a.cut()),
+                        a.stage(),
+                        a.perCup(),
+                        a.grams(),
+                        a.lowG(),
+                        a.highG(),
+                        a.perCupG(),
+                        a.measure(),
+                        a.weigh(),
+                        a.prep(),
+                        a.nearest().orElse(null)))
+                .toList();
+    }
+
+    private static Water water(BrewPlan plan) {
+        var w = plan.water();
+        return new Water(w.pourMl(), w.startMl(), w.retainedMl(), w.evaporatedMl(), w.yieldMl(), w.dipMl());
+    }
+
+    private static VesselLine vessel(BrewPlan plan) {
+        Vessel v = plan.vessel();
+        double displaced = plan.displacedMl();
+        double end = plan.stages().stream()
+                .filter(s -> s.stage() instanceof Stage.Strain)
+                .findFirst()
+                .map(StageRun::startMl)
+                .orElse(plan.water().yieldMl());
+        return new VesselLine(
+                v.name(),
+                Fields.code(v.kind()),
+                v.innerDiameterCm(),
+                v.heightCm(),
+                v.brimMl(),
+                v.mostMl(),
+                v.levelCm(plan.water().startMl() + displaced),
+                v.levelCm(end + displaced),
+                plan.water().dipMl() == 0 ? 0 : v.levelCm(plan.water().dipMl()),
+                v.levelCm(plan.water().retainedMl() + displaced));
+    }
+
+    /** Steps with the power under the pot while they last. */
+    public static List<StepLine> steps(BrewPlan plan) {
+        return plan.steps().stream().map(s -> step(plan, s)).toList();
+    }
+
+    private static StepLine step(BrewPlan plan, Step s) {
+        StageRun run = s.stage() < 0 ? null : plan.stages().get(s.stage());
+        Burner burner = plan.request().kitchen().burner();
+        double power = 0;
+        boolean lid = false;
+        if (run != null) {
+            boolean heating = s.kind().equals("heat");
+            Flame flame = flame(run.stage());
+            power = heating && run.kettle()
+                    ? plan.request().kitchen().kettleW() * Kitchen.KETTLE_EFFICIENCY
+                    : heating && flame == null || s.key().endsWith(".heat")
+                            ? burner.highW()
+                            : flame == null ? 0 : burner.watts(flame);
+            lid = s.key().endsWith(".heat") && !run.kettle() || run.stage().lid() && !run.kettle();
+        }
+        String until = s.until().isEmpty() ? null : s.until();
+        return new StepLine(
+                s.key(),
+                s.kind(),
+                s.stage(),
+                s.label(),
+                s.startS(),
+                s.durationS(),
+                s.handsOn(),
+                until,
+                s.confirm(),
+                power,
+                lid);
+    }
+
+    private static @org.jspecify.annotations.Nullable Flame flame(Stage stage) {
+        if (stage instanceof Stage.Heat s) {
+            return s.flame();
+        }
+        if (stage instanceof Stage.Boil s) {
+            return s.flame();
+        }
+        if (stage instanceof Stage.Simmer s) {
+            return s.flame();
+        }
+        return stage instanceof Stage.Reduce s ? s.flame() : null;
+    }
+
+    /** The curve, thinned to what one screen shows; first and last point always stay. */
+    public static List<Point> curve(BrewPlan plan) {
+        var all = plan.curve();
+        int every = Math.max(1, (int) Math.ceil(all.size() / (double) MOST_POINTS));
+        return java.util.stream.IntStream.range(0, all.size())
+                .filter(i -> i % every == 0 || i == all.size() - 1 || jump(all, i))
+                .mapToObj(all::get)
+                .map(p -> new Point(p.tS(), p.tempC(), p.waterMl(), p.body(), p.aroma(), p.bite()))
+                .toList();
+    }
+
+    /** Both sides of a jump (a pour, a strain) stay, so that it is not drawn as a slope. */
+    private static boolean jump(List<embercup.core.brew.CurvePoint> all, int i) {
+        return i + 1 < all.size()
+                        && Math.abs(all.get(i + 1).waterMl() - all.get(i).waterMl()) > 20
+                || i > 0 && Math.abs(all.get(i).waterMl() - all.get(i - 1).waterMl()) > 20;
+    }
+
+    private static List<CautionLine> cautions(Care.Verdict verdict) {
+        return verdict.cautions().stream()
+                .map(c -> new CautionLine(
+                        c.code(), Fields.code(c.severity()), c.herb().orElse(null), c.text(), c.source()))
+                .toList();
+    }
+
+    /** The request with recipe, drinker and kitchen written out. */
+    static PlanAsk writtenOut(PlanAsk ask, RecipeDoc recipe, PlanRequest request, Instant start) {
+        Drinker d = request.drinker();
+        Kitchen k = request.kitchen();
+        return new PlanAsk(
+                null,
+                recipe,
+                request.cups(),
+                request.cupMl(),
+                Fields.code(request.strength()),
+                Fields.code(request.purpose()),
+                null,
+                new DrinkerDoc(
+                        d.ageYears(),
+                        d.weightKg().isPresent() ? d.weightKg().getAsDouble() : null,
+                        d.conditions().stream().map(Condition::code).sorted().toList(),
+                        d.allergies().stream().sorted().toList()),
+                new KitchenDoc(
+                        k.altitudeM(),
+                        k.roomC(),
+                        k.tapC(),
+                        k.kettleW(),
+                        null,
+                        k.vessel()
+                                .map(v -> new VesselDoc(
+                                        v.name(), Fields.code(v.kind()), v.innerDiameterCm(), v.heightCm(), v.brimMl()))
+                                .orElse(null),
+                        null,
+                        new BurnerDoc(
+                                k.burner().name(),
+                                k.burner().lowW(),
+                                k.burner().mediumW(),
+                                k.burner().highW())),
+                Fields.code(request.custom().system()),
+                request.custom().liangG(),
+                start,
+                null);
+    }
+}

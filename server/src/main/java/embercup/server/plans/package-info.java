@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.server.plans;
+
+import org.jspecify.annotations.NullMarked;

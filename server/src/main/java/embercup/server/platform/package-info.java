@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.server.platform;
+
+import org.jspecify.annotations.NullMarked;

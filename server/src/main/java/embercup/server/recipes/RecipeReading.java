@@ -1,0 +1,163 @@
+package embercup.server.recipes;
+
+import embercup.core.materia.Cut;
+import embercup.core.materia.Form;
+import embercup.core.materia.Tradition;
+import embercup.core.measure.Quantity;
+import embercup.core.measure.Unit;
+import embercup.core.recipe.Addition;
+import embercup.core.recipe.Flame;
+import embercup.core.recipe.Recipe;
+import embercup.core.recipe.RecipeRules;
+import embercup.core.recipe.Stage;
+import embercup.core.recipe.StageKind;
+import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInput.Violation;
+import embercup.server.platform.Fields;
+import embercup.server.recipes.RecipeDoc.AdditionDoc;
+import embercup.server.recipes.RecipeDoc.StageDoc;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+
+/** Reads a {@link RecipeDoc} into the core's {@link Recipe}; collects every complaint before it gives up. */
+public final class RecipeReading {
+
+    private final List<Violation> found = new ArrayList<>();
+
+    private RecipeReading() {}
+
+    /**
+     * @param path prefix of the field names
+     * @throws InvalidInput with every wrong field; what only the rules of the trade can tell is left to {@link RecipeRules}
+     */
+    public static Recipe read(RecipeDoc doc, String path) {
+        RecipeReading reading = new RecipeReading();
+        Recipe recipe = reading.recipe(doc, path);
+        if (!reading.found.isEmpty()) {
+            throw new InvalidInput(reading.found);
+        }
+        return recipe;
+    }
+
+    private Recipe recipe(RecipeDoc doc, String path) {
+        List<AdditionDoc> additionDocs = doc.additions() == null ? List.of() : doc.additions();
+        List<StageDoc> stageDocs = doc.stages() == null ? List.of() : doc.stages();
+        if (additionDocs.size() > RecipeRules.MOST_ADDITIONS || stageDocs.size() > RecipeRules.MOST_STAGES) {
+            throw InvalidInput.of(
+                    path,
+                    additionDocs.size() + " additions, " + stageDocs.size() + " stages",
+                    "at most " + RecipeRules.MOST_ADDITIONS + " additions and " + RecipeRules.MOST_STAGES + " stages");
+        }
+        List<Addition> additions = new ArrayList<>();
+        for (int i = 0; i < additionDocs.size(); i++) {
+            Addition addition = addition(additionDocs.get(i), path + ".additions[" + i + "]");
+            if (addition != null) {
+                additions.add(addition);
+            }
+        }
+        List<Stage> stages = new ArrayList<>();
+        for (int i = 0; i < stageDocs.size(); i++) {
+            Stage stage = stage(stageDocs.get(i), path + ".stages[" + i + "]");
+            if (stage != null) {
+                stages.add(stage);
+            }
+        }
+        Tradition tradition = attempt(
+                () -> Fields.oneOf(Tradition.class, doc.tradition(), path + ".tradition", Tradition.FOLK),
+                Tradition.FOLK);
+        return new Recipe(
+                doc.name() == null ? "" : doc.name().strip(),
+                tradition,
+                number(doc.cups(), path + ".cups", "how many cups it is written for"),
+                number(doc.cupMl(), path + ".cupMl", "the size of a cup in mL"),
+                doc.pourMl() == null ? OptionalDouble.empty() : OptionalDouble.of(doc.pourMl()),
+                additions,
+                stages);
+    }
+
+    private @Nullable Addition addition(AdditionDoc doc, String path) {
+        int before = found.size();
+        String herb = attempt(() -> Fields.text(doc.herb(), path + ".herb", 80), "");
+        Form form = attempt(() -> Fields.oneOf(Form.class, doc.form(), path + ".form", Form.DRIED), Form.DRIED);
+        Cut cut = attempt(() -> Fields.oneOf(Cut.class, doc.cut(), path + ".cut", Cut.CHOPPED), Cut.CHOPPED);
+        Unit unit = attempt(() -> unit(doc.unit(), path + ".unit"), Unit.GRAM);
+        double amount = number(doc.amount(), path + ".amount", "an amount above 0");
+        if (doc.amount() != null && !(amount > 0 && amount <= Quantity.MOST)) {
+            found.add(
+                    new Violation(path + ".amount", String.valueOf(doc.amount()), "an amount above 0 that fits a pot"));
+        }
+        int stage = doc.stage() == null ? 0 : doc.stage();
+        return found.size() > before ? null : new Addition(herb, form, cut, Quantity.of(amount, unit), stage);
+    }
+
+    /** A unit by its code. @throws InvalidInput listing all codes */
+    public static Unit unit(@Nullable String code, String field) {
+        String given = code == null ? "" : code;
+        return Unit.ofCode(given).orElseThrow(() -> InvalidInput.of(field, given, "one of: " + Unit.codes()));
+    }
+
+    private @Nullable Stage stage(StageDoc doc, String path) {
+        int before = found.size();
+        String code = doc.kind() == null ? "" : doc.kind();
+        StageKind kind = StageKind.ofCode(code).orElse(null);
+        if (kind == null) {
+            found.add(new Violation(path + ".kind", code, "one of: " + StageKind.codes()));
+            return null;
+        }
+        Stage stage =
+                switch (kind) {
+                    case HEAT -> new Stage.Heat(toC(doc), flame(doc, path, Flame.HIGH), lid(doc, true));
+                    case POUR -> new Stage.Pour(toC(doc));
+                    case BOIL -> new Stage.Boil(minutes(doc, path), flame(doc, path, Flame.MEDIUM), lid(doc, false));
+                    case SIMMER -> new Stage.Simmer(minutes(doc, path), flame(doc, path, Flame.LOW), lid(doc, true));
+                    case REDUCE -> new Stage.Reduce(toMl(doc, path), flame(doc, path, Flame.MEDIUM), lid(doc, false));
+                    case STEEP -> new Stage.Steep(minutes(doc, path), lid(doc, true));
+                    case MACERATE -> new Stage.Macerate(minutes(doc, path), toC(doc), lid(doc, true));
+                    case REST -> new Stage.Rest(minutes(doc, path), lid(doc, true));
+                    case COOL ->
+                        new Stage.Cool(
+                                number(doc.toC(), path + ".toC", "the temperature to cool to, °C"), lid(doc, false));
+                    case STRAIN -> new Stage.Strain(Boolean.TRUE.equals(doc.pressed()));
+                    case REFILL -> new Stage.Refill(toMl(doc, path));
+                    case COMBINE -> new Stage.Combine();
+                    case FINISH -> new Stage.Finish();
+                };
+        return found.size() > before ? null : stage;
+    }
+
+    private static OptionalDouble toC(StageDoc doc) {
+        return doc.toC() == null ? OptionalDouble.empty() : OptionalDouble.of(doc.toC());
+    }
+
+    private static boolean lid(StageDoc doc, boolean usual) {
+        return doc.lid() == null ? usual : doc.lid();
+    }
+
+    private Flame flame(StageDoc doc, String path, Flame usual) {
+        return attempt(() -> Fields.oneOf(Flame.class, doc.flame(), path + ".flame", usual), usual);
+    }
+
+    private double minutes(StageDoc doc, String path) {
+        return number(doc.minutes(), path + ".minutes", "how long, in minutes");
+    }
+
+    private double toMl(StageDoc doc, String path) {
+        return number(doc.toMl(), path + ".toMl", "the volume in mL");
+    }
+
+    private double number(@Nullable Double value, String field, String wanted) {
+        return attempt(() -> Fields.need(value, field, wanted), 0.0);
+    }
+
+    private <T> T attempt(Supplier<T> reading, T otherwise) {
+        try {
+            return reading.get();
+        } catch (InvalidInput e) {
+            found.addAll(e.violations());
+            return otherwise;
+        }
+    }
+}

@@ -1,0 +1,37 @@
+package embercup.server.recipes;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A kept recipe.
+ *
+ * @param purposes words such as "evening", "after a meal"
+ * @param thumb its fire line, thumb-sized
+ */
+public record RecipeSheet(
+        UUID id, long version, String about, List<String> purposes, Instant updatedAt, RecipeDoc recipe, Thumb thumb) {
+
+    /**
+     * @param minutes whole length, prep included
+     * @param handsOnMinutes time that needs the cook's hands
+     */
+    public record Thumb(double minutes, double handsOnMinutes, List<Segment> segments) {}
+
+    /**
+     * One piece of the thumb.
+     *
+     * @param share share of the whole length, 0–1
+     * @param power flame against the burner's highest setting, 0–1
+     */
+    public record Segment(String kind, double share, double power, boolean lid, int additions) {}
+
+    /** What the client sends to keep a recipe; {@code version} is needed for a change. */
+    public record Draft(
+            @Nullable Long version,
+            @Nullable String about,
+            @Nullable List<String> purposes,
+            @Nullable RecipeDoc recipe) {}
+}

@@ -1,0 +1,53 @@
+package embercup.server.recipes;
+
+import embercup.server.recipes.RecipeSheet.Draft;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/recipes")
+class RecipesController {
+
+    private final Recipes recipes;
+
+    RecipesController(Recipes recipes) {
+        this.recipes = recipes;
+    }
+
+    @GetMapping
+    List<RecipeSheet> recipes() {
+        return recipes.all();
+    }
+
+    @GetMapping("/{id}")
+    RecipeSheet recipe(@PathVariable UUID id) {
+        return recipes.get(id);
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    RecipeSheet addRecipe(@RequestBody Draft draft) {
+        return recipes.add(draft);
+    }
+
+    @PutMapping("/{id}")
+    RecipeSheet changeRecipe(@PathVariable UUID id, @RequestBody Draft draft) {
+        return recipes.change(id, draft);
+    }
+
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void removeRecipe(@PathVariable UUID id) {
+        recipes.remove(id);
+    }
+}

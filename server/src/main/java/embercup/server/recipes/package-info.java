@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.server.recipes;
+
+import org.jspecify.annotations.NullMarked;

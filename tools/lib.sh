@@ -1,0 +1,49 @@
+# Shared by the scripts of this folder; sourced, not run.
+
+root_dir="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
+
+# One clear sentence, then the end.
+die() {
+  printf 'Ember Cup: %s\n' "$1" >&2
+  exit 1
+}
+
+say() { printf '%s\n' "$1"; }
+
+# Can this person install packages without being asked?
+may_install() { [ "$(id -u)" = 0 ] || sudo -n true 2>/dev/null; }
+
+as_root() { if [ "$(id -u)" = 0 ]; then "$@"; else sudo -n "$@"; fi; }
+
+# PostgreSQL refuses root; then its own user does the work.
+as_postgres() { if [ "$(id -u)" = 0 ]; then runuser -u postgres -- "$@"; else "$@"; fi; }
+
+postgres_bin() {
+  local newest
+  newest="$(find /usr/lib/postgresql -maxdepth 3 -name initdb -path '*/bin/*' 2>/dev/null | sort -V | tail -n 1)"
+  if [ -n "$newest" ]; then dirname "$newest"; elif command -v initdb >/dev/null; then dirname "$(command -v initdb)"; else return 1; fi
+}
+
+# A Node new enough for the build: the machine's, or the one this project fetched for itself.
+node_bin() {
+  local candidate
+  for candidate in "$root_dir/.tools/node/bin/node" "$(command -v node || true)"; do
+    [ -x "$candidate" ] || continue
+    if "$candidate" -e 'const [a,b]=process.versions.node.split(".").map(Number);process.exit(a>22||(a===22&&b>=12)||(a===20&&b>=19)?0:1)'; then
+      dirname "$candidate"
+      return 0
+    fi
+  done
+  return 1
+}
+
+port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+
+free_port() {
+  local port
+  for _ in $(seq 1 50); do
+    port=$((20000 + RANDOM % 12000))
+    port_taken "$port" || { echo "$port"; return 0; }
+  done
+  return 1
+}
