@@ -52,7 +52,7 @@ public record BrewSheet(
     public record NoteLine(int strength, int liking, String taste, String change, Instant at) {}
 
     /** One line of a list of brews. */
-    public record Line(
+    public record BrewLine(
             UUID id,
             String name,
             String drinkerName,

@@ -232,7 +232,7 @@ public class Brews implements Plans.Day {
 
     /** Planned and running brews, oldest first. */
     @Transactional(readOnly = true)
-    public List<BrewSheet.Line> open() {
+    public List<BrewSheet.BrewLine> open() {
         return brews.findAllByPhaseInOrderByCreatedAt(List.of("planned", "running")).stream()
                 .map(this::line)
                 .toList();
@@ -240,7 +240,7 @@ public class Brews implements Plans.Day {
 
     /** Brews that were started between two moments and not given up. */
     @Transactional(readOnly = true)
-    public List<BrewSheet.Line> between(Instant from, Instant to) {
+    public List<BrewSheet.BrewLine> between(Instant from, Instant to) {
         return brews.startedBetween(from, to).stream().map(this::line).toList();
     }
 
@@ -284,11 +284,11 @@ public class Brews implements Plans.Day {
         return all;
     }
 
-    private BrewSheet.Line line(BrewEntity e) {
+    private BrewSheet.BrewLine line(BrewEntity e) {
         LiveBrew live = fold(e);
         PlanSheet plan = json.readValue(e.plan, PlanSheet.class);
         Instant ready = live.readyAt().orElse(plan.readyAt());
-        return new BrewSheet.Line(
+        return new BrewSheet.BrewLine(
                 e.id,
                 e.name,
                 e.drinkerName,

@@ -27,7 +27,7 @@ class BrewsController {
 
     /** Planned and running brews. */
     @GetMapping
-    List<BrewSheet.Line> brews() {
+    List<BrewSheet.BrewLine> brews() {
         return brews.open();
     }
 

@@ -29,14 +29,14 @@ class DayController {
 
     /** @param open planned and running brews
      * @param brewed brews of the asked hours that are done */
-    record DaySheet(Instant serverNow, List<BrewSheet.Line> open, List<BrewSheet.Line> brewed) {}
+    record DaySheet(Instant serverNow, List<BrewSheet.BrewLine> open, List<BrewSheet.BrewLine> brewed) {}
 
     @GetMapping
     DaySheet day(@RequestParam Instant from, @RequestParam Instant to) {
         if (!from.isBefore(to) || Duration.between(from, to).compareTo(LONGEST) > 0) {
             throw InvalidInput.of("to", to, "a moment after 'from', at most 48 hours later");
         }
-        List<BrewSheet.Line> brewed = brews.between(from, to).stream()
+        List<BrewSheet.BrewLine> brewed = brews.between(from, to).stream()
                 .filter(b -> b.phase().equals("finished"))
                 .toList();
         return new DaySheet(clock.instant(), brews.open(), brewed);

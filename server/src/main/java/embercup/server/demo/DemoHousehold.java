@@ -12,7 +12,7 @@ import embercup.server.people.Person;
 import embercup.server.plans.PlanSheet.StepLine;
 import embercup.server.platform.Ids;
 import embercup.server.recipes.RecipeDoc;
-import embercup.server.recipes.RecipeSheet.Draft;
+import embercup.server.recipes.RecipeSheet.RecipeDraft;
 import embercup.server.recipes.Recipes;
 import java.time.Clock;
 import java.time.Duration;
@@ -71,7 +71,7 @@ class DemoHousehold implements ApplicationRunner {
     }
 
     record Household(
-            List<Person.Draft> people,
+            List<Person.PersonDraft> people,
             List<BurnerDraft> burners,
             List<VesselDraft> vessels,
             List<Kept> recipes,
@@ -116,7 +116,8 @@ class DemoHousehold implements ApplicationRunner {
         Map<String, UUID> pots = new HashMap<>();
         household.recipes.forEach(r -> pots.put(
                 r.key,
-                recipes.add(new Draft(null, r.about, r.purposes, r.recipe)).id()));
+                recipes.add(new RecipeDraft(null, r.about, r.purposes, r.recipe))
+                        .id()));
         household.history.forEach(p -> past(p, pots.get(p.recipe), who.get(p.drinker)));
         Running r = household.running;
         Instant began = clock.instant().minus(Duration.ofMinutes(Math.round(r.startedHoursAgo * 60)));

@@ -29,7 +29,7 @@ public record HerbSheet(
         boolean stains,
         List<Herb.Substitute> substitutes,
         List<ContentLine> constituents,
-        List<CautionLine> cautions,
+        List<HerbCautionLine> cautions,
         @Nullable String stop) {
 
     public record BulkLine(String form, String cut, Spread gPerTsp, String source) {}
@@ -48,14 +48,14 @@ public record HerbSheet(
 
     public record ContentLine(String constituent, Spread mgPerG, String source) {}
 
-    public record CautionLine(@Nullable String when, String severity, String text, String source) {}
+    public record HerbCautionLine(@Nullable String when, String severity, String text, String source) {}
 
     /** One line of the list. */
-    public record Line(
+    public record HerbLine(
             String slug, String common, String latin, List<String> also, String part, String use, boolean stop) {}
 
-    static Line line(Herb h) {
-        return new Line(
+    static HerbLine line(Herb h) {
+        return new HerbLine(
                 h.slug(),
                 h.common(),
                 h.latin(),
@@ -104,7 +104,7 @@ public record HerbSheet(
                         .map(c -> new ContentLine(Fields.code(c.constituent()), c.mgPerG(), c.source()))
                         .toList(),
                 h.cautions().stream()
-                        .map(c -> new CautionLine(
+                        .map(c -> new HerbCautionLine(
                                 c.when().map(w -> w.code()).orElse(null),
                                 Fields.code(c.severity()),
                                 c.text(),

@@ -21,7 +21,7 @@ class HerbsController {
     }
 
     @GetMapping("/herbs")
-    List<HerbSheet.Line> herbs() {
+    List<HerbSheet.HerbLine> herbs() {
         return materia.herbs().stream().map(HerbSheet::line).toList();
     }
 

@@ -30,5 +30,5 @@ public record Entry(
         String change) {
 
     /** @param more whether older entries follow */
-    public record Page(List<Entry> entries, int page, boolean more) {}
+    public record EntryPage(List<Entry> entries, int page, boolean more) {}
 }

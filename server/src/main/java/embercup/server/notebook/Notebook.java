@@ -48,14 +48,14 @@ public class Notebook {
 
     /** Newest first; by words, by recipe, or all. */
     @Transactional(readOnly = true)
-    public Entry.Page page(@Nullable String words, @Nullable UUID recipeId, int page) {
+    public Entry.EntryPage page(@Nullable String words, @Nullable UUID recipeId, int page) {
         PageRequest request = PageRequest.of(Math.max(0, page), PAGE);
         Slice<EntryEntity> slice = words != null && !words.isBlank()
                 ? repository.search(words, request)
                 : recipeId != null
                         ? repository.findAllByRecipeIdOrderByBrewedAtDesc(recipeId, request)
                         : repository.findAllByOrderByBrewedAtDesc(request);
-        return new Entry.Page(slice.map(Notebook::entry).getContent(), request.getPageNumber(), slice.hasNext());
+        return new Entry.EntryPage(slice.map(Notebook::entry).getContent(), request.getPageNumber(), slice.hasNext());
     }
 
     private static Entry entry(EntryEntity e) {

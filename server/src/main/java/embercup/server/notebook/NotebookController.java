@@ -18,7 +18,7 @@ class NotebookController {
     }
 
     @GetMapping
-    Entry.Page notebook(
+    Entry.EntryPage notebook(
             @RequestParam(required = false) @Nullable String words,
             @RequestParam(required = false) @Nullable UUID recipeId,
             @RequestParam(defaultValue = "0") int page) {

@@ -4,7 +4,7 @@ import embercup.core.dose.Drinker;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Materia;
 import embercup.core.workings.InvalidInput;
-import embercup.server.people.Person.Draft;
+import embercup.server.people.Person.PersonDraft;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.Refusal;
@@ -54,7 +54,7 @@ public class People {
     }
 
     @Transactional
-    public Person add(Draft draft) {
+    public Person add(PersonDraft draft) {
         PersonEntity e = new PersonEntity();
         e.id = Ids.next(clock.millis());
         write(e, draft);
@@ -63,7 +63,7 @@ public class People {
 
     /** @throws Refusal 409 with the person as kept when the version is not the newest */
     @Transactional
-    public Person change(UUID id, Draft draft) {
+    public Person change(UUID id, PersonDraft draft) {
         PersonEntity e = entity(id);
         Long version = Fields.need(draft.version(), "version", "the version the change is based on");
         if (!version.equals(e.version)) {
@@ -127,7 +127,7 @@ public class People {
         return repository.findById(id).orElseThrow(() -> Refusal.notFound("person", id));
     }
 
-    private void write(PersonEntity e, Draft draft) {
+    private void write(PersonEntity e, PersonDraft draft) {
         e.name = Fields.text(draft.name(), "name", 60);
         e.ageYears = Fields.need(draft.ageYears(), "ageYears", "the age in years");
         e.weightKg = draft.weightKg();

@@ -1,6 +1,6 @@
 package embercup.server.people;
 
-import embercup.server.people.Person.Draft;
+import embercup.server.people.Person.PersonDraft;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -31,12 +31,12 @@ class PeopleController {
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    Person addPerson(@RequestBody Draft draft) {
+    Person addPerson(@RequestBody PersonDraft draft) {
         return people.add(draft);
     }
 
     @PutMapping("/{id}")
-    Person changePerson(@PathVariable UUID id, @RequestBody Draft draft) {
+    Person changePerson(@PathVariable UUID id, @RequestBody PersonDraft draft) {
         return people.change(id, draft);
     }
 

@@ -17,7 +17,7 @@ public record Person(
         boolean brewer) {
 
     /** What the client sends; {@code version} is needed for a change. */
-    public record Draft(
+    public record PersonDraft(
             @Nullable Long version,
             @Schema(maxLength = 60) @Nullable String name,
 

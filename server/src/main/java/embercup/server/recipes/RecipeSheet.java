@@ -29,7 +29,7 @@ public record RecipeSheet(
     public record Segment(String kind, double share, double power, boolean lid, int additions) {}
 
     /** What the client sends to keep a recipe; {@code version} is needed for a change. */
-    public record Draft(
+    public record RecipeDraft(
             @Nullable Long version,
             @Nullable String about,
             @Nullable List<String> purposes,

@@ -12,7 +12,7 @@ import embercup.core.recipe.Stage;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.Refusal;
-import embercup.server.recipes.RecipeSheet.Draft;
+import embercup.server.recipes.RecipeSheet.RecipeDraft;
 import embercup.server.recipes.RecipeSheet.Segment;
 import embercup.server.recipes.RecipeSheet.Thumb;
 import java.time.Clock;
@@ -55,7 +55,7 @@ public class Recipes {
 
     /** @throws embercup.core.workings.InvalidInput when it cannot be brewed */
     @Transactional
-    public RecipeSheet add(Draft draft) {
+    public RecipeSheet add(RecipeDraft draft) {
         RecipeEntity e = new RecipeEntity();
         e.id = Ids.next(clock.millis());
         e.createdAt = clock.instant();
@@ -65,7 +65,7 @@ public class Recipes {
 
     /** @throws Refusal 409 with the kept recipe when the version is not the newest */
     @Transactional
-    public RecipeSheet change(UUID id, Draft draft) {
+    public RecipeSheet change(UUID id, RecipeDraft draft) {
         RecipeEntity e = entity(id);
         Long version = Fields.need(draft.version(), "version", "the version the change is based on");
         if (!version.equals(e.version)) {
@@ -84,7 +84,7 @@ public class Recipes {
         return repository.findById(id).orElseThrow(() -> Refusal.notFound("recipe", id));
     }
 
-    private void write(RecipeEntity e, Draft draft) {
+    private void write(RecipeEntity e, RecipeDraft draft) {
         RecipeDoc doc = Fields.need(draft.recipe(), "recipe", "a recipe");
         Recipe recipe = RecipeReading.read(doc, "recipe");
         planner.plan(PlanRequest.asWritten(recipe));

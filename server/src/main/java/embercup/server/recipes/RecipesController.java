@@ -1,6 +1,6 @@
 package embercup.server.recipes;
 
-import embercup.server.recipes.RecipeSheet.Draft;
+import embercup.server.recipes.RecipeSheet.RecipeDraft;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -36,12 +36,12 @@ class RecipesController {
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    RecipeSheet addRecipe(@RequestBody Draft draft) {
+    RecipeSheet addRecipe(@RequestBody RecipeDraft draft) {
         return recipes.add(draft);
     }
 
     @PutMapping("/{id}")
-    RecipeSheet changeRecipe(@PathVariable UUID id, @RequestBody Draft draft) {
+    RecipeSheet changeRecipe(@PathVariable UUID id, @RequestBody RecipeDraft draft) {
         return recipes.change(id, draft);
     }
 
