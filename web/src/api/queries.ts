@@ -1,0 +1,63 @@
+import { keepPreviousData, QueryClient, useQuery } from "@tanstack/react-query";
+import { AwayError, api, type PlanAsk } from "./client";
+
+/** Server state lives here and nowhere else; screens derive from it. */
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 30_000,
+      retry: (count, error) => error instanceof AwayError && count < 3,
+      refetchOnWindowFocus: true,
+    },
+  },
+});
+
+export const useRecipes = () => useQuery({ queryKey: ["recipes"], queryFn: api.recipes });
+export const useRecipe = (id: string) =>
+  useQuery({ queryKey: ["recipes", id], queryFn: () => api.recipe(id) });
+export const usePeople = () => useQuery({ queryKey: ["people"], queryFn: api.people });
+export const useKitchen = () => useQuery({ queryKey: ["kitchen"], queryFn: api.kitchen });
+export const useSources = () =>
+  useQuery({ queryKey: ["sources"], queryFn: api.sources, staleTime: Number.POSITIVE_INFINITY });
+export const useHerbs = () =>
+  useQuery({ queryKey: ["herbs"], queryFn: api.herbs, staleTime: Number.POSITIVE_INFINITY });
+export const useHerb = (slug: string) =>
+  useQuery({ queryKey: ["herbs", slug], queryFn: () => api.herb(slug), enabled: slug !== "" });
+export const useBrew = (id: string) => useQuery({ queryKey: ["brews", id], queryFn: () => api.brew(id) });
+export const useNotebook = (words: string, page: number) =>
+  useQuery({
+    queryKey: ["notebook", words, page],
+    queryFn: () => api.notebook(words, page),
+    placeholderData: keepPreviousData,
+    staleTime: 0,
+  });
+
+/** The plan of a sheet; the drawn plan stays until the next one is there. */
+export const usePlan = (ask: PlanAsk) =>
+  useQuery({
+    queryKey: ["plans", ask],
+    queryFn: ({ signal }) => api.plan(ask, signal),
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+  });
+
+/** Today's hours, from six in the morning to the next six. */
+export function useDay() {
+  const from = dayStart(new Date());
+  const to = new Date(from.getTime() + 24 * 3600_000);
+  const query = useQuery({
+    queryKey: ["day", from.toISOString()],
+    queryFn: () => api.day(from.toISOString(), to.toISOString()),
+    refetchInterval: 15_000,
+    staleTime: 5_000,
+  });
+  return { ...query, from, to };
+}
+
+/** The day of a kitchen begins at six. */
+export function dayStart(now: Date): Date {
+  const start = new Date(now);
+  start.setHours(6, 0, 0, 0);
+  if (start > now) start.setDate(start.getDate() - 1);
+  return start;
+}

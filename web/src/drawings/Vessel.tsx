@@ -1,0 +1,229 @@
+import type { PlanSheet } from "../api/client";
+import { cups, millilitres } from "../parts/say";
+
+interface VesselProps {
+  plan: PlanSheet;
+  /** Level to draw, cm above the bottom; the start level when missing. */
+  levelCm?: number;
+  /** Whether the flame is on now. */
+  fire: boolean;
+  lid: boolean;
+  /** Height of the drawing in pixels. */
+  height: number;
+  /** Width available in pixels. */
+  width: number;
+  /** Whether the volume stands in the drawing. */
+  figures?: boolean;
+}
+
+/** The vessel of the cook in cross-section, to scale in both directions. */
+export function VesselDrawing({ plan, levelCm, fire, lid, height, width, figures = true }: VesselProps) {
+  const v = plan.vessel;
+  const scaleWidth = 66;
+  const flames = 22;
+  const top = 22;
+  const pxPerCm = Math.min(
+    (width - scaleWidth - 28) / v.innerDiameterCm,
+    (height - top - flames - 6) / v.heightCm,
+  );
+  const w = v.innerDiameterCm * pxPerCm;
+  const h = v.heightCm * pxPerCm;
+  const left = 20;
+  const bottom = top + h;
+  const level = Math.min(levelCm ?? v.startLevelCm, v.heightCm);
+  const water = bottom - level * pxPerCm;
+  const bed = Math.max(
+    Math.min(v.bedCm * pxPerCm, level * pxPerCm),
+    plan.additions.some((a) => !a.perCup) ? 10 : 0,
+  );
+  const dip = v.dipLevelCm > 0 ? bottom - v.dipLevelCm * pxPerCm : null;
+  const roundness = v.kind === "teapot" ? 26 : v.kind === "mug" ? 8 : 10;
+  const text = describe(plan, level);
+  const wide = w >= 132;
+  const figureY = water - top > 60 ? top + (water - top) / 2 + 6 : Math.max(water + 40, top + 48);
+  return (
+    <svg
+      width={left + w + scaleWidth + 8}
+      height={bottom + flames + 4}
+      role="img"
+      aria-label={text}
+      className="block overflow-visible"
+    >
+      <title>{text}</title>
+      <defs>
+        <clipPath id="inside">
+          <path d={inside(left, top, w, h, roundness)} />
+        </clipPath>
+      </defs>
+      <g clipPath="url(#inside)">
+        <rect x={left} y={water} width={w} height={bottom - water} fill="var(--water-fill)" />
+        <Bed x={left} width={w} bottom={bottom} height={bed} />
+        <line x1={left} x2={left + w} y1={water} y2={water} stroke="var(--water)" strokeWidth={3} />
+      </g>
+      <path
+        d={`M${left},${top} V${bottom - roundness} Q${left},${bottom} ${left + roundness},${bottom} H${left + w - roundness} Q${left + w},${bottom} ${left + w},${bottom - roundness} V${top}`}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={4}
+        strokeLinecap="round"
+      />
+      {lid && (
+        <line
+          x1={left - 14}
+          x2={left + w + 14}
+          y1={top - 6}
+          y2={top - 6}
+          stroke="var(--muted)"
+          strokeWidth={4}
+          strokeLinecap="round"
+        />
+      )}
+      {dip !== null && (
+        <g>
+          <line
+            x1={left}
+            x2={left + w + 14}
+            y1={dip}
+            y2={dip}
+            stroke="var(--ember)"
+            strokeWidth={2}
+            strokeDasharray="6 4"
+          />
+          <text x={left + w + 18} y={dip + 4} fontSize={12} style={{ fill: "var(--ember-text)" }}>
+            stop here
+          </text>
+        </g>
+      )}
+      <Scale plan={plan} x={left + w} top={top} bottom={bottom} pxPerMl={h / v.brimMl} skip={dip} />
+      {figures && (
+        <g textAnchor={wide ? "middle" : "start"}>
+          <text
+            x={wide ? left + w / 2 : left + w + 14}
+            y={wide ? figureY : bottom - 26}
+            className="figure"
+            fontSize={wide ? 34 : 26}
+          >
+            {millilitres(plan.water.startMl)}
+          </text>
+          <text
+            x={wide ? left + w / 2 : left + w + 14}
+            y={wide ? figureY + 20 : bottom - 8}
+            fontSize={13}
+            style={{ fill: wide ? "var(--ink)" : "var(--muted)" }}
+          >
+            {wide
+              ? `${startsHot(plan) ? "pour hot" : "pour cold"}: ${cups(plan.water.startMl)}`
+              : cups(plan.water.startMl)}
+          </text>
+        </g>
+      )}
+      {fire && <Flames x={left} width={w} y={bottom + 6} power={power(plan)} />}
+    </svg>
+  );
+}
+
+function startsHot(plan: PlanSheet): boolean {
+  return plan.steps.some((s) => s.kind === "pour");
+}
+
+function power(plan: PlanSheet): number {
+  const heated = plan.steps.filter((s) => s.powerW > 0 && s.kind !== "heat");
+  const longest = heated.sort((a, b) => b.durationS - a.durationS)[0];
+  return (longest?.powerW ?? plan.burner.mediumW) / plan.burner.highW;
+}
+
+function describe(plan: PlanSheet, levelCm: number): string {
+  const v = plan.vessel;
+  const rim = (v.heightCm - levelCm).toFixed(1);
+  return `${v.name}, ${v.innerDiameterCm} cm wide and ${v.heightCm} cm high, filled to ${rim} cm below the rim`;
+}
+
+function inside(x: number, y: number, w: number, h: number, r: number): string {
+  return `M${x},${y} V${y + h - r} Q${x},${y + h} ${x + r},${y + h} H${x + w - r} Q${x + w},${y + h} ${x + w},${y + h - r} V${y} Z`;
+}
+
+function Scale({
+  plan,
+  x,
+  top,
+  bottom,
+  pxPerMl,
+  skip,
+}: {
+  plan: PlanSheet;
+  x: number;
+  top: number;
+  bottom: number;
+  pxPerMl: number;
+  skip: number | null;
+}) {
+  const brim = plan.vessel.brimMl;
+  const step = [50, 100, 250, 500, 1000, 2500, 5000, 10_000].find((s) => brim / s <= 5) ?? 20_000;
+  const ticks = [];
+  for (let ml = step; ml <= brim; ml += step) ticks.push(ml);
+  return (
+    <g>
+      {ticks.map((ml) => {
+        const y = bottom - ml * pxPerMl;
+        if (y < top) return null;
+        const near = skip !== null && Math.abs(y - skip) < 13;
+        return (
+          <g key={ml}>
+            <line x1={x} x2={x + 9} y1={y} y2={y} stroke="var(--muted)" strokeWidth={1} />
+            {!near && (
+              <text x={x + 14} y={y + 4.5} fontSize={13} style={{ fill: "var(--muted)" }}>
+                {ml}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+/** The herb bed: leaflets strewn by a fixed pattern, so that they do not dance when a number changes. */
+function Bed({ x, width, bottom, height }: { x: number; width: number; bottom: number; height: number }) {
+  if (height <= 0) return null;
+  const pieces = [];
+  const rows = Math.max(1, Math.round(height / 9));
+  for (let row = 0; row < rows; row++) {
+    for (let i = 0; i < width / 12; i++) {
+      const wobble = Math.sin(i * 12.9898 + row * 78.233) * 43758.5453;
+      const r = wobble - Math.floor(wobble);
+      const px = x + 8 + i * 12 + r * 5;
+      const py = bottom - 6 - row * 9 - r * 4;
+      pieces.push(
+        <line
+          key={`${row}-${i}`}
+          x1={px}
+          y1={py}
+          x2={px + 7 * Math.cos(r * 6)}
+          y2={py + 5 * Math.sin(r * 6)}
+          stroke="var(--herb)"
+          strokeWidth={3}
+          strokeLinecap="round"
+        />,
+      );
+    }
+  }
+  return <g>{pieces}</g>;
+}
+
+function Flames({ x, width, y, power }: { x: number; width: number; y: number; power: number }) {
+  const count = Math.max(3, Math.round(width / 28));
+  const size = 6 + 10 * Math.min(1, power);
+  return (
+    <g fill="var(--ember)">
+      {Array.from({ length: count }, (_, i) => {
+        const cx = x + (width * (i + 0.5)) / count;
+        return (
+          <path
+            key={cx}
+            d={`M${cx},${y} c${size / 3},${size / 2} ${size / 3},${size} 0,${size} c${-size / 3},0 ${-size / 3},${-size / 2} 0,${-size} z`}
+          />
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,116 @@
+import { scaleTime } from "d3-scale";
+import { Link } from "react-router";
+import type { BrewLine } from "../api/client";
+import { useDay } from "../api/queries";
+import { useNow } from "./now";
+import { clock, span } from "./say";
+import { useWidth } from "./size";
+
+const HEIGHT = 50;
+const LETTER = 6.9;
+
+interface Mark {
+  brew: BrewLine;
+  fromX: number;
+  toX: number;
+  words: string;
+  labelX: number;
+  shown: boolean;
+}
+
+/** Today's hours on every screen: fires burning, cups made, pots due; a click goes there. */
+export function DayStrip() {
+  const { ref, width } = useWidth<HTMLDivElement>(1232);
+  const now = useNow(10_000);
+  const { data, from, to } = useDay();
+  const x = scaleTime([from, to], [0, width]);
+  const hours = Array.from({ length: 9 }, (_, i) => new Date(from.getTime() + i * 3 * 3600_000));
+  const marks = place([...(data?.brewed ?? []), ...(data?.open ?? [])], x, width, now);
+  return (
+    <nav aria-label="Today" className="no-print border-hairline border-b bg-strip px-4 md:px-6">
+      <div ref={ref} className="relative" style={{ height: HEIGHT }}>
+        <svg width={width} height={HEIGHT} className="absolute inset-0 overflow-visible" aria-hidden>
+          <line x1={0} x2={width} y1={30} y2={30} stroke="var(--hairline)" strokeWidth={1} />
+          {hours.map((h) => (
+            <g key={h.getTime()}>
+              <line x1={x(h)} x2={x(h)} y1={30} y2={37} stroke="var(--muted)" />
+              <text x={Math.min(x(h) + 3, width - 16)} y={46} fontSize={12} style={{ fill: "var(--muted)" }}>
+                {String(h.getHours()).padStart(2, "0")}
+              </text>
+            </g>
+          ))}
+          {marks.map((m) => (
+            <Bar key={m.brew.id} mark={m} />
+          ))}
+          <line x1={x(now)} x2={x(now)} y1={8} y2={HEIGHT} stroke="var(--ink)" strokeWidth={2} />
+        </svg>
+        {marks.map((m) => (
+          <Link
+            key={m.brew.id}
+            to={`/brew/${m.brew.id}`}
+            aria-label={`${m.brew.name}, ${m.words}`}
+            className="absolute top-0 h-9 whitespace-nowrap text-[13px] leading-5 hover:underline"
+            style={
+              m.shown
+                ? { left: m.labelX, paddingTop: 3 }
+                : { left: m.fromX, width: Math.max(16, m.toX - m.fromX) }
+            }
+          >
+            {m.shown && m.words}
+          </Link>
+        ))}
+      </div>
+    </nav>
+  );
+}
+
+function Bar({ mark }: { mark: Mark }) {
+  if (mark.brew.phase === "running") {
+    return (
+      <rect
+        x={mark.fromX}
+        y={25}
+        width={Math.max(6, mark.toX - mark.fromX)}
+        height={10}
+        rx={2}
+        fill="var(--ember)"
+      />
+    );
+  }
+  if (mark.brew.phase === "planned") {
+    return <circle cx={mark.fromX} cy={30} r={6} fill="var(--ground)" stroke="var(--ink)" strokeWidth={2} />;
+  }
+  return <circle cx={mark.fromX} cy={30} r={6} fill="var(--muted)" />;
+}
+
+/** Labels from left to right; one that would overlap the last is left out of sight but not out of reach. */
+function place(brews: BrewLine[], x: (d: Date) => number, width: number, now: Date): Mark[] {
+  const sorted = [...brews].sort((a, b) => a.startAt.localeCompare(b.startAt));
+  let free = 0;
+  return sorted.map((brew) => {
+    const fromX = Math.max(0, Math.min(width, x(new Date(brew.startAt))));
+    const end =
+      brew.phase === "running" && brew.dueAt ? new Date(brew.dueAt) : new Date(brew.readyAt ?? brew.startAt);
+    const toX = Math.min(width, x(end));
+    const name = short(brew.name);
+    const left = brew.dueAt ? (new Date(brew.dueAt).getTime() - now.getTime()) / 1000 : 0;
+    const words =
+      brew.phase === "running"
+        ? left > 0
+          ? `${name}, ${span(left)} left`
+          : `${name}, due`
+        : brew.phase === "planned"
+          ? `${name} at ${clock(brew.startAt)}`
+          : name;
+    const length = words.length * LETTER;
+    const labelX = Math.max(0, Math.min(fromX, width - length - 4));
+    const shown = labelX >= free;
+    if (shown) free = labelX + length + 12;
+    return { brew, fromX, toX, words, labelX, shown };
+  });
+}
+
+/** The first words of a pot's name, enough to know it by. */
+function short(name: string): string {
+  return name.length <= 24 ? name : `${name.slice(0, name.lastIndexOf(" ", 22))} …`;
+}

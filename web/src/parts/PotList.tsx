@@ -1,0 +1,37 @@
+import { Link } from "react-router";
+import type { RecipeSheet } from "../api/client";
+import { Thumb } from "../drawings/Thumb";
+import { span } from "./say";
+
+/** Recipes as lines: name, what it is for, its thumb-sized fire line, and the times. */
+export function PotList({ recipes }: { recipes: RecipeSheet[] }) {
+  return (
+    <ul className="border-hairline border-t">
+      {recipes.map((r) => (
+        <li key={r.id} className="border-hairline border-b">
+          <Link
+            to={`/sheet/${r.id}`}
+            className="grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-1 py-3 hover:bg-strip md:grid-cols-[minmax(0,1fr)_220px_132px] md:px-2"
+          >
+            <span className="min-w-0">
+              <span className="block font-display font-semibold text-xl leading-tight [font-stretch:82%]">
+                {r.recipe.name}
+              </span>
+              <span className="block text-muted text-sm max-md:line-clamp-1">{r.about}</span>
+            </span>
+            <span className="max-md:col-span-2 max-md:row-start-2">
+              <Thumb
+                thumb={r.thumb}
+                label={`Fire line of ${r.recipe.name}: ${r.thumb.segments.map((s) => s.kind).join(", ")}`}
+              />
+            </span>
+            <span className="text-right text-sm">
+              <span className="figure block text-xl">{span(r.thumb.minutes * 60)}</span>
+              <span className="block text-muted">{span(r.thumb.handsOnMinutes * 60)} by hand</span>
+            </span>
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,97 @@
+import { Suspense } from "react";
+import { NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
+import { useRefused, useWaiting } from "../api/outbox";
+import { DayStrip } from "./DayStrip";
+import { Keys } from "./Keys";
+import { Loading } from "./states";
+import { toggleTheme, useTheme } from "./theme";
+
+const PLACES = [
+  { to: "/", label: "Today" },
+  { to: "/choose", label: "Choose" },
+  { to: "/notebook", label: "Notebook" },
+  { to: "/herbs", label: "Herbs" },
+  { to: "/household", label: "Household" },
+];
+
+/** Every screen: the places, the day strip, the screen itself. */
+export function Shell() {
+  const theme = useTheme();
+  const waiting = useWaiting();
+  const refused = useRefused();
+  const live = useLocation().pathname.startsWith("/brew/");
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <a href="#main" className="sr-only focus:not-sr-only focus:p-2">
+        To the page
+      </a>
+      <header
+        className={`no-print flex h-[46px] items-center gap-6 border-hairline border-b px-4 md:px-6 ${live ? "max-md:hidden" : ""}`}
+      >
+        <NavLink
+          to="/"
+          className="flex items-center gap-2.5 font-semibold text-lg"
+          aria-label="Ember Cup, to Today"
+        >
+          <Mark />
+          <span className="max-sm:sr-only">Ember Cup</span>
+        </NavLink>
+        <nav aria-label="Places" className="flex gap-5 overflow-x-auto md:gap-6">
+          {PLACES.map((p) => (
+            <NavLink
+              key={p.to}
+              to={p.to}
+              end={p.to === "/"}
+              className={({ isActive }) =>
+                `whitespace-nowrap border-b-[3px] py-1.5 ${isActive ? "border-ink font-semibold" : "border-transparent hover:border-hairline"}`
+              }
+            >
+              {p.label}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="ml-auto flex gap-5">
+          <button type="button" className="hover:underline" onClick={toggleTheme}>
+            {theme === "night" ? "Day" : "Night"}
+          </button>
+          <Keys />
+        </div>
+      </header>
+      <div className={live ? "max-md:hidden" : ""}>
+        <DayStrip />
+      </div>
+      {waiting > 0 && (
+        <p role="status" className="bg-strip px-4 py-1.5 text-sm md:px-6">
+          {waiting === 1 ? "One confirmation is" : `${waiting} confirmations are`} kept here until the kitchen
+          server answers.
+        </p>
+      )}
+      {refused && (
+        <p role="alert" className="border-stop border-l-4 px-4 py-1.5 text-sm md:px-6">
+          {refused}
+        </p>
+      )}
+      <main id="main" className="mx-auto w-full max-w-[1280px] flex-1 px-4 pb-6 md:px-6">
+        <Suspense fallback={<Loading what="the page" />}>
+          <Outlet />
+        </Suspense>
+      </main>
+      <ScrollRestoration />
+    </div>
+  );
+}
+
+function Mark() {
+  return (
+    <svg width={24} height={24} viewBox="0 0 24 24" aria-hidden>
+      <path
+        d="M3 4h18l-2.5 16h-13z"
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={2.4}
+        strokeLinejoin="round"
+      />
+      <circle cx={12} cy={13} r={3.4} fill="var(--ember)" />
+    </svg>
+  );
+}

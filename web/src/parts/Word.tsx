@@ -1,0 +1,136 @@
+import { Popover } from "radix-ui";
+import { type ReactNode, useState } from "react";
+
+/** An underlined part of the order sentence; opens its control in place. */
+export function Word({
+  label,
+  shown,
+  children,
+}: {
+  label: string;
+  shown: string;
+  children: (close: () => void) => ReactNode;
+}) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger asChild>
+        <button
+          type="button"
+          aria-label={`${label}: ${shown}. Change`}
+          className="border-ink border-b-2 px-0.5 font-semibold text-ink leading-tight hover:border-ember hover:text-ember-text data-[state=open]:border-ember"
+        >
+          {shown}
+        </button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={8}
+          collisionPadding={12}
+          align="start"
+          aria-label={label}
+          className="z-40 min-w-52 max-w-[92vw] rounded-one border border-hairline bg-raised p-3 shadow-lg"
+        >
+          {children(() => setOpen(false))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+/** One of a few, as a column of words. */
+export function OneOf<T extends string>({
+  label,
+  value,
+  options,
+  onPick,
+}: {
+  label: string;
+  value: T;
+  options: { value: T; label: string; gloss?: string }[];
+  onPick: (v: T) => void;
+}) {
+  return (
+    <div role="radiogroup" aria-label={label} className="flex flex-col">
+      {options.map((o) => (
+        <button
+          key={o.value}
+          type="button"
+          role="radio"
+          aria-checked={o.value === value}
+          onClick={() => onPick(o.value)}
+          className="flex min-h-11 items-baseline gap-2 border-hairline border-b px-2 py-2 text-left last:border-b-0 hover:bg-strip aria-checked:font-semibold"
+        >
+          <span aria-hidden className="w-4 text-ember-text">
+            {o.value === value ? "●" : "○"}
+          </span>
+          <span>
+            {o.label}
+            {o.gloss && <span className="block font-normal text-muted text-sm">{o.gloss}</span>}
+          </span>
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** Fewer and more, with the number between. */
+export function Stepper({
+  label,
+  value,
+  low,
+  high,
+  step = 1,
+  unit,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  low: number;
+  high: number;
+  step?: number;
+  unit: string;
+  onChange: (v: number) => void;
+}) {
+  const to = (v: number) => onChange(Math.min(high, Math.max(low, v)));
+  const button =
+    "grid size-12 place-items-center rounded-one border border-hairline text-2xl hover:bg-strip disabled:text-hairline";
+  return (
+    <div className="flex items-center gap-3">
+      <button
+        type="button"
+        className={button}
+        aria-label={`Less ${label}`}
+        disabled={value <= low}
+        onClick={() => to(value - step)}
+      >
+        −
+      </button>
+      <label className="flex items-baseline gap-1">
+        <span className="sr-only">{label}</span>
+        <input
+          type="number"
+          inputMode="numeric"
+          className="figure w-16 rounded-one bg-transparent text-center text-3xl"
+          value={value}
+          min={low}
+          max={high}
+          step={step}
+          onChange={(e) =>
+            e.target.value !== "" && Number.isFinite(e.target.valueAsNumber) && to(e.target.valueAsNumber)
+          }
+        />
+        <span className="text-muted">{unit}</span>
+      </label>
+      <button
+        type="button"
+        className={button}
+        aria-label={`More ${label}`}
+        disabled={value >= high}
+        onClick={() => to(value + step)}
+      >
+        +
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,34 @@
+import type { ReactNode } from "react";
+
+/** Waiting for the first answer: a quiet line where the content will stand. */
+export function Loading({ what }: { what: string }) {
+  return (
+    <p role="status" className="py-16 text-muted">
+      Looking up {what} …
+    </p>
+  );
+}
+
+/** Something failed: what happened, what is kept, what to do. */
+export function Trouble({ error, again }: { error: unknown; again?: () => void }) {
+  return (
+    <div role="alert" className="my-8 border-stop border-l-4 pl-4">
+      <p className="max-w-prose">{error instanceof Error ? error.message : "Something went wrong."}</p>
+      {again && (
+        <button type="button" className="mt-3 min-h-11 rounded-one border border-ink px-4" onClick={again}>
+          Try again
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** Nothing here yet, and how to begin. */
+export function Empty({ title, children }: { title: string; children?: ReactNode }) {
+  return (
+    <div className="py-12">
+      <h2 className="text-2xl">{title}</h2>
+      <div className="mt-2 max-w-prose text-muted">{children}</div>
+    </div>
+  );
+}

@@ -1,0 +1,233 @@
+import { Link, useParams, useSearchParams } from "react-router";
+import type { HerbLine, HerbSheet } from "../../api/client";
+import { useHerb, useHerbs, useSources } from "../../api/queries";
+import { capital, grams } from "../../parts/say";
+import { Empty, Loading, Trouble } from "../../parts/states";
+
+/** The materia to browse and search, and one page per herb. */
+export default function Herbs() {
+  const { slug = "" } = useParams();
+  const herbs = useHerbs();
+  const [params, setParams] = useSearchParams();
+  const words = params.get("words") ?? "";
+  if (herbs.isPending) return <Loading what="the herbs" />;
+  if (herbs.error) return <Trouble error={herbs.error} again={() => herbs.refetch()} />;
+  const found = herbs.data.filter((h) => matches(h, words));
+  return (
+    <div className="grid gap-x-12 gap-y-6 pt-6 md:grid-cols-[280px_minmax(0,1fr)]">
+      <title>Herbs · Ember Cup</title>
+      <section aria-labelledby="herbs" className={slug ? "max-md:hidden" : ""}>
+        <h1 id="herbs" className="text-3xl">
+          Herbs
+        </h1>
+        <label className="mt-2 block">
+          <span className="sr-only">Search by name</span>
+          <input
+            type="search"
+            value={words}
+            onChange={(e) => setParams(e.target.value ? { words: e.target.value } : {}, { replace: true })}
+            placeholder="common or Latin name"
+            className="min-h-11 w-full border-ink border-b-2 bg-transparent px-1 placeholder:text-muted"
+          />
+        </label>
+        <ul className="mt-3 md:max-h-[calc(100dvh-250px)] md:overflow-y-auto" tabIndex={-1}>
+          {found.map((h) => (
+            <li key={h.slug}>
+              <Link
+                to={{ pathname: `/herbs/${h.slug}`, search: params.toString() }}
+                aria-current={h.slug === slug ? "page" : undefined}
+                className="block border-hairline border-b py-2 pl-2 hover:bg-strip aria-[current=page]:border-l-4 aria-[current=page]:border-l-herb"
+              >
+                <span className="font-semibold">{h.common}</span>
+                {h.stop && <span className="ml-2 text-sm text-stop">not for tea</span>}
+                <span className="block text-muted text-sm italic">{h.latin}</span>
+              </Link>
+            </li>
+          ))}
+          {found.length === 0 && <li className="py-3 text-muted">No herb by that name.</li>}
+        </ul>
+      </section>
+      {slug ? (
+        <One slug={slug} />
+      ) : (
+        <div className="max-md:hidden">
+          <Empty title={`${herbs.data.length} herbs and kitchen ingredients`}>
+            Choose one to see what a spoon of it weighs, how much is usual, how it gives itself to water, and
+            where care is due.
+          </Empty>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function matches(h: HerbLine, words: string): boolean {
+  const text = `${h.slug} ${h.common} ${h.latin} ${h.also.join(" ")}`.toLowerCase();
+  return words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((w) => text.includes(w));
+}
+
+function One({ slug }: { slug: string }) {
+  const herb = useHerb(slug);
+  if (herb.isPending) return <Loading what="the herb" />;
+  if (herb.error) return <Trouble error={herb.error} />;
+  const h = herb.data;
+  return (
+    <article>
+      <Link to="/herbs" className="text-muted md:hidden">
+        ‹ All herbs
+      </Link>
+      <h2 className="text-[2rem]">{h.common}</h2>
+      <p className="text-muted">
+        <i>{h.latin}</i>, {h.part}
+        {h.also.length > 0 && `; also ${h.also.join(", ")}`}
+      </p>
+      {h.stop ? (
+        <p className="mt-4 max-w-prose border-stop border-l-[5px] pl-3">
+          <strong className="text-stop">Not for tea.</strong> {h.stop}
+        </p>
+      ) : (
+        <p className="mt-3 max-w-prose">{h.use}</p>
+      )}
+      <div className="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-2">
+        <Doses herb={h} />
+        <Weights herb={h} />
+        <Cares herb={h} />
+        <Knowing herb={h} />
+      </div>
+    </article>
+  );
+}
+
+function Source({ of }: { of: string }) {
+  const source = useSources().data?.find((s) => s.key === of);
+  return <span className="block text-muted text-sm">{source?.title ?? of}</span>;
+}
+
+function Doses({ herb }: { herb: HerbSheet }) {
+  if (herb.doses.length === 0 && !herb.method) return null;
+  return (
+    <section>
+      <h3 className="text-xl">Usual dose</h3>
+      <ul className="mt-2 flex flex-col gap-2">
+        {herb.doses.map((d) => (
+          <li key={d.tradition + d.form}>
+            <span className="figure text-xl">{range(d.perCupG.low, d.perCupG.high)} g</span> {d.form}, a cup;{" "}
+            {range(d.timesADay.low, d.timesADay.high)} times a day, at most {grams(d.perDayG.high)} g a day (
+            {d.tradition})
+            <Source of={d.source} />
+          </li>
+        ))}
+        {herb.method && (
+          <li>
+            {capital(herb.method.kind)}, about {herb.method.minutes} min
+            <Source of={herb.method.source} />
+          </li>
+        )}
+      </ul>
+    </section>
+  );
+}
+
+function range(low: number, high: number): string {
+  const say = (x: number) => (x === Math.round(x) ? String(x) : x.toFixed(2).replace(/0$/, ""));
+  return low === high ? say(low) : `${say(low)}–${say(high)}`;
+}
+
+function Weights({ herb }: { herb: HerbSheet }) {
+  if (herb.bulk.length + herb.pieces.length === 0) return null;
+  return (
+    <section>
+      <h3 className="text-xl">Kitchen weights</h3>
+      <table className="mt-2 w-full max-w-md">
+        <tbody>
+          {herb.bulk.map((b) => (
+            <tr key={b.form + b.cut} className="border-hairline border-b">
+              <td className="py-1">
+                1 tsp, {b.form}, {b.cut}
+              </td>
+              <td className="figure py-1 text-right">{b.gPerTsp.best} g</td>
+              <td className="py-1 pl-3 text-right text-muted text-sm">
+                {b.gPerTsp.low.toFixed(1)}–{b.gPerTsp.high.toFixed(1)}
+              </td>
+            </tr>
+          ))}
+          {herb.pieces.map((p) => (
+            <tr key={p.form + p.unit} className="border-hairline border-b">
+              <td className="py-1">
+                1 {p.unit === "in" ? "inch" : p.unit}, {p.form}
+              </td>
+              <td className="figure py-1 text-right">{p.grams.best} g</td>
+              <td className="py-1 pl-3 text-right text-muted text-sm">
+                {p.grams.low.toFixed(2)}–{p.grams.high.toFixed(2)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function Cares({ herb }: { herb: HerbSheet }) {
+  if (herb.cautions.length === 0 && !herb.ageFloorYears) return null;
+  return (
+    <section>
+      <h3 className="text-xl">Where care is due</h3>
+      <ul className="mt-2 flex flex-col gap-2">
+        {herb.ageFloorYears != null && <li>Not under {herb.ageFloorYears} years without a clinician.</li>}
+        {herb.longestRunDays != null && <li>No longer than {herb.longestRunDays} days in a row.</li>}
+        {herb.cautions.map((c) => (
+          <li
+            key={`${c.when}${c.text}`}
+            className={`border-l-[5px] pl-3 ${c.severity === "stop" ? "border-stop" : c.severity === "care" ? "border-amber" : "border-hairline"}`}
+          >
+            {c.when && <strong>{capital(c.when.replaceAll("-", " "))}: </strong>}
+            {c.text}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Knowing({ herb }: { herb: HerbSheet }) {
+  return (
+    <section>
+      {(herb.identity || herb.lookAlikes.length > 0) && (
+        <>
+          <h3 className="text-xl">Knowing it</h3>
+          {herb.identity && <p className="mt-2">{herb.identity}</p>}
+          <ul className="mt-2 flex flex-col gap-1">
+            {herb.lookAlikes.map((l) => (
+              <li key={l.name}>
+                <strong>Not {l.name}:</strong> {l.tell}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {herb.substitutes.length > 0 && (
+        <>
+          <h3 className="mt-4 text-xl">Can be replaced by</h3>
+          <ul className="mt-2 flex flex-col gap-1">
+            {herb.substitutes.map((s) => (
+              <li key={s.herb}>
+                <Link to={`/herbs/${s.herb}`} className="underline underline-offset-4">
+                  {s.herb.replaceAll("-", " ")}
+                </Link>
+                , {s.ratio} g for each gram: {s.change}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {herb.keepsMonths != null && (
+        <p className="mt-4">Keeps about {herb.keepsMonths} months in a closed tin.</p>
+      )}
+      {herb.stains && <p className="mt-1">Stains hands and counters.</p>}
+    </section>
+  );
+}

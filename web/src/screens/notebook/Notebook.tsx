@@ -1,0 +1,140 @@
+import { Link, useSearchParams } from "react-router";
+import type { Entry } from "../../api/client";
+import { useNotebook } from "../../api/queries";
+import { clock, day } from "../../parts/say";
+import { Empty, Loading, Trouble } from "../../parts/states";
+
+const FELT: Record<number, string> = {
+  [-2]: "far too weak",
+  [-1]: "a little weak",
+  0: "right",
+  1: "a little strong",
+  2: "far too strong",
+};
+
+/** Every brew that came to an end: what was planned, how it went, how it was. */
+export default function Notebook() {
+  const [params, setParams] = useSearchParams();
+  const words = params.get("words") ?? "";
+  const page = Number(params.get("page") ?? 0) || 0;
+  const notes = useNotebook(words, page);
+  const go = (next: Record<string, string>) => setParams(next, { replace: true });
+  return (
+    <div className="pt-6">
+      <title>Notebook · Ember Cup</title>
+      <div className="flex flex-wrap items-baseline justify-between gap-4">
+        <h1 className="text-3xl">Notebook</h1>
+        <label className="flex items-baseline gap-2 max-sm:w-full">
+          <span className="text-muted">with the words</span>
+          <input
+            type="search"
+            value={words}
+            onChange={(e) => go(e.target.value ? { words: e.target.value } : {})}
+            placeholder="bitter, linden …"
+            className="min-h-11 min-w-0 flex-1 border-ink border-b-2 bg-transparent px-1 placeholder:text-muted"
+          />
+        </label>
+      </div>
+      {notes.isPending && <Loading what="the notebook" />}
+      {notes.error && <Trouble error={notes.error} again={() => notes.refetch()} />}
+      {notes.data?.entries.length === 0 && (
+        <Empty title={words ? "Nothing with these words" : "Nothing noted yet"}>
+          {words
+            ? "Try fewer or other words."
+            : "A brew stands here once it is finished, beside what was planned."}
+        </Empty>
+      )}
+      {notes.data && notes.data.entries.length > 0 && (
+        <>
+          <ul className="mt-4 border-hairline border-t">
+            {notes.data.entries.map((e) => (
+              <Line key={e.brewId} entry={e} />
+            ))}
+          </ul>
+          <div className="mt-4 flex justify-between">
+            {page > 0 ? (
+              <button
+                type="button"
+                className="min-h-11 underline underline-offset-4"
+                onClick={() => go({ ...(words && { words }), page: String(page - 1) })}
+              >
+                Newer
+              </button>
+            ) : (
+              <span />
+            )}
+            {notes.data.more && (
+              <button
+                type="button"
+                className="min-h-11 underline underline-offset-4"
+                onClick={() => go({ ...(words && { words }), page: String(page + 1) })}
+              >
+                Older
+              </button>
+            )}
+          </div>
+        </>
+      )}
+    </div>
+  );
+}
+
+function Line({ entry: e }: { entry: Entry }) {
+  return (
+    <li className="border-hairline border-b">
+      <Link
+        to={`/brew/${e.brewId}`}
+        className="grid gap-x-8 gap-y-1 py-3 hover:bg-strip md:grid-cols-[minmax(0,1.1fr)_250px_minmax(0,1.2fr)] md:px-2"
+      >
+        <span>
+          <span className="block font-display font-semibold text-xl leading-tight [font-stretch:82%]">
+            {e.name}
+          </span>
+          <span className="block text-muted text-sm">
+            {day(e.brewedAt)}, {clock(e.brewedAt)}, {e.cups} {e.cups === 1 ? "cup" : "cups"}
+            {e.drinkerName && ` for ${e.drinkerName}`}
+            {e.phase === "abandoned" && ", given up"}
+          </span>
+        </span>
+        <span className="flex items-center gap-4">
+          <Strengths entry={e} />
+          <span className="text-sm">
+            <span className="block">
+              planned {e.plannedStrength.toFixed(1)}, went {e.predictedStrength.toFixed(1)}
+            </span>
+            <span className="block text-muted">{e.felt == null ? "not judged" : `felt ${FELT[e.felt]}`}</span>
+          </span>
+        </span>
+        <span className="text-sm">
+          {e.liking != null && (
+            <span role="img" aria-label={`liked ${e.liking} of 5`} className="mr-2 text-herb tracking-widest">
+              {"●".repeat(e.liking)}
+              <span className="text-hairline">{"●".repeat(5 - e.liking)}</span>
+            </span>
+          )}
+          {e.taste && <span>“{e.taste}”</span>}
+          {e.change && <span className="block text-amber-text">Next time: {e.change}</span>}
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+/** Planned strength as a mark, the brew as it went as a bar, on one scale from 0 to 2. */
+function Strengths({ entry }: { entry: Entry }) {
+  const x = (s: number) => Math.min(90, s * 45);
+  return (
+    <svg width={92} height={22} aria-hidden>
+      <line x1={0} x2={91} y1={18} y2={18} stroke="var(--hairline)" />
+      <rect x={0} y={8} width={x(entry.predictedStrength)} height={7} fill="var(--herb)" />
+      <line
+        x1={x(entry.plannedStrength)}
+        x2={x(entry.plannedStrength)}
+        y1={3}
+        y2={20}
+        stroke="var(--ink)"
+        strokeWidth={2}
+      />
+    </svg>
+  );
+}

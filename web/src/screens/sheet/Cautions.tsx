@@ -1,0 +1,81 @@
+import { useState } from "react";
+import type { CautionLine, PlanSheet } from "../../api/client";
+import { useSources } from "../../api/queries";
+import { Why } from "../../parts/Why";
+
+const WORDS = { stop: "Stop", care: "Care", note: "Note" } as const;
+const COLOURS: Record<string, string> = {
+  stop: "border-stop text-stop",
+  care: "border-amber text-amber-text",
+  note: "border-hairline text-muted",
+};
+const SHOWN = 3;
+
+/** What must be known before the first measure, the gravest first, and the three numbers of the cup. */
+export function Cautions({ plan }: { plan: PlanSheet }) {
+  const [all, setAll] = useState(false);
+  const grave = plan.cautions.filter((c) => c.severity !== "note");
+  const notes = plan.cautions.filter((c) => c.severity === "note");
+  const room = Math.max(0, SHOWN - grave.length);
+  const shown = all ? plan.cautions : [...grave, ...notes.slice(0, room)];
+  const hidden = plan.cautions.length - shown.length;
+  return (
+    <section aria-labelledby="cautions" className="md:max-lg:col-span-2">
+      <h2 id="cautions" className="sr-only">
+        Cautions
+      </h2>
+      <ul className="flex flex-col gap-2.5">
+        {shown.map((c, i) => (
+          <Caution key={i} caution={c} />
+        ))}
+      </ul>
+      {(hidden > 0 || all) && plan.cautions.length > SHOWN && (
+        <button
+          type="button"
+          className="mt-2 min-h-9 text-sm underline underline-offset-4"
+          aria-expanded={all}
+          onClick={() => setAll(!all)}
+        >
+          {all ? "Fewer notes" : `${hidden} more ${hidden === 1 ? "note" : "notes"}`}
+        </button>
+      )}
+      <dl className="mt-3 grid grid-cols-3 gap-4 border-hairline border-t pt-2">
+        <div>
+          <dd>
+            <Why workings={plan.workings.strength} className="figure text-2xl">
+              {plan.strength.toFixed(1)} <span className="text-base">×</span>
+            </Why>
+          </dd>
+          <dt className="text-muted text-sm">
+            strength, about {plan.strengthLow.toFixed(1)}–{plan.strengthHigh.toFixed(1)}
+          </dt>
+        </div>
+        <div>
+          <dd className="figure text-2xl">{Math.round(plan.aroma * 100)} %</dd>
+          <dt className="text-muted text-sm">aroma kept</dt>
+        </div>
+        <div>
+          <dd className="figure text-2xl">{Math.round(plan.bite * 100)} %</dd>
+          <dt className="text-muted text-sm">bite drawn</dt>
+        </div>
+      </dl>
+      <p className="mt-2 text-muted text-sm">
+        Ask a clinician about illness, medicines and pregnancy; local law decides on regulated herbs.
+      </p>
+    </section>
+  );
+}
+
+function Caution({ caution }: { caution: CautionLine }) {
+  const source = useSources().data?.find((s) => s.key === caution.source);
+  const colour = COLOURS[caution.severity] ?? COLOURS.note;
+  return (
+    <li className={`border-l-[5px] pl-3 text-[15px] leading-snug ${colour}`}>
+      <strong>{WORDS[caution.severity as keyof typeof WORDS]}</strong>{" "}
+      <span className="text-ink">{caution.text}</span>
+      {caution.severity !== "note" && source && (
+        <span className="block text-muted text-sm">{source.title}</span>
+      )}
+    </li>
+  );
+}

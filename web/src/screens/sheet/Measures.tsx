@@ -1,0 +1,86 @@
+import type { AdditionLine, PlanSheet } from "../../api/client";
+import { grams } from "../../parts/say";
+import { Why } from "../../parts/Why";
+
+/** One line per herb, the amount as the hero: grams and the kitchen measure side by side. */
+export function Measures({
+  plan,
+  ticked,
+  onTick,
+}: {
+  plan: PlanSheet;
+  ticked?: Set<number>;
+  onTick?: (i: number) => void;
+}) {
+  const tight = plan.additions.length > 4;
+  return (
+    <section aria-labelledby="measures">
+      <h2 id="measures" className="font-body font-normal text-muted text-sm [font-stretch:100%]">
+        Measure out
+      </h2>
+      <ul className="mt-1 border-hairline border-t">
+        {plan.additions.map((a, i) => (
+          <li
+            key={i}
+            className={`grid grid-cols-[5.6rem_minmax(0,1fr)] items-baseline gap-x-4 border-hairline border-b sm:grid-cols-[5.6rem_minmax(0,1fr)_minmax(0,11.5rem)] ${tight ? "py-1" : "py-2"} ${ticked?.has(i) ? "opacity-60" : ""}`}
+          >
+            <Why workings={plan.workings[`additions.${i}.grams`]} className="text-right">
+              <span className="figure text-[1.7rem] leading-none">{grams(a.grams)}</span>
+              <span className="ml-1.5 text-muted">g</span>
+            </Why>
+            <div className="min-w-0">
+              {onTick ? (
+                <label className="flex items-baseline gap-2 font-semibold">
+                  <input
+                    type="checkbox"
+                    className="size-4 accent-[var(--herb)]"
+                    checked={ticked?.has(i)}
+                    onChange={() => onTick(i)}
+                  />
+                  {a.common}
+                </label>
+              ) : (
+                <span className="block font-semibold">{a.common}</span>
+              )}
+              <span className="block text-muted text-sm">{where(a, plan)}</span>
+            </div>
+            <div className="min-w-0 max-sm:col-start-2">
+              {a.weigh ? (
+                <span className="block font-semibold text-amber-text">weigh this one</span>
+              ) : (
+                <span className="block">{a.measure}</span>
+              )}
+              <span className="block text-muted text-sm">{spread(a)}</span>
+            </div>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** "dried, sliced · into the cold water". */
+function where(a: AdditionLine, plan: PlanSheet): string {
+  const what = [a.form, a.cut === "whole" ? "" : a.cut, a.prep && !a.prep.includes(a.cut) ? a.prep : ""]
+    .filter(Boolean)
+    .join(", ");
+  const place = a.perCup ? "into the cup" : placeOf(a, plan);
+  return `${what} · ${place}`;
+}
+
+function placeOf(a: AdditionLine, plan: PlanSheet): string {
+  const stage = plan.steps.find((s) => s.stage === a.stage);
+  if (a.stage === 0) {
+    return plan.steps.some((s) => s.stage === 0 && s.kind === "pour")
+      ? "hot water over it"
+      : "into the cold water";
+  }
+  if (stage?.kind === "rest") return "when the flame is off";
+  if (stage?.kind === "pour") return "hot water over it";
+  return stage ? `when it comes to the ${stage.kind}` : "";
+}
+
+function spread(a: AdditionLine): string {
+  const range = `${grams(a.lowG)}–${grams(a.highG)} g by spoon`;
+  return a.weigh ? `${a.measure} may pass the day’s limit` : range;
+}

@@ -1,0 +1,219 @@
+import { useState } from "react";
+import type { KitchenSheet, Person, PlanSheet } from "../../api/client";
+import { clock } from "../../parts/say";
+import { OneOf, Stepper, Word } from "../../parts/Word";
+import type { Order } from "./order";
+
+const STRENGTHS = [
+  { value: "gentle", label: "gentle", gloss: "three quarters of the recipe" },
+  { value: "standard", label: "standard", gloss: "as the recipe says" },
+  { value: "strong", label: "strong", gloss: "a third more, inside the usual range" },
+] as const;
+const PURPOSES = [
+  { value: "everyday", label: "an everyday", gloss: "up to three cups a day" },
+  { value: "tonic", label: "a tonic", gloss: "daily over weeks: a little less" },
+  { value: "acute", label: "a first-days", gloss: "a few days at the first sign: a little more" },
+] as const;
+
+interface SentenceProps {
+  order: Order;
+  drinkerId?: string;
+  plan?: PlanSheet;
+  people: Person[];
+  kitchen: KitchenSheet;
+  own: { cups: number; cupMl: number };
+  onChange: (part: Partial<Order>) => void;
+}
+
+/** The order as a sentence that reads aloud; each underlined part is its control. */
+export function Sentence({ order, drinkerId, plan, people, kitchen, own, onChange }: SentenceProps) {
+  const cups = order.cups ?? own.cups;
+  const cupMl = order.cupMl ?? own.cupMl;
+  const drinker = people.find((p) => p.id === drinkerId);
+  const vessel = kitchen.vessels.find((v) => v.id === order.vesselId);
+  const burner = kitchen.burners.find((b) => b.id === order.burnerId) ?? kitchen.burners[0];
+  const onFire = plan?.vessel.kind === "pot";
+  const purpose = PURPOSES.find((p) => p.value === order.purpose) ?? PURPOSES[0];
+  return (
+    <p className="mt-2 text-[1.19rem] text-muted leading-[2.05rem]">
+      Make{" "}
+      <Word label="Cups" shown={`${cups} ${cups === 1 ? "cup" : "cups"}`}>
+        {() => (
+          <Stepper
+            label="cups"
+            value={cups}
+            low={1}
+            high={40}
+            unit="cups"
+            onChange={(v) => onChange({ cups: v })}
+          />
+        )}
+      </Word>{" "}
+      of{" "}
+      <Word label="Cup size" shown={`${cupMl} mL`}>
+        {() => (
+          <Stepper
+            label="cup size"
+            value={cupMl}
+            low={30}
+            high={1000}
+            step={10}
+            unit="mL"
+            onChange={(v) => onChange({ cupMl: v })}
+          />
+        )}
+      </Word>
+      ,{" "}
+      <Word label="Strength" shown={order.strength}>
+        {(close) => (
+          <OneOf
+            label="Strength"
+            value={order.strength}
+            options={[...STRENGTHS]}
+            onPick={(strength) => {
+              onChange({ strength });
+              close();
+            }}
+          />
+        )}
+      </Word>{" "}
+      strength, for{" "}
+      <Word label="Drinker" shown={drinker?.name ?? "an adult"}>
+        {(close) => (
+          <OneOf
+            label="Drinker"
+            value={drinkerId ?? ""}
+            options={people.map((p) => ({ value: p.id, label: p.name, gloss: about(p) }))}
+            onPick={(id) => {
+              onChange({ drinkerId: id });
+              close();
+            }}
+          />
+        )}
+      </Word>
+      , as{" "}
+      <Word label="Purpose" shown={purpose.label}>
+        {(close) => (
+          <OneOf
+            label="Purpose"
+            value={order.purpose}
+            options={[...PURPOSES]}
+            onPick={(p) => {
+              onChange({ purpose: p });
+              close();
+            }}
+          />
+        )}
+      </Word>{" "}
+      cup, in the{" "}
+      <Word label="Vessel" shown={vessel?.name ?? plan?.vessel.name ?? "fitting vessel"}>
+        {(close) => (
+          <OneOf
+            label="Vessel"
+            value={order.vesselId ?? ""}
+            options={[
+              { value: "", label: "a fitting one", gloss: "the smallest usual vessel that holds it" },
+              ...kitchen.vessels.map((v) => ({
+                value: v.id,
+                label: v.name,
+                gloss: `${v.innerDiameterCm} cm wide, ${v.heightCm} cm high, ${Math.round(v.brimMl)} mL`,
+              })),
+            ]}
+            onPick={(id) => {
+              onChange({ vesselId: id || undefined });
+              close();
+            }}
+          />
+        )}
+      </Word>
+      {onFire && burner && (
+        <>
+          {" "}
+          on the{" "}
+          <Word label="Burner" shown={burner.name}>
+            {(close) => (
+              <OneOf
+                label="Burner"
+                value={burner.id}
+                options={kitchen.burners.map((b) => ({
+                  value: b.id,
+                  label: b.name,
+                  gloss: `${b.lowW}, ${b.mediumW}, ${b.highW} W into the water`,
+                }))}
+                onPick={(id) => {
+                  onChange({ burnerId: id });
+                  close();
+                }}
+              />
+            )}
+          </Word>
+        </>
+      )}
+      , to drink{" "}
+      <Word label="Ready at" shown={order.at ? `at ${order.at}` : "as soon as it is done"}>
+        {(close) => (
+          <ReadyAt
+            at={order.at}
+            soon={plan ? new Date(Date.now() + plan.totalS * 1000) : new Date()}
+            onPick={(at) => {
+              onChange({ at });
+              close();
+            }}
+          />
+        )}
+      </Word>
+      .
+    </p>
+  );
+}
+
+function about(p: Person): string {
+  const parts = [`${p.ageYears} years`];
+  if (p.weightKg) parts.push(`${p.weightKg} kg`);
+  if (p.conditions.length > 0) parts.push(p.conditions.map((c) => c.replaceAll("-", " ")).join(", "));
+  return parts.join(", ");
+}
+
+function ReadyAt({
+  at,
+  soon,
+  onPick,
+}: {
+  at?: string;
+  soon: Date;
+  onPick: (at: string | undefined) => void;
+}) {
+  const [time, setTime] = useState(at ?? clock(new Date(soon.getTime() + 30 * 60_000)));
+  return (
+    <form
+      className="flex flex-col gap-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        onPick(time);
+      }}
+    >
+      <label className="flex items-baseline gap-3">
+        Ready at
+        <input
+          type="time"
+          required
+          value={time}
+          onChange={(e) => setTime(e.target.value)}
+          className="figure min-h-11 border-ink border-b-2 bg-transparent text-2xl"
+        />
+      </label>
+      <div className="flex gap-2">
+        <button type="submit" className="min-h-11 flex-1 rounded-one bg-ink px-3 text-ground">
+          Drink at {time}
+        </button>
+        <button
+          type="button"
+          className="min-h-11 rounded-one border border-ink px-3"
+          onClick={() => onPick(undefined)}
+        >
+          As soon as done
+        </button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,98 @@
+import { Link } from "react-router";
+import type { BrewLine } from "../../api/client";
+import { useDay, useNotebook, useRecipes } from "../../api/queries";
+import { useNow } from "../../parts/now";
+import { PotList } from "../../parts/PotList";
+import { clock, day, timer } from "../../parts/say";
+import { Empty, Loading, Trouble } from "../../parts/states";
+
+/** What is on the fire, the household's pots, and what was noted last. */
+export function Today() {
+  const today = useDay();
+  const recipes = useRecipes();
+  const notes = useNotebook("", 0);
+  return (
+    <div className="grid gap-x-12 gap-y-8 pt-6 lg:grid-cols-[minmax(0,1fr)_300px]">
+      <title>Today · Ember Cup</title>
+      <div>
+        {(today.data?.open.length ?? 0) > 0 && (
+          <section aria-labelledby="fire" className="mb-8">
+            <h1 id="fire" className="text-3xl">
+              On the fire
+            </h1>
+            <ul className="mt-3 border-hairline border-t">
+              {today.data?.open.map((b) => (
+                <Fire key={b.id} brew={b} />
+              ))}
+            </ul>
+          </section>
+        )}
+        <section aria-labelledby="pots">
+          <h1 id="pots" className="text-3xl">
+            The household’s pots
+          </h1>
+          <div className="mt-3">
+            {recipes.isPending && <Loading what="the pots" />}
+            {recipes.error && <Trouble error={recipes.error} again={() => recipes.refetch()} />}
+            {recipes.data?.length === 0 && (
+              <Empty title="No pots yet">
+                A recipe kept here stands on this page, with its fire line. The programming interface takes
+                one at /api/recipes.
+              </Empty>
+            )}
+            {recipes.data && recipes.data.length > 0 && <PotList recipes={recipes.data} />}
+          </div>
+        </section>
+      </div>
+      <aside aria-labelledby="noted">
+        <h2 id="noted" className="text-2xl">
+          Last noted
+        </h2>
+        <ul className="mt-3 border-hairline border-t">
+          {notes.data?.entries.slice(0, 6).map((e) => (
+            <li key={e.brewId} className="border-hairline border-b">
+              <Link to={`/brew/${e.brewId}`} className="block py-2.5 hover:bg-strip">
+                <span className="block font-semibold leading-tight">{e.name}</span>
+                <span className="block text-muted text-sm">
+                  {day(e.brewedAt)}, {clock(e.brewedAt)}
+                  {e.drinkerName && `, for ${e.drinkerName}`}
+                </span>
+                {e.taste && <span className="block text-sm">“{e.taste}”</span>}
+                {e.change && <span className="block text-amber-text text-sm">Next time: {e.change}</span>}
+              </Link>
+            </li>
+          ))}
+        </ul>
+        <Link to="/notebook" className="mt-3 inline-block underline underline-offset-4">
+          The whole notebook
+        </Link>
+      </aside>
+    </div>
+  );
+}
+
+function Fire({ brew }: { brew: BrewLine }) {
+  const now = useNow(1000);
+  const left = brew.dueAt ? (new Date(brew.dueAt).getTime() - now.getTime()) / 1000 : null;
+  return (
+    <li className="border-hairline border-b">
+      <Link
+        to={`/brew/${brew.id}`}
+        className="grid grid-cols-[1fr_auto] items-center gap-4 py-3 hover:bg-strip md:px-2"
+      >
+        <span>
+          <span className="block font-display font-semibold text-xl leading-tight [font-stretch:82%]">
+            {brew.name}
+          </span>
+          <span className="block text-muted text-sm">
+            {brew.phase === "planned" ? `Starts at ${clock(brew.startAt)}` : brew.now}
+            {brew.readyAt && `, ready about ${clock(brew.readyAt)}`}
+          </span>
+        </span>
+        {left !== null && brew.phase === "running" && (
+          <span className={`figure text-4xl ${left < 0 ? "text-ember-text" : ""}`}>{timer(left)}</span>
+        )}
+      </Link>
+    </li>
+  );
+}
