@@ -25,6 +25,8 @@ export interface FireLineProps {
 }
 
 const INSET = 4;
+/** Room for the figures behind the end of the brew, px. */
+const FIGURES = 128;
 
 /** One time axis: flame band by power, lid bracket, additions, waits, strain; below it water falls and strength rises. */
 export function FireLine(props: FireLineProps) {
@@ -33,7 +35,9 @@ export function FireLine(props: FireLineProps) {
   const compact = width < 560;
   const honeyS = props.honeyAfterS === undefined ? null : totalS + props.honeyAfterS;
   const showHoney = honeyS !== null && honeyS < totalS * 1.9 && !compact;
-  const endS = Math.max(showHoney ? honeyS * 1.02 : totalS * 1.01, (nowS ?? 0) * 1.01, 60);
+  const shownS = Math.max(totalS, (nowS ?? 0) * 1.01, 60);
+  const margin = compact ? 0 : FIGURES;
+  const endS = Math.max(shownS * (1 + margin / (width - margin)), showHoney ? honeyS * 1.01 : 0);
   const x = scaleLinear([0, endS], [INSET, width - INSET]);
   const band = compact ? { top: height * 0.16, base: height * 0.52 } : { top: 52, base: height * 0.49 };
   const curveTop = band.base + (compact ? 4 : 14);
@@ -89,7 +93,7 @@ export function FireLine(props: FireLineProps) {
             base={band.base}
             h={power(s.powerW)}
             compact={compact}
-            last={s.startS + s.durationS >= totalS - 1}
+            room={roomBehind(stages, s, totalS, x)}
           />
         ))}
         {lids(stages).map(([a, b]) => (
@@ -234,7 +238,7 @@ function Flame({
   base,
   h,
   compact,
-  last,
+  room,
 }: {
   step: StepLine;
   x: number;
@@ -242,7 +246,7 @@ function Flame({
   base: number;
   h: number;
   compact: boolean;
-  last: boolean;
+  room: number;
 }) {
   const words = say(step);
   const long = words.main.length * 7.4 + 16;
@@ -275,18 +279,24 @@ function Flame({
           {main}
         </text>
       )}
-      {fits && words.sub && inside && (
+      {fits && words.sub && inside && w > words.sub.length * 7 + 14 && (
         <text x={x + 9} y={base - h + 39} fontSize={14}>
           {words.sub}
         </text>
       )}
-      {step.kind === "strain" && !compact && (
-        <text x={x + (last ? -8 : 8)} y={base - 46} fontSize={14} textAnchor={last ? "end" : "start"}>
+      {step.kind === "strain" && !compact && room > 56 && (
+        <text x={x + 8} y={base - 46} fontSize={14}>
           strain
         </text>
       )}
     </g>
   );
+}
+
+/** Pixels from the beginning of a step to what is drawn next: another flame, or the end of the brew. */
+function roomBehind(stages: StepLine[], step: StepLine, totalS: number, x: (s: number) => number): number {
+  const flame = stages.find((s) => s.startS > step.startS && (s.powerW > 0 || s.kind === "cool"));
+  return x(flame?.kind === "cool" ? totalS : (flame?.startS ?? totalS)) - x(step.startS);
 }
 
 /** What a stretch of the line says, long and short. */
@@ -384,41 +394,40 @@ function Figures({
   last,
 }: FireLineProps & { x: Scale; yWater: Scale; yBody: Scale; aroma: Scale; last: CurvePoint | undefined }) {
   if (!last) return null;
-  const endX = Math.min(x(last.tS), x.range()[1] ?? 0) - 8;
-  const bodyY = yBody(last.body);
-  const waterY = yWater(last.waterMl);
-  const aromaY = aroma(last.aroma);
-  const clear = Math.abs(aromaY - bodyY) > 18 && Math.abs(aromaY - waterY) > 18;
+  const endX = x(last.tS) + 10;
+  const labels = apart([
+    { y: yWater(last.waterMl), text: millilitres(yieldMl), colour: "var(--water)", bold: true },
+    { y: yBody(last.body), text: `strength ${strength.toFixed(1)}`, colour: "var(--herb)", bold: true },
+    { y: aroma(last.aroma), text: `aroma ${share(last.aroma)}`, colour: "var(--herb)", bold: false },
+  ]);
   return (
-    <g fontSize={15} fontWeight={600}>
-      <text x={x(stageStartS) + 10} y={yWater(startMl) + 20} style={{ fill: "var(--water)" }}>
+    <g fontSize={15}>
+      <text
+        x={x(stageStartS) + 10}
+        y={yWater(startMl) + (yWater(startMl) > (yWater.range()[1] ?? 0) + 34 ? -9 : 20)}
+        fontWeight={600}
+        style={{ fill: "var(--water)" }}
+      >
         {millilitres(startMl)}
       </text>
-      <text x={endX} y={waterY + 20} textAnchor="end" style={{ fill: "var(--water)" }}>
-        {millilitres(yieldMl)}
-      </text>
-      <text
-        x={endX}
-        y={Math.abs(bodyY - waterY - 20) < 16 ? bodyY + 22 : bodyY - 8}
-        textAnchor="end"
-        style={{ fill: "var(--herb)" }}
-      >
-        strength {strength.toFixed(1)}
-      </text>
-      {clear && (
-        <text
-          x={endX}
-          y={aromaY - 7}
-          textAnchor="end"
-          fontSize={13}
-          fontWeight={400}
-          style={{ fill: "var(--herb)" }}
-        >
-          aroma kept {share(last.aroma)}
+      {labels.map((l) => (
+        <text key={l.text} x={endX} y={l.y + 5} fontWeight={l.bold ? 600 : 400} style={{ fill: l.colour }}>
+          {l.text}
         </text>
-      )}
+      ))}
     </g>
   );
+}
+
+/** Labels pushed apart until none covers another; their order stays. */
+function apart<T extends { y: number }>(labels: T[]): T[] {
+  const sorted = [...labels].sort((a, b) => a.y - b.y);
+  for (let i = 1; i < sorted.length; i++) {
+    const above = sorted[i - 1];
+    const here = sorted[i];
+    if (above && here && here.y - above.y < 18) sorted[i] = { ...here, y: above.y + 18 };
+  }
+  return sorted;
 }
 
 function Ends({
@@ -439,17 +448,10 @@ function Ends({
   word: string;
 }) {
   const at = clock(new Date(start.getTime() + totalS * 1000));
-  const right = x(totalS) > (x.range()[1] ?? 0) - 110;
   return (
     <g>
       <line x1={x(totalS)} x2={x(totalS)} y1={base - 58} y2={curveBase} stroke="var(--ink)" strokeWidth={2} />
-      <text
-        x={x(totalS) + (right ? -6 : 6)}
-        y={base - 64}
-        fontSize={15}
-        fontWeight={600}
-        textAnchor={right ? "end" : "start"}
-      >
+      <text x={x(totalS) + 8} y={base - 44} fontSize={15} fontWeight={600}>
         {word}, {at}
       </text>
       {honeyS !== null && (

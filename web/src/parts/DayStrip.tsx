@@ -49,12 +49,8 @@ export function DayStrip() {
             key={m.brew.id}
             to={`/brew/${m.brew.id}`}
             aria-label={`${m.brew.name}, ${m.words}`}
-            className="absolute top-0 h-9 whitespace-nowrap text-[13px] leading-5 hover:underline"
-            style={
-              m.shown
-                ? { left: m.labelX, paddingTop: 3 }
-                : { left: m.fromX, width: Math.max(16, m.toX - m.fromX) }
-            }
+            className={`absolute top-0.5 z-10 whitespace-nowrap text-[13px] leading-5 hover:underline ${m.shown ? "bg-strip pr-1" : "h-9"}`}
+            style={m.shown ? { left: m.labelX } : { left: m.fromX, width: Math.max(16, m.toX - m.fromX) }}
           >
             {m.shown && m.words}
           </Link>

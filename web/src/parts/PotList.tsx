@@ -11,13 +11,13 @@ export function PotList({ recipes }: { recipes: RecipeSheet[] }) {
         <li key={r.id} className="border-hairline border-b">
           <Link
             to={`/sheet/${r.id}`}
-            className="grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-1 py-3 hover:bg-strip md:grid-cols-[minmax(0,1fr)_220px_132px] md:px-2"
+            className="grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-1 py-2.5 hover:bg-strip md:grid-cols-[minmax(0,1fr)_220px_132px] md:px-2"
           >
             <span className="min-w-0">
               <span className="block font-display font-semibold text-xl leading-tight [font-stretch:82%]">
                 {r.recipe.name}
               </span>
-              <span className="block text-muted text-sm max-md:line-clamp-1">{r.about}</span>
+              <span className="line-clamp-1 block text-muted text-sm">{r.about}</span>
             </span>
             <span className="max-md:col-span-2 max-md:row-start-2">
               <Thumb

@@ -26,7 +26,7 @@ export function Shell() {
         To the page
       </a>
       <header
-        className={`no-print flex h-[46px] items-center gap-6 border-hairline border-b px-4 md:px-6 ${live ? "max-md:hidden" : ""}`}
+        className={`no-print flex min-h-[46px] flex-wrap items-center gap-x-6 border-hairline border-b px-4 md:px-6 ${live ? "max-md:hidden" : ""}`}
       >
         <NavLink
           to="/"
@@ -34,9 +34,12 @@ export function Shell() {
           aria-label="Ember Cup, to Today"
         >
           <Mark />
-          <span className="max-sm:sr-only">Ember Cup</span>
+          <span>Ember Cup</span>
         </NavLink>
-        <nav aria-label="Places" className="flex gap-5 overflow-x-auto md:gap-6">
+        <nav
+          aria-label="Places"
+          className="flex max-sm:order-last max-sm:w-full max-sm:justify-between sm:gap-5 md:gap-6"
+        >
           {PLACES.map((p) => (
             <NavLink
               key={p.to}
@@ -71,7 +74,7 @@ export function Shell() {
           {refused}
         </p>
       )}
-      <main id="main" className="mx-auto w-full max-w-[1280px] flex-1 px-4 pb-6 md:px-6">
+      <main id="main" className="mx-auto w-full max-w-[1280px] flex-1 px-4 pb-3 md:px-6">
         <Suspense fallback={<Loading what="the page" />}>
           <Outlet />
         </Suspense>

@@ -1,13 +1,13 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
-import type { BrewSheet } from "../../api/client";
+import type { BrewSheet, CurvePoint } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { queryClient, useBrew } from "../../api/queries";
 import { FireLine } from "../../drawings/FireLine";
 import { VesselDrawing } from "../../drawings/Vessel";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
-import { clock, timer } from "../../parts/say";
+import { clock, span, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { Loading, Trouble } from "../../parts/states";
 import { Measures } from "../sheet/Measures";
@@ -106,11 +106,14 @@ function OnTheFire({ brew }: { brew: BrewSheet }) {
   useKey(" ", confirmStep);
   useKey("u", undo);
 
-  const timeline = useMemo(() => reality(brew), [brew]);
-  const point = nearestBefore(brew, nowS);
-  const level = point
-    ? (point.waterMl / plan.vessel.brimMl) * plan.vessel.heightCm + displacedCm(brew)
-    : undefined;
+  const overS = waits ? Math.max(0, Math.floor(-left)) : 0;
+  const timeline = useMemo(() => reality(brew, overS), [brew, overS]);
+  const point = stateAt(timeline.curve, nowS);
+  const level = !poured(brew)
+    ? 0
+    : point
+      ? (point.waterMl / plan.vessel.brimMl) * plan.vessel.heightCm + displacedCm(brew)
+      : undefined;
   const fire = (current?.powerW ?? 0) > 0 && plan.vessel.kind === "pot";
   const headline = done ? "The cup is ready" : current.label;
   const ticked = new Set(
@@ -126,7 +129,9 @@ function OnTheFire({ brew }: { brew: BrewSheet }) {
     <div className="pt-3 md:pt-5">
       <title>{`${brew.name} · Ember Cup`}</title>
       <p className="flex justify-between gap-4 text-muted md:hidden">
-        <Link to="/">‹ Today</Link>
+        <Link to="/" className="whitespace-nowrap">
+          ‹ Today
+        </Link>
         <span className="truncate">
           {brew.name}, {plan.cups} {plan.cups === 1 ? "cup" : "cups"}
         </span>
@@ -156,7 +161,7 @@ function OnTheFire({ brew }: { brew: BrewSheet }) {
           )}
           {!waits && !done && (
             <p className="mt-2 text-lg text-muted">
-              By hand, about {timer(current.durationS)} min. Confirm when it is done.
+              By hand, about {span(current.durationS)}. Confirm when it is done.
             </p>
           )}
           {brew.meanwhile.length > 0 && waits && (
@@ -167,27 +172,23 @@ function OnTheFire({ brew }: { brew: BrewSheet }) {
           )}
           <Changed brew={brew} />
         </section>
-        <section ref={pot.ref} aria-label="Vessel" className="max-md:order-none">
+        <section ref={pot.ref} aria-label="Vessel" className="flex items-end gap-4">
           <VesselDrawing
             plan={plan}
             levelCm={level}
             fire={fire}
             lid={current?.lid ?? false}
-            height={pot.width < 500 && window.innerHeight < 860 ? 150 : 176}
-            width={Math.min(pot.width - 90, 330)}
+            height={pot.width < 380 ? 148 : 190}
+            width={Math.min(pot.width - 96, 330)}
             figures={false}
           />
           {point && (
-            <p className="mt-1 flex gap-6 text-sm">
-              <span>
-                <span className="figure text-xl">{Math.round(point.tempC)} °C</span>{" "}
-                <span className="text-muted">predicted</span>
-              </span>
-              <span>
-                <span className="figure text-xl">{Math.round(point.waterMl / 5) * 5} mL</span>{" "}
-                <span className="text-muted">predicted</span>
-              </span>
-            </p>
+            <dl className="mb-6 min-w-24 text-sm">
+              <dd className="figure text-2xl">{Math.round(point.tempC)} °C</dd>
+              <dt className="text-muted">predicted</dt>
+              <dd className="figure mt-2 text-2xl">{Math.round(point.waterMl / 5) * 5} mL</dd>
+              <dt className="text-muted">now, predicted</dt>
+            </dl>
           )}
         </section>
       </div>
@@ -249,7 +250,7 @@ function OnTheFire({ brew }: { brew: BrewSheet }) {
           </ul>
         </div>
         <div className="max-md:mt-2">
-          <Measures plan={plan} ticked={ticked} onTick={tick} />
+          <Measures plan={plan} ticked={ticked} onTick={tick} narrow />
         </div>
       </div>
     </div>
@@ -330,25 +331,35 @@ function beginOf(brew: BrewSheet, key: string): Date {
   return new Date(live?.dueAt ?? brew.plan.startAt);
 }
 
-/** The predicted brew laid on the real clock: done steps where they were, the rest after them. */
-function reality(brew: BrewSheet) {
+/**
+ * The predicted brew laid on the real clock: done steps where they were, the rest after them. A step that is over and not
+ * confirmed goes on, and what follows moves with it.
+ */
+function reality(brew: BrewSheet, overS: number) {
   const startMs = new Date(brew.startedAt ?? brew.plan.startAt).getTime();
   const main = mainSteps(brew);
+  const nowIndex = main.findIndex((s) => s.key === brew.nowKey);
   const begins = new Map(main.map((s) => [s.key, (beginOrStart(brew, s.key, main) - startMs) / 1000]));
   const steps = brew.plan.steps.map((s) => {
     const live = brew.steps.find((l) => l.key === s.key);
     const begin = begins.get(s.key);
     if (begin === undefined || !live) return s;
+    const index = main.findIndex((m) => m.key === s.key);
+    const length = Math.max(0, (new Date(live.dueAt).getTime() - startMs) / 1000 - begin);
     return {
       ...s,
-      startS: begin,
-      durationS: Math.max(0, (new Date(live.dueAt).getTime() - startMs) / 1000 - begin),
+      startS: begin + (nowIndex >= 0 && index > nowIndex ? overS : 0),
+      durationS: length + (index === nowIndex ? overS : 0),
     };
   });
   const firstStage = steps.find((s) => s.stage >= 0);
   const stageStartS = firstStage?.startS ?? 0;
   const shift = stageStartS - (brew.predictedSteps.find((s) => s.stage >= 0)?.startS ?? 0);
-  const curve = brew.predictedCurve.map((p) => ({ ...p, tS: p.tS + shift }));
+  const current = steps.find((s) => s.key === brew.nowKey);
+  const turnS = current ? current.startS + current.durationS - overS : Number.POSITIVE_INFINITY;
+  const curve = brew.predictedCurve
+    .map((p) => ({ ...p, tS: p.tS + shift }))
+    .map((p) => (p.tS >= turnS - 0.5 ? { ...p, tS: p.tS + overS } : p));
   const last = steps.filter((s) => s.stage >= 0).at(-1);
   return { steps, curve, stageStartS, totalS: last ? last.startS + last.durationS : brew.plan.totalS };
 }
@@ -360,9 +371,27 @@ function beginOrStart(brew: BrewSheet, key: string, main: { key: string }[]): nu
   return new Date(live?.dueAt ?? brew.startedAt ?? brew.plan.startAt).getTime();
 }
 
-function nearestBefore(brew: BrewSheet, nowS: number) {
-  const { curve } = reality(brew);
-  return curve.filter((p) => p.tS <= nowS).at(-1) ?? curve[0];
+/** The predicted state at a moment, between the samples of the curve. */
+function stateAt(curve: CurvePoint[], nowS: number): CurvePoint | undefined {
+  const after = curve.findIndex((p) => p.tS > nowS);
+  const b = curve[after];
+  const a = curve[after - 1];
+  if (!a || !b) return after === -1 ? curve.at(-1) : curve[0];
+  const f = (nowS - a.tS) / Math.max(b.tS - a.tS, 0.001);
+  const mix = (x: number, y: number) => x + (y - x) * f;
+  return {
+    ...b,
+    tS: nowS,
+    tempC: mix(a.tempC, b.tempC),
+    waterMl: mix(a.waterMl, b.waterMl),
+    body: mix(a.body, b.body),
+  };
+}
+
+/** Before the pour the serving vessel is empty. */
+function poured(brew: BrewSheet): boolean {
+  const pour = brew.plan.steps.find((s) => s.kind === "pour");
+  return !pour || brew.steps.some((l) => l.key === pour.key && l.doneAt != null);
 }
 
 function displacedCm(brew: BrewSheet): number {

@@ -26,7 +26,7 @@ function strike() {
   } catch {
     // No sound on this device; title and screen still tell.
   }
-  navigator.vibrate?.([200, 100, 200]);
+  if (navigator.userActivation?.hasBeenActive) navigator.vibrate?.([200, 100, 200]);
 }
 
 /** Sounds when `due` appears and again until it is confirmed; the title tells the time in the meantime. */

@@ -9,7 +9,8 @@ const COLOURS: Record<string, string> = {
   care: "border-amber text-amber-text",
   note: "border-hairline text-muted",
 };
-const SHOWN = 3;
+/** Notes shown beside the grave ones before the rest is asked for. */
+const SHOWN = 2;
 
 /** What must be known before the first measure, the gravest first, and the three numbers of the cup. */
 export function Cautions({ plan }: { plan: PlanSheet }) {
@@ -26,7 +27,7 @@ export function Cautions({ plan }: { plan: PlanSheet }) {
       </h2>
       <ul className="flex flex-col gap-2.5">
         {shown.map((c, i) => (
-          <Caution key={i} caution={c} />
+          <Caution key={i} caution={c} whole={all} />
         ))}
       </ul>
       {(hidden > 0 || all) && plan.cautions.length > SHOWN && (
@@ -36,7 +37,7 @@ export function Cautions({ plan }: { plan: PlanSheet }) {
           aria-expanded={all}
           onClick={() => setAll(!all)}
         >
-          {all ? "Fewer notes" : `${hidden} more ${hidden === 1 ? "note" : "notes"}`}
+          {all ? "Fewer words" : `${hidden} more ${hidden === 1 ? "note" : "notes"}, and the sources`}
         </button>
       )}
       <dl className="mt-3 grid grid-cols-3 gap-4 border-hairline border-t pt-2">
@@ -47,7 +48,10 @@ export function Cautions({ plan }: { plan: PlanSheet }) {
             </Why>
           </dd>
           <dt className="text-muted text-sm">
-            strength, about {plan.strengthLow.toFixed(1)}–{plan.strengthHigh.toFixed(1)}
+            strength
+            <span className="block">
+              {plan.strengthLow.toFixed(1)}–{plan.strengthHigh.toFixed(1)}
+            </span>
           </dt>
         </div>
         <div>
@@ -59,23 +63,18 @@ export function Cautions({ plan }: { plan: PlanSheet }) {
           <dt className="text-muted text-sm">bite drawn</dt>
         </div>
       </dl>
-      <p className="mt-2 text-muted text-sm">
-        Ask a clinician about illness, medicines and pregnancy; local law decides on regulated herbs.
-      </p>
     </section>
   );
 }
 
-function Caution({ caution }: { caution: CautionLine }) {
+function Caution({ caution, whole }: { caution: CautionLine; whole: boolean }) {
   const source = useSources().data?.find((s) => s.key === caution.source);
   const colour = COLOURS[caution.severity] ?? COLOURS.note;
   return (
     <li className={`border-l-[5px] pl-3 text-[15px] leading-snug ${colour}`}>
       <strong>{WORDS[caution.severity as keyof typeof WORDS]}</strong>{" "}
       <span className="text-ink">{caution.text}</span>
-      {caution.severity !== "note" && source && (
-        <span className="block text-muted text-sm">{source.title}</span>
-      )}
+      {whole && source && <span className="block text-muted text-sm">{source.title}</span>}
     </li>
   );
 }

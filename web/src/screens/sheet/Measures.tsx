@@ -7,10 +7,12 @@ export function Measures({
   plan,
   ticked,
   onTick,
+  narrow = false,
 }: {
   plan: PlanSheet;
   ticked?: Set<number>;
   onTick?: (i: number) => void;
+  narrow?: boolean;
 }) {
   const tight = plan.additions.length > 4;
   return (
@@ -22,7 +24,7 @@ export function Measures({
         {plan.additions.map((a, i) => (
           <li
             key={i}
-            className={`grid grid-cols-[5.6rem_minmax(0,1fr)] items-baseline gap-x-4 border-hairline border-b sm:grid-cols-[5.6rem_minmax(0,1fr)_minmax(0,11.5rem)] ${tight ? "py-1" : "py-2"} ${ticked?.has(i) ? "opacity-60" : ""}`}
+            className={`grid grid-cols-[5.6rem_minmax(0,1fr)] items-baseline gap-x-4 border-hairline border-b ${narrow ? "" : "sm:grid-cols-[5.6rem_minmax(0,1fr)_minmax(0,11.5rem)]"} ${tight ? "py-1" : "py-2"} ${ticked?.has(i) ? "opacity-60" : ""}`}
           >
             <Why workings={plan.workings[`additions.${i}.grams`]} className="text-right">
               <span className="figure text-[1.7rem] leading-none">{grams(a.grams)}</span>
@@ -44,7 +46,7 @@ export function Measures({
               )}
               <span className="block text-muted text-sm">{where(a, plan)}</span>
             </div>
-            <div className="min-w-0 max-sm:col-start-2">
+            <div className={`min-w-0 ${narrow ? "col-start-2" : "max-sm:col-start-2"}`}>
               {a.weigh ? (
                 <span className="block font-semibold text-amber-text">weigh this one</span>
               ) : (

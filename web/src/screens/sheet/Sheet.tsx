@@ -189,10 +189,16 @@ function Drawn({ plan }: { plan: PlanSheet }) {
             .
           </p>
         </section>
-        <Measures plan={plan} />
+        <div>
+          <Measures plan={plan} />
+          <p className="mt-2 text-muted text-sm">
+            Strength and curves are an estimate. Ask a clinician about illness, medicines and pregnancy; local
+            law decides on regulated herbs.
+          </p>
+        </div>
         <Cautions plan={plan} />
       </div>
-      <section aria-label="Fire line" className="mt-5" ref={line.ref}>
+      <section aria-label="Fire line" className="mt-3" ref={line.ref}>
         <FireLine
           steps={plan.steps}
           curve={plan.curve}
@@ -205,7 +211,7 @@ function Drawn({ plan }: { plan: PlanSheet }) {
           strength={plan.strength}
           honeyAfterS={plan.honeyAfterS}
           width={line.width}
-          height={line.width < 560 ? 120 : 252}
+          height={line.width < 560 ? 120 : 238}
         />
         <ol className="sr-only print:not-sr-only">
           {plan.steps.map((s) => (

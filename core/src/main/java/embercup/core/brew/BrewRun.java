@@ -296,7 +296,14 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     // ---- the phases
 
     private double measuredOr(double predictedS) {
-        return setup.measuredS().getOrDefault(index, predictedS);
+        return setup.measured().stageS().getOrDefault(index, predictedS);
+    }
+
+    /** A heat stage is all heating; every other stage may have some before it. */
+    private double heatingOr(double predictedS) {
+        return setup.stages().get(index).kind() == StageKind.HEAT
+                ? measuredOr(predictedS)
+                : setup.measured().heatS().getOrDefault(index, predictedS);
     }
 
     private double capacityJPerK(double millilitres, double wall) {
@@ -310,7 +317,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     private void heatKettle(double targetC) {
         double energy = waterMl * Water.SPECIFIC_HEAT_J_PER_G_K * Math.max(0, targetC - tempC);
         double seconds = energy / (kitchen.kettleW() * Kitchen.KETTLE_EFFICIENCY);
-        double measured = setup.stages().get(index).kind() == StageKind.HEAT ? measuredOr(seconds) : seconds;
+        double measured = heatingOr(seconds);
         kettle = true;
         heatS = measured;
         tS += measured;
@@ -325,7 +332,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
             neverBoils = true;
             seconds = LONGEST_HEATING_S;
         }
-        double measured = setup.stages().get(index).kind() == StageKind.HEAT ? measuredOr(seconds) : seconds;
+        double measured = heatingOr(seconds);
         if (measured != seconds && measured > 0) {
             heating = new Heating(tempC, heating.endC(), heating.tauS() * measured / Math.max(seconds, 1));
         }

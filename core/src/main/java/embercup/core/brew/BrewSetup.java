@@ -5,14 +5,13 @@ import embercup.core.kitchen.Vessel;
 import embercup.core.materia.ExtractionData;
 import embercup.core.recipe.Stage;
 import java.util.List;
-import java.util.Map;
 
 /**
  * Everything one brew depends on. Immutable.
  *
  * @param volumeScale factor on the recipe's own {@code toMl} volumes
  * @param pourMl starting water, mL
- * @param measuredS seconds that stages really took, by index; overrides what would be predicted
+ * @param measured what stages really took; overrides what would be predicted
  */
 public record BrewSetup(
         Kitchen kitchen,
@@ -24,16 +23,21 @@ public record BrewSetup(
         double cupMl,
         double volumeScale,
         double pourMl,
-        Map<Integer, Double> measuredS) {
+        MeasuredTimes measured) {
 
     public BrewSetup {
         stages = List.copyOf(stages);
         charges = List.copyOf(charges);
-        measuredS = Map.copyOf(measuredS);
     }
 
     public BrewSetup withPour(double millilitres) {
         return new BrewSetup(
-                kitchen, vessel, extraction, stages, charges, cups, cupMl, volumeScale, millilitres, measuredS);
+                kitchen, vessel, extraction, stages, charges, cups, cupMl, volumeScale, millilitres, measured);
+    }
+
+    /** The same brew before anything was measured: what the water was poured for. */
+    public BrewSetup unmeasured() {
+        return new BrewSetup(
+                kitchen, vessel, extraction, stages, charges, cups, cupMl, volumeScale, pourMl, MeasuredTimes.NONE);
     }
 }

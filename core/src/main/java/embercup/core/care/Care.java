@@ -97,16 +97,13 @@ public final class Care {
                         floor.source())));
         if (herb.foraged() && !herb.lookAlikes().isEmpty()) {
             String names = String.join(
-                    "; ",
-                    herb.lookAlikes().stream()
-                            .map(l -> l.name() + " (" + l.tell() + ")")
-                            .toList());
+                    ", ", herb.lookAlikes().stream().map(Herb.LookAlike::name).toList());
             all.add(Caution.of(
                     "identity",
                     Severity.NOTE,
                     herb.slug(),
-                    "If you gathered the " + herb.common().toLowerCase(Locale.ROOT)
-                            + " yourself, check that it is not: " + names + ". If in doubt, leave it out.",
+                    "%s gathered by yourself? Make sure it is not: %s. If in doubt, leave it out."
+                            .formatted(herb.common(), names),
                     "practice"));
         }
     }

@@ -1,5 +1,6 @@
 package embercup.core.live;
 
+import embercup.core.brew.MeasuredTimes;
 import embercup.core.live.BrewEvent.Noted;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Planner;
@@ -117,7 +118,7 @@ public record LiveBrew(
 
         LiveBrew state() {
             BrewPlan predicted =
-                    done.isEmpty() ? plan : planner.plan(plan.request().withMeasured(measuredS()));
+                    done.isEmpty() ? plan : planner.plan(plan.request().withMeasured(measured()));
             Map<String, Step> again = new HashMap<>();
             predicted.steps().forEach(s -> again.put(s.key(), s));
             Instant clock = started.orElse(Instant.EPOCH);
@@ -182,7 +183,7 @@ public record LiveBrew(
          * Seconds that stages really took. A finished stage counts whole; one whose heating is done counts its real heating
          * and its planned rest.
          */
-        private Map<Integer, Double> measuredS() {
+        private MeasuredTimes measured() {
             Map<Integer, Double> measured = new HashMap<>();
             Map<Integer, Double> heated = new HashMap<>();
             Instant clock = started.orElse(Instant.EPOCH);
@@ -204,7 +205,7 @@ public record LiveBrew(
                 }
                 clock = doneAt;
             }
-            return measured;
+            return new MeasuredTimes(heated, measured);
         }
     }
 }

@@ -1,5 +1,6 @@
 package embercup.core.plan;
 
+import embercup.core.brew.MeasuredTimes;
 import embercup.core.dose.Drinker;
 import embercup.core.dose.Purpose;
 import embercup.core.dose.Strength;
@@ -8,14 +9,13 @@ import embercup.core.measure.MeasureCustom;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.workings.InvalidInput;
-import java.util.Map;
 
 /**
  * What a plan is made from. Immutable.
  *
  * @param cups 1–40
  * @param cupMl 30–1 000 mL
- * @param measuredS seconds that stages really took, by index; empty before the brew
+ * @param measured what stages really took; nothing before the brew
  */
 public record PlanRequest(
         Recipe recipe,
@@ -26,11 +26,7 @@ public record PlanRequest(
         Drinker drinker,
         Kitchen kitchen,
         MeasureCustom custom,
-        Map<Integer, Double> measuredS) {
-
-    public PlanRequest {
-        measuredS = Map.copyOf(measuredS);
-    }
+        MeasuredTimes measured) {
 
     /** The recipe as it is written: its own cups, standard strength, an adult, a standard kitchen. */
     public static PlanRequest asWritten(Recipe recipe) {
@@ -43,27 +39,27 @@ public record PlanRequest(
                 Drinker.ADULT,
                 Kitchen.STANDARD,
                 MeasureCustom.DEFAULT,
-                Map.of());
+                MeasuredTimes.NONE);
     }
 
     public PlanRequest withCups(double others) {
-        return new PlanRequest(recipe, others, cupMl, strength, purpose, drinker, kitchen, custom, measuredS);
+        return new PlanRequest(recipe, others, cupMl, strength, purpose, drinker, kitchen, custom, measured);
     }
 
     public PlanRequest withStrength(Strength other) {
-        return new PlanRequest(recipe, cups, cupMl, other, purpose, drinker, kitchen, custom, measuredS);
+        return new PlanRequest(recipe, cups, cupMl, other, purpose, drinker, kitchen, custom, measured);
     }
 
     public PlanRequest withDrinker(Drinker other) {
-        return new PlanRequest(recipe, cups, cupMl, strength, purpose, other, kitchen, custom, measuredS);
+        return new PlanRequest(recipe, cups, cupMl, strength, purpose, other, kitchen, custom, measured);
     }
 
     public PlanRequest withKitchen(Kitchen other) {
-        return new PlanRequest(recipe, cups, cupMl, strength, purpose, drinker, other, custom, measuredS);
+        return new PlanRequest(recipe, cups, cupMl, strength, purpose, drinker, other, custom, measured);
     }
 
-    public PlanRequest withMeasured(Map<Integer, Double> seconds) {
-        return new PlanRequest(recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, seconds);
+    public PlanRequest withMeasured(MeasuredTimes times) {
+        return new PlanRequest(recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, times);
     }
 
     /** @throws InvalidInput with every number outside its limits */

@@ -5,6 +5,7 @@ import embercup.core.brew.BrewSetup;
 import embercup.core.brew.BrewSimulation;
 import embercup.core.brew.Charge;
 import embercup.core.brew.CurvePoint;
+import embercup.core.brew.MeasuredTimes;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.ExtractClass;
@@ -34,8 +35,8 @@ public final class Planner {
 
     /** @throws InvalidInput when recipe or request cannot be brewed; names every field */
     public BrewPlan plan(PlanRequest request) {
-        request.check();
         new RecipeRules(materia, request.custom()).check(request.recipe(), "recipe");
+        request.check();
         List<Caution> notes = new ArrayList<>();
         Map<String, embercup.core.workings.Workings> workings = new LinkedHashMap<>();
         List<PlannedAddition> additions = new Measures(materia, request).planned(notes, workings);
@@ -107,7 +108,7 @@ public final class Planner {
                 request.cupMl(),
                 scale,
                 pourMl,
-                request.measuredS());
+                request.measured());
     }
 
     private static List<Vessel> usual(Recipe recipe) {
@@ -128,7 +129,7 @@ public final class Planner {
      * much again as it ends with; everything else is solved for the yield.
      */
     private double pour(PlanRequest request, BrewSetup setup, double scale) {
-        BrewSetup planned = request.measuredS().isEmpty() ? setup : unmeasured(setup);
+        BrewSetup planned = setup.unmeasured();
         Recipe recipe = request.recipe();
         if (recipe.pourMl().isPresent()) {
             double own = recipe.pourMl().getAsDouble();
@@ -145,21 +146,6 @@ public final class Planner {
             return reduction.get().toMl() * scale * REDUCED_FROM + kept;
         }
         return BrewSimulation.solvePour(planned, request.cups() * request.cupMl());
-    }
-
-    /** The water is poured before anything is measured, so what was measured later does not change it. */
-    private static BrewSetup unmeasured(BrewSetup s) {
-        return new BrewSetup(
-                s.kitchen(),
-                s.vessel(),
-                s.extraction(),
-                s.stages(),
-                s.charges(),
-                s.cups(),
-                s.cupMl(),
-                s.volumeScale(),
-                s.pourMl(),
-                Map.of());
     }
 
     static java.util.Optional<Stage.Reduce> lastReduction(Recipe recipe) {
@@ -208,7 +194,7 @@ public final class Planner {
                 own.drinker(),
                 own.kitchen(),
                 request.custom(),
-                Map.of());
+                MeasuredTimes.NONE);
         List<PlannedAddition> additions = new Measures(materia, written).asWritten();
         return bodyPerMl(BrewSimulation.run(pot(written, additions).setup));
     }

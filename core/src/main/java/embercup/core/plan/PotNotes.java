@@ -88,7 +88,7 @@ final class PotNotes {
         });
         if (recipe.pourMl().isPresent()
                 && !recipe.has(StageKind.REDUCE)
-                && request.measuredS().isEmpty()) {
+                && request.measured().none()) {
             double scale = request.cups() * request.cupMl() / stated;
             double own = brew.yieldMl() / scale;
             if (differ(own, stated)) {

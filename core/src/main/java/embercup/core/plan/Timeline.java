@@ -150,8 +150,11 @@ final class Timeline {
     }
 
     private static Step prepStep(int index, PlannedAddition addition, double workS, double restS) {
-        String label = "Measure " + Words.grams(addition.grams()) + " "
-                + addition.common().toLowerCase(Locale.ROOT)
+        String name = addition.common().toLowerCase(Locale.ROOT);
+        String amount = addition.weigh()
+                ? "Weigh " + Words.grams(addition.grams()) + " of " + name
+                : "Measure " + addition.measure() + " of " + name + ", " + Words.grams(addition.grams());
+        String label = amount
                 + (addition.prep().isEmpty() ? "" : "; " + addition.prep())
                 + (restS > 0 ? "; let it rest " + StageWords.minutes(restS / 60) : "");
         return new Step("prep." + index, "prep", -1, label, 0, workS, true, "", "Measured");

@@ -14,7 +14,6 @@ import embercup.core.materia.Form;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Stage;
 import java.util.List;
-import java.util.Map;
 import java.util.OptionalDouble;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import org.hipparchus.ode.ODEState;
@@ -89,7 +88,16 @@ class ClosedFormsAgainstHipparchusTest {
 
     private static BrewSetup setup(double pourMl, List<Charge> charges, Stage... stages) {
         return new BrewSetup(
-                Kitchen.STANDARD, POT, MATERIA.extraction(), List.of(stages), charges, 2, 240, 1, pourMl, Map.of());
+                Kitchen.STANDARD,
+                POT,
+                MATERIA.extraction(),
+                List.of(stages),
+                charges,
+                2,
+                240,
+                1,
+                pourMl,
+                MeasuredTimes.NONE);
     }
 
     private static double capacity(double waterMl, double crowdG) {

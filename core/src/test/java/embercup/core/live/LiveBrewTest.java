@@ -120,4 +120,14 @@ class LiveBrewTest {
         assertThat(live.note().orElseThrow().change()).isEqualTo("a little less");
         assertThat(live.now()).isEmpty();
     }
+
+    @Test
+    void aKettleThatTakesTenMinutesDoesNotMakeTheTeaStronger() {
+        BrewPlan plan = plan(lindenCup());
+        List<BrewEvent> events = until(plan, "s0.heat");
+        events.add(new BrewEvent.StepDone(id(60), EIGHT.plusSeconds(600), "s0.heat"));
+        LiveBrew live = LiveBrew.fold(PLANNER, plan, events);
+        assertThat(live.lateS()).isGreaterThan(400);
+        assertThat(live.strengthChange()).isCloseTo(0, within(0.001));
+    }
 }

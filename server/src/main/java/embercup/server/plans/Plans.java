@@ -1,5 +1,6 @@
 package embercup.server.plans;
 
+import embercup.core.brew.MeasuredTimes;
 import embercup.core.care.Care;
 import embercup.core.dose.Drinker;
 import embercup.core.dose.Purpose;
@@ -86,7 +87,7 @@ public class Plans {
                 drinker,
                 kitchen,
                 custom,
-                Map.of());
+                MeasuredTimes.NONE);
         BrewPlan plan = planner.plan(request);
         if (ask.startAt() != null && ask.readyAt() != null) {
             throw InvalidInput.of("readyAt", ask.readyAt(), "either startAt or readyAt, not both");
@@ -125,7 +126,7 @@ public class Plans {
                 people.drinker(or(d.ageYears(), 40), d.weightKg(), d.conditions(), d.allergies(), "drinker"),
                 kitchen,
                 custom(ask),
-                Map.of());
+                MeasuredTimes.NONE);
     }
 
     private RecipeDoc recipe(PlanAsk ask) {

@@ -4,6 +4,7 @@ import embercup.core.care.Care;
 import embercup.core.materia.Materia;
 import embercup.core.plan.Planner;
 import java.time.Clock;
+import java.time.ZoneOffset;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -26,8 +27,9 @@ class Trade {
         return new Care(materia);
     }
 
+    /** To the millisecond: finer than anybody confirms, and the database gives back exactly what it was given. */
     @Bean
     Clock clock() {
-        return Clock.systemUTC();
+        return Clock.tickMillis(ZoneOffset.UTC);
     }
 }

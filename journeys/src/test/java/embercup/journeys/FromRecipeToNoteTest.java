@@ -1,0 +1,187 @@
+package embercup.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static embercup.journeys.Browser.button;
+import static embercup.journeys.Browser.heading;
+import static embercup.journeys.Browser.link;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import embercup.server.RunningServer;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The whole path of one cook, in the real interface: recipe, sheet, fire, note, notebook. */
+@ExtendWith(RunningServer.class)
+class FromRecipeToNoteTest {
+
+    @RegisterExtension
+    final Browser browser = new Browser();
+
+    /** An infusion of tender parts, a decoction of roots, a cold maceration. */
+    @ParameterizedTest
+    @CsvSource({
+        "Linden and elderflower evening cup, 3.0, 4.5, honey-sweet",
+        "Dandelion and burdock root pot, 7.0, 10.5, quite rooty",
+        "Cold jar of marshmallow root, 9.0, 12.0, silken"
+    })
+    void aCookTakesAPotFromTheRecipeToTheNotebook(String pot, String grams, String gramsForOneMore, String taste) {
+        Page page = browser.laptop();
+        page.navigate("/");
+        link(page, pot).click();
+        Locator firstHerb = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Measure out"))
+                .getByRole(AriaRole.LISTITEM)
+                .first();
+        assertThat(firstHerb).containsText(grams);
+        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("Fire line from"))))
+                .isVisible();
+        assertThat(page.getByRole(
+                        AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("cm below the rim"))))
+                .isVisible();
+
+        button(page, "^Cups:").click();
+        button(page, "More cups").click();
+        page.keyboard().press("Escape");
+        assertThat(firstHerb).containsText(gramsForOneMore);
+
+        button(page, "Start now").click();
+        assertThat(page).hasURL(Pattern.compile("/brew/"));
+        String now = heading(page, ".*").textContent();
+        page.reload();
+        assertThat(heading(page, Pattern.quote(now))).isVisible();
+
+        confirmToTheEnd(page);
+        page.getByLabel("a little strong").check();
+        page.getByLabel("the best").check();
+        page.getByLabel("What it was like").fill(taste);
+        page.getByLabel("What to change next time").fill("a little less");
+        button(page, "Keep the note").click();
+        assertThat(page.getByText(taste)).isVisible();
+
+        link(page, "To the notebook").click();
+        Locator line = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText(taste));
+        assertThat(line).containsText(pot);
+        assertThat(line).containsText("felt a little strong");
+        assertThat(line).containsText("planned");
+        assertThat(line).containsText("Next time: a little less");
+    }
+
+    /** Presses the one big button until the brew asks how it was. */
+    private static void confirmToTheEnd(Page page) {
+        for (int i = 0; i < 20; i++) {
+            if (heading(page, "How was it").isVisible()) {
+                return;
+            }
+            String step = heading(page, ".*").textContent();
+            page.keyboard().press("Space");
+            assertThat(heading(page, "^" + Pattern.quote(step) + "$")).not().isVisible();
+        }
+        Assertions.fail("the brew did not end");
+    }
+
+    @Test
+    void aServerThatIsStoppedInTheMiddleOfABrewFindsItAgain() {
+        ConfigurableApplicationContext first = RunningServer.start(Map.of());
+        String port = first.getEnvironment().getProperty("local.server.port");
+        Page page = browser.laptop("http://127.0.0.1:" + port);
+        page.navigate("/");
+        link(page, "Linden and elderflower").click();
+        button(page, "Start now").click();
+        button(page, "Pour 5").click();
+        assertThat(heading(page, "^Pour")).isVisible();
+        first.close();
+
+        // Confirmed while the server is away: kept in the browser, sent when it is back.
+        button(page, "Covered").click();
+        assertThat(page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("kept here")))
+                .isVisible();
+        try (ConfigurableApplicationContext second = RunningServer.start(Map.of("server.port", port))) {
+            Assertions.assertThat(second.isRunning()).isTrue();
+            assertThat(heading(page, "Let it steep")).isVisible();
+            String before = page.getByRole(AriaRole.TIMER).textContent();
+            page.reload();
+            assertThat(heading(page, "Let it steep")).isVisible();
+            page.waitForTimeout(1500);
+            Assertions.assertThat(page.getByRole(AriaRole.TIMER).textContent()).isNotEqualTo(before);
+            page.close();
+        }
+    }
+
+    @Test
+    void everyNumberAnswersWhy() {
+        Page page = browser.laptop();
+        page.navigate("/");
+        link(page, "Dandelion and burdock").click();
+        button(page, "Dandelion root, grams: why").click();
+        assertThat(page.getByText("grams per cup × cups", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        page.keyboard().press("Escape");
+        button(page, "water to pour: why").click();
+        assertThat(page.getByText("strained liquor + kept by the herbs + steam"))
+                .isVisible();
+        assertThat(page.getByText(Pattern.compile("Source: Dispensary practice"))
+                        .first())
+                .isVisible();
+    }
+
+    @Test
+    void thePotWithLiquoriceDoesNotStartForTheOlderRelative() {
+        Page page = browser.laptop();
+        page.navigate("/");
+        link(page, "Orange-peel and liquorice").click();
+        assertThat(button(page, "Start now")).isVisible();
+        button(page, "^Drinker:").click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Aunt Siv")))
+                .click();
+        assertThat(page.getByText("This must not be brewed as ordered")).isVisible();
+        assertThat(page.getByText("Raises blood pressure and loses potassium")).isVisible();
+        assertThat(button(page, "Start now")).not().isVisible();
+        page.keyboard().press("s");
+        assertThat(page).hasURL(Pattern.compile("/sheet/"));
+        button(page, "^Drinker:").click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Maren")))
+                .click();
+        assertThat(button(page, "Start now")).isVisible();
+    }
+
+    @Test
+    void aCookWithoutAMouseStartsConfirmsAndTakesBack() {
+        Page page = browser.laptop();
+        page.navigate("/");
+        link(page, "Caraway and anise").focus();
+        page.keyboard().press("Enter");
+        assertThat(button(page, "Start now")).isVisible();
+        page.keyboard().press("s");
+        assertThat(page).hasURL(Pattern.compile("/brew/"));
+        assertThat(heading(page, "Heat the kettle|Measure")).isVisible();
+        String first = heading(page, ".*").textContent();
+        page.keyboard().press("Space");
+        assertThat(heading(page, "^" + Pattern.quote(first) + "$")).not().isVisible();
+        page.keyboard().press("u");
+        assertThat(heading(page, Pattern.quote(first))).isVisible();
+        page.keyboard().press("n");
+        assertThat(page).hasURL(Pattern.compile("/notebook"));
+    }
+
+    @Test
+    void aCookWhoComesInInTheEveningPlansBackFromTheHourOfDrinking() {
+        Page page = browser.laptop();
+        page.navigate("/");
+        link(page, "Thyme and sage").click();
+        button(page, "^Ready at:").click();
+        page.getByLabel("Ready at").last().fill("03:10");
+        button(page, "Drink at").click();
+        assertThat(button(page, "Start at 02:5")).containsText("ready 03:10");
+        button(page, "Start at 02:5").click();
+        assertThat(page.getByText("Starts at 02:5")).isVisible();
+        assertThat(button(page, "Start now")).isVisible();
+    }
+}

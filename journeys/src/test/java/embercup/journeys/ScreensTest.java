@@ -1,0 +1,139 @@
+package embercup.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static embercup.journeys.Browser.button;
+import static embercup.journeys.Browser.link;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import embercup.server.RunningServer;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What holds for every screen: accessible by day and by night, whole on a laptop, whole on a phone. */
+@ExtendWith(RunningServer.class)
+class ScreensTest {
+
+    @RegisterExtension
+    final Browser browser = new Browser();
+
+    private static final List<String> PLACES = List.of("/", "/choose", "/notebook", "/herbs/liquorice", "/household");
+
+    /** Outside check: axe-core's rules after WCAG 2. */
+    private static void accessible(Page page, String what) {
+        List<String> serious = new AxeBuilder(page)
+                .analyze().getViolations().stream()
+                        .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
+                        .map(v -> v.getId() + " at " + v.getNodes().get(0).getTarget() + ": "
+                                + v.getNodes().get(0).getFailureSummary())
+                        .toList();
+        Assertions.assertThat(serious).as(what).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"LIGHT, 1280, 800", "DARK, 1280, 800", "LIGHT, 390, 844", "DARK, 390, 844"})
+    void everyScreenIsAccessibleAndNeverScrollsSideways(ColorScheme scheme, int width, int height) {
+        Page page = browser.page(width, height, scheme, RunningServer.address());
+        for (String place : PLACES) {
+            page.navigate(place);
+            page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+            accessible(page, place);
+            whole(page, place);
+        }
+        page.navigate("/");
+        link(page, "Dandelion and burdock").click();
+        button(page, "Start now").waitFor();
+        accessible(page, "the sheet");
+        whole(page, "the sheet");
+        button(page, "^Strength:").click();
+        accessible(page, "the sheet with an open word");
+        page.keyboard().press("Escape");
+        button(page, "Start now").click();
+        page.waitForURL(Pattern.compile(".*/brew/.*"));
+        page.getByRole(AriaRole.HEADING).first().waitFor();
+        accessible(page, "the live brew");
+        whole(page, "the live brew");
+        button(page, "Give it up").click();
+        page.getByText("Given up").waitFor();
+        accessible(page, "a brew that was given up");
+    }
+
+    private static void whole(Page page, String what) {
+        Object wider = page.evaluate("document.documentElement.scrollWidth - innerWidth");
+        Assertions.assertThat(((Number) wider).intValue())
+                .as("sideways on " + what)
+                .isLessThanOrEqualTo(0);
+    }
+
+    @Test
+    void aLaptopShowsTheWholeSheetWithoutScrolling() {
+        Page page = browser.laptop();
+        for (String pot : List.of("Dandelion and burdock", "Two-boil astragalus", "Thyme and sage")) {
+            page.navigate("/");
+            link(page, pot).click();
+            button(page, "Start now").waitFor();
+            Object height = page.evaluate("document.documentElement.scrollHeight");
+            Assertions.assertThat(((Number) height).intValue()).as(pot).isLessThanOrEqualTo(Browser.HIGH);
+        }
+    }
+
+    @Test
+    void aPhoneShowsTheVesselTheStepAndTheTimerWithoutScrolling() {
+        Page page = browser.phone();
+        page.navigate("/");
+        link(page, "Caraway and anise").click();
+        button(page, "Start now").click();
+        assertThat(page.getByRole(AriaRole.TIMER)).isInViewport();
+        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("below the rim"))))
+                .isInViewport();
+        assertThat(page.getByRole(AriaRole.HEADING).first()).isInViewport();
+        Object size = page.getByRole(AriaRole.TIMER).evaluate("e => parseFloat(getComputedStyle(e).fontSize)");
+        Assertions.assertThat(((Number) size).doubleValue()).isGreaterThanOrEqualTo(64);
+        assertThat(button(page, "Pour")).isInViewport();
+    }
+
+    @Test
+    void theNightKitchenIsChosenBySystemAndBySwitch() {
+        Page page = browser.phone();
+        page.navigate("/");
+        assertThat(page.locator("html")).hasAttribute("data-theme", "night");
+        button(page, "^Day$").click();
+        assertThat(page.locator("html")).hasAttribute("data-theme", "day");
+        page.reload();
+        assertThat(page.locator("html")).hasAttribute("data-theme", "day");
+    }
+
+    @Test
+    void deepLinksAndTheBackButtonWork() {
+        Page page = browser.laptop();
+        page.navigate("/choose?for=tonic");
+        assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(2);
+        link(page, "Long jar of nettle").click();
+        button(page, "Start now").waitFor();
+        page.goBack();
+        assertThat(page).hasURL(Pattern.compile("for=tonic"));
+        page.navigate("/nowhere");
+        assertThat(page.getByText("There is no such page")).isVisible();
+    }
+
+    @Test
+    void theMateriaIsFoundByCommonAndLatinName() {
+        Page page = browser.laptop();
+        page.navigate("/herbs");
+        page.getByPlaceholder("common or Latin name").fill("huang qi");
+        link(page, "Astragalus root").click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Usual dose")))
+                .isVisible();
+        page.getByPlaceholder("common or Latin name").fill("taxus");
+        link(page, "Yew").click();
+        assertThat(page.getByText("Not for tea.").first()).isVisible();
+    }
+}

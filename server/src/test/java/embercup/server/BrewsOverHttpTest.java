@@ -1,0 +1,250 @@
+package embercup.server;
+
+import static embercup.server.RunningServer.get;
+import static embercup.server.RunningServer.post;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import embercup.server.RunningServer.Answer;
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+@ExtendWith(RunningServer.class)
+class BrewsOverHttpTest {
+
+    private static JsonNode started() {
+        return started(UUID.randomUUID());
+    }
+
+    private static JsonNode started(UUID id) {
+        Answer answer = post(
+                "/api/brews", "{\"id\":\"%s\",\"start\":true,\"recipe\":%s}".formatted(id, PlansOverHttpTest.LINDEN));
+        assertThat(answer.code()).isEqualTo(201);
+        return answer.body();
+    }
+
+    private static Answer event(String brew, String json) {
+        return post("/api/brews/" + brew + "/events", json);
+    }
+
+    private static Answer done(String brew, String step, double ageS) {
+        return event(
+                brew,
+                "{\"id\":\"%s\",\"kind\":\"step-done\",\"step\":\"%s\",\"ageS\":%s}"
+                        .formatted(UUID.randomUUID(), step, ageS));
+    }
+
+    @Test
+    void aStartedBrewIsOnTheFireAndInTheDay() {
+        JsonNode brew = started();
+        assertThat(brew.get("phase").asString()).isEqualTo("running");
+        assertThat(brew.get("nowKey").asString()).isEqualTo("s0.heat");
+        assertThat(get("/api/brews").body()).anyMatch(b -> b.get("id").equals(brew.get("id")));
+        Instant now = Instant.now();
+        JsonNode day = get("/api/day?from=" + now.minusSeconds(3600) + "&to=" + now.plusSeconds(3600))
+                .body();
+        assertThat(day.get("open")).anyMatch(b -> b.get("id").equals(brew.get("id")));
+    }
+
+    @Test
+    void theSameRequestTwiceIsOneBrewAndTheSameEventTwiceIsOneEvent() {
+        UUID id = UUID.randomUUID();
+        started(id);
+        started(id);
+        UUID event = UUID.randomUUID();
+        String json = "{\"id\":\"%s\",\"kind\":\"step-done\",\"step\":\"s0.heat\"}".formatted(event);
+        JsonNode once = event(id.toString(), json).body();
+        JsonNode twice = event(id.toString(), json).body();
+        assertThat(twice.get("events").size()).isEqualTo(once.get("events").size());
+        assertThat(twice.get("nowKey").asString()).isEqualTo("s0");
+    }
+
+    @Test
+    void whatHappenedWhileThePhoneWasOfflineHappenedThen() {
+        String id = started().get("id").asString();
+        JsonNode brew = done(id, "s0.heat", 0).body();
+        JsonNode late = event(
+                        id,
+                        "{\"id\":\"%s\",\"kind\":\"measured\",\"reading\":\"temperature-c\",\"value\":76,\"ageS\":30}"
+                                .formatted(UUID.randomUUID()))
+                .body();
+        Instant at = Instant.parse(late.get("events").get(2).get("at").asString());
+        assertThat(Duration.between(at, Instant.parse(late.get("serverNow").asString()))
+                        .toSeconds())
+                .isBetween(29L, 35L);
+        assertThat(brew.get("steps")).isNotEmpty();
+    }
+
+    @Test
+    void anotherServerOnTheSameDatabaseKnowsTheBrewAndItsClock() {
+        JsonNode brew = started();
+        String id = brew.get("id").asString();
+        done(id, "s0.heat", 0);
+        JsonNode here = get("/api/brews/" + id).body();
+        try (var other = RunningServer.start(Map.of())) {
+            String address = "http://127.0.0.1:" + other.getEnvironment().getProperty("local.server.port");
+            JsonNode there = RunningServer.get(address, "/api/brews/" + id).body();
+            assertThat(there.get("nowKey")).isEqualTo(here.get("nowKey"));
+            assertThat(there.get("steps")).isEqualTo(here.get("steps"));
+            assertThat(there.get("startedAt")).isEqualTo(brew.get("startedAt"));
+        }
+    }
+
+    @Test
+    void aFinishedBrewWithItsNoteStandsInTheNotebookBesideItsPlan() {
+        JsonNode brew = started();
+        String id = brew.get("id").asString();
+        for (JsonNode step : brew.get("plan").get("steps")) {
+            done(id, step.get("key").asString(), 0);
+        }
+        event(id, "{\"id\":\"%s\",\"kind\":\"finished\"}".formatted(UUID.randomUUID()));
+        event(
+                id,
+                "{\"id\":\"%s\",\"kind\":\"noted\",\"strength\":1,\"liking\":4,\"taste\":\"quince-like\",\"change\":\"less\"}"
+                        .formatted(UUID.randomUUID()));
+        JsonNode entry = get("/api/notebook?words=quince").body().get("entries").get(0);
+        assertThat(entry.get("brewId").asString()).isEqualTo(id);
+        assertThat(entry.get("plannedStrength").asDouble()).isCloseTo(1.0, within(0.05));
+        assertThat(entry.get("felt").asInt()).isEqualTo(1);
+        assertThat(entry.get("change").asString()).isEqualTo("less");
+        // Everything was confirmed at once, so hardly anything was drawn.
+        assertThat(entry.get("predictedStrength").asDouble()).isLessThan(0.5);
+    }
+
+    @Test
+    void anUndoneEndTakesTheLineOutOfTheNotebook() {
+        String id = started().get("id").asString();
+        UUID end = UUID.randomUUID();
+        event(id, "{\"id\":\"%s\",\"kind\":\"finished\"}".formatted(end));
+        assertThat(get("/api/notebook").body().get("entries"))
+                .anyMatch(e -> e.get("brewId").asString().equals(id));
+        event(id, "{\"id\":\"%s\",\"kind\":\"undone\",\"event\":\"%s\"}".formatted(UUID.randomUUID(), end));
+        assertThat(get("/api/notebook").body().get("entries"))
+                .noneMatch(e -> e.get("brewId").asString().equals(id));
+        assertThat(get("/api/brews/" + id).body().get("phase").asString()).isEqualTo("running");
+    }
+
+    @Test
+    void aStoppedPotIsNotStartedAndNotHalfSaved() {
+        int before = get("/api/brews").body().size();
+        Answer answer = post(
+                "/api/brews",
+                "{\"start\":true,\"recipe\":%s,\"drinker\":{\"ageYears\":30,\"conditions\":[\"pregnant\"]}}"
+                        .formatted(PlansOverHttpTest.LINDEN.replace("linden", "sage")));
+        assertThat(answer.code()).isEqualTo(409);
+        assertThat(answer.body().get("detail").asString()).contains("thujone").contains("Nothing was started");
+        assertThat(get("/api/brews").body().size()).isEqualTo(before);
+    }
+
+    @Test
+    void wrongEventsAreRefusedInWords() {
+        String id = started().get("id").asString();
+        assertThat(done(id, "s99", 0)
+                        .body()
+                        .get("violations")
+                        .get(0)
+                        .get("wanted")
+                        .asString())
+                .contains("s0.heat");
+        assertThat(event(id, "{\"kind\":\"step-done\",\"step\":\"s0\"}")
+                        .body()
+                        .get("violations")
+                        .get(0)
+                        .get("field")
+                        .asString())
+                .isEqualTo("id");
+        assertThat(event(id, "{\"id\":\"%s\",\"kind\":\"burnt\"}".formatted(UUID.randomUUID()))
+                        .code())
+                .isEqualTo(422);
+        assertThat(event(
+                                id,
+                                "{\"id\":\"%s\",\"kind\":\"measured\",\"reading\":\"temperature-c\",\"value\":900}"
+                                        .formatted(UUID.randomUUID()))
+                        .body()
+                        .get("detail")
+                        .asString())
+                .contains("between -20 and 130");
+        assertThat(event(
+                                UUID.randomUUID().toString(),
+                                "{\"id\":\"%s\",\"kind\":\"finished\"}".formatted(UUID.randomUUID()))
+                        .code())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void aStepOfABrewThatIsNotOnTheFireIsRefused() {
+        JsonNode planned = post(
+                        "/api/brews",
+                        "{\"recipe\":%s,\"startAt\":\"%s\"}"
+                                .formatted(
+                                        PlansOverHttpTest.LINDEN, Instant.now().plusSeconds(3600)))
+                .body();
+        assertThat(planned.get("phase").asString()).isEqualTo("planned");
+        assertThat(done(planned.get("id").asString(), "s0", 0).code()).isEqualTo(409);
+    }
+
+    @Test
+    void twoDevicesOnOneBrewAgreeWithinASecond() throws Exception {
+        String id = started().get("id").asString();
+        HttpRequest request = HttpRequest.newBuilder(
+                        URI.create(RunningServer.address() + "/api/brews/" + id + "/stream"))
+                .build();
+        HttpResponse<java.io.InputStream> stream =
+                HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofInputStream());
+        try (BufferedReader lines =
+                new BufferedReader(new InputStreamReader(stream.body(), java.nio.charset.StandardCharsets.UTF_8))) {
+            assertThat(nextBrew(lines).get("nowKey").asString()).isEqualTo("s0.heat");
+            CompletableFuture<JsonNode> heard = CompletableFuture.supplyAsync(() -> {
+                JsonNode brew;
+                do {
+                    brew = nextBrew(lines);
+                } while (brew.get("nowKey").asString().equals("s0.heat"));
+                return brew;
+            });
+            done(id, "s0.heat", 0);
+            assertThat(heard.get(1500, TimeUnit.MILLISECONDS).get("nowKey").asString())
+                    .isEqualTo("s0");
+        }
+    }
+
+    private static JsonNode nextBrew(BufferedReader lines) {
+        try {
+            for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+                if (line.startsWith("data:")) {
+                    return RunningServer.JSON.readTree(line.substring("data:".length()));
+                }
+            }
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+        throw new IllegalStateException("the stream ended");
+    }
+
+    @Test
+    void theMorningsSageCountsAgainstTheEvenings() {
+        JsonNode siv = get("/api/people").body().get(1);
+        String sage = PlansOverHttpTest.LINDEN.replace("linden", "sage").replace("\"amount\":3", "\"amount\":2");
+        String order = "{\"start\":%s,\"recipe\":%s,\"drinkerId\":\"%s\"}";
+        post("/api/brews", order.formatted("true", sage, siv.get("id").asString()));
+        JsonNode evening = post(
+                        "/api/plans",
+                        "{\"recipe\":%s,\"drinkerId\":\"%s\"}"
+                                .formatted(sage, siv.get("id").asString()))
+                .body();
+        assertThat(evening.get("dailyLoads").get(0).get("mg").asDouble()).isCloseTo(8.0, within(1e-6));
+        assertThat(evening.get("stopped").asBoolean()).isTrue();
+    }
+}

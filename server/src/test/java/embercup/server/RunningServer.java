@@ -1,0 +1,88 @@
+package embercup.server;
+
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
+import org.springframework.web.client.RestClient;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The real application on the real database, started once for the whole test run; called over HTTP. */
+public final class RunningServer implements BeforeAllCallback {
+
+    public static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private static ConfigurableApplicationContext context;
+    private static String address;
+
+    @Override
+    public void beforeAll(ExtensionContext extension) {
+        address();
+    }
+
+    /** Address of the one server, for example {@code http://127.0.0.1:40311}; starts it when needed. */
+    public static synchronized String address() {
+        if (context == null) {
+            context = start(Map.of("ember.demo", "true"));
+            address = "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+        }
+        return address;
+    }
+
+    /** Another server on the same database. */
+    public static ConfigurableApplicationContext start(Map<String, Object> more) {
+        TestPostgres postgres = TestPostgres.get();
+        Map<String, Object> properties = new HashMap<>();
+        properties.put("server.port", "0");
+        properties.put("spring.datasource.url", postgres.url());
+        properties.put("spring.datasource.username", "ember");
+        properties.put("spring.datasource.password", postgres.password());
+        properties.putAll(more);
+        return EmberCup.run(properties);
+    }
+
+    /** An answer: its status and its body as JSON. */
+    public record Answer(HttpStatusCode status, JsonNode body) {
+        public int code() {
+            return status.value();
+        }
+    }
+
+    public static Answer get(String path) {
+        return get(address(), path);
+    }
+
+    public static Answer get(String server, String path) {
+        return RestClient.create(server).get().uri(path).exchange((request, response) -> read(response));
+    }
+
+    public static Answer post(String path, String json) {
+        return send("POST", path, json);
+    }
+
+    public static Answer put(String path, String json) {
+        return send("PUT", path, json);
+    }
+
+    public static Answer delete(String path) {
+        return RestClient.create(address()).delete().uri(path).exchange((request, response) -> read(response));
+    }
+
+    private static Answer send(String method, String path, String json) {
+        return RestClient.create(address())
+                .method(org.springframework.http.HttpMethod.valueOf(method))
+                .uri(path)
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(json)
+                .exchange((request, response) -> read(response));
+    }
+
+    private static Answer read(org.springframework.http.client.ClientHttpResponse response) throws java.io.IOException {
+        byte[] bytes = response.getBody().readAllBytes();
+        return new Answer(response.getStatusCode(), bytes.length == 0 ? JSON.nullNode() : JSON.readTree(bytes));
+    }
+}
