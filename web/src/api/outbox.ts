@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from "react";
 import { AwayError, api, type BrewSheet, type EventDoc, ProblemError } from "./client";
-import { queryClient } from "./queries";
+import { keepNewer, queryClient } from "./queries";
 
 /**
  * Confirmations on their way to the server. Each has an id of its own, so that sending it twice is harmless, and waits in
@@ -76,7 +76,7 @@ async function send(): Promise<void> {
         refused = e instanceof Error ? e.message : String(e);
       }
       changed(waiting.slice(1));
-      if (brew) queryClient.setQueryData(["brews", first.brewId], brew);
+      if (brew) keepNewer(brew);
       else void queryClient.invalidateQueries({ queryKey: ["brews", first.brewId] });
       void queryClient.invalidateQueries({ queryKey: ["day"] });
       void queryClient.invalidateQueries({ queryKey: ["notebook"] });

@@ -1,5 +1,5 @@
 import { keepPreviousData, QueryClient, useQuery } from "@tanstack/react-query";
-import { AwayError, api, type PlanAsk } from "./client";
+import { AwayError, api, type BrewSheet, type PlanAsk } from "./client";
 
 /** Server state lives here and nowhere else; screens derive from it. */
 export const queryClient = new QueryClient({
@@ -60,4 +60,11 @@ export function dayStart(now: Date): Date {
   start.setHours(6, 0, 0, 0);
   if (start > now) start.setDate(start.getDate() - 1);
   return start;
+}
+
+/** Takes a brew's state unless a newer one is here: the stream and the answer to a confirmation race each other. */
+export function keepNewer(brew: BrewSheet) {
+  queryClient.setQueryData<BrewSheet>(["brews", brew.id], (before) =>
+    before && before.serverNow > brew.serverNow ? before : brew,
+  );
 }

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { BrewSheet, CurvePoint } from "../../api/client";
 import { confirm } from "../../api/outbox";
-import { queryClient, useBrew } from "../../api/queries";
+import { keepNewer, useBrew } from "../../api/queries";
 import { FireLine } from "../../drawings/FireLine";
 import { VesselDrawing } from "../../drawings/Vessel";
 import { useKey } from "../../parts/Keys";
@@ -31,7 +31,7 @@ export default function Live() {
 function useStream(id: string) {
   useEffect(() => {
     const source = new EventSource(`/api/brews/${id}/stream`);
-    source.addEventListener("brew", (e) => queryClient.setQueryData(["brews", id], JSON.parse(e.data)));
+    source.addEventListener("brew", (e) => keepNewer(JSON.parse(e.data)));
     return () => source.close();
   }, [id]);
 }
@@ -141,7 +141,7 @@ function OnTheFire({ brew }: { brew: BrewSheet }) {
         {brew.drinkerName && ` for ${brew.drinkerName}`}
         {brew.readyAt && <span className="font-normal text-muted">, ready about {clock(brew.readyAt)}</span>}
       </p>
-      <div className="mt-2 grid gap-x-12 gap-y-3 md:grid-cols-[minmax(0,1fr)_400px]">
+      <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-3 md:grid-cols-[minmax(0,1fr)_400px]">
         <section aria-live="polite" aria-label="Now">
           <h1 className="text-[2.15rem] md:text-[2.6rem]">{headline}</h1>
           {waits && !done && (
@@ -208,7 +208,7 @@ function OnTheFire({ brew }: { brew: BrewSheet }) {
           nowS={nowS}
         />
       </section>
-      <div className="mt-3 grid gap-x-12 gap-y-4 md:grid-cols-[minmax(0,1fr)_400px]">
+      <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-4 md:grid-cols-[minmax(0,1fr)_400px]">
         <div>
           <button
             type="button"

@@ -59,11 +59,19 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
 
     @Override
     public void afterEach(ExtensionContext context) {
+        if (context.getExecutionException().isPresent()) {
+            open.forEach(c -> c.pages().forEach(Browser::say));
+        }
         open.forEach(BrowserContext::close);
         open.clear();
         if (!errors.isEmpty() && context.getExecutionException().isEmpty()) {
             throw new AssertionError("the page complained: " + errors);
         }
+    }
+
+    /** What stood on a page when its test failed. */
+    private static void say(Page page) {
+        System.err.println(page.url() + "\n" + page.locator("body").innerText());
     }
 
     Page laptop() {
@@ -101,8 +109,19 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
                 .first();
     }
 
-    static Locator heading(Page page, String name) {
-        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile(name)))
+    /** A pot of the household, as the lists of Today and Choose show it. */
+    static Locator pot(Page page, String name) {
+        return page.locator("a[href^='/sheet/']", new Page.LocatorOptions().setHasText(name))
                 .first();
+    }
+
+    /** What a running brew says to do now. */
+    static Locator now(Page page) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Now"))
+                .getByRole(AriaRole.HEADING);
+    }
+
+    static Locator heading(Page page, String name) {
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name));
     }
 }

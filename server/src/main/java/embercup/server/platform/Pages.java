@@ -1,5 +1,6 @@
 package embercup.server.platform;
 
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.CacheControl;
@@ -11,13 +12,12 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Configuration
 class Pages implements WebMvcConfigurer {
 
-    private static final String[] PLACES = {
-        "/", "/sheet/**", "/brew/**", "/choose/**", "/keeping/**", "/notebook/**", "/herbs/**", "/household/**"
-    };
+    /** Any path of words is the page's own to answer, a wrong one too; the server keeps these for itself. */
+    private static final String PLACE = "/{place:(?!api|actuator|assets|v3)[a-z-]+}";
 
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
-        for (String place : PLACES) {
+        for (String place : List.of("/", PLACE, PLACE + "/**")) {
             registry.addViewController(place).setViewName("forward:/index.html");
         }
     }
