@@ -41,7 +41,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
 
     private final BrewSetup setup;
     private final Kitchen kitchen;
-    private final boolean extracting;
+    private final Follow follow;
     private final double boilingC;
     private final Liquor liquor;
     private final List<StageRun> runs = new ArrayList<>();
@@ -63,12 +63,19 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     private boolean neverBoils;
     private double strainedKeptMl;
 
-    BrewRun(BrewSetup setup, boolean extracting) {
+    /** How much of a brew is followed. */
+    enum Follow {
+        WATER,
+        BODY,
+        ALL
+    }
+
+    BrewRun(BrewSetup setup, Follow follow) {
         this.setup = setup;
         this.kitchen = setup.kitchen();
-        this.extracting = extracting;
+        this.follow = follow;
         this.boilingC = kitchen.boilingC();
-        this.liquor = new Liquor(setup.charges(), setup.extraction());
+        this.liquor = new Liquor(setup.charges(), setup.extraction(), follow == Follow.BODY);
         this.vessel = setup.vessel();
         this.tempC = kitchen.tapC();
         this.waterMl = setup.pourMl();
@@ -428,7 +435,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     }
 
     private void step(double seconds, double fromC, double midC, double toC, double agitation, boolean lid) {
-        if (extracting) {
+        if (follow != Follow.WATER) {
             if (strained) {
                 liquor.standStrained(seconds, fromC, midC, toC, lid);
             } else {
@@ -441,14 +448,14 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     }
 
     private void sample() {
-        if (extracting) {
+        if (follow == Follow.ALL) {
             curve.add(new CurvePoint(tS, tempC, waterMl + asideMl, liquor.drawn(0, strained), share(1), share(2)));
         }
     }
 
     /** Replaces the last sample once its step has lost the rest of its steam. */
     private void sampleOver() {
-        if (extracting) {
+        if (follow == Follow.ALL) {
             curve.remove(curve.size() - 1);
             sample();
         }

@@ -14,12 +14,17 @@ public final class BrewSimulation {
     private BrewSimulation() {}
 
     public static BrewResult run(BrewSetup setup) {
-        return new BrewRun(setup, true).run();
+        return new BrewRun(setup, BrewRun.Follow.ALL).run();
     }
 
     /** Water only: the same volumes and times without the extraction and its curve. */
     public static BrewResult water(BrewSetup setup) {
-        return new BrewRun(setup, false).run();
+        return new BrewRun(setup, BrewRun.Follow.WATER).run();
+    }
+
+    /** Water and body only, without a curve: all that a strength needs. */
+    public static BrewResult body(BrewSetup setup) {
+        return new BrewRun(setup, BrewRun.Follow.BODY).run();
     }
 
     /**

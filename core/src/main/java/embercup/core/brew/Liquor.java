@@ -26,9 +26,16 @@ final class Liquor {
     private final double[] held = new double[CLASSES];
     private final ClassConstants[] constants = new ClassConstants[CLASSES];
     private final double referenceK;
+    /** Classes that are followed: all for a plan, the body alone where only the strength is wanted. */
+    private final int followed;
+
+    private final double[] rates = new double[CLASSES];
+    private final double[] losses = new double[CLASSES];
+    private double ratesAtC = Double.NaN;
     private double crowdG;
 
-    Liquor(List<Charge> charges, ExtractionData data) {
+    Liquor(List<Charge> charges, ExtractionData data, boolean bodyOnly) {
+        this.followed = bodyOnly ? 1 : CLASSES;
         this.charges = charges;
         this.given = new double[charges.size()][CLASSES];
         this.in = new boolean[charges.size()];
@@ -70,47 +77,58 @@ final class Liquor {
     /** One sub-step; temperatures at its start, middle and end. */
     void give(double seconds, double startC, double midC, double endC, double waterMl, double agitation, boolean lid) {
         double crowd = waterMl <= 0 ? 0 : crowdG / waterMl;
-        for (int c = 0; c < CLASSES; c++) {
+        meanFactors(startC, midC, endC);
+        for (int c = 0; c < followed; c++) {
             ClassConstants k = constants[c];
-            double loss = k.lossPerMin() == 0
+            double loss = losses[c] * seconds * (lid ? k.lossUnderLid() : 1);
+            double keepNew = 1;
+            if (loss > 0) {
+                inLiquor[c] *= Math.exp(-loss);
+                keepNew = Math.exp(-loss / 2);
+            }
+            if (crowdG > 0) {
+                double equilibrium = 1 / (1 + k.partitionMlPerG() * crowd);
+                inLiquor[c] += step(c, rates[c] * seconds * agitation, equilibrium) * keepNew;
+            }
+        }
+    }
+
+    /** What all herbs give of a class in one sub-step; {@code factorS} is the rate's factor integrated over it, s. */
+    private double step(int c, double factorS, double equilibrium) {
+        double sum = 0;
+        for (int i = 0; i < given.length; i++) {
+            double[] x = given[i];
+            if (in[i] && x[c] < equilibrium) {
+                Charge charge = charges.get(i);
+                double more = (equilibrium - x[c]) * -Math.expm1(-charge.ratePerS()[c] * factorS);
+                x[c] += more;
+                sum += more * charge.grams() * charge.holdsPerG()[c];
+            }
+        }
+        return sum;
+    }
+
+    /** Mean factors on rates and losses over a sub-step, by Simpson's rule; at a steady temperature they are kept. */
+    private void meanFactors(double startC, double midC, double endC) {
+        boolean steady = startC == endC;
+        if (steady && midC == ratesAtC) {
+            return;
+        }
+        ratesAtC = steady ? midC : Double.NaN;
+        for (int c = 0; c < followed; c++) {
+            ClassConstants k = constants[c];
+            rates[c] = mean(k.activationKj(), referenceK, startC, midC, endC);
+            losses[c] = k.lossPerMin() == 0
                     ? 0
-                    : lossIntegral(k, seconds, startC, midC, endC) * (lid ? k.lossUnderLid() : 1);
-            double keep = Math.exp(-loss);
-            double keepNew = Math.exp(-loss / 2);
-            inLiquor[c] *= keep;
-            if (crowdG == 0) {
-                continue;
-            }
-            double arrhenius = rateIntegral(k.activationKj(), seconds, startC, midC, endC) * agitation;
-            double equilibrium = 1 / (1 + k.partitionMlPerG() * crowd);
-            for (int i = 0; i < charges.size(); i++) {
-                double[] x = given[i];
-                if (in[i] && x[c] < equilibrium) {
-                    Charge charge = charges.get(i);
-                    double step = (equilibrium - x[c]) * -Math.expm1(-charge.ratePerS()[c] * arrhenius);
-                    x[c] += step;
-                    inLiquor[c] += step * charge.grams() * charge.holdsPerG()[c] * keepNew;
-                }
-            }
+                    : k.lossPerMin() / 60 * mean(k.lossActivationKj(), LOSS_REFERENCE_K, startC, midC, endC);
         }
     }
 
-    private double rateIntegral(double kj, double seconds, double startC, double midC, double endC) {
+    private static double mean(double kj, double referenceK, double startC, double midC, double endC) {
         double mid = arrhenius(kj, midC, referenceK);
-        if (startC == endC) {
-            return mid * seconds;
-        }
-        double sum = arrhenius(kj, startC, referenceK) + 4 * mid + arrhenius(kj, endC, referenceK);
-        return sum / 6 * seconds;
-    }
-
-    private static double lossIntegral(ClassConstants k, double seconds, double startC, double midC, double endC) {
-        double kj = k.lossActivationKj();
-        double mid = arrhenius(kj, midC, LOSS_REFERENCE_K);
-        double mean = startC == endC
+        return startC == endC
                 ? mid
-                : (arrhenius(kj, startC, LOSS_REFERENCE_K) + 4 * mid + arrhenius(kj, endC, LOSS_REFERENCE_K)) / 6;
-        return k.lossPerMin() / 60 * mean * seconds;
+                : (arrhenius(kj, startC, referenceK) + 4 * mid + arrhenius(kj, endC, referenceK)) / 6;
     }
 
     /** Factor on a rate at {@code celsius} against the reference temperature. */
@@ -134,11 +152,10 @@ final class Liquor {
 
     /** Loses volatile and heat-tender classes from the strained liquor. */
     void standStrained(double seconds, double startC, double midC, double endC, boolean lid) {
-        for (int c = 0; c < CLASSES; c++) {
-            ClassConstants k = constants[c];
-            if (k.lossPerMin() > 0) {
-                double factor = lid ? k.lossUnderLid() : 1;
-                aside[c] *= Math.exp(-lossIntegral(k, seconds, startC, midC, endC) * factor);
+        meanFactors(startC, midC, endC);
+        for (int c = 0; c < followed; c++) {
+            if (losses[c] > 0) {
+                aside[c] *= Math.exp(-losses[c] * seconds * (lid ? constants[c].lossUnderLid() : 1));
             }
         }
     }

@@ -196,7 +196,7 @@ public final class Planner {
                 request.custom(),
                 MeasuredTimes.NONE);
         List<PlannedAddition> additions = new Measures(materia, written).asWritten();
-        return bodyPerMl(BrewSimulation.run(pot(written, additions).setup));
+        return bodyPerMl(BrewSimulation.body(pot(written, additions).setup));
     }
 
     private static double bodyPerMl(BrewResult brew) {

@@ -81,7 +81,8 @@ public final class RecipeRules {
                         ? "a stage of the recipe, which has none"
                         : "the index of a stage of this recipe, 0 to " + (stages - 1));
         Optional<Herb> herb = materia.find(addition.herb());
-        if (!check.require(herb.isPresent(), path + ".herb", addition.herb(), materia.unknownHerb(addition.herb()))) {
+        if (herb.isEmpty()) {
+            check.require(false, path + ".herb", addition.herb(), materia.unknownHerb(addition.herb()));
             return;
         }
         try {

@@ -50,10 +50,14 @@ public final class InvalidInput extends RuntimeException {
 
         /** Notes a violation unless {@code low <= value <= high}; a NaN is a violation. */
         public boolean range(String field, double value, double low, double high, String unit) {
-            String wanted = "between %s and %s %s"
-                    .formatted(plain(low), plain(high), unit)
-                    .strip();
-            return require(value >= low && value <= high, field, plain(value), wanted);
+            boolean inside = value >= low && value <= high;
+            if (!inside) {
+                String wanted = "between %s and %s %s"
+                        .formatted(plain(low), plain(high), unit)
+                        .strip();
+                found.add(new Violation(field, plain(value), wanted));
+            }
+            return inside;
         }
 
         public void addAll(List<Violation> violations) {

@@ -105,11 +105,9 @@ public class People {
         }
         List<String> herbs = allergies == null ? List.of() : allergies;
         for (int i = 0; i < herbs.size(); i++) {
-            check.require(
-                    materia.find(herbs.get(i)).isPresent(),
-                    path + ".allergies[" + i + "]",
-                    herbs.get(i),
-                    materia.unknownHerb(herbs.get(i)));
+            if (materia.find(herbs.get(i)).isEmpty()) {
+                check.require(false, path + ".allergies[" + i + "]", herbs.get(i), materia.unknownHerb(herbs.get(i)));
+            }
         }
         check.range(path + ".ageYears", ageYears, 0, 120, "years");
         if (weightKg != null) {
