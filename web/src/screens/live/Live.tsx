@@ -187,7 +187,7 @@ function OnTheFire({ brew }: { brew: BrewSheet }) {
               <dd className="figure text-2xl">{Math.round(point.tempC)} °C</dd>
               <dt className="text-muted">predicted</dt>
               <dd className="figure mt-2 text-2xl">{Math.round(point.waterMl / 5) * 5} mL</dd>
-              <dt className="text-muted">now, predicted</dt>
+              <dt className="text-muted">predicted</dt>
             </dl>
           )}
         </section>

@@ -167,7 +167,7 @@ function Drawn({ plan }: { plan: PlanSheet }) {
             <Why workings={plan.workings["water.pourMl"]} className="text-ink">
               {cold && fire ? "Pour" : "Heat"} {millilitres(w.startMl)}
             </Why>
-            : herbs keep{" "}
+            {w.pourMl > w.startMl + 1 && `, then ${millilitres(w.pourMl - w.startMl)} fresh`}: herbs keep{" "}
             <Why workings={plan.workings["water.retainedMl"]} className="text-ink">
               {millilitres(w.retainedMl)}
             </Why>
