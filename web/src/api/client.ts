@@ -21,6 +21,7 @@ export type StepLine = Schemas["StepLine"];
 export type AdditionLine = Schemas["AdditionLine"];
 export type CurvePoint = Schemas["Point"];
 export type CautionLine = Schemas["CautionLine"];
+export type WayLine = Schemas["WayLine"];
 
 /** A problem document of the server: what happened, what is kept, what would be right. */
 export class ProblemError extends Error {

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { CautionLine, PlanSheet } from "../../api/client";
+import type { CautionLine, PlanSheet, WayLine } from "../../api/client";
 import { useSources } from "../../api/queries";
 import { Why } from "../../parts/Why";
 
@@ -13,7 +13,7 @@ const COLOURS: Record<string, string> = {
 const SHOWN = 2;
 
 /** What must be known before the first measure, the gravest first, and the three numbers of the cup. */
-export function Cautions({ plan }: { plan: PlanSheet }) {
+export function Cautions({ plan, onWay }: { plan: PlanSheet; onWay: (way: WayLine) => void }) {
   const [all, setAll] = useState(false);
   const grave = plan.cautions.filter((c) => c.severity !== "note");
   const notes = plan.cautions.filter((c) => c.severity === "note");
@@ -30,6 +30,7 @@ export function Cautions({ plan }: { plan: PlanSheet }) {
           <Caution key={i} caution={c} whole={all} />
         ))}
       </ul>
+      {plan.stopped && <Ways ways={plan.waysOut} onWay={onWay} />}
       {(hidden > 0 || all) && plan.cautions.length > SHOWN && (
         <button
           type="button"
@@ -76,5 +77,28 @@ function Caution({ caution, whole }: { caution: CautionLine; whole: boolean }) {
       <span className="text-ink">{caution.text}</span>
       {whole && source && <span className="block text-muted text-sm">{source.title}</span>}
     </li>
+  );
+}
+
+/** Ways out of a stop: each changes the order at once; another drinker is chosen in the sentence. */
+function Ways({ ways, onWay }: { ways: WayLine[]; onWay: (way: WayLine) => void }) {
+  return (
+    <div className="mt-3" role="group" aria-label="Ways out">
+      <p className="font-semibold">Ways out</p>
+      <ul className="mt-1 flex flex-col">
+        {ways.map((w) => (
+          <li key={w.text}>
+            <button
+              type="button"
+              onClick={() => onWay(w)}
+              className="min-h-11 w-full border-hairline border-b py-1.5 text-left text-[15px] leading-snug underline decoration-1 underline-offset-4 hover:bg-strip"
+            >
+              {w.text}
+            </button>
+          </li>
+        ))}
+        <li className="py-1.5 text-muted text-sm">Or choose another drinker, or another pot.</li>
+      </ul>
+    </div>
   );
 }

@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
-import { api, type PlanSheet } from "../../api/client";
+import { api, type PlanSheet, type WayLine } from "../../api/client";
 import { uuid } from "../../api/outbox";
 import { queryClient, useKitchen, usePeople, usePlan, useRecipe } from "../../api/queries";
 import { FireLine } from "../../drawings/FireLine";
@@ -83,16 +83,43 @@ export default function Sheet() {
             own={{ cups: recipe.data.recipe.cups ?? 1, cupMl: recipe.data.recipe.cupMl ?? 240 }}
             onChange={change}
           />
+          {order.changes.length > 0 && (
+            <p className="mt-1 flex flex-wrap gap-x-4 text-sm">
+              {order.changes.map((c) => (
+                <span key={c.herb}>
+                  {c.with ? `${words(c.with)} instead of ${words(c.herb)}` : `without ${words(c.herb)}`}{" "}
+                  <button
+                    type="button"
+                    className="underline underline-offset-4"
+                    onClick={() => change({ changes: order.changes.filter((o) => o !== c) })}
+                  >
+                    take back
+                  </button>
+                </span>
+              ))}
+            </p>
+          )}
         </div>
         {plan && <Start plan={plan} later={order.at !== undefined} busy={starting} onStart={start} />}
       </div>
       {failure !== null && <Trouble error={failure} />}
       {planned.error && <Trouble error={planned.error} again={() => planned.refetch()} />}
       {planned.isPending && <Loading what="the plan" />}
-      {plan && !planned.error && <Drawn plan={plan} />}
+      {plan && !planned.error && (
+        <Drawn
+          plan={plan}
+          onWay={(w) =>
+            w.cups != null
+              ? change({ cups: w.cups })
+              : w.herb && change({ changes: [...order.changes, { herb: w.herb, with: w.with ?? undefined }] })
+          }
+        />
+      )}
     </div>
   );
 }
+
+const words = (slug: string) => slug.replaceAll("-", " ");
 
 /** A plan is asked again when the minute changes, not with every second. */
 function round(now: Date): Date {
@@ -146,7 +173,7 @@ function Start({
   );
 }
 
-function Drawn({ plan }: { plan: PlanSheet }) {
+function Drawn({ plan, onWay }: { plan: PlanSheet; onWay: (way: WayLine) => void }) {
   const line = useWidth<HTMLDivElement>(1232);
   const pot = useWidth<HTMLDivElement>(390);
   const w = plan.water;
@@ -196,7 +223,7 @@ function Drawn({ plan }: { plan: PlanSheet }) {
             law decides on regulated herbs.
           </p>
         </div>
-        <Cautions plan={plan} />
+        <Cautions plan={plan} onWay={onWay} />
       </div>
       <section aria-label="Fire line" className="mt-3" ref={line.ref}>
         <FireLine

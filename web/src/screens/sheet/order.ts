@@ -11,6 +11,8 @@ export interface Order {
   burnerId?: string;
   /** "HH:MM" of today or tomorrow; empty for as soon as possible. */
   at?: string;
+  /** Herbs left out, or replaced by another: the ways out of a stop that were taken. */
+  changes: { herb: string; with?: string }[];
 }
 
 const number = (text: string | null) => (text && Number.isFinite(Number(text)) ? Number(text) : undefined);
@@ -29,6 +31,10 @@ export function readOrder(params: URLSearchParams): Order {
     vesselId: params.get("in") ?? undefined,
     burnerId: params.get("on") ?? undefined,
     at: params.get("at") ?? undefined,
+    changes: params.getAll("change").map((c) => {
+      const [herb = "", other] = c.split(".");
+      return other ? { herb, with: other } : { herb };
+    }),
   };
 }
 
@@ -45,6 +51,7 @@ export function writeOrder(order: Order): URLSearchParams {
   put("in", order.vesselId);
   put("on", order.burnerId);
   put("at", order.at);
+  for (const c of order.changes) params.append("change", c.with ? `${c.herb}.${c.with}` : c.herb);
   return params;
 }
 
@@ -65,6 +72,7 @@ export function ask(recipeId: string, order: Order, drinkerId: string | undefine
     strength: order.strength,
     purpose: order.purpose,
     drinkerId,
+    changes: order.changes.length > 0 ? order.changes : undefined,
     kitchen: { vesselId: order.vesselId, burnerId: order.burnerId },
     ...(order.at ? { readyAt: nextAt(order.at, now).toISOString() } : { startAt: now.toISOString() }),
   };

@@ -158,6 +158,24 @@ class FromRecipeToNoteTest {
     }
 
     @Test
+    void aStopOffersItsWaysOutAndOneOfThemStartsThePot() {
+        Page page = browser.laptop();
+        page.navigate("/");
+        pot(page, "Orange-peel and liquorice").click();
+        button(page, "^Drinker:").click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Aunt Siv"))).click();
+        button(page, "Take fennel seed instead of liquorice").click();
+        assertThat(page.getByText("fennel instead of liquorice")).isVisible();
+        assertThat(button(page, "Start now")).isVisible();
+        button(page, "take back").click();
+        assertThat(button(page, "Start now")).not().isVisible();
+        button(page, "Leave the liquorice root out").click();
+        button(page, "Start now").click();
+        assertThat(page).hasURL(Pattern.compile("/brew/"));
+        assertThat(page.getByText("Liquorice")).hasCount(0);
+    }
+
+    @Test
     void aCookWithoutAMouseStartsConfirmsAndTakesBack() {
         Page page = browser.laptop();
         page.navigate("/");

@@ -177,4 +177,28 @@ class PlansOverHttpTest {
         assertThat(get("/api/herbs/unobtainium").code()).isEqualTo(404);
         assertThat(get("/api/herbs/yew").body().get("stop").asString()).contains("deadly");
     }
+
+    @Test
+    void aStopComesWithItsWaysOutAndTheOrderCanTakeOne() {
+        String pot = LINDEN.replace(
+                "\"additions\":[",
+                "\"additions\":[{\"herb\":\"liquorice\",\"form\":\"dried\",\"cut\":\"chopped\",\"amount\":2,\"unit\":\"g\",\"stage\":0},");
+        String siv = ",\"drinker\":{\"ageYears\":74,\"conditions\":[\"high-blood-pressure\"]}";
+        JsonNode stopped = plan(pot, siv).body();
+        assertThat(stopped.get("waysOut"))
+                .anyMatch(w -> w.get("herb").asString().equals("liquorice")
+                        && w.get("with").asString().equals("fennel"));
+        JsonNode changed = plan(pot, siv + ",\"changes\":[{\"herb\":\"liquorice\",\"with\":\"fennel\"}]")
+                .body();
+        assertThat(changed.get("stopped").asBoolean()).isFalse();
+        assertThat(changed.get("additions").get(0).get("herb").asString()).isEqualTo("fennel");
+        assertThat(changed.get("additions").get(0).get("grams").asDouble()).isCloseTo(1.0, within(1e-9));
+        JsonNode without =
+                plan(pot, siv + ",\"changes\":[{\"herb\":\"liquorice\"}]").body();
+        assertThat(without.get("additions").size()).isEqualTo(1);
+        Answer wrong = plan(pot, ",\"changes\":[{\"herb\":\"liquorice\",\"with\":\"yew\"}]");
+        assertThat(wrong.code()).isEqualTo(422);
+        assertThat(wrong.body().get("violations").get(0).get("field").asString())
+                .isEqualTo("changes[0].with");
+    }
 }

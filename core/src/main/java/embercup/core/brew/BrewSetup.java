@@ -35,6 +35,13 @@ public record BrewSetup(
                 kitchen, vessel, extraction, stages, charges, cups, cupMl, volumeScale, millilitres, measured);
     }
 
+    /** The recipe's own pot: this one's herbs and volumes divided by its scale, {@code pourMl} of water. */
+    public BrewSetup own(double ownCups, double ownCupMl, double ownPourMl) {
+        List<Charge> own = charges.stream().map(c -> c.times(1 / volumeScale)).toList();
+        return new BrewSetup(
+                kitchen, vessel, extraction, stages, own, ownCups, ownCupMl, 1, ownPourMl, MeasuredTimes.NONE);
+    }
+
     /** The same brew before anything was measured: what the water was poured for. */
     public BrewSetup unmeasured() {
         return new BrewSetup(

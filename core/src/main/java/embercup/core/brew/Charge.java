@@ -77,6 +77,12 @@ public record Charge(
                         : powder ? POWDER_KEPT : part.keptPressedMlPerG().value());
     }
 
+    /** The same herb in another amount. */
+    public Charge times(double factor) {
+        return new Charge(
+                herb, grams * factor, dryG * factor, stage, ratePerS, holdsPerG, drainedMlPerG, pressedMlPerG);
+    }
+
     /** Water this herb keeps, mL. */
     public double keptMl(boolean pressed) {
         return grams * (pressed ? pressedMlPerG : drainedMlPerG);

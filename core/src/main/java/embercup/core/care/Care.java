@@ -151,7 +151,7 @@ public final class Care {
             if (limit != null) {
                 double all = mg + earlierMg.getOrDefault(constituent, 0.0);
                 loads.add(new DayLoad(
-                        constituent, all, limitMg(limit, plan.request().drinker())));
+                        constituent, all, mg, limitMg(limit, plan.request().drinker())));
             }
         });
         return loads;

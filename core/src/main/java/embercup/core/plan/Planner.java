@@ -136,7 +136,8 @@ public final class Planner {
             if (recipe.has(StageKind.REDUCE) || Math.abs(scale - 1) < 1e-9) {
                 return own * scale;
             }
-            double ownYield = BrewSimulation.water(planned.withPour(own)).yieldMl();
+            double ownYield = BrewSimulation.water(planned.own(recipe.cups(), recipe.cupMl(), own))
+                    .yieldMl();
             return BrewSimulation.solvePour(planned, Math.max(1, ownYield) * scale);
         }
         var reduction = lastReduction(recipe);

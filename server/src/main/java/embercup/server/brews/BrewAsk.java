@@ -1,10 +1,12 @@
 package embercup.server.brews;
 
 import embercup.server.plans.PlanAsk;
+import embercup.server.plans.PlanAsk.ChangeDoc;
 import embercup.server.plans.PlanAsk.DrinkerDoc;
 import embercup.server.plans.PlanAsk.KitchenDoc;
 import embercup.server.recipes.RecipeDoc;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -28,12 +30,13 @@ public record BrewAsk(
         @Nullable KitchenDoc kitchen,
         @Nullable String measures,
         @Nullable Double liangG,
+        @Nullable List<ChangeDoc> changes,
         @Nullable Instant startAt,
         @Nullable Instant readyAt) {
 
     PlanAsk plan() {
         return new PlanAsk(
                 recipeId, recipe, cups, cupMl, strength, purpose, drinkerId, drinker, kitchen, measures, liangG,
-                startAt, readyAt);
+                changes, startAt, readyAt);
     }
 }

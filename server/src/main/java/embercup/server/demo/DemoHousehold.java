@@ -143,7 +143,8 @@ class DemoHousehold implements ApplicationRunner {
 
     private BrewSheet brew(@Nullable UUID recipe, @Nullable UUID drinker, String strength, Instant began) {
         BrewSheet brew = brews.add(new BrewAsk(
-                id(), false, recipe, null, null, null, strength, null, drinker, null, null, null, null, began, null));
+                id(), false, recipe, null, null, null, strength, null, drinker, null, null, null, null, null, began,
+                null));
         return tell(brew.id(), event("started", began));
     }
 

@@ -30,8 +30,13 @@ public record PlanAsk(
         String measures,
 
         @Schema(minimum = "1", maximum = "60") @Nullable Double liangG,
+        @Nullable List<ChangeDoc> changes,
         @Nullable Instant startAt,
         @Nullable Instant readyAt) {
+
+    /** A herb that is left out, or replaced by one that can stand in for it. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record ChangeDoc(@Nullable String herb, @Nullable String with) {}
 
     /** Somebody who drinks, without being kept. */
     @JsonInclude(JsonInclude.Include.NON_NULL)

@@ -34,6 +34,7 @@ public record PlanSheet(
         double honeyAfterS,
         List<CautionLine> cautions,
         boolean stopped,
+        List<WayLine> waysOut,
         List<Load> dailyLoads,
         Map<String, Workings> workings) {
 
@@ -88,6 +89,13 @@ public record PlanSheet(
 
     public record CautionLine(
             String code, String severity, @Nullable String herb, String text, String source) {}
+
+    /** What can be done about a stop: another herb, without it, or fewer cups. */
+    public record WayLine(
+            @Nullable String herb,
+            @Nullable String with,
+            @Nullable Integer cups,
+            String text) {}
 
     public record Load(String constituent, double mg, double limitMg) {}
 }

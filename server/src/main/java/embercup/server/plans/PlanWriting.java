@@ -2,6 +2,7 @@ package embercup.server.plans;
 
 import embercup.core.brew.StageRun;
 import embercup.core.care.Care;
+import embercup.core.care.WayOut;
 import embercup.core.dose.Drinker;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
@@ -37,7 +38,7 @@ public final class PlanWriting {
 
     private PlanWriting() {}
 
-    static PlanSheet write(BrewPlan plan, Care.Verdict verdict, Instant start, String drinkerName) {
+    static PlanSheet write(BrewPlan plan, Care.Verdict verdict, List<WayOut> ways, Instant start, String drinkerName) {
         PlanRequest r = plan.request();
         Burner burner = r.kitchen().burner();
         return new PlanSheet(
@@ -67,6 +68,7 @@ public final class PlanWriting {
                 plan.brew().honeyAfterS(),
                 cautions(verdict),
                 verdict.stops(),
+                ways.stream().map(PlanWriting::way).toList(),
                 verdict.loads().stream()
                         .map(l -> new Load(Fields.code(l.constituent()), l.mg(), l.limitMg()))
                         .toList(),
@@ -192,6 +194,11 @@ public final class PlanWriting {
                 .toList();
     }
 
+    private static PlanSheet.WayLine way(WayOut w) {
+        return new PlanSheet.WayLine(
+                w.herb().orElse(null), w.with().orElse(null), w.cups() == 0 ? null : w.cups(), w.text());
+    }
+
     /** The request with recipe, drinker and kitchen written out. */
     static PlanAsk writtenOut(PlanAsk ask, RecipeDoc recipe, PlanRequest request, Instant start) {
         Drinker d = request.drinker();
@@ -227,6 +234,7 @@ public final class PlanWriting {
                                 k.burner().highW())),
                 Fields.code(request.custom().system()),
                 request.custom().liangG(),
+                null,
                 start,
                 null);
     }

@@ -2,13 +2,16 @@ package embercup.server.plans;
 
 import embercup.core.brew.MeasuredTimes;
 import embercup.core.care.Care;
+import embercup.core.care.WayOut;
 import embercup.core.dose.Drinker;
 import embercup.core.dose.Purpose;
 import embercup.core.dose.Strength;
+import embercup.core.dose.Substitution;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Constituent;
+import embercup.core.materia.Materia;
 import embercup.core.measure.KitchenSystem;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.plan.BrewPlan;
@@ -20,6 +23,7 @@ import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.people.Person;
 import embercup.server.plans.PlanAsk.BurnerDoc;
+import embercup.server.plans.PlanAsk.ChangeDoc;
 import embercup.server.plans.PlanAsk.DrinkerDoc;
 import embercup.server.plans.PlanAsk.KitchenDoc;
 import embercup.server.plans.PlanAsk.VesselDoc;
@@ -29,6 +33,7 @@ import embercup.server.recipes.RecipeReading;
 import embercup.server.recipes.Recipes;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -44,14 +49,16 @@ public class Plans {
     private final Kitchens kitchens;
     private final Planner planner;
     private final Care care;
+    private final Materia materia;
     private final Clock clock;
 
-    Plans(Recipes recipes, People people, Kitchens kitchens, Planner planner, Care care, Clock clock) {
+    Plans(Recipes recipes, People people, Kitchens kitchens, Planner planner, Care care, Materia materia, Clock clock) {
         this.recipes = recipes;
         this.people = people;
         this.kitchens = kitchens;
         this.planner = planner;
         this.care = care;
+        this.materia = materia;
         this.clock = clock;
     }
 
@@ -72,12 +79,12 @@ public class Plans {
 
     /** @throws InvalidInput when it cannot be brewed */
     public Made make(PlanAsk ask, Day day) {
-        RecipeDoc doc = recipe(ask);
+        MeasureCustom custom = custom(ask);
+        RecipeDoc doc = changed(recipe(ask), ask, custom);
         Recipe recipe = RecipeReading.read(doc, "recipe");
         Person person = ask.drinkerId() == null ? null : people.get(ask.drinkerId());
         Drinker drinker = drinker(ask, person);
         Kitchen kitchen = kitchen(ask);
-        MeasureCustom custom = custom(ask);
         PlanRequest request = new PlanRequest(
                 recipe,
                 ask.cups() == null ? recipe.cups() : ask.cups(),
@@ -97,7 +104,7 @@ public class Plans {
                 : ask.startAt() == null ? clock.instant() : ask.startAt();
         Care.Verdict verdict = care.judge(plan, day.earlierMg(ask.drinkerId(), start));
         String name = person == null ? "" : person.name();
-        PlanSheet sheet = PlanWriting.write(plan, verdict, start, name);
+        PlanSheet sheet = PlanWriting.write(plan, verdict, WayOut.of(materia, plan, verdict), start, name);
         return new Made(plan, PlanWriting.writtenOut(ask, doc, request, start), sheet, care.contents(plan));
     }
 
@@ -137,6 +144,25 @@ public class Plans {
                 ? ask.recipe()
                 : recipes.get(Fields.need(ask.recipeId(), "recipeId", "a recipe"))
                         .recipe();
+    }
+
+    /** The recipe with what the order leaves out or replaces. */
+    private RecipeDoc changed(RecipeDoc doc, PlanAsk ask, MeasureCustom custom) {
+        List<ChangeDoc> changes = ask.changes() == null ? List.of() : ask.changes();
+        if (changes.isEmpty()) {
+            return doc;
+        }
+        Substitution substitution = new Substitution(materia, custom);
+        Recipe recipe = RecipeReading.read(doc, "recipe");
+        for (int i = 0; i < changes.size(); i++) {
+            ChangeDoc change = changes.get(i);
+            String herb = Fields.text(change.herb(), "changes[" + i + "].herb", 80);
+            String with = change.with();
+            recipe = with == null
+                    ? substitution.leaveOut(recipe, herb, "changes[" + i + "].herb")
+                    : substitution.replace(recipe, herb, with, "changes[" + i + "].with");
+        }
+        return doc.withAdditions(recipe.additions());
     }
 
     private Drinker drinker(PlanAsk ask, @Nullable Person person) {

@@ -1,6 +1,8 @@
 package embercup.server.recipes;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import embercup.core.recipe.Addition;
+import embercup.server.platform.Fields;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +20,20 @@ public record RecipeDoc(
         @Schema(minimum = "10", maximum = "60000") @Nullable Double pourMl,
         @Nullable List<AdditionDoc> additions,
         @Nullable List<StageDoc> stages) {
+
+    /** The same recipe with other herbs. */
+    public RecipeDoc withAdditions(List<Addition> others) {
+        List<AdditionDoc> docs = others.stream()
+                .map(a -> new AdditionDoc(
+                        a.herb(),
+                        Fields.code(a.form()),
+                        Fields.code(a.cut()),
+                        a.quantity().amount(),
+                        a.quantity().unit().code(),
+                        a.stage()))
+                .toList();
+        return new RecipeDoc(name, tradition, cups, cupMl, pourMl, docs, stages);
+    }
 
     /** One herb; {@code stage} is the index of the stage at whose start it goes in. */
     @JsonInclude(JsonInclude.Include.NON_NULL)

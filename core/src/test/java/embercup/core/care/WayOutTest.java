@@ -1,0 +1,124 @@
+package embercup.core.care;
+
+import static embercup.core.Pots.MATERIA;
+import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.adultWith;
+import static embercup.core.Pots.child;
+import static embercup.core.Pots.dried;
+import static embercup.core.Pots.pour;
+import static embercup.core.Pots.recipe;
+import static embercup.core.Pots.steep;
+import static embercup.core.Pots.strain;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import embercup.core.dose.Drinker;
+import embercup.core.dose.Substitution;
+import embercup.core.materia.Condition;
+import embercup.core.materia.Constituent;
+import embercup.core.materia.Cut;
+import embercup.core.materia.Tradition;
+import embercup.core.measure.MeasureCustom;
+import embercup.core.measure.Unit;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.PlanRequest;
+import embercup.core.recipe.Addition;
+import embercup.core.recipe.Recipe;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** A stop is not the end: the plan offers what can be done, and what it offers really helps. */
+class WayOutTest {
+
+    private final Care care = new Care(MATERIA);
+
+    private static Recipe pot(double cups, Addition... herbs) {
+        return recipe(Tradition.FOLK, cups, 200, List.of(herbs), pour(), steep(10), strain());
+    }
+
+    private static final Addition LIQUORICE = dried("liquorice", Cut.CHOPPED, 2, Unit.GRAM, 0);
+    private static final Addition PEEL = dried("orange-peel", Cut.CHOPPED, 2, Unit.GRAM, 0);
+
+    private BrewPlan plan(Recipe recipe, Drinker drinker) {
+        return PLANNER.plan(PlanRequest.asWritten(recipe).withDrinker(drinker));
+    }
+
+    private List<WayOut> ways(Recipe recipe, Drinker drinker, Map<Constituent, Double> earlier) {
+        BrewPlan plan = plan(recipe, drinker);
+        return WayOut.of(MATERIA, plan, care.judge(plan, earlier));
+    }
+
+    @Test
+    void insteadOfLiquoriceFennelForBloodPressureTablets() {
+        List<WayOut> ways = ways(pot(2, LIQUORICE, PEEL), adultWith(61, Condition.HIGH_BLOOD_PRESSURE), Map.of());
+        assertThat(ways).anySatisfy(w -> {
+            assertThat(w.herb()).contains("liquorice");
+            assertThat(w.with()).contains("fennel");
+            assertThat(w.text()).contains("no glycyrrhizin");
+        });
+        assertThat(ways).anyMatch(w -> w.with().isEmpty() && w.text().equals("Leave the liquorice root out"));
+    }
+
+    @Test
+    void everyWayOutReallyLiftsItsStop() {
+        Drinker siv = adultWith(61, Condition.HIGH_BLOOD_PRESSURE);
+        Recipe stopped = pot(2, LIQUORICE, PEEL);
+        Substitution substitution = new Substitution(MATERIA, MeasureCustom.DEFAULT);
+        List<WayOut> ways = ways(stopped, siv, Map.of());
+        assertThat(ways).isNotEmpty();
+        for (WayOut way : ways) {
+            String herb = way.herb().orElseThrow();
+            Recipe changed = way.with()
+                    .map(w -> substitution.replace(stopped, herb, w, "with"))
+                    .orElseGet(() -> substitution.leaveOut(stopped, herb, "herb"));
+            assertThat(care.judge(plan(changed, siv), Map.of()).stops())
+                    .as(way.text())
+                    .isFalse();
+        }
+    }
+
+    @Test
+    void aSubstituteThatIsStoppedTooIsNotOffered() {
+        // Chicory and dandelion both belong to the daisy family; burdock as well.
+        List<WayOut> ways = ways(
+                pot(1, dried("dandelion", Cut.SLICED, 3, Unit.GRAM, 0), PEEL),
+                adultWith(70, Condition.DAISY_ALLERGY),
+                Map.of());
+        assertThat(ways).extracting(WayOut::with).containsOnly(Optional.empty());
+    }
+
+    @Test
+    void aPotOfOneHerbThatMustNotBeOffersNothingButAnotherPot() {
+        assertThat(ways(
+                        pot(1, dried("willow-bark", Cut.CHOPPED, 1, Unit.GRAM, 0)),
+                        adultWith(70, Condition.KIDNEY),
+                        Map.of()))
+                .isEmpty();
+    }
+
+    @Test
+    void fewerCupsAreOfferedWhenTheDayIsNearlyFull() {
+        Recipe sage = pot(3, dried("sage", Cut.CHOPPED, 3, Unit.GRAM, 0));
+        List<WayOut> ways = ways(sage, adultWith(66), Map.of(Constituent.THUJONE, 2.0));
+        assertThat(ways).anySatisfy(w -> {
+            assertThat(w.cups()).isEqualTo(2);
+            assertThat(w.text()).isEqualTo("Make 2 cups only");
+        });
+        BrewPlan two = PLANNER.plan(
+                PlanRequest.asWritten(sage).withDrinker(adultWith(66)).withCups(2));
+        assertThat(care.judge(two, Map.of(Constituent.THUJONE, 2.0)).stops()).isFalse();
+        assertThat(ways(sage, adultWith(66), Map.of(Constituent.THUJONE, 6.0))).noneMatch(w -> w.cups() > 0);
+    }
+
+    @Test
+    void aHerbForGrownUpsIsReplacedByOneForTheChild() {
+        List<WayOut> ways = ways(pot(1, dried("sage", Cut.CHOPPED, 1, Unit.GRAM, 0), PEEL), child(8, 26), Map.of());
+        assertThat(ways).anyMatch(w -> w.with().filter("thyme"::equals).isPresent());
+    }
+
+    @Test
+    void nothingIsOfferedWhereNothingIsStopped() {
+        assertThat(ways(pot(2, PEEL), adultWith(70), Map.of())).isEmpty();
+    }
+}

@@ -1,0 +1,134 @@
+package embercup.core.plan;
+
+import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.boil;
+import static embercup.core.Pots.dried;
+import static embercup.core.Pots.heat;
+import static embercup.core.Pots.plan;
+import static embercup.core.Pots.recipe;
+import static embercup.core.Pots.reduce;
+import static embercup.core.Pots.rootPot;
+import static embercup.core.Pots.simmer;
+import static embercup.core.Pots.strain;
+import static embercup.core.Pots.withPour;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import embercup.core.kitchen.Burner;
+import embercup.core.kitchen.Kitchen;
+import embercup.core.kitchen.Vessel;
+import embercup.core.materia.Cut;
+import embercup.core.materia.Severity;
+import embercup.core.materia.Tradition;
+import embercup.core.measure.Unit;
+import embercup.core.recipe.Flame;
+import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Stage;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+
+/** What the pot itself has to say. */
+class PotNotesTest {
+
+    private static final List<embercup.core.recipe.Addition> GINGER =
+            List.of(dried("ginger", Cut.CHOPPED, 2, Unit.GRAM, 0));
+
+    private static BrewPlan in(Vessel vessel, Recipe recipe, double cups) {
+        return PLANNER.plan(PlanRequest.asWritten(recipe)
+                .withKitchen(Kitchen.STANDARD.withVessel(vessel))
+                .withCups(cups));
+    }
+
+    private static Optional<Caution> note(BrewPlan plan, String code) {
+        return plan.notes().stream().filter(n -> n.code().equals(code)).findFirst();
+    }
+
+    @Test
+    void aPotThatIsTooSmallIsSaidAndOneThatWouldRunOverIsAStop() {
+        Vessel small = Vessel.of("milk pot", Vessel.Kind.POT, 12, 8);
+        assertThat(note(in(small, rootPot(), 2), "vessel-too-small")).isEmpty();
+        assertThat(note(in(small, rootPot(), 3), "vessel-too-small"))
+                .hasValueSatisfying(n -> assertThat(n.severity()).isEqualTo(Severity.CARE));
+        assertThat(note(in(small, rootPot(), 8), "vessel-too-small")).hasValueSatisfying(n -> {
+            assertThat(n.severity()).isEqualTo(Severity.STOP);
+            assertThat(n.text()).contains("milk pot").contains("larger one or make fewer cups");
+        });
+    }
+
+    @Test
+    void withoutAVesselThePlanChoosesOneThatHoldsThePot() {
+        for (double cups : new double[] {1, 2, 4, 8, 16, 40}) {
+            BrewPlan plan = PLANNER.plan(PlanRequest.asWritten(rootPot()).withCups(cups));
+            assertThat(note(plan, "vessel-too-small")).as(cups + " cups").isEmpty();
+        }
+    }
+
+    @Test
+    void herbsInAWidePotAreHardlyCovered() {
+        Vessel wide = Vessel.of("preserving pan", Vessel.Kind.POT, 38, 14);
+        assertThat(note(in(wide, rootPot(), 1), "herbs-not-covered")).isPresent();
+        assertThat(note(plan(rootPot()), "herbs-not-covered")).isEmpty();
+    }
+
+    @Test
+    void aPotLeftOnAHighFlameBoilsDryAndIsStopped() {
+        Recipe forgotten =
+                withPour(recipe(Tradition.FOLK, 1, 240, GINGER, new Stage.Boil(60, Flame.HIGH, false), strain()), 400);
+        assertThat(note(plan(forgotten), "boils-dry"))
+                .hasValueSatisfying(n -> assertThat(n.severity()).isEqualTo(Severity.STOP));
+        assertThat(note(plan(withPour(forgotten, 4000)), "boils-dry")).isEmpty();
+    }
+
+    @Test
+    void aSpiritLampNeverBringsAnOpenPotToTheBoil() {
+        Kitchen lamp = new Kitchen(
+                0,
+                20,
+                15,
+                Optional.of(Vessel.of("pot", Vessel.Kind.POT, 24, 14)),
+                new Burner("lamp", 60, 120, 180),
+                2000);
+        Recipe open = recipe(
+                Tradition.FOLK,
+                4,
+                240,
+                GINGER,
+                new Stage.Heat(OptionalDouble.empty(), Flame.HIGH, false),
+                simmer(10, false),
+                strain());
+        assertThat(note(PLANNER.plan(PlanRequest.asWritten(open).withKitchen(lamp)), "never-boils"))
+                .isPresent();
+        assertThat(note(plan(open), "never-boils")).isEmpty();
+    }
+
+    @Test
+    void twoYieldsThatDifferByMoreThanASixthAreBothShown() {
+        Recipe twoReadings = recipe(Tradition.AYURVEDIC, 2, 240, GINGER, heat(), reduce(300), strain());
+        assertThat(note(plan(twoReadings), "recipe-contradicts-itself"))
+                .hasValueSatisfying(n -> assertThat(n.text()).contains("480 mL").contains("300 mL"));
+        Recipe nearly = recipe(Tradition.AYURVEDIC, 2, 240, GINGER, heat(), reduce(440), strain());
+        assertThat(note(plan(nearly), "recipe-contradicts-itself")).isEmpty();
+    }
+
+    @Test
+    void waterThatCannotLeaveTheCupsItPromisesIsSaid() {
+        Recipe little = withPour(recipe(Tradition.FOLK, 3, 240, GINGER, boil(10, false), strain()), 500);
+        assertThat(note(plan(little), "recipe-contradicts-itself"))
+                .hasValueSatisfying(n -> assertThat(n.text()).contains("3 cups").contains("720 mL"));
+        Recipe enough = withPour(recipe(Tradition.FOLK, 3, 240, GINGER, boil(10, false), strain()), 920);
+        assertThat(note(plan(enough), "recipe-contradicts-itself")).isEmpty();
+    }
+
+    @Test
+    void aRecipesOwnWaterGrowsWithTheCupsButNotItsSteam() {
+        Recipe own = withPour(recipe(Tradition.FOLK, 2, 240, GINGER, boil(10, false), strain()), 680);
+        PlanRequest two = PlanRequest.asWritten(own)
+                .withKitchen(Kitchen.STANDARD.withVessel(Vessel.of("pot", Vessel.Kind.POT, 20, 14)));
+        var small = PLANNER.plan(two).water();
+        var large = PLANNER.plan(two.withCups(4)).water();
+        assertThat(small.startMl()).isEqualTo(680);
+        assertThat(large.yieldMl()).isCloseTo(2 * small.yieldMl(), org.assertj.core.api.Assertions.within(0.1));
+        assertThat(large.startMl()).isLessThan(2 * small.startMl());
+    }
+}
