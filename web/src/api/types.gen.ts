@@ -362,6 +362,7 @@ export interface components {
             weigh: boolean;
         };
         BrewAsk: {
+            changes?: components["schemas"]["ChangeDoc"][];
             /** Format: double */
             cupMl?: number;
             /** Format: double */
@@ -490,6 +491,10 @@ export interface components {
             severity: string;
             source: string;
             text: string;
+        };
+        ChangeDoc: {
+            herb?: string;
+            with?: string;
         };
         ContentLine: {
             constituent: string;
@@ -764,6 +769,7 @@ export interface components {
             version?: number;
         };
         PlanAsk: {
+            changes?: components["schemas"]["ChangeDoc"][];
             /** Format: double */
             cupMl?: number;
             /** Format: double */
@@ -831,6 +837,7 @@ export interface components {
             tradition: string;
             vessel: components["schemas"]["VesselLine"];
             water: components["schemas"]["Water"];
+            waysOut: components["schemas"]["WayLine"][];
             workings: {
                 [key: string]: components["schemas"]["Workings"];
             };
@@ -1030,6 +1037,13 @@ export interface components {
             startMl: number;
             /** Format: double */
             yieldMl: number;
+        };
+        WayLine: {
+            /** Format: int32 */
+            cups?: number;
+            herb?: string;
+            text: string;
+            with?: string;
         };
         Workings: {
             formula: string;

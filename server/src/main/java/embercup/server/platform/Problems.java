@@ -4,6 +4,7 @@ import embercup.core.workings.InvalidInput;
 import embercup.core.workings.InvalidInput.Violation;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -134,14 +135,13 @@ class Problems {
                         List.of()));
     }
 
-    /** The browser went away while a stream was open; there is nobody to answer. */
     @ExceptionHandler
-    void gone(AsyncRequestNotUsableException e) {
-        LOG.debug("A listener went away", e);
-    }
-
-    @ExceptionHandler
+    @Nullable
     ResponseEntity<Problem> anythingElse(Exception e) {
+        if (gone(e)) {
+            LOG.debug("A browser went away while it was answered");
+            return null;
+        }
         if (e instanceof ErrorResponse response) {
             HttpStatus status = HttpStatus.valueOf(response.getStatusCode().value());
             return answer(
@@ -162,6 +162,16 @@ class Problems {
                         "Something went wrong here",
                         "It is written in the server's log. Nothing was half saved.",
                         List.of()));
+    }
+
+    /** Whether the browser went away: a closed stream, a reload in the middle of an answer; there is nobody to tell. */
+    private static boolean gone(Exception e) {
+        for (Throwable t = e; t != null; t = t.getCause()) {
+            if (t instanceof AsyncRequestNotUsableException) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static ResponseEntity<Problem> invalid(List<Violation> violations) {
