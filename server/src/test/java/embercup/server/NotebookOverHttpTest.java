@@ -100,7 +100,7 @@ class NotebookOverHttpTest {
         tell(id, "\"kind\":\"noted\",\"strength\":-1,\"liking\":2,\"taste\":\"second thought\"");
         JsonNode entry = entry(id, "second");
         assertThat(entry.get("felt").asInt()).isEqualTo(-1);
-        assertThat(get("/api/notebook?words=%22first%20thought%22").body().get("entries"))
+        assertThat(get("/api/notebook?words=\"first thought\"").body().get("entries"))
                 .noneMatch(e -> e.get("brewId").asString().equals(id));
     }
 
@@ -132,9 +132,8 @@ class NotebookOverHttpTest {
 
     @Test
     void theDemoHouseholdHasBrewedForWeeksAndHasAJarStanding() {
-        JsonNode entries = get("/api/notebook?words=marshmallow%20OR%20roots%20OR%20linden")
-                .body()
-                .get("entries");
+        JsonNode entries =
+                get("/api/notebook?words=marshmallow OR roots OR linden").body().get("entries");
         assertThat(entries.size()).isGreaterThan(3);
         assertThat(get("/api/brews").body())
                 .anyMatch(b -> b.get("name").asString().contains("nettle"));
