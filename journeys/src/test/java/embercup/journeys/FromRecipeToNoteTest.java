@@ -163,7 +163,8 @@ class FromRecipeToNoteTest {
         page.navigate("/");
         pot(page, "Orange-peel and liquorice").click();
         button(page, "^Drinker:").click();
-        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Aunt Siv"))).click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Aunt Siv")))
+                .click();
         button(page, "Take fennel seed instead of liquorice").click();
         assertThat(page.getByText("fennel instead of liquorice")).isVisible();
         assertThat(button(page, "Start now")).isVisible();

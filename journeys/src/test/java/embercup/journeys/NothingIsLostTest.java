@@ -65,7 +65,8 @@ class NothingIsLostTest {
         for (String place : new String[] {"/choose", "/notebook", "/herbs", "/household"}) {
             page.navigate(place);
             Locator strip = page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Today"));
-            assertThat(strip.locator("a[href='" + brew.substring(brew.indexOf("/brew/")) + "']")).isVisible();
+            assertThat(strip.locator("a[href='" + brew.substring(brew.indexOf("/brew/")) + "']"))
+                    .isVisible();
         }
     }
 
@@ -112,7 +113,8 @@ class NothingIsLostTest {
         button(page, "More cups").click();
         page.keyboard().press("Escape");
         button(page, "^Strength:").click();
-        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("gentle"))).click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("gentle")))
+                .click();
         assertThat(page).hasURL(Pattern.compile("cups=3.*strength=gentle"));
         Page other = browser.phone();
         other.navigate(page.url());
@@ -134,7 +136,8 @@ class NothingIsLostTest {
             assertThat(button(page, "^Cups: " + cups)).isVisible();
         }
         assertThat(page.getByText(Pattern.compile("Strained: 1440 mL"))).isVisible();
-        Assertions.assertThat(page.getByLabel("Fire line").first().boundingBox().y).isCloseTo(before, Assertions.within(25.0));
+        Assertions.assertThat(page.getByLabel("Fire line").first().boundingBox().y)
+                .isCloseTo(before, Assertions.within(25.0));
     }
 
     @Test

@@ -30,8 +30,7 @@ class StartCommandTest {
     @BeforeAll
     static void aDirectoryOfItsOwn() throws IOException {
         home = Files.createTempDirectory(
-                "ember-start-",
-                PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx--x--x")));
+                "ember-start-", PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx--x--x")));
     }
 
     @AfterAll
@@ -68,18 +67,25 @@ class StartCommandTest {
         }
 
         int interrupt() throws Exception {
-            new ProcessBuilder("kill", "-TERM", String.valueOf(process.pid())).start().waitFor();
-            assertThat(process.waitFor(60, TimeUnit.SECONDS)).as("ends after TERM").isTrue();
+            new ProcessBuilder("kill", "-TERM", String.valueOf(process.pid()))
+                    .start()
+                    .waitFor();
+            assertThat(process.waitFor(60, TimeUnit.SECONDS))
+                    .as("ends after TERM")
+                    .isTrue();
             return process.exitValue();
         }
     }
 
     private static Started start(int port, Map<String, String> more, String... arguments) throws IOException {
         Path log = Files.createTempFile(home, "start-", ".log");
-        List<String> command = new java.util.ArrayList<>(List.of(root().resolve("start").toString()));
+        List<String> command =
+                new java.util.ArrayList<>(List.of(root().resolve("start").toString()));
         command.addAll(List.of(arguments));
-        ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile());
-        Map<String, String> environment = new HashMap<>(Map.of("EMBER_DATA", home.toString(), "EMBER_PORT", String.valueOf(port)));
+        ProcessBuilder builder =
+                new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile());
+        Map<String, String> environment =
+                new HashMap<>(Map.of("EMBER_DATA", home.toString(), "EMBER_PORT", String.valueOf(port)));
         environment.putAll(more);
         builder.environment().putAll(environment);
         return new Started(builder.start(), log);
@@ -92,16 +98,20 @@ class StartCommandTest {
     }
 
     private static String get(int port, String path) throws Exception {
-        HttpRequest request =
-                HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path)).build();
-        return HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofString()).body();
+        HttpRequest request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                .build();
+        return HttpClient.newHttpClient()
+                .send(request, HttpResponse.BodyHandlers.ofString())
+                .body();
     }
 
     @Test
     void itSetsUpServesKeepsAndEndsCleanly() throws Exception {
         int port = freePort();
         Started first = start(port, Map.of());
-        assertThat(first.says("Ember Cup is ready: http://127.0.0.1:" + port, READY_S)).as(first.said()).isTrue();
+        assertThat(first.says("Ember Cup is ready: http://127.0.0.1:" + port, READY_S))
+                .as(first.said())
+                .isTrue();
         assertThat(get(port, "/api/recipes")).contains("Linden and elderflower");
         assertThat(get(port, "/")).contains("<div id=\"root\">");
 
@@ -126,10 +136,16 @@ class StartCommandTest {
     @Test
     void aTakenPortIsSaidInOneSentence() throws Exception {
         try (ServerSocket taken = new ServerSocket(0, 1, java.net.InetAddress.getLoopbackAddress())) {
-            Started start = start(taken.getLocalPort(), Map.of("EMBER_DATA", home.resolve("other").toString()));
+            Started start = start(
+                    taken.getLocalPort(),
+                    Map.of("EMBER_DATA", home.resolve("other").toString()));
             assertThat(start.process().waitFor(60, TimeUnit.SECONDS)).isTrue();
             assertThat(start.process().exitValue()).isEqualTo(1);
-            assertThat(start.said().strip().lines()).hasSize(1).first().asString().contains("is taken by another program");
+            assertThat(start.said().strip().lines())
+                    .hasSize(1)
+                    .first()
+                    .asString()
+                    .contains("is taken by another program");
         }
     }
 
@@ -138,8 +154,10 @@ class StartCommandTest {
         Started start = start(
                 freePort(),
                 Map.of(
-                        "EMBER_DATA", home.resolve("away").toString(),
-                        "EMBER_DB_URL", "jdbc:postgresql://127.0.0.1:" + freePort() + "/ember"));
+                        "EMBER_DATA",
+                        home.resolve("away").toString(),
+                        "EMBER_DB_URL",
+                        "jdbc:postgresql://127.0.0.1:" + freePort() + "/ember"));
         assertThat(start.process().waitFor(READY_S, TimeUnit.SECONDS)).isTrue();
         assertThat(start.process().exitValue()).isEqualTo(1);
         assertThat(start.said()).contains("Ember Cup: the database").doesNotContain("\tat ");
