@@ -173,7 +173,8 @@ class FromRecipeToNoteTest {
         button(page, "Leave the liquorice root out").click();
         button(page, "Start now").click();
         assertThat(page).hasURL(Pattern.compile("/brew/"));
-        assertThat(page.getByText("Liquorice")).hasCount(0);
+        assertThat(page.getByText("Orange peel").first()).isVisible();
+        assertThat(page.getByText("Liquorice root")).hasCount(0);
     }
 
     @Test

@@ -70,16 +70,20 @@ class NothingIsLostTest {
         }
     }
 
+    private static Locator linden(Page page) {
+        return page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Linden flower"));
+    }
+
     @Test
     void herbsAreTickedOffWhileMeasuringAndCanBeUnticked() {
         Page page = brewing(browser.laptop(), "Linden and elderflower");
-        Locator linden = page.getByLabel("Linden flower");
+        Locator linden = linden(page);
         linden.click();
         assertThat(linden).isChecked();
         page.reload();
-        assertThat(page.getByLabel("Linden flower")).isChecked();
-        page.getByLabel("Linden flower").click();
-        assertThat(page.getByLabel("Linden flower")).not().isChecked();
+        assertThat(linden(page)).isChecked();
+        linden(page).click();
+        assertThat(linden(page)).not().isChecked();
     }
 
     @Test
