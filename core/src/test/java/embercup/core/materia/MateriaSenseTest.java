@@ -1,0 +1,118 @@
+package embercup.core.materia;
+
+import static embercup.core.Pots.MATERIA;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import embercup.core.measure.Unit;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Whether the data of the materia makes sense as a whole. */
+class MateriaSenseTest {
+
+    private static List<Herb> brewed() {
+        return MATERIA.herbs().stream()
+                .filter(h -> h.stop().isEmpty() && h.part() != PlantPart.PANTRY)
+                .toList();
+    }
+
+    @Test
+    void everyHerbThatIsBrewedHasADoseAMethodAndAnAgeFloor() {
+        assertThat(brewed()).allSatisfy(h -> {
+            assertThat(h.doses()).as(h.slug()).isNotEmpty();
+            assertThat(h.method()).as(h.slug()).isPresent();
+            assertThat(h.ageFloorYears()).as(h.slug()).isPresent();
+            assertThat(h.keepsMonths()).as(h.slug()).isPresent();
+        });
+    }
+
+    @Test
+    void hardPartsAreDecoctedAndFlowersNeverBoiled() {
+        assertThat(brewed())
+                .filteredOn(h -> h.part() == PlantPart.FLOWER && !h.slug().equals("clove"))
+                .allSatisfy(h -> assertThat(h.method().orElseThrow().method())
+                        .as(h.slug())
+                        .isEqualTo(Herb.Method.INFUSION));
+        assertThat(brewed())
+                .filteredOn(h ->
+                        Set.of(PlantPart.ROOT, PlantPart.FUNGUS, PlantPart.TWIG).contains(h.part()))
+                .filteredOn(h -> h.method().orElseThrow().method() == Herb.Method.INFUSION)
+                .extracting(Herb::slug)
+                .containsOnly("valerian");
+    }
+
+    @Test
+    void noDoseIsBelowZeroOrAboveWhatAPotHolds() {
+        assertThat(brewed()).allSatisfy(h -> assertThat(h.doses()).allSatisfy(d -> {
+            assertThat(d.perCupG().low()).as(h.slug()).isPositive();
+            assertThat(d.perDayG().high()).as(h.slug()).isBetween(0.1, 100.0);
+            assertThat(d.perDayG().high())
+                    .as(h.slug())
+                    .isGreaterThanOrEqualTo(d.perCupG().high());
+        }));
+    }
+
+    /** What a limit is summed over must be known of the herbs that hold it (reference values). */
+    @ParameterizedTest
+    @CsvSource({
+        "cinnamon-cassia, COUMARIN, 3.0",
+        "cinnamon-true, COUMARIN, 0.02",
+        "liquorice, GLYCYRRHIZIN, 40",
+        "sage, THUJONE, 2",
+        "fennel, ESTRAGOLE, 2",
+        "black-tea, CAFFEINE, 22.5",
+        "green-tea, CAFFEINE, 15"
+    })
+    void limitedConstituentsAreInTheHerbsThatHoldThem(String slug, Constituent constituent, double mgPerG) {
+        assertThat(MATERIA.herb(slug, "herb").constituents())
+                .anyMatch(c -> c.constituent() == constituent && c.mgPerG().best() == mgPerG);
+        assertThat(MATERIA.limits()).containsKey(constituent);
+    }
+
+    /** Black tea bag about 45 mg of caffeine, mate 35 mg a cup (EFSA 2015, mem). */
+    @Test
+    void aBagOfTeaHoldsTheCaffeineOfTheTables() {
+        double bag = Unit.BAG_G
+                * MATERIA.herb("black-tea", "herb")
+                        .constituents()
+                        .get(0)
+                        .mgPerG()
+                        .best();
+        assertThat(bag).isBetween(40.0, 50.0);
+        double mate =
+                3 * MATERIA.herb("mate", "herb").constituents().get(0).mgPerG().best();
+        assertThat(mate).isBetween(30.0, 40.0);
+    }
+
+    @Test
+    void noNameStandsForTwoHerbs() {
+        List<String> slugs = MATERIA.herbs().stream().map(Herb::slug).toList();
+        assertThat(slugs).doesNotHaveDuplicates();
+        List<String> commons = MATERIA.herbs().stream().map(Herb::common).toList();
+        assertThat(commons).doesNotHaveDuplicates();
+    }
+
+    @Test
+    void aPlantNotForTeaSaysWhyAndIsNeverDosed() {
+        assertThat(MATERIA.herbs()).filteredOn(h -> h.stop().isPresent()).allSatisfy(h -> {
+            assertThat(h.doses()).as(h.slug()).isEmpty();
+            assertThat(h.stop().orElseThrow().text()).hasSizeGreaterThan(30);
+        });
+        assertThat(MATERIA.herb("ephedra", "herb").stop().orElseThrow().text()).contains("check local law");
+    }
+
+    @Test
+    void sourcesFromMemorySaySo() {
+        assertThat(MATERIA.sources().values())
+                .allSatisfy(
+                        s -> assertThat(s.title().contains("mem)")).as(s.key()).isEqualTo(s.fromMemory()));
+        Set<String> used = MATERIA.herbs().stream()
+                .flatMap(h -> h.doses().stream().map(Herb.DoseRange::source))
+                .collect(Collectors.toSet());
+        assertThat(MATERIA.sources().keySet()).containsAll(used);
+    }
+}
