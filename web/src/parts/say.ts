@@ -68,3 +68,12 @@ export function figure(x: number): string {
   if (a >= 10) return x.toFixed(1);
   return x === Math.round(x) ? String(x) : x.toFixed(a < 0.1 ? 3 : 2);
 }
+
+/** How strong a cup was felt to be, as it is asked and as it is shown. */
+export const FELT = [
+  { value: -2, label: "far too weak" },
+  { value: -1, label: "a little weak" },
+  { value: 0, label: "right" },
+  { value: 1, label: "a little strong" },
+  { value: 2, label: "far too strong" },
+];

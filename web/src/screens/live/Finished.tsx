@@ -2,15 +2,8 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { BrewSheet } from "../../api/client";
 import { confirm } from "../../api/outbox";
-import { clock, day, grams, millilitres, span } from "../../parts/say";
+import { clock, day, FELT, grams, millilitres, span } from "../../parts/say";
 
-const FELT = [
-  { value: -2, label: "far too weak" },
-  { value: -1, label: "a little weak" },
-  { value: 0, label: "right" },
-  { value: 1, label: "a little strong" },
-  { value: 2, label: "far too strong" },
-];
 const LIKING = ["not again", "hardly", "well enough", "good", "the best"];
 
 /** A brew that came to an end: the note, beside what was planned. */

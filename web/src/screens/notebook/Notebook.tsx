@@ -1,16 +1,8 @@
 import { Link, useSearchParams } from "react-router";
 import type { Entry } from "../../api/client";
 import { useNotebook } from "../../api/queries";
-import { clock, day } from "../../parts/say";
+import { clock, day, FELT } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
-
-const FELT: Record<number, string> = {
-  [-2]: "far too weak",
-  [-1]: "a little weak",
-  0: "right",
-  1: "a little strong",
-  2: "far too strong",
-};
 
 /** Every brew that came to an end: what was planned, how it went, how it was. */
 export default function Notebook() {
@@ -102,7 +94,9 @@ function Line({ entry: e }: { entry: Entry }) {
             <span className="block">
               planned {e.plannedStrength.toFixed(1)}, went {e.predictedStrength.toFixed(1)}
             </span>
-            <span className="block text-muted">{e.felt == null ? "not judged" : `felt ${FELT[e.felt]}`}</span>
+            <span className="block text-muted">
+              {e.felt == null ? "not judged" : `felt ${FELT.find((f) => f.value === e.felt)?.label}`}
+            </span>
           </span>
         </span>
         <span className="text-sm">

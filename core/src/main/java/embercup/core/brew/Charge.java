@@ -5,6 +5,7 @@ import embercup.core.materia.ExtractClass;
 import embercup.core.materia.ExtractionData;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
+import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PartDefaults;
 
@@ -38,17 +39,13 @@ public record Charge(
     private static final double FRESH_PRESSED = 0.2;
     /** Water kept by powders, drained or pressed (source key {@code dispensary-water}), mL/g. */
     private static final double POWDER_KEPT = 2.5;
-    /** Water fraction of a dried herb (source key {@code ifct-2017}). */
-    private static final double DRIED_MOISTURE = 0.10;
-
     /** Room that a gram of herb takes under water: plant matter of about 1.4 g/mL (estimate), mL/g. */
     private static final double DISPLACED_ML_PER_DRY_G = 0.7;
 
     public static Charge of(Materia materia, Herb herb, Form form, Cut cut, double grams, int stage) {
         PartDefaults part = materia.part(herb.part());
         ExtractionData data = materia.extraction();
-        double moisture = herb.freshMoisture().orElse(part.freshMoisture()).value();
-        double dryG = form == Form.FRESH ? grams * (1 - moisture) / (1 - DRIED_MOISTURE) : grams;
+        double dryG = form == Form.FRESH ? grams * HerbMeasure.driedShare(materia, herb) : grams;
         double[] rates = new double[CLASSES.length];
         double[] holds = new double[CLASSES.length];
         double speed = part.speedPerMin().value()

@@ -8,6 +8,7 @@ import embercup.core.materia.DailyLimit;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Herb.HerbCaution;
+import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
@@ -130,13 +131,7 @@ public final class Care {
         Map<Constituent, Double> sums = new EnumMap<>(Constituent.class);
         for (PlannedAddition addition : plan.additions()) {
             Herb herb = materia.herb(addition.herb(), "herb");
-            double dryShare = addition.form() == Form.FRESH
-                    ? (1
-                                    - herb.freshMoisture()
-                                            .orElse(materia.part(herb.part()).freshMoisture())
-                                            .value())
-                            / 0.9
-                    : 1;
+            double dryShare = addition.form() == Form.FRESH ? HerbMeasure.driedShare(materia, herb) : 1;
             herb.constituents()
                     .forEach(c ->
                             sums.merge(c.constituent(), c.mgPerG().best() * addition.grams() * dryShare, Double::sum));

@@ -222,7 +222,7 @@ public final class HerbMeasure {
      * @param freshG grams of the fresh herb
      */
     public Conversion driedForFresh(Herb herb, double freshG) {
-        double ratio = (1 - freshMoisture(herb).value()) / (1 - DRIED_MOISTURE);
+        double ratio = driedShare(materia, herb);
         return dryMatter(
                 "dried grams",
                 "fresh grams × (1 − water in fresh) ÷ (1 − water in dried)",
@@ -233,7 +233,7 @@ public final class HerbMeasure {
 
     /** Fresh mass that holds the same dry matter as a dried mass; the inverse of {@link #driedForFresh}. */
     public Conversion freshForDried(Herb herb, double driedG) {
-        double ratio = (1 - DRIED_MOISTURE) / (1 - freshMoisture(herb).value());
+        double ratio = 1 / driedShare(materia, herb);
         return dryMatter(
                 "fresh grams",
                 "dried grams × (1 − water in dried) ÷ (1 − water in fresh)",
@@ -246,7 +246,7 @@ public final class HerbMeasure {
     static final double DRIED_MOISTURE = 0.10;
 
     private Conversion dryMatter(String label, String formula, Herb herb, double given, double result) {
-        Herb.Sourced moisture = freshMoisture(herb);
+        Herb.Sourced moisture = freshMoisture(materia, herb);
         return new Conversion(
                 Spread.around(result, 0.1),
                 Unit.GRAM,
@@ -261,7 +261,12 @@ public final class HerbMeasure {
                 Optional.empty());
     }
 
-    private Herb.Sourced freshMoisture(Herb herb) {
+    /** Grams of dried herb with the dry matter of a fresh gram. */
+    public static double driedShare(Materia materia, Herb herb) {
+        return (1 - freshMoisture(materia, herb).value()) / (1 - DRIED_MOISTURE);
+    }
+
+    private static Herb.Sourced freshMoisture(Materia materia, Herb herb) {
         return herb.freshMoisture().orElseGet(() -> materia.part(herb.part()).freshMoisture());
     }
 }

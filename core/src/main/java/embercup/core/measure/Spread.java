@@ -1,7 +1,5 @@
 package embercup.core.measure;
 
-import java.util.function.DoubleUnaryOperator;
-
 /**
  * A number as a kitchen knows it: low, best, high, with {@code low <= best <= high}. Immutable. The unit is that of the
  * place it stands in.
@@ -38,11 +36,6 @@ public record Spread(double low, double best, double high) {
     /** Sum of two independent spreads; the ends add, which is the cautious reading. */
     public Spread plus(Spread other) {
         return new Spread(low + other.low, best + other.best, high + other.high);
-    }
-
-    /** Applies a function that never falls as its argument rises. */
-    public Spread mapRising(DoubleUnaryOperator rising) {
-        return new Spread(rising.applyAsDouble(low), rising.applyAsDouble(best), rising.applyAsDouble(high));
     }
 
     /** What the number is when it is divided into this spread: {@code amount / this}, ends swapped. */

@@ -1,6 +1,5 @@
 package embercup.core.recipe;
 
-import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.Materia;
@@ -219,12 +218,5 @@ public final class RecipeRules {
         public Boolean finish(Stage.Finish stage) {
             return true;
         }
-    }
-
-    /** Whether a form is one the materia speaks of for this herb, by weight, piece or dose. */
-    public static boolean usualForm(Herb herb, Form form) {
-        return herb.bulk().stream().anyMatch(b -> b.form() == form)
-                || herb.doses().stream().anyMatch(d -> d.form() == form)
-                || herb.pieces().stream().anyMatch(p -> p.form() == form);
     }
 }

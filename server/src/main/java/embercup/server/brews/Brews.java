@@ -191,7 +191,8 @@ public class Brews implements Plans.Day {
 
     /** Brings the searchable columns and the notebook up to what the events say. */
     private BrewSheet settle(BrewEntity e) {
-        LiveBrew live = fold(e);
+        Folded folded = fold(e);
+        LiveBrew live = folded.live();
         String before = e.phase;
         e.phase = Fields.code(live.phase());
         live.startedAt().ifPresent(at -> e.startedAt = at);
@@ -204,7 +205,7 @@ public class Brews implements Plans.Day {
             notebook.strike(e.id);
         }
         publisher.publishEvent(new Changed(e.id));
-        return sheet(e, live);
+        return sheet(e, folded);
     }
 
     private static Entry entry(BrewEntity e, LiveBrew live) {
@@ -271,9 +272,13 @@ public class Brews implements Plans.Day {
         return plans.again(json.readValue(e.request, PlanAsk.class));
     }
 
-    private LiveBrew fold(BrewEntity e) {
+    /** A brew's state with the events that still count, planned and read once. */
+    private record Folded(LiveBrew live, List<BrewEvent> standing) {}
+
+    private Folded fold(BrewEntity e) {
         BrewPlan plan = plan(e);
-        return LiveBrew.fold(planner, plan, happened(e.id, plan));
+        List<BrewEvent> all = happened(e.id, plan);
+        return new Folded(LiveBrew.fold(planner, plan, all), BrewEvent.standing(all));
     }
 
     private List<BrewEvent> happened(UUID brewId, BrewPlan plan) {
@@ -285,7 +290,7 @@ public class Brews implements Plans.Day {
     }
 
     private BrewSheet.BrewLine line(BrewEntity e) {
-        LiveBrew live = fold(e);
+        LiveBrew live = fold(e).live();
         PlanSheet plan = json.readValue(e.plan, PlanSheet.class);
         Instant ready = live.readyAt().orElse(plan.readyAt());
         return new BrewSheet.BrewLine(
@@ -300,13 +305,13 @@ public class Brews implements Plans.Day {
                 live.now().map(LiveBrew.LiveStep::dueAt).orElse(null));
     }
 
-    private BrewSheet sheet(BrewEntity e, LiveBrew live) {
+    private BrewSheet sheet(BrewEntity e, Folded folded) {
         return BrewWriting.write(
                 e,
-                live,
+                folded.live(),
                 json.readValue(e.request, PlanAsk.class),
                 json.readValue(e.plan, PlanSheet.class),
                 clock.instant(),
-                BrewEvent.standing(happened(e.id, plan(e))));
+                folded.standing());
     }
 }
