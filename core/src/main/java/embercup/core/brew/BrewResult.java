@@ -13,7 +13,7 @@ import java.util.Map;
  * @param evaporatedMl steam
  * @param drawn what is in the liquor by class, in grams of herb given up
  * @param held what the herbs held by class
- * @param leftInHerbs share of the body that is still in the spent herbs, by charge, 0–1
+ * @param leftInHerbs share of each class that is still in the spent herbs, by charge, 0–1
  * @param cupC temperature in the cup at the end, °C
  * @param drinkableAfterS seconds after the end until it can be drunk
  * @param honeyAfterS seconds after the end until honey may go in
@@ -29,7 +29,7 @@ public record BrewResult(
         double evaporatedMl,
         Map<ExtractClass, Double> drawn,
         Map<ExtractClass, Double> held,
-        List<Double> leftInHerbs,
+        List<Map<ExtractClass, Double>> leftInHerbs,
         double cupC,
         double drinkableAfterS,
         double honeyAfterS,

@@ -108,7 +108,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
             drawn.put(Charge.CLASSES[c], liquor.drawn(c, strained));
             held.put(Charge.CLASSES[c], liquor.held(c));
         }
-        List<Double> left = new ArrayList<>();
+        List<Map<ExtractClass, Double>> left = new ArrayList<>();
         for (int i = 0; i < setup.charges().size(); i++) {
             left.add(liquor.leftInHerb(i));
         }

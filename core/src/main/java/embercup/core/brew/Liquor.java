@@ -1,8 +1,11 @@
 package embercup.core.brew;
 
+import embercup.core.materia.ExtractClass;
 import embercup.core.materia.ExtractionData;
 import embercup.core.materia.ExtractionData.ClassConstants;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * The herbs in the water and what they have given. Mutable; belongs to one {@link BrewRun}.
@@ -164,7 +167,12 @@ final class Liquor {
         return held[extractClass];
     }
 
-    double leftInHerb(int charge) {
-        return 1 - given[charge][0];
+    /** Share of each class that a herb has not given, 0–1. */
+    Map<ExtractClass, Double> leftInHerb(int charge) {
+        Map<ExtractClass, Double> left = new EnumMap<>(ExtractClass.class);
+        for (int c = 0; c < CLASSES; c++) {
+            left.put(Charge.CLASSES[c], 1 - given[charge][c]);
+        }
+        return left;
     }
 }

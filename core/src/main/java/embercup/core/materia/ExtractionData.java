@@ -38,6 +38,7 @@ public record ExtractionData(
      * @param lossPerMin first-order loss from the liquor at 100 °C, lid off, 1/min
      * @param lossActivationKj activation energy of the loss, kJ/mol
      * @param lossUnderLid factor on the loss with the lid on
+     * @param inSpirit factor on what pure alcohol draws at most instead of water
      */
     public record ClassConstants(
             double speed,
@@ -45,7 +46,8 @@ public record ExtractionData(
             double partitionMlPerG,
             double lossPerMin,
             double lossActivationKj,
-            double lossUnderLid) {}
+            double lossUnderLid,
+            double inSpirit) {}
 
     public ClassConstants of(ExtractClass extractClass) {
         return java.util.Objects.requireNonNull(classes.get(extractClass));

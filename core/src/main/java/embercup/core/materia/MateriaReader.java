@@ -119,7 +119,8 @@ final class MateriaReader {
                                 c.number("partitionMlPerG"),
                                 c.number("lossPerMin"),
                                 c.number("lossActivationKj"),
-                                c.number("lossUnderLid"))));
+                                c.number("lossUnderLid"),
+                                c.number("inSpirit"))));
         Node cuts = n.node("cutSpeed");
         Map<Cut, Double> cutSpeed = new EnumMap<>(Cut.class);
         for (Cut cut : Cut.values()) {

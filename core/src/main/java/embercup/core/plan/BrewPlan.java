@@ -4,6 +4,7 @@ import embercup.core.brew.BrewResult;
 import embercup.core.brew.CurvePoint;
 import embercup.core.brew.StageRun;
 import embercup.core.kitchen.Vessel;
+import embercup.core.recipe.Proposal.Reason;
 import embercup.core.workings.Workings;
 import java.time.Duration;
 import java.time.Instant;
@@ -22,6 +23,7 @@ import java.util.Map;
  * @param curve body as strength; aroma and bite as shares
  * @param displacedMl room the herbs take under water beside what they soak up, mL
  * @param notes what the plan itself has to say: clipped doses, vessel, contradictions
+ * @param reasons why a stage is there, for stages that the plan itself proposes
  * @param workings by the name of the number
  */
 public record BrewPlan(
@@ -43,6 +45,7 @@ public record BrewPlan(
         BrewResult brew,
         double displacedMl,
         List<Caution> notes,
+        List<Reason> reasons,
         Map<String, Workings> workings) {
 
     /** When to start so that it is ready at {@code readyAt}. */

@@ -9,6 +9,7 @@ import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Schools;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import embercup.core.workings.Workings;
@@ -18,6 +19,11 @@ import java.util.Map;
 
 /** The measures of a plan: what a recipe says, turned into grams and kitchen measures for this pot and drinker. */
 final class Measures {
+
+    /** The cup of the monographs (source key {@code hmpc}), mL. */
+    private static final double MONOGRAPH_CUP_ML = 150;
+    /** From this factor on a single dose is a matter of care, not of note (design value). */
+    private static final double MUCH_MORE = 1.5;
 
     private final Materia materia;
     private final PlanRequest request;
@@ -51,6 +57,7 @@ final class Measures {
                                 .map(Herb.Sourced::source)
                                 .orElse("practice")));
             }
+            singleDose(notes, herb, addition, dose);
             PlannedAddition line = line(herb, addition, dose, own);
             all.add(line);
             workings.put(
@@ -64,6 +71,22 @@ final class Measures {
                             Workings.given("cups", request.cups(), "cups")));
         }
         return all;
+    }
+
+    /** A cup that holds more of a herb than a usual single dose is told so. */
+    private void singleDose(List<Caution> notes, Herb herb, Addition addition, DoseRule.Dose dose) {
+        herb.dose(request.recipe().tradition(), addition.form())
+                .filter(d -> dose.perCupG() > d.perCupG().high() * (1 + 1e-6))
+                .ifPresent(d -> notes.add(Caution.of(
+                        "single-dose",
+                        dose.perCupG() > d.perCupG().high() * MUCH_MORE ? Severity.CARE : Severity.NOTE,
+                        herb.slug(),
+                        "%s: a cup holds %s; a usual single dose is at most %s."
+                                .formatted(
+                                        herb.common(),
+                                        Words.grams(dose.perCupG()),
+                                        Words.grams(d.perCupG().high())),
+                        d.source())));
     }
 
     /** As the recipe says it, for its own cups: the standard that strength is measured against. */
@@ -87,6 +110,8 @@ final class Measures {
                     "",
                     false,
                     "",
+                    "",
+                    1,
                     own.nearest()));
         }
         return all;
@@ -141,7 +166,23 @@ final class Measures {
                 kitchen.words(),
                 crosses,
                 String.join(", ", prep(herb, addition)),
+                said(herb, addition, dose.perCupG()),
+                1,
                 own.nearest());
+    }
+
+    /** The dose as the cook's school says it; the grams of the pot stand beside it. */
+    private String said(Herb herb, Addition addition, double perCupG) {
+        double grams = perCupG * request.cups();
+        return switch (request.schools().chosen(Schools.Question.DOSE)) {
+            case GRAMS_PER_CUP -> Words.grams(perCupG * MONOGRAPH_CUP_ML / request.cupMl()) + " to 150 mL";
+            case GRAMS_PER_DAY -> Words.grams(perCupG * DoseRule.cupsADay(herb, addition.form(), wish())) + " a day";
+            case START_AND_END ->
+                Words.grams(grams) + " to a pot that ends at " + StageWords.millilitres(request.liquorMl());
+            case CONCENTRATE -> Words.grams(grams / request.liquorMl() * 100) + " to 100 mL of concentrate";
+            default ->
+                measure.kitchen(herb, addition.form(), addition.cut(), perCupG).words() + " to a cup";
+        };
     }
 
     /** Whether a heavy hand with the spoon passes a constituent's daily limit that the best amount keeps. */
@@ -157,10 +198,10 @@ final class Measures {
         });
     }
 
-    private static List<String> prep(Herb herb, Addition addition) {
+    private List<String> prep(Herb herb, Addition addition) {
         List<String> words = new ArrayList<>();
         if (addition.form() == embercup.core.materia.Form.FRESH) {
-            words.addAll(herb.prep());
+            herb.prep().forEach(p -> words.add(p.replace("peel or leave the skin on", skin())));
             if (herb.prep().stream().noneMatch(p -> p.contains(verb(addition)))) {
                 words.add(verb(addition));
             }
@@ -176,6 +217,10 @@ final class Measures {
         }
         words.removeIf(String::isEmpty);
         return words;
+    }
+
+    private String skin() {
+        return request.schools().hold(Schools.Choice.PEELED) ? "peel" : "leave the skin on";
     }
 
     private static String verb(Addition addition) {

@@ -8,6 +8,7 @@ import embercup.core.kitchen.Kitchen;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
+import embercup.core.recipe.Schools;
 import embercup.core.workings.InvalidInput;
 
 /**
@@ -16,6 +17,8 @@ import embercup.core.workings.InvalidInput;
  * @param cups 1–40
  * @param cupMl 30–1 000 mL
  * @param measured what stages really took; nothing before the brew
+ * @param schools where practitioners disagree, what this cook holds to
+ * @param spentHerbs whether it is the second brew of herbs that the same request has brewed and strained once
  */
 public record PlanRequest(
         Recipe recipe,
@@ -26,7 +29,9 @@ public record PlanRequest(
         Drinker drinker,
         Kitchen kitchen,
         MeasureCustom custom,
-        MeasuredTimes measured) {
+        MeasuredTimes measured,
+        Schools schools,
+        boolean spentHerbs) {
 
     /** The recipe as it is written: its own cups, standard strength, an adult, a standard kitchen. */
     public static PlanRequest asWritten(Recipe recipe) {
@@ -39,27 +44,60 @@ public record PlanRequest(
                 Drinker.ADULT,
                 Kitchen.STANDARD,
                 MeasureCustom.DEFAULT,
-                MeasuredTimes.NONE);
+                MeasuredTimes.NONE,
+                Schools.of(recipe.tradition()),
+                false);
+    }
+
+    /** Liquor wanted, mL: cups × cup size, less the water a concentrate is diluted with. */
+    public double liquorMl() {
+        return cups * cupMl / (1 + recipe.dilutionParts());
+    }
+
+    public PlanRequest withRecipe(Recipe other) {
+        return new PlanRequest(
+                other, cups, cupMl, strength, purpose, drinker, kitchen, custom, measured, schools, spentHerbs);
     }
 
     public PlanRequest withCups(double others) {
-        return new PlanRequest(recipe, others, cupMl, strength, purpose, drinker, kitchen, custom, measured);
+        return new PlanRequest(
+                recipe, others, cupMl, strength, purpose, drinker, kitchen, custom, measured, schools, spentHerbs);
     }
 
     public PlanRequest withStrength(Strength other) {
-        return new PlanRequest(recipe, cups, cupMl, other, purpose, drinker, kitchen, custom, measured);
+        return new PlanRequest(
+                recipe, cups, cupMl, other, purpose, drinker, kitchen, custom, measured, schools, spentHerbs);
     }
 
     public PlanRequest withDrinker(Drinker other) {
-        return new PlanRequest(recipe, cups, cupMl, strength, purpose, other, kitchen, custom, measured);
+        return new PlanRequest(
+                recipe, cups, cupMl, strength, purpose, other, kitchen, custom, measured, schools, spentHerbs);
     }
 
     public PlanRequest withKitchen(Kitchen other) {
-        return new PlanRequest(recipe, cups, cupMl, strength, purpose, drinker, other, custom, measured);
+        return new PlanRequest(
+                recipe, cups, cupMl, strength, purpose, drinker, other, custom, measured, schools, spentHerbs);
+    }
+
+    public PlanRequest withCustom(MeasureCustom other) {
+        return new PlanRequest(
+                recipe, cups, cupMl, strength, purpose, drinker, kitchen, other, measured, schools, spentHerbs);
     }
 
     public PlanRequest withMeasured(MeasuredTimes times) {
-        return new PlanRequest(recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, times);
+        return new PlanRequest(
+                recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, times, schools, spentHerbs);
+    }
+
+    public PlanRequest withSchools(Schools others) {
+        return new PlanRequest(
+                recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, measured, others, spentHerbs);
+    }
+
+    /** The second brew of the same herbs, or the first. */
+    public PlanRequest spent(boolean herbs) {
+        return new PlanRequest(
+                recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, measured, schools, herbs);
     }
 
     /** @throws InvalidInput with every number outside its limits */

@@ -116,13 +116,7 @@ final class PlanWorkings {
     }
 
     private static double watts(BrewSetup setup, Stage stage) {
-        if (stage instanceof Stage.Boil s) {
-            return setup.kitchen().burner().watts(s.flame());
-        }
-        if (stage instanceof Stage.Simmer s) {
-            return setup.kitchen().burner().watts(s.flame());
-        }
-        return stage instanceof Stage.Reduce s ? setup.kitchen().burner().watts(s.flame()) : 0;
+        return stage.onFlame().map(setup.kitchen().burner()::watts).orElse(0.0);
     }
 
     private static Workings heating(BrewSetup setup, StageRun run) {

@@ -18,6 +18,8 @@ import java.util.Optional;
  * @param measure kitchen measure in words, "2 tsp"
  * @param weigh whether the spread of the kitchen measure crosses a dose limit
  * @param prep what is done to it first; empty when nothing
+ * @param said the amount as the cook's school says a dose, "1.5 g to 150 mL"
+ * @param leftShare share of the herb that it still has to give, 0–1; 1 unless it is spent
  * @param nearest cut or form whose weight was used because the materia has none for this one
  */
 public record PlannedAddition(
@@ -34,4 +36,28 @@ public record PlannedAddition(
         String measure,
         boolean weigh,
         String prep,
-        Optional<String> nearest) {}
+        String said,
+        double leftShare,
+        Optional<String> nearest) {
+
+    /** The same herb, brewed and strained once. */
+    PlannedAddition spent(double left) {
+        return new PlannedAddition(
+                herb,
+                common,
+                form,
+                cut,
+                stage,
+                perCup,
+                grams,
+                lowG,
+                highG,
+                perCupG,
+                "as strained",
+                false,
+                "",
+                said,
+                left,
+                nearest);
+    }
+}

@@ -5,21 +5,24 @@ import embercup.core.brew.BrewSetup;
 import embercup.core.brew.BrewSimulation;
 import embercup.core.brew.Charge;
 import embercup.core.brew.CurvePoint;
-import embercup.core.brew.MeasuredTimes;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.ExtractClass;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Materia;
+import embercup.core.recipe.Proposal;
+import embercup.core.recipe.Proposal.Reason;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import embercup.core.workings.InvalidInput;
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /** Makes a {@link BrewPlan} from a recipe, a drinker and a kitchen. Stateless and thread-safe. */
 public final class Planner {
@@ -34,24 +37,29 @@ public final class Planner {
     }
 
     /** @throws InvalidInput when recipe or request cannot be brewed; names every field */
-    public BrewPlan plan(PlanRequest request) {
-        new RecipeRules(materia, request.custom()).check(request.recipe(), "recipe");
-        request.check();
+    public BrewPlan plan(PlanRequest asked) {
+        List<Reason> reasons = new ArrayList<>();
+        PlanRequest request = ready(asked, reasons);
         List<Caution> notes = new ArrayList<>();
         Map<String, embercup.core.workings.Workings> workings = new LinkedHashMap<>();
         List<PlannedAddition> additions = new Measures(materia, request).planned(notes, workings);
-        Pot pot = pot(request, additions);
-        BrewResult brew = BrewSimulation.run(pot.setup);
+        BrewSetup pot = pot(request, charges(request, additions));
+        if (request.spentHerbs()) {
+            BrewResult first = BrewSimulation.run(pot.unmeasured());
+            pot = pot(request, spentCharges(pot.charges(), first));
+            additions = spent(additions, first);
+        }
+        BrewResult brew = BrewSimulation.run(pot);
         WaterPlan water = water(pot, brew);
-        Vessel vessel = pot.setup.vessel();
+        Vessel vessel = pot.vessel();
         double dipCm = vessel.fromRimCm(water.dipMl());
-        Timeline timeline = Timeline.of(materia, additions, brew.stages(), water, request.cups(), dipCm);
+        Timeline timeline = Timeline.of(materia, request, additions, brew.stages(), water, dipCm);
         double reference = referenceBodyPerMl(request);
         double bodyPerMl = bodyPerMl(brew);
         double strength = reference == 0 ? 0 : bodyPerMl / reference;
         double band = band(brew.share(ExtractClass.BODY));
-        notes.addAll(PotNotes.of(request, pot.setup, brew, water));
-        PlanWorkings.water(workings, pot.setup, brew, water);
+        notes.addAll(PotNotes.of(request, pot, brew, water));
+        PlanWorkings.water(workings, pot, brew, water);
         PlanWorkings.strength(workings, brew, strength, reference, request);
         return new BrewPlan(
                 request,
@@ -70,22 +78,48 @@ public final class Planner {
                 brew.share(ExtractClass.AROMA),
                 brew.share(ExtractClass.BITE),
                 brew,
-                displacedMl(pot.setup.charges()),
+                displacedMl(pot.charges()),
                 List.copyOf(notes),
+                List.copyOf(reasons),
                 java.util.Collections.unmodifiableMap(workings));
     }
 
-    private record Pot(BrewSetup setup) {}
+    /** The request with stages, when the recipe has none, and with the gates of its finish; checked. */
+    private PlanRequest ready(PlanRequest asked, List<Reason> reasons) {
+        RecipeRules rules = new RecipeRules(materia, asked.custom());
+        PlanRequest request = asked;
+        if (asked.recipe().stages().isEmpty()) {
+            rules.checkHerbs(asked.recipe(), "recipe");
+            Proposal proposal = Proposal.of(materia, asked.recipe(), asked.schools());
+            reasons.addAll(proposal.reasons());
+            request = asked.withRecipe(proposal.recipe());
+        }
+        rules.check(request.recipe(), "recipe");
+        request.check();
+        return Finishing.gated(request, reasons);
+    }
+
+    private static List<Charge> spentCharges(List<Charge> charges, BrewResult first) {
+        return IntStream.range(0, charges.size())
+                .mapToObj(i -> charges.get(i).spent(first.leftInHerbs().get(i)))
+                .toList();
+    }
+
+    /** Charges are the additions that go into the pot, in the same order. */
+    private static List<PlannedAddition> spent(List<PlannedAddition> additions, BrewResult first) {
+        Iterator<Map<ExtractClass, Double>> left = first.leftInHerbs().iterator();
+        return additions.stream()
+                .map(a -> a.perCup() ? a : a.spent(left.next().getOrDefault(ExtractClass.BODY, 0.0)))
+                .toList();
+    }
 
     /** Chooses the vessel and solves the water. */
-    private Pot pot(PlanRequest request, List<PlannedAddition> additions) {
+    private BrewSetup pot(PlanRequest request, List<Charge> charges) {
         Recipe recipe = request.recipe();
-        List<Charge> charges = charges(additions);
-        double scale = request.cups() * request.cupMl() / recipe.statedYieldMl();
-        Vessel first = request.kitchen()
-                .vessel()
-                .orElseGet(() -> Kitchen.smallest(usual(recipe), 1.3 * request.cups() * request.cupMl()));
-        BrewSetup setup = setup(request, charges, first, scale, request.cups() * request.cupMl());
+        double scale = request.liquorMl() / recipe.statedYieldMl();
+        Vessel first =
+                request.kitchen().vessel().orElseGet(() -> Kitchen.smallest(usual(recipe), 1.3 * request.liquorMl()));
+        BrewSetup setup = setup(request, charges, first, scale, request.liquorMl());
         setup = setup.withPour(pour(request, setup, scale));
         if (request.kitchen().vessel().isEmpty()) {
             Vessel fitting = Kitchen.smallest(usual(recipe), setup.pourMl() + displacedMl(charges));
@@ -94,7 +128,7 @@ public final class Planner {
                 setup = setup.withPour(pour(request, setup, scale));
             }
         }
-        return new Pot(setup);
+        return setup;
     }
 
     private BrewSetup setup(PlanRequest request, List<Charge> charges, Vessel vessel, double scale, double pourMl) {
@@ -146,7 +180,7 @@ public final class Planner {
                     setup.charges().stream().mapToDouble(c -> c.keptMl(false)).sum();
             return reduction.get().toMl() * scale * REDUCED_FROM + kept;
         }
-        return BrewSimulation.solvePour(planned, request.cups() * request.cupMl());
+        return BrewSimulation.solvePour(planned, request.liquorMl());
     }
 
     static java.util.Optional<Stage.Reduce> lastReduction(Recipe recipe) {
@@ -156,12 +190,19 @@ public final class Planner {
                 .reduce((a, b) -> b);
     }
 
-    private List<Charge> charges(List<PlannedAddition> additions) {
+    private List<Charge> charges(PlanRequest request, List<PlannedAddition> additions) {
         List<Charge> charges = new ArrayList<>();
         for (PlannedAddition a : additions) {
             if (!a.perCup()) {
                 Herb herb = materia.herb(a.herb(), "herb");
-                charges.add(Charge.of(materia, herb, a.form(), a.cut(), a.grams(), a.stage()));
+                charges.add(Charge.of(
+                        materia,
+                        herb,
+                        a.form(),
+                        a.cut(),
+                        a.grams(),
+                        a.stage(),
+                        request.recipe().menstruum()));
             }
         }
         return charges;
@@ -171,8 +212,7 @@ public final class Planner {
         return charges.stream().mapToDouble(Charge::displacedMl).sum();
     }
 
-    private static WaterPlan water(Pot pot, BrewResult brew) {
-        BrewSetup setup = pot.setup;
+    private static WaterPlan water(BrewSetup setup, BrewResult brew) {
         double dip = setup.stages().stream()
                 .filter(s -> s instanceof Stage.Reduce)
                 .mapToDouble(s -> ((Stage.Reduce) s).toMl() * setup.volumeScale())
@@ -185,19 +225,9 @@ public final class Planner {
 
     /** Body of a millilitre of the recipe's own standard cup, as written, in a standard kitchen. */
     private double referenceBodyPerMl(PlanRequest request) {
-        PlanRequest own = PlanRequest.asWritten(request.recipe());
-        PlanRequest written = new PlanRequest(
-                own.recipe(),
-                own.cups(),
-                own.cupMl(),
-                own.strength(),
-                own.purpose(),
-                own.drinker(),
-                own.kitchen(),
-                request.custom(),
-                MeasuredTimes.NONE);
+        PlanRequest written = PlanRequest.asWritten(request.recipe()).withCustom(request.custom());
         List<PlannedAddition> additions = new Measures(materia, written).asWritten();
-        return bodyPerMl(BrewSimulation.body(pot(written, additions).setup));
+        return bodyPerMl(BrewSimulation.body(pot(written, charges(written, additions))));
     }
 
     private static double bodyPerMl(BrewResult brew) {

@@ -89,7 +89,7 @@ final class PotNotes {
         if (recipe.pourMl().isPresent()
                 && !recipe.has(StageKind.REDUCE)
                 && request.measured().none()) {
-            double scale = request.cups() * request.cupMl() / stated;
+            double scale = request.liquorMl() / stated;
             double own = brew.yieldMl() / scale;
             if (differ(own, stated)) {
                 notes.add(contradiction(

@@ -1,10 +1,16 @@
 package embercup.core.plan;
 
+import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Stage;
 import java.util.Locale;
 
 /** What a stage says to the cook: short, imperative, with the amount. */
 final class StageWords {
+
+    /** From here on a jar is labelled and shaken every day: a day (common practice, no source), min. */
+    private static final double SHAKEN_FROM_MIN = 24 * 60;
+    /** Below this the cook calls it cold, °C. */
+    private static final double WARM_FROM_C = 25;
 
     private StageWords() {}
 
@@ -41,7 +47,7 @@ final class StageWords {
     }
 
     /** Label of the stage proper. */
-    record Label(double waterMl, double yieldMl, double cups, boolean tap) implements Stage.Visitor<String> {
+    record Label(double waterMl, double yieldMl, PlanRequest request, boolean tap) implements Stage.Visitor<String> {
         @Override
         public String heat(Stage.Heat stage) {
             return stage.toC().isPresent()
@@ -77,8 +83,16 @@ final class StageWords {
 
         @Override
         public String macerate(Stage.Macerate stage) {
-            return (tap ? "Pour " + millilitres(waterMl) + " of cold water on; let it stand " : "Let it stand ")
-                    + minutes(stage.minutes());
+            Menstruum menstruum = request.recipe().menstruum();
+            String what = menstruum.cold()
+                    ? menstruum.words()
+                    : stage.toC().orElse(0) > WARM_FROM_C
+                            ? "water of " + celsius(stage.toC().getAsDouble())
+                            : "cold water";
+            boolean shaken = stage.minutes() >= SHAKEN_FROM_MIN;
+            return (tap ? "Pour " + millilitres(waterMl) + " of " + what + " on; let it stand " : "Let it stand ")
+                    + minutes(stage.minutes())
+                    + (shaken ? "; label it with today's date and shake it once a day" : "");
         }
 
         @Override
@@ -93,7 +107,7 @@ final class StageWords {
 
         @Override
         public String strain(Stage.Strain stage) {
-            return "Strain" + (stage.pressed() ? " and press" : "") + " into " + cupsWord(cups);
+            return "Strain" + (stage.pressed() ? " and press" : "") + " into " + cupsWord() + diluted();
         }
 
         @Override
@@ -103,7 +117,7 @@ final class StageWords {
 
         @Override
         public String combine(Stage.Combine stage) {
-            return "Combine the liquors, " + millilitres(yieldMl) + " in all, into " + cupsWord(cups);
+            return "Combine the liquors, " + millilitres(yieldMl) + " in all, into " + cupsWord() + diluted();
         }
 
         @Override
@@ -111,8 +125,24 @@ final class StageWords {
             return "Finish the cup";
         }
 
-        private static String cupsWord(double cups) {
-            return cups == 1 ? "the mug" : Math.round(cups) + " mugs";
+        private String cupsWord() {
+            if (request.recipe().menstruum().cold()) {
+                return "a dark bottle with a dropper";
+            }
+            if (request.recipe().dilutionParts() > 0) {
+                return "a jar";
+            }
+            return request.cups() == 1 ? "the mug" : Math.round(request.cups()) + " mugs";
+        }
+
+        /** How a concentrate is served. */
+        private String diluted() {
+            double parts = request.recipe().dilutionParts();
+            double liquor = request.cupMl() / (1 + parts);
+            return parts == 0
+                    ? ""
+                    : "; shake it, and serve " + millilitres(liquor) + " with " + millilitres(request.cupMl() - liquor)
+                            + " of water to a cup";
         }
     }
 

@@ -61,12 +61,12 @@ final class Timeline {
 
     static Timeline of(
             Materia materia,
+            PlanRequest request,
             List<PlannedAddition> additions,
             List<StageRun> runs,
             WaterPlan water,
-            double cups,
             double dipCm) {
-        List<Step> stageSteps = stageSteps(additions, runs, water, cups, dipCm);
+        List<Step> stageSteps = stageSteps(request, additions, runs, water, dipCm);
         List<Step> preps = new ArrayList<>();
         double before = 0;
         List<Step> busy =
@@ -74,6 +74,9 @@ final class Timeline {
         List<PlannedAddition> byNeed = new ArrayList<>(additions);
         byNeed.sort(Comparator.comparingInt(PlannedAddition::stage));
         for (PlannedAddition addition : byNeed) {
+            if (addition.leftShare() < 1) {
+                continue;
+            }
             double work = prepS(addition.form(), addition.cut());
             double rest = restS(materia.find(addition.herb()), addition);
             double needS = runs.get(addition.stage()).startS() + needInside(runs.get(addition.stage()));
@@ -161,7 +164,7 @@ final class Timeline {
     }
 
     private static List<Step> stageSteps(
-            List<PlannedAddition> additions, List<StageRun> runs, WaterPlan water, double cups, double dipCm) {
+            PlanRequest request, List<PlannedAddition> additions, List<StageRun> runs, WaterPlan water, double dipCm) {
         List<Step> steps = new ArrayList<>();
         for (int i = 0; i < runs.size(); i++) {
             StageRun run = runs.get(i);
@@ -191,7 +194,7 @@ final class Timeline {
             }
             String label = run.stage()
                     .accept(new StageWords.Label(
-                            run.startMl(), water.yieldMl(), cups, i == 0 && kind == StageKind.MACERATE));
+                            run.startMl(), water.yieldMl(), request, i == 0 && kind == StageKind.MACERATE));
             steps.add(new Step(
                     "s" + i,
                     kind.code(),

@@ -7,9 +7,11 @@ import java.util.OptionalDouble;
 /**
  * A pot as somebody wrote it down. Immutable. {@link RecipeRules} says whether it can be brewed.
  *
- * @param cups how many cups it is written for
+ * @param cups how many cups it is written for, as they are drunk
  * @param cupMl size of one of its cups, mL
  * @param pourMl its own starting water for its own cups, mL; empty when the pour is to be solved
+ * @param menstruum what draws the herbs
+ * @param dilutionParts parts of water to one part of the liquor in the cup, 0–20; 0 for what is drunk as it is
  * @param additions herbs, in the order of writing
  * @param stages what is done, in order
  */
@@ -19,6 +21,8 @@ public record Recipe(
         double cups,
         double cupMl,
         OptionalDouble pourMl,
+        Menstruum menstruum,
+        double dilutionParts,
         List<Addition> additions,
         List<Stage> stages) {
 
@@ -27,9 +31,21 @@ public record Recipe(
         stages = List.copyOf(stages);
     }
 
-    /** Liquor the recipe says it makes, mL. */
+    /** A pot of water that is drunk as it is. */
+    public Recipe(
+            String name,
+            Tradition tradition,
+            double cups,
+            double cupMl,
+            OptionalDouble pourMl,
+            List<Addition> additions,
+            List<Stage> stages) {
+        this(name, tradition, cups, cupMl, pourMl, Menstruum.WATER, 0, additions, stages);
+    }
+
+    /** Liquor the recipe says it makes, mL: less than what is drunk when it is a concentrate. */
     public double statedYieldMl() {
-        return cups * cupMl;
+        return cups * cupMl / (1 + dilutionParts);
     }
 
     public boolean has(StageKind kind) {
@@ -38,11 +54,21 @@ public record Recipe(
 
     /** The same recipe with other additions. */
     public Recipe withAdditions(List<Addition> others) {
-        return new Recipe(name, tradition, cups, cupMl, pourMl, others, stages);
+        return new Recipe(name, tradition, cups, cupMl, pourMl, menstruum, dilutionParts, others, stages);
     }
 
     /** The same recipe with other stages. */
     public Recipe withStages(List<Stage> others) {
-        return new Recipe(name, tradition, cups, cupMl, pourMl, additions, others);
+        return new Recipe(name, tradition, cups, cupMl, pourMl, menstruum, dilutionParts, additions, others);
+    }
+
+    /** The same recipe as a concentrate with {@code parts} of water to one of liquor. */
+    public Recipe diluted(double parts) {
+        return new Recipe(name, tradition, cups, cupMl, pourMl, menstruum, parts, additions, stages);
+    }
+
+    /** The same recipe drawn by something else. */
+    public Recipe in(Menstruum other) {
+        return new Recipe(name, tradition, cups, cupMl, pourMl, other, dilutionParts, additions, stages);
     }
 }

@@ -28,6 +28,11 @@ public final class RecipeRules {
     /** Ten weeks: the longest tincture, min. */
     public static final double MOST_MINUTES = 70 * 24 * 60;
 
+    /** Parts of water to one of a concentrate. */
+    public static final double MOST_DILUTION = 20;
+    /** Spirit cannot be stronger by distilling, % by volume. */
+    public static final double STRONGEST_SPIRIT_PERCENT = 96;
+
     private final Materia materia;
     private final MeasureCustom custom;
 
@@ -42,6 +47,64 @@ public final class RecipeRules {
      */
     public void check(Recipe recipe, String path) {
         InvalidInput.Check check = new InvalidInput.Check();
+        head(check, recipe, path);
+        int stages = recipe.stages().size();
+        if (check.require(
+                stages >= 1 && stages <= MOST_STAGES,
+                path + ".stages",
+                stages + " stages",
+                "1 to " + MOST_STAGES + " stages")) {
+            stages(check, recipe.stages(), path + ".stages");
+            menstruum(check, recipe, path);
+        }
+        for (int i = 0; i < recipe.additions().size(); i++) {
+            Addition addition = recipe.additions().get(i);
+            String at = path + ".additions[" + i + "]";
+            check.require(
+                    addition.stage() >= 0 && addition.stage() < stages,
+                    at + ".stage",
+                    addition.stage(),
+                    stages == 0
+                            ? "a stage of the recipe, which has none"
+                            : "the index of a stage of this recipe, 0 to " + (stages - 1));
+            addition(check, addition, at);
+        }
+        check.throwIfAny();
+    }
+
+    /**
+     * Everything but the stages: for a recipe whose stages are still to be proposed.
+     *
+     * @throws InvalidInput with every violation found
+     */
+    public void checkHerbs(Recipe recipe, String path) {
+        InvalidInput.Check check = new InvalidInput.Check();
+        head(check, recipe, path);
+        for (int i = 0; i < recipe.additions().size(); i++) {
+            addition(check, recipe.additions().get(i), path + ".additions[" + i + "]");
+        }
+        check.throwIfAny();
+    }
+
+    /** Nothing but water stands on a flame. */
+    private static void menstruum(InvalidInput.Check check, Recipe recipe, String path) {
+        if (!recipe.menstruum().cold()) {
+            return;
+        }
+        for (int i = 0; i < recipe.stages().size(); i++) {
+            StageKind kind = recipe.stages().get(i).kind();
+            check.require(
+                    COLD.contains(kind),
+                    path + ".stages[" + i + "].kind",
+                    kind.code(),
+                    "no heat under " + recipe.menstruum().words() + ": macerate, strain, combine or finish");
+        }
+    }
+
+    private static final Set<StageKind> COLD =
+            EnumSet.of(StageKind.MACERATE, StageKind.STRAIN, StageKind.COMBINE, StageKind.FINISH);
+
+    private static void head(InvalidInput.Check check, Recipe recipe, String path) {
         String name = recipe.name().strip();
         check.require(
                 !name.isEmpty() && name.length() <= LONGEST_NAME,
@@ -57,28 +120,18 @@ public final class RecipeRules {
                 path + ".additions",
                 additions + " additions",
                 "1 to " + MOST_ADDITIONS + " additions");
-        int stages = recipe.stages().size();
-        if (check.require(
-                stages >= 1 && stages <= MOST_STAGES,
-                path + ".stages",
-                stages + " stages",
-                "1 to " + MOST_STAGES + " stages")) {
-            stages(check, recipe.stages(), path + ".stages");
-        }
-        for (int i = 0; i < additions; i++) {
-            addition(check, recipe.additions().get(i), stages, path + ".additions[" + i + "]");
-        }
-        check.throwIfAny();
+        check.range(path + ".dilutionParts", recipe.dilutionParts(), 0, MOST_DILUTION, "parts of water");
+        double alcohol = recipe.menstruum().alcoholPercent();
+        check.require(
+                recipe.menstruum().kind() == Menstruum.Kind.SPIRIT
+                        ? alcohol >= Menstruum.KEEPS_FROM_PERCENT && alcohol <= STRONGEST_SPIRIT_PERCENT
+                        : alcohol == 0,
+                path + ".alcoholPercent",
+                alcohol,
+                "25 to 96 % for a spirit, in which a tincture keeps; 0 for anything else");
     }
 
-    private void addition(InvalidInput.Check check, Addition addition, int stages, String path) {
-        check.require(
-                addition.stage() >= 0 && addition.stage() < stages,
-                path + ".stage",
-                addition.stage(),
-                stages == 0
-                        ? "a stage of the recipe, which has none"
-                        : "the index of a stage of this recipe, 0 to " + (stages - 1));
+    private void addition(InvalidInput.Check check, Addition addition, String path) {
         Optional<Herb> herb = materia.find(addition.herb());
         if (herb.isEmpty()) {
             check.require(false, path + ".herb", addition.herb(), materia.unknownHerb(addition.herb()));

@@ -1,5 +1,6 @@
 package embercup.core.recipe;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** One thing done to the pot. A closed family; immutable. Minutes, degrees Celsius and millilitres as named. */
@@ -14,11 +15,21 @@ public sealed interface Stage {
         return false;
     }
 
+    /** The flame under it; empty for what stands off the heat. */
+    default Optional<Flame> onFlame() {
+        return Optional.empty();
+    }
+
     /** Heats the water to {@code toC}, or to the boil when empty. */
     record Heat(OptionalDouble toC, Flame flame, boolean lid) implements Stage {
         @Override
         public StageKind kind() {
             return StageKind.HEAT;
+        }
+
+        @Override
+        public Optional<Flame> onFlame() {
+            return Optional.of(flame);
         }
 
         @Override
@@ -48,6 +59,11 @@ public sealed interface Stage {
         }
 
         @Override
+        public Optional<Flame> onFlame() {
+            return Optional.of(flame);
+        }
+
+        @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.boil(this);
         }
@@ -61,6 +77,11 @@ public sealed interface Stage {
         }
 
         @Override
+        public Optional<Flame> onFlame() {
+            return Optional.of(flame);
+        }
+
+        @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.simmer(this);
         }
@@ -71,6 +92,11 @@ public sealed interface Stage {
         @Override
         public StageKind kind() {
             return StageKind.REDUCE;
+        }
+
+        @Override
+        public Optional<Flame> onFlame() {
+            return Optional.of(flame);
         }
 
         @Override

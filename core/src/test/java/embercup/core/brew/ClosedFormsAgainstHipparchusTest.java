@@ -83,8 +83,14 @@ class ClosedFormsAgainstHipparchusTest {
     }
 
     private static final Vessel POT = Vessel.of("pot", Vessel.Kind.POT, 18, 10);
-    private static final Charge ROOT =
-            Charge.of(MATERIA, MATERIA.herb("dandelion", "herb"), Form.DRIED, Cut.SLICED, 12, 0);
+    private static final Charge ROOT = Charge.of(
+            MATERIA,
+            MATERIA.herb("dandelion", "herb"),
+            Form.DRIED,
+            Cut.SLICED,
+            12,
+            0,
+            embercup.core.recipe.Menstruum.WATER);
 
     private static BrewSetup setup(double pourMl, List<Charge> charges, Stage... stages) {
         return new BrewSetup(

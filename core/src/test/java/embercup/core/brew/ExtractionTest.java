@@ -46,7 +46,8 @@ class ExtractionTest {
                 embercup.core.materia.Form.DRIED,
                 Cut.CHOPPED,
                 2,
-                0);
+                0,
+                embercup.core.recipe.Menstruum.WATER);
         assertThat(tea.ratePerS()[0] * 60).isBetween(0.3, 0.8);
     }
 
@@ -134,8 +135,8 @@ class ExtractionTest {
                         new Stage.Combine()),
                 300));
         assertThat(share(twice, ExtractClass.BODY)).isGreaterThan(share(once, ExtractClass.BODY) * 1.1);
-        assertThat(twice.brew().leftInHerbs().get(0))
-                .isLessThan(once.brew().leftInHerbs().get(0));
+        assertThat(twice.brew().leftInHerbs().get(0).get(ExtractClass.BODY))
+                .isLessThan(once.brew().leftInHerbs().get(0).get(ExtractClass.BODY));
         assertThat(share(twice, ExtractClass.BODY)).isLessThan(1);
     }
 

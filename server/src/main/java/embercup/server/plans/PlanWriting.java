@@ -133,7 +133,7 @@ public final class PlanWriting {
         boolean lid = false;
         if (run != null) {
             boolean heating = s.kind().equals("heat");
-            Flame flame = flame(run.stage());
+            Flame flame = run.stage().onFlame().orElse(null);
             power = heating && run.kettle()
                     ? plan.request().kitchen().kettleW() * Kitchen.KETTLE_EFFICIENCY
                     : heating && flame == null || s.key().endsWith(".heat")
@@ -154,19 +154,6 @@ public final class PlanWriting {
                 s.confirm(),
                 power,
                 lid);
-    }
-
-    private static @org.jspecify.annotations.Nullable Flame flame(Stage stage) {
-        if (stage instanceof Stage.Heat s) {
-            return s.flame();
-        }
-        if (stage instanceof Stage.Boil s) {
-            return s.flame();
-        }
-        if (stage instanceof Stage.Simmer s) {
-            return s.flame();
-        }
-        return stage instanceof Stage.Reduce s ? s.flame() : null;
     }
 
     /** The curve, thinned to what one screen shows; first and last point always stay. */

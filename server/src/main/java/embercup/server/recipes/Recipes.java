@@ -6,7 +6,6 @@ import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
 import embercup.core.plan.Step;
-import embercup.core.recipe.Flame;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import embercup.server.platform.Fields;
@@ -138,13 +137,6 @@ public class Recipes {
     }
 
     private static double watts(Stage stage) {
-        Flame flame = stage instanceof Stage.Boil b
-                ? b.flame()
-                : stage instanceof Stage.Simmer s
-                        ? s.flame()
-                        : stage instanceof Stage.Reduce r
-                                ? r.flame()
-                                : stage instanceof Stage.Heat h ? h.flame() : null;
-        return flame == null ? 0 : Burner.SMALL.watts(flame);
+        return stage.onFlame().map(Burner.SMALL::watts).orElse(0.0);
     }
 }
