@@ -14,6 +14,7 @@ import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
 import embercup.core.plan.PlannedAddition;
+import embercup.core.recipe.Schools;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -45,16 +46,21 @@ public final class Care {
         }
     }
 
-    /** @param earlierMg what the drinker has already planned or drunk that day, mg by constituent */
-    public Verdict judge(BrewPlan plan, Map<Constituent, Double> earlierMg) {
+    /** Judges one plan for its drinker, whose cups before it are known. */
+    public Verdict judge(BrewPlan plan, History history) {
         Drinker drinker = plan.request().drinker();
         List<Caution> all = new ArrayList<>(plan.notes());
-        for (PlannedAddition addition : plan.additions()) {
-            Herb herb = materia.herb(addition.herb(), "herb");
-            herb(all, herb, drinker);
-        }
+        List<Herb> herbs = plan.additions().stream()
+                .map(PlannedAddition::herb)
+                .distinct()
+                .map(slug -> materia.herb(slug, "herb"))
+                .toList();
+        herbs.forEach(h -> herb(all, h, drinker));
+        all.addAll(RunLength.of(herbs, plan.request().schools(), history));
+        stomach(all, herbs, plan);
+        Spirits.of(plan).ifPresent(all::add);
         infants(all, drinker);
-        List<DayLoad> loads = loads(plan, earlierMg);
+        List<DayLoad> loads = loads(plan, history.earlierMg());
         loads.forEach(l -> load(all, l, plan));
         all.addAll(KitchenHazards.of(plan));
         all.sort(Comparator.comparing(Caution::severity).reversed());
@@ -80,21 +86,16 @@ public final class Care {
                         c.when().get().code(), c.severity(), herb.slug(), herb.common() + ": " + c.text(), c.source()));
             }
         }
-        herb.longestRunDays()
-                .ifPresent(days -> all.add(Caution.of(
-                        "longest-run",
-                        Severity.NOTE,
-                        herb.slug(),
-                        "%s: no longer than %d days in a row.".formatted(herb.common(), Math.round(days.value())),
-                        days.source())));
         herb.ageFloorYears()
                 .filter(floor -> drinker.ageYears() < floor.value())
                 .ifPresent(floor -> all.add(Caution.of(
                         "age-floor",
                         Severity.STOP,
                         herb.slug(),
-                        "%s is not for anybody under %d years without a clinician."
-                                .formatted(herb.common(), Math.round(floor.value())),
+                        floor.value() <= 1
+                                ? "%s is never for a child under 12 months.".formatted(herb.common())
+                                : "%s is not for anybody under %d years without a clinician."
+                                        .formatted(herb.common(), Math.round(floor.value())),
                         floor.source())));
         if (herb.foraged() && !herb.lookAlikes().isEmpty()) {
             String names = String.join(
@@ -107,6 +108,24 @@ public final class Care {
                             .formatted(herb.common(), names),
                     "practice"));
         }
+    }
+
+    /** With food when a herb irritates, whatever the school drinks its cup on. */
+    private static void stomach(List<Caution> all, List<Herb> herbs, BrewPlan plan) {
+        List<String> irritate = herbs.stream()
+                .filter(h -> h.cautions().stream().anyMatch(c -> c.when()
+                        .filter(w -> w == Condition.STOMACH_IRRITATION)
+                        .isPresent()))
+                .map(h -> h.common().toLowerCase(Locale.ROOT))
+                .toList();
+        if (irritate.isEmpty() || plan.request().drinker().has(Condition.STOMACH_IRRITATION)) {
+            return;
+        }
+        String which = String.join(", ", irritate);
+        String text = plan.request().schools().hold(Schools.Choice.EMPTY)
+                ? "Your school drinks it on an empty stomach; " + which + " can irritate one. With food if it does."
+                : "Drink it with food: " + which + " can irritate an empty stomach.";
+        all.add(Caution.of("stomach", Severity.NOTE, text, "practice"));
     }
 
     private static void infants(List<Caution> all, Drinker drinker) {
@@ -126,15 +145,21 @@ public final class Care {
         }
     }
 
-    /** Milligrams of each limited constituent in a whole plan; all of the herb is counted, strained or not. */
+    /**
+     * Milligrams of each limited constituent that a person gets in a day who drinks a whole plan, or a day's drops of a
+     * tincture; all of the herb is counted, strained or not, and of spent herbs what they still hold.
+     */
     public Map<Constituent, Double> contents(BrewPlan plan) {
         Map<Constituent, Double> sums = new EnumMap<>(Constituent.class);
+        double drunk = plan.request().mostCupsADay() / plan.request().cups();
         for (PlannedAddition addition : plan.additions()) {
             Herb herb = materia.herb(addition.herb(), "herb");
             double dryShare = addition.form() == Form.FRESH ? HerbMeasure.driedShare(materia, herb) : 1;
             herb.constituents()
-                    .forEach(c ->
-                            sums.merge(c.constituent(), c.mgPerG().best() * addition.grams() * dryShare, Double::sum));
+                    .forEach(c -> sums.merge(
+                            c.constituent(),
+                            c.mgPerG().best() * addition.grams() * dryShare * addition.leftShare() * drunk,
+                            Double::sum));
         }
         return sums;
     }

@@ -6,6 +6,8 @@ import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
+import embercup.core.plan.PlannedAddition;
+import embercup.core.recipe.Menstruum;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -20,9 +22,17 @@ import java.util.Set;
  * @param herb slug of the herb that is replaced or left out; empty for fewer cups
  * @param with slug of the herb that takes its place
  * @param cups how many cups would do; 0 unless fewer cups help
+ * @param share share of the herb's amount that would do, 0–1; 0 unless a smaller dose helps
+ * @param menstruum what would draw it instead of spirit; empty unless that helps
  * @param text as a button says it, with what changes
  */
-public record WayOut(Optional<String> herb, Optional<String> with, int cups, String text) {
+public record WayOut(
+        Optional<String> herb,
+        Optional<String> with,
+        int cups,
+        double share,
+        Optional<Menstruum.Kind> menstruum,
+        String text) {
 
     /** Ways out of every stop of a verdict, those that keep the most of the recipe first. */
     public static List<WayOut> of(Materia materia, BrewPlan plan, Care.Verdict verdict) {
@@ -40,16 +50,59 @@ public record WayOut(Optional<String> herb, Optional<String> with, int cups, Str
                     .filter(s -> materia.find(s.herb())
                             .filter(h -> suits(h, drinker))
                             .isPresent())
-                    .map(s -> new WayOut(Optional.of(slug), Optional.of(s.herb()), 0, replaceWords(materia, herb, s)))
+                    .map(s -> change(slug, Optional.of(s.herb()), replaceWords(materia, herb, s)))
                     .forEach(ways::add);
             if (plan.additions().stream().anyMatch(a -> !a.herb().equals(slug))) {
-                ways.add(new WayOut(Optional.of(slug), Optional.empty(), 0, "Leave the " + name(herb) + " out"));
+                ways.add(change(slug, Optional.empty(), "Leave the " + name(herb) + " out"));
             }
         }
-        verdict.loads().stream().filter(DayLoad::over).forEach(l -> fewer(plan, l)
-                .ifPresent(ways::add));
+        for (DayLoad load : verdict.loads()) {
+            if (load.over()) {
+                ways.addAll(smaller(materia, plan, load));
+                fewer(plan, load).ifPresent(ways::add);
+            }
+        }
+        if (verdict.cautions().stream().anyMatch(c -> c.code().equals("alcohol") && c.severity() == Severity.STOP)) {
+            for (Menstruum.Kind kind : List.of(Menstruum.Kind.GLYCERIN, Menstruum.Kind.VINEGAR)) {
+                ways.add(new WayOut(
+                        Optional.empty(),
+                        Optional.empty(),
+                        0,
+                        0,
+                        Optional.of(kind),
+                        "Draw it with " + kind.code() + " instead of spirit"));
+            }
+        }
         return List.copyOf(ways);
     }
+
+    private static WayOut change(String herb, Optional<String> with, String text) {
+        return new WayOut(Optional.of(herb), with, 0, 0, Optional.empty(), text);
+    }
+
+    /** A smaller dose of the herb that brings the constituent, when a part of it that still matters fits the day. */
+    private static List<WayOut> smaller(Materia materia, BrewPlan plan, DayLoad load) {
+        List<PlannedAddition> bringing = plan.additions().stream()
+                .filter(a -> materia.herb(a.herb(), "herb").constituents().stream()
+                        .anyMatch(c -> c.constituent() == load.constituent()))
+                .toList();
+        double room = load.limitMg() - (load.mg() - load.planMg());
+        double share = Math.floor(room / load.planMg() * 100) / 100;
+        if (bringing.size() != 1 || share < LEAST_SHARE || share >= 1) {
+            return List.of();
+        }
+        PlannedAddition only = bringing.get(0);
+        String text = String.format(
+                Locale.ROOT,
+                "Take only %.1f g of %s instead of %.1f g",
+                only.grams() * share,
+                only.common().toLowerCase(Locale.ROOT),
+                only.grams());
+        return List.of(new WayOut(Optional.of(only.herb()), Optional.empty(), 0, share, Optional.empty(), text));
+    }
+
+    /** A smaller part of a herb than this is not worth the name (design value). */
+    private static final double LEAST_SHARE = 0.2;
 
     private static Optional<WayOut> fewer(BrewPlan plan, DayLoad load) {
         double perCup = load.planMg() / plan.request().cups();
@@ -60,6 +113,8 @@ public record WayOut(Optional<String> herb, Optional<String> with, int cups, Str
                         Optional.empty(),
                         Optional.empty(),
                         cups,
+                        0,
+                        Optional.empty(),
                         "Make " + cups + (cups == 1 ? " cup" : " cups") + " only"))
                 : Optional.empty();
     }

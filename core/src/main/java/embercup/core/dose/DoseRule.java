@@ -48,7 +48,7 @@ public final class DoseRule {
             inputs.add(share);
         }
         double perCup = moved * share.value();
-        Optional<Sourced> most = herb.mostPerDayG(form);
+        Optional<Sourced> most = herb.mostPerDayG(wish.tradition(), form);
         double mostPerDay = most.map(m -> m.value() * share.value()).orElse(Double.POSITIVE_INFINITY);
         double cupsInDay = Math.min(wish.cups(), cupsADay(herb, form, wish));
         boolean clipped = perCup * cupsInDay > mostPerDay * (1 + 1e-9);

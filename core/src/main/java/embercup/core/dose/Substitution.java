@@ -9,8 +9,8 @@ import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Schools;
 import embercup.core.workings.InvalidInput;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -61,12 +61,76 @@ public final class Substitution {
             return new Addition(
                     other.slug(), Form.DRIED, a.cut(), Quantity.of(dried * substitute.ratio(), Unit.GRAM), a.stage());
         };
-        List<Addition> all = new ArrayList<>();
-        recipe.additions().forEach(a -> all.add(a.herb().equals(herb) ? swap.apply(a) : a));
-        if (all.equals(recipe.additions())) {
+        return each(recipe, herb, field, swap);
+    }
+
+    /**
+     * The same herb, a part of its amount.
+     *
+     * @param share above 0, at most 1
+     * @throws InvalidInput when the herb is not in the recipe or the share is outside its range
+     */
+    public Recipe lessen(Recipe recipe, String herb, double share, String field) {
+        if (!(share > 0 && share <= 1)) {
+            throw InvalidInput.of(field, share, "a share above 0 and at most 1");
+        }
+        return each(
+                recipe,
+                herb,
+                field,
+                a -> new Addition(
+                        a.herb(),
+                        a.form(),
+                        a.cut(),
+                        Quantity.of(a.quantity().amount() * share, a.quantity().unit()),
+                        a.stage()));
+    }
+
+    /**
+     * The same herb in its other form, with the amount computed as the school has it: by dry matter, a half or a third of
+     * the fresh weight dried.
+     *
+     * @throws InvalidInput when the herb is not in the recipe, or the school holds fresh and dried for two herbs
+     */
+    public Recipe inForm(Recipe recipe, String herb, Form form, Schools schools, String field) {
+        Herb of = materia.herb(herb, field);
+        return each(recipe, herb, field, a -> {
+            if (a.form() == form) {
+                return a;
+            }
+            if (schools.hold(Schools.Choice.NOT_THE_SAME)) {
+                throw InvalidInput.of(
+                        field, herb, "the form of the recipe: your school holds fresh and dried for two herbs");
+            }
+            double grams = measure.grams(of, a.form(), a.cut(), a.quantity(), field)
+                    .amount()
+                    .best();
+            double dried = driedForFresh(of, schools);
+            return new Addition(
+                    herb,
+                    form,
+                    a.cut(),
+                    Quantity.of(form == Form.DRIED ? grams * dried : grams / dried, Unit.GRAM),
+                    a.stage());
+        });
+    }
+
+    /** Grams of the dried herb for a gram of the fresh one. */
+    private double driedForFresh(Herb herb, Schools schools) {
+        return switch (schools.chosen(Schools.Question.FRESH_DRIED)) {
+            case A_HALF -> 1.0 / 2;
+            case A_THIRD -> 1.0 / 3;
+            default -> measure.driedForFresh(herb, 1).amount().best();
+        };
+    }
+
+    private static Recipe each(Recipe recipe, String herb, String field, UnaryOperator<Addition> change) {
+        if (recipe.additions().stream().noneMatch(a -> a.herb().equals(herb))) {
             throw InvalidInput.of(field, herb, "a herb of the recipe");
         }
-        return recipe.withAdditions(all);
+        return recipe.withAdditions(recipe.additions().stream()
+                .map(a -> a.herb().equals(herb) ? change.apply(a) : a)
+                .toList());
     }
 
     private static String canStandIn(Herb herb) {

@@ -149,10 +149,13 @@ public record Herb(
     /** Why it is never brewed. */
     public record Stop(String text, String source) {}
 
-    /** Largest usual daily amount of a form over all traditions, in grams; empty when none is published. */
-    public Optional<Sourced> mostPerDayG(Form form) {
+    /**
+     * Largest usual daily amount of a form in a tradition or in the monographs, in grams; empty when neither publishes one:
+     * a formula's share of another tradition is no maximum for a kitchen pot.
+     */
+    public Optional<Sourced> mostPerDayG(Tradition tradition, Form form) {
         return doses.stream()
-                .filter(d -> d.form() == form)
+                .filter(d -> d.form() == form && (d.tradition() == tradition || d.tradition() == Tradition.MONOGRAPH))
                 .max(java.util.Comparator.comparingDouble(d -> d.perDayG().high()))
                 .map(d -> new Sourced(d.perDayG().high(), d.source()));
     }

@@ -53,7 +53,7 @@ final class Measures {
                         herb.slug(),
                         "%s is cut to %s a cup: at most %s a day."
                                 .formatted(herb.common(), Words.grams(dose.perCupG()), Words.grams(dose.mostPerDayG())),
-                        herb.mostPerDayG(addition.form())
+                        herb.mostPerDayG(recipe.tradition(), addition.form())
                                 .map(Herb.Sourced::source)
                                 .orElse("practice")));
             }
@@ -75,6 +75,9 @@ final class Measures {
 
     /** A cup that holds more of a herb than a usual single dose is told so. */
     private void singleDose(List<Caution> notes, Herb herb, Addition addition, DoseRule.Dose dose) {
+        if (request.recipe().menstruum().cold()) {
+            return;
+        }
         herb.dose(request.recipe().tradition(), addition.form())
                 .filter(d -> dose.perCupG() > d.perCupG().high() * (1 + 1e-6))
                 .ifPresent(d -> notes.add(Caution.of(
@@ -129,7 +132,7 @@ final class Measures {
                 request.purpose(),
                 request.drinker(),
                 request.recipe().tradition(),
-                request.cups());
+                request.mostCupsADay());
     }
 
     private Workings perCupWorkings(HerbMeasure.Conversion own, double ownPerCup) {
@@ -149,7 +152,7 @@ final class Measures {
         HerbMeasure.Kitchen kitchen = measure.kitchen(herb, addition.form(), addition.cut(), grams);
         double low = grams * (1 - kitchen.spread());
         double high = grams * (1 + kitchen.spread());
-        double cupsInDay = Math.min(request.cups(), DoseRule.cupsADay(herb, addition.form(), wish()));
+        double cupsInDay = Math.min(request.mostCupsADay(), DoseRule.cupsADay(herb, addition.form(), wish()));
         boolean crosses =
                 high / request.cups() * cupsInDay > dose.mostPerDayG() * (1 + 1e-9) || limitCrossed(herb, grams, high);
         return new PlannedAddition(

@@ -6,6 +6,7 @@ import embercup.core.dose.Purpose;
 import embercup.core.dose.Strength;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.measure.MeasureCustom;
+import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Schools;
@@ -52,6 +53,11 @@ public record PlanRequest(
     /** Liquor wanted, mL: cups × cup size, less the water a concentrate is diluted with. */
     public double liquorMl() {
         return cups * cupMl / (1 + recipe.dilutionParts());
+    }
+
+    /** The most of it that one person drinks in a day, cups: all of it, or a day's drops of a tincture. */
+    public double mostCupsADay() {
+        return recipe.menstruum().cold() ? Math.min(cups, Menstruum.TINCTURE_ML_A_DAY / cupMl) : cups;
     }
 
     public PlanRequest withRecipe(Recipe other) {

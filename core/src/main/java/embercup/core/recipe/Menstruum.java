@@ -26,6 +26,9 @@ public record Menstruum(Kind kind, double alcoholPercent) {
     /** Weakest spirit in which a tincture keeps (herbal handbooks, mem), % by volume. */
     public static final double KEEPS_FROM_PERCENT = 25;
 
+    /** A day of a tincture: three times 2 mL, about forty drops each (herbal handbooks, mem), mL. */
+    public static final double TINCTURE_ML_A_DAY = 6;
+
     /** Grams of alcohol in a millilitre at 100 % (density of ethanol at 20 °C, from memory). */
     private static final double ETHANOL_G_PER_ML = 0.789;
 

@@ -36,7 +36,7 @@ class CareTest {
     private final Care care = new Care(MATERIA);
 
     private Care.Verdict judge(Recipe recipe, Drinker drinker, Map<Constituent, Double> earlier) {
-        return care.judge(PLANNER.plan(PlanRequest.asWritten(recipe).withDrinker(drinker)), earlier);
+        return care.judge(PLANNER.plan(PlanRequest.asWritten(recipe).withDrinker(drinker)), History.ofDay(earlier));
     }
 
     private static Recipe decoction(String herb, Cut cut, double grams) {

@@ -19,7 +19,6 @@ import embercup.core.measure.Unit;
 import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -39,7 +38,7 @@ class ConditionsTest {
                         steep(8),
                         strain()))
                 .withDrinker(adultWith(70, conditions)));
-        return care.judge(plan, Map.of()).cautions();
+        return care.judge(plan, History.NONE).cautions();
     }
 
     @ParameterizedTest

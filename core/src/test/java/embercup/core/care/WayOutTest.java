@@ -46,7 +46,7 @@ class WayOutTest {
 
     private List<WayOut> ways(Recipe recipe, Drinker drinker, Map<Constituent, Double> earlier) {
         BrewPlan plan = plan(recipe, drinker);
-        return WayOut.of(MATERIA, plan, care.judge(plan, earlier));
+        return WayOut.of(MATERIA, plan, care.judge(plan, History.ofDay(earlier)));
     }
 
     @Test
@@ -72,7 +72,7 @@ class WayOutTest {
             Recipe changed = way.with()
                     .map(w -> substitution.replace(stopped, herb, w, "with"))
                     .orElseGet(() -> substitution.leaveOut(stopped, herb, "herb"));
-            assertThat(care.judge(plan(changed, siv), Map.of()).stops())
+            assertThat(care.judge(plan(changed, siv), History.NONE).stops())
                     .as(way.text())
                     .isFalse();
         }
@@ -107,7 +107,9 @@ class WayOutTest {
         });
         BrewPlan two = PLANNER.plan(
                 PlanRequest.asWritten(sage).withDrinker(adultWith(66)).withCups(2));
-        assertThat(care.judge(two, Map.of(Constituent.THUJONE, 2.0)).stops()).isFalse();
+        assertThat(care.judge(two, History.ofDay(Map.of(Constituent.THUJONE, 2.0)))
+                        .stops())
+                .isFalse();
         assertThat(ways(sage, adultWith(66), Map.of(Constituent.THUJONE, 6.0))).noneMatch(w -> w.cups() > 0);
     }
 
