@@ -48,7 +48,7 @@ public record WayOut(
             Herb herb = materia.herb(slug, "herb");
             herb.substitutes().stream()
                     .filter(s -> materia.find(s.herb())
-                            .filter(h -> suits(h, drinker))
+                            .filter(h -> Suits.herb(h, drinker))
                             .isPresent())
                     .map(s -> change(slug, Optional.of(s.herb()), replaceWords(materia, herb, s)))
                     .forEach(ways::add);
@@ -117,19 +117,6 @@ public record WayOut(
                         Optional.empty(),
                         "Make " + cups + (cups == 1 ? " cup" : " cups") + " only"))
                 : Optional.empty();
-    }
-
-    /** Whether nothing of the herb stops this drinker. */
-    private static boolean suits(Herb herb, Drinker drinker) {
-        boolean cautioned = herb.cautions().stream()
-                .anyMatch(c -> c.severity() == Severity.STOP
-                        && (c.when().isEmpty() || drinker.has(c.when().get())));
-        boolean tooYoung =
-                herb.ageFloorYears().filter(f -> drinker.ageYears() < f.value()).isPresent();
-        return herb.stop().isEmpty()
-                && !cautioned
-                && !tooYoung
-                && !drinker.allergies().contains(herb.slug());
     }
 
     private static String replaceWords(Materia materia, Herb herb, Herb.Substitute s) {

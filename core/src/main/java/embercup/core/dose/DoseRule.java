@@ -15,8 +15,26 @@ public final class DoseRule {
 
     private DoseRule() {}
 
-    /** What the cup is made for. */
-    public record Wish(Strength strength, Purpose purpose, Drinker drinker, Tradition tradition, double cups) {}
+    /**
+     * What the cup is made for.
+     *
+     * @param cups cups that one person drinks of it in a day at most
+     * @param room the most that strength and purpose may lift a herb of a blend; see {@link #room}
+     */
+    public record Wish(
+            Strength strength, Purpose purpose, Drinker drinker, Tradition tradition, double cups, double room) {}
+
+    /**
+     * Blends share the room: together the herbs of a blend hold no more than one herb's highest single dose, so that a
+     * strong blend is lifted only until the shares of their highest doses add up to one (common practice, no source).
+     *
+     * @param shares each herb's own dose ÷ its highest usual single dose, for herbs that have one
+     * @return the largest factor on all of them, at least 1; infinite for less than two herbs
+     */
+    public static double room(List<Double> shares) {
+        double sum = shares.stream().mapToDouble(Double::doubleValue).sum();
+        return shares.size() < 2 || sum == 0 ? Double.POSITIVE_INFINITY : Math.max(1, 1 / sum);
+    }
 
     /**
      * A dose.
@@ -34,10 +52,12 @@ public final class DoseRule {
     public static Dose perCup(Herb herb, Form form, double ownPerCupG, Workings measured, Wish wish) {
         List<Workings> inputs = new ArrayList<>();
         inputs.add(measured);
-        double factor = wish.strength().factor() * wish.purpose().factor();
+        double factor =
+                Math.min(wish.room(), wish.strength().factor() * wish.purpose().factor());
         inputs.add(Workings.computed(
                 "strength and purpose",
-                "factor of the strength × factor of the purpose",
+                "factor of the strength × factor of the purpose"
+                        + (factor == wish.room() ? ", no more than the blend's room" : ""),
                 factor,
                 "",
                 Workings.sourced("strength", wish.strength().factor(), "", "practice"),

@@ -18,13 +18,15 @@ public final class Materia {
     private final Map<Constituent, DailyLimit> limits;
     private final ExtractionData extraction;
     private final Map<String, Source> sources;
+    private final List<Occasion> occasions;
 
     Materia(
             Collection<Herb> herbs,
             Map<PlantPart, PartDefaults> parts,
             Map<Constituent, DailyLimit> limits,
             ExtractionData extraction,
-            Map<String, Source> sources) {
+            Map<String, Source> sources,
+            List<Occasion> occasions) {
         Map<String, Herb> bySlug = new TreeMap<>();
         herbs.forEach(h -> bySlug.put(h.slug(), h));
         this.herbs = java.util.Collections.unmodifiableMap(bySlug);
@@ -32,6 +34,7 @@ public final class Materia {
         this.limits = Map.copyOf(limits);
         this.extraction = extraction;
         this.sources = Map.copyOf(sources);
+        this.occasions = List.copyOf(occasions);
     }
 
     /**
@@ -47,12 +50,22 @@ public final class Materia {
     public Materia with(Collection<Herb> own) {
         Map<String, Herb> all = new TreeMap<>(herbs);
         own.forEach(h -> all.put(h.slug(), h));
-        return new Materia(all.values(), parts, limits, extraction, sources);
+        return new Materia(all.values(), parts, limits, extraction, sources, occasions);
     }
 
     /** All herbs in the order of their slugs. */
     public Collection<Herb> herbs() {
         return herbs.values();
+    }
+
+    /** Herbs by any of their names, typing errors forgiven, the best first; all for an empty text. */
+    public List<Herb> search(String text) {
+        return HerbSearch.find(herbs.values(), text);
+    }
+
+    /** What people reach for a cup for, in a fixed order. */
+    public List<Occasion> occasions() {
+        return occasions;
     }
 
     public Optional<Herb> find(String slug) {
@@ -93,21 +106,22 @@ public final class Materia {
         return sources;
     }
 
-    /** Edits between two words (insert, delete, change). */
+    /** Edits between two words: insert, delete, change, or two neighbours swapped. */
     static int distance(String a, String b) {
-        int[] previous = new int[b.length() + 1];
+        int[][] d = new int[a.length() + 1][b.length() + 1];
         for (int j = 0; j <= b.length(); j++) {
-            previous[j] = j;
+            d[0][j] = j;
         }
         for (int i = 1; i <= a.length(); i++) {
-            int[] row = new int[b.length() + 1];
-            row[0] = i;
+            d[i][0] = i;
             for (int j = 1; j <= b.length(); j++) {
-                int change = previous[j - 1] + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1);
-                row[j] = Math.min(change, Math.min(previous[j], row[j - 1]) + 1);
+                int change = d[i - 1][j - 1] + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1);
+                d[i][j] = Math.min(change, Math.min(d[i - 1][j], d[i][j - 1]) + 1);
+                if (i > 1 && j > 1 && a.charAt(i - 1) == b.charAt(j - 2) && a.charAt(i - 2) == b.charAt(j - 1)) {
+                    d[i][j] = Math.min(d[i][j], d[i - 2][j - 2] + 1);
+                }
             }
-            previous = row;
         }
-        return previous[b.length()];
+        return d[a.length()][b.length()];
     }
 }

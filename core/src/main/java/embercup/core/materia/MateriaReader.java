@@ -66,7 +66,10 @@ final class MateriaReader {
             }
             herbs.add(herb);
         }
-        return new Materia(herbs, parts, limits, extraction, sources);
+        List<Occasion> occasions = new ArrayList<>();
+        document("occasions.yaml")
+                .each("occasions", n -> occasions.add(new Occasion(n.text("words"), n.texts("keywords"))));
+        return new Materia(herbs, parts, limits, extraction, sources, occasions);
     }
 
     private PartDefaults part(Node n) {

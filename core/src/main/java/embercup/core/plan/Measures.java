@@ -7,6 +7,7 @@ import embercup.core.materia.Herb;
 import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
+import embercup.core.materia.Tradition;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
@@ -39,13 +40,22 @@ final class Measures {
     List<PlannedAddition> planned(List<Caution> notes, Map<String, Workings> workings) {
         Recipe recipe = request.recipe();
         List<PlannedAddition> all = new ArrayList<>();
+        double room = room();
+        if (request.strength().factor() * request.purpose().factor() > room) {
+            notes.add(Caution.of(
+                    "shared-room",
+                    Severity.NOTE,
+                    "A blend shares the room: together its herbs are near one full dose, so that it is lifted only by "
+                            + Math.round((room - 1) * 100) + " %.",
+                    "practice"));
+        }
         for (int i = 0; i < recipe.additions().size(); i++) {
             Addition addition = recipe.additions().get(i);
             Herb herb = materia.herb(addition.herb(), "recipe.additions[" + i + "].herb");
             HerbMeasure.Conversion own = grams(addition, i);
             double ownPerCup = own.amount().best() / recipe.cups() * (request.cupMl() / recipe.cupMl());
             DoseRule.Dose dose =
-                    DoseRule.perCup(herb, addition.form(), ownPerCup, perCupWorkings(own, ownPerCup), wish());
+                    DoseRule.perCup(herb, addition.form(), ownPerCup, perCupWorkings(own, ownPerCup), wish(room));
             if (dose.clipped()) {
                 notes.add(Caution.of(
                         "dose-clipped",
@@ -127,12 +137,32 @@ final class Measures {
     }
 
     private DoseRule.Wish wish() {
+        return wish(Double.POSITIVE_INFINITY);
+    }
+
+    /** Room of a blend of herbs with a single dose of their own. */
+    private double room() {
+        Recipe recipe = request.recipe();
+        List<Double> shares = new ArrayList<>();
+        for (int i = 0; i < recipe.additions().size(); i++) {
+            Addition a = recipe.additions().get(i);
+            double perCup = grams(a, i).amount().best() / recipe.cups() * (request.cupMl() / recipe.cupMl());
+            materia.herb(a.herb(), "herb")
+                    .dose(Tradition.MONOGRAPH, a.form())
+                    .filter(d -> d.tradition() == Tradition.MONOGRAPH)
+                    .ifPresent(d -> shares.add(perCup / d.perCupG().high()));
+        }
+        return DoseRule.room(shares);
+    }
+
+    private DoseRule.Wish wish(double room) {
         return new DoseRule.Wish(
                 request.strength(),
                 request.purpose(),
                 request.drinker(),
                 request.recipe().tradition(),
-                request.mostCupsADay());
+                request.mostCupsADay(),
+                room);
     }
 
     private Workings perCupWorkings(HerbMeasure.Conversion own, double ownPerCup) {

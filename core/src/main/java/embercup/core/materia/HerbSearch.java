@@ -1,0 +1,76 @@
+package embercup.core.materia;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+
+/** Finds herbs by any of their names, with typing errors forgiven. Stateless. */
+final class HerbSearch {
+
+    /** Words shorter than this must be typed right: two edits would make them any word. */
+    private static final int FORGIVEN_FROM = 4;
+
+    private HerbSearch() {}
+
+    private record Hit(Herb herb, int rank) {}
+
+    /** The best first: a name, the beginning of one, a part of one, a name nearly typed. */
+    static List<Herb> find(Collection<Herb> herbs, String text) {
+        String wanted = plain(text);
+        if (wanted.isEmpty()) {
+            return List.copyOf(herbs);
+        }
+        List<Hit> hits = new ArrayList<>();
+        for (Herb herb : herbs) {
+            int rank = names(herb).mapToInt(n -> rank(n, wanted)).min().orElse(Integer.MAX_VALUE);
+            if (rank < Integer.MAX_VALUE) {
+                hits.add(new Hit(herb, rank));
+            }
+        }
+        return hits.stream()
+                .sorted(Comparator.comparingInt(Hit::rank).thenComparing(h -> h.herb.slug()))
+                .map(Hit::herb)
+                .toList();
+    }
+
+    private static Stream<String> names(Herb herb) {
+        return Stream.concat(Stream.of(herb.slug(), herb.common(), herb.latin()), herb.also().stream())
+                .map(HerbSearch::plain);
+    }
+
+    private static int rank(String name, String wanted) {
+        if (name.equals(wanted)) {
+            return 0;
+        }
+        if (name.startsWith(wanted)) {
+            return 1;
+        }
+        if (name.contains(wanted)) {
+            return 2;
+        }
+        if (wanted.length() < FORGIVEN_FROM) {
+            return Integer.MAX_VALUE;
+        }
+        int edits = Materia.distance(name, wanted);
+        for (String word : name.split(" ")) {
+            edits = Math.min(edits, Materia.distance(word, wanted));
+            if (word.length() > wanted.length()) {
+                edits = Math.min(edits, Materia.distance(word.substring(0, wanted.length()), wanted));
+            }
+        }
+        int forgiven = wanted.length() < 7 ? 1 : 2;
+        return edits <= forgiven ? 2 + edits : Integer.MAX_VALUE;
+    }
+
+    private static String plain(String text) {
+        return java.text.Normalizer.normalize(text, java.text.Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "")
+                .toLowerCase(Locale.ROOT)
+                .replace('-', ' ')
+                .replaceAll("[^a-z0-9 ]", "")
+                .strip();
+    }
+}
