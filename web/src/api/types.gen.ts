@@ -75,7 +75,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["day"];
+        get: operations["day_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -276,6 +276,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["schools"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes": {
         parameters: {
             query?: never;
@@ -286,6 +318,54 @@ export interface paths {
         get: operations["recipes"];
         put?: never;
         post: operations["addRecipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/blend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["blend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/occasions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["occasions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/propose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["propose"];
         delete?: never;
         options?: never;
         head?: never;
@@ -338,6 +418,7 @@ export interface components {
             herb?: string;
             /** Format: int32 */
             stage?: number;
+            /** @description one of the units of GET /api/measures/units */
             unit?: string;
         };
         AdditionLine: {
@@ -350,6 +431,8 @@ export interface components {
             /** Format: double */
             highG: number;
             /** Format: double */
+            leftShare: number;
+            /** Format: double */
             lowG: number;
             measure: string;
             nearest?: string;
@@ -357,9 +440,26 @@ export interface components {
             /** Format: double */
             perCupG: number;
             prep: string;
+            said: string;
             /** Format: int32 */
             stage: number;
             weigh: boolean;
+        };
+        BlendAsk: {
+            /** Format: double */
+            cupMl?: number;
+            /** Format: double */
+            cups?: number;
+            /** Format: uuid */
+            drinkerId?: string;
+            herbs?: string[];
+            occasion?: string;
+        };
+        BlendSheet: {
+            herbs: string[];
+            leftOut: string[];
+            reasons: components["schemas"]["ReasonLine"][];
+            recipe: components["schemas"]["RecipeDoc"];
         };
         BrewAsk: {
             changes?: components["schemas"]["ChangeDoc"][];
@@ -375,17 +475,26 @@ export interface components {
             kitchen?: components["schemas"]["KitchenDoc"];
             /** Format: double */
             liangG?: number;
-            measures?: string;
-            purpose?: string;
+            /** @enum {string} */
+            measures?: "us" | "metric" | "au" | "imperial";
+            /** @enum {string} */
+            menstruum?: "water" | "glycerin" | "vinegar";
+            /** @enum {string} */
+            purpose?: "everyday" | "tonic" | "acute";
             /** Format: date-time */
             readyAt?: string;
             recipe?: components["schemas"]["RecipeDoc"];
             /** Format: uuid */
             recipeId?: string;
+            schools?: {
+                [key: string]: string;
+            };
+            spentHerbs?: boolean;
             start?: boolean;
             /** Format: date-time */
             startAt?: string;
-            strength?: string;
+            /** @enum {string} */
+            strength?: "gentle" | "standard" | "strong";
         };
         BrewLine: {
             /** Format: double */
@@ -493,8 +602,23 @@ export interface components {
             text: string;
         };
         ChangeDoc: {
+            /** @enum {string} */
+            form?: "fresh" | "dried";
             herb?: string;
+            /** Format: double */
+            share?: number;
             with?: string;
+        };
+        ChoiceLine: {
+            choice: string;
+            words: string;
+        };
+        ClashLine: {
+            /** Format: int32 */
+            index: number;
+            name: string;
+            why: string;
+            with: string;
         };
         ContentLine: {
             constituent: string;
@@ -515,7 +639,8 @@ export interface components {
         ConvertRequest: {
             /** Format: double */
             amount?: number;
-            cut?: string;
+            /** @enum {string} */
+            cut?: "whole" | "chopped" | "sliced" | "grated" | "crushed" | "bruised" | "ground" | "paste";
             /** @enum {string} */
             form?: "fresh" | "dried";
             herb?: string;
@@ -543,7 +668,9 @@ export interface components {
         DrinkerDoc: {
             /** Format: double */
             ageYears?: number;
+            /** @description slugs of herbs */
             allergies?: string[];
+            /** @description condition codes: pregnant, breastfeeding, high-blood-pressure, … */
             conditions?: string[];
             /** Format: double */
             weightKg?: number;
@@ -720,6 +847,13 @@ export interface components {
             strength: number;
             taste: string;
         };
+        OneCookAsk: {
+            plans?: components["schemas"]["PlanAsk"][];
+        };
+        OneCookSheet: {
+            clashes: components["schemas"]["ClashLine"][];
+            pots: components["schemas"]["PotLine"][];
+        };
         Person: {
             /** Format: double */
             ageYears: number;
@@ -782,6 +916,11 @@ export interface components {
             liangG?: number;
             /** @enum {string} */
             measures?: "us" | "metric" | "au" | "imperial";
+            /**
+             * @description draws it with this instead of the recipe's spirit
+             * @enum {string}
+             */
+            menstruum?: "water" | "glycerin" | "vinegar";
             /** @enum {string} */
             purpose?: "everyday" | "tonic" | "acute";
             /** Format: date-time */
@@ -789,6 +928,12 @@ export interface components {
             recipe?: components["schemas"]["RecipeDoc"];
             /** Format: uuid */
             recipeId?: string;
+            /** @description choices by question, as GET /api/plans/schools lists them; the rest by tradition */
+            schools?: {
+                [key: string]: string;
+            };
+            /** @description the second brew of the herbs that this order has brewed and strained once */
+            spentHerbs?: boolean;
             /** Format: date-time */
             startAt?: string;
             /** @enum {string} */
@@ -820,6 +965,11 @@ export interface components {
             name: string;
             /** Format: date-time */
             readyAt: string;
+            reasons: components["schemas"]["ReasonLine"][];
+            schools: {
+                [key: string]: string;
+            };
+            spentHerbs: boolean;
             /** Format: double */
             stageStartS: number;
             /** Format: date-time */
@@ -856,18 +1006,52 @@ export interface components {
             /** Format: double */
             waterMl: number;
         };
+        PotLine: {
+            /** Format: int32 */
+            index: number;
+            /** Format: double */
+            movedS: number;
+            name: string;
+            /** Format: date-time */
+            readyAt: string;
+            /** Format: date-time */
+            startAt: string;
+            why: string;
+        };
+        ProposalSheet: {
+            reasons: components["schemas"]["ReasonLine"][];
+            recipe: components["schemas"]["RecipeDoc"];
+        };
+        ProposeAsk: {
+            recipe?: components["schemas"]["RecipeDoc"];
+            schools?: {
+                [key: string]: string;
+            };
+        };
         Range: {
             /** Format: double */
             high: number;
             /** Format: double */
             low: number;
         };
+        ReasonLine: {
+            source: string;
+            /** Format: int32 */
+            stage: number;
+            text: string;
+        };
         RecipeDoc: {
             additions?: components["schemas"]["AdditionDoc"][];
+            /** Format: double */
+            alcoholPercent?: number;
             /** Format: double */
             cupMl?: number;
             /** Format: double */
             cups?: number;
+            /** Format: double */
+            dilutionParts?: number;
+            /** @enum {string} */
+            menstruum?: "water" | "spirit" | "glycerin" | "vinegar";
             name?: string;
             /** Format: double */
             pourMl?: number;
@@ -893,6 +1077,15 @@ export interface components {
             updatedAt: string;
             /** Format: int64 */
             version: number;
+        };
+        SchoolSheet: {
+            choices: components["schemas"]["ChoiceLine"][];
+            defaults: {
+                [key: string]: string;
+            };
+            question: string;
+            why: string;
+            words: string;
         };
         Segment: {
             /** Format: int32 */
@@ -927,7 +1120,10 @@ export interface components {
             /** @enum {string} */
             kind?: "heat" | "pour" | "boil" | "simmer" | "reduce" | "steep" | "macerate" | "rest" | "cool" | "strain" | "refill" | "combine" | "finish";
             lid?: boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description minutes; a boil at most a day
+             */
             minutes?: number;
             pressed?: boolean;
             /** Format: double */
@@ -936,6 +1132,7 @@ export interface components {
             toMl?: number;
         };
         StepLine: {
+            aside: boolean;
             confirm: string;
             /** Format: double */
             durationS: number;
@@ -1041,7 +1238,12 @@ export interface components {
         WayLine: {
             /** Format: int32 */
             cups?: number;
+            /** Format: uuid */
+            drinkerId?: string;
             herb?: string;
+            menstruum?: string;
+            /** Format: double */
+            share?: number;
             text: string;
             with?: string;
         };
@@ -1177,7 +1379,7 @@ export interface operations {
             };
         };
     };
-    day: {
+    day_1: {
         parameters: {
             query: {
                 from: string;
@@ -1202,7 +1404,9 @@ export interface operations {
     };
     herbs: {
         parameters: {
-            query?: never;
+            query?: {
+                q?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -1588,6 +1792,50 @@ export interface operations {
             };
         };
     };
+    day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OneCookAsk"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OneCookSheet"];
+                };
+            };
+        };
+    };
+    schools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolSheet"][];
+                };
+            };
+        };
+    };
     recipes: {
         parameters: {
             query?: never;
@@ -1628,6 +1876,74 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecipeSheet"];
+                };
+            };
+        };
+    };
+    blend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BlendAsk"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlendSheet"];
+                };
+            };
+        };
+    };
+    occasions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+        };
+    };
+    propose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProposeAsk"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalSheet"];
                 };
             };
         };

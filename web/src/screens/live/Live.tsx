@@ -320,8 +320,7 @@ function Level({ brew }: { brew: BrewSheet }) {
 
 /** Steps that follow one another; prep that fits into waiting stands aside. */
 function mainSteps(brew: BrewSheet) {
-  const { steps, stageStartS } = brew.plan;
-  return steps.filter((s) => s.stage >= 0 || s.startS + s.durationS <= stageStartS + 1e-6);
+  return brew.plan.steps.filter((s) => !s.aside);
 }
 
 function beginOf(brew: BrewSheet, key: string): Date {

@@ -10,6 +10,8 @@ import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -70,5 +72,33 @@ class DoorTest {
                 .get("PlanAsk");
         assertThat(ask.get("properties").get("cups").get("maximum").asInt()).isEqualTo(40);
         assertThat(ask.get("properties").get("cupMl").get("minimum").asInt()).isEqualTo(30);
+    }
+
+    /** Every number somebody may send says its range, every text its length or its words. */
+    @Test
+    void everyFieldThatIsSentSaysItsLimits() {
+        JsonNode schemas =
+                RunningServer.get("/v3/api-docs").body().get("components").get("schemas");
+        List<String> silent = new ArrayList<>();
+        schemas.propertyNames().stream()
+                .filter(n -> n.matches(".*(Ask|Doc|Draft|Request)"))
+                .forEach(n -> {
+                    JsonNode properties = schemas.get(n).get("properties");
+                    properties.propertyNames().forEach(p -> {
+                        if (!limited(properties.get(p)) && !p.equals("version")) {
+                            silent.add(n + "." + p);
+                        }
+                    });
+                });
+        assertThat(silent).isEmpty();
+    }
+
+    private static boolean limited(JsonNode schema) {
+        return switch (schema.path("type").asString("")) {
+            case "number", "integer" ->
+                schema.has("maximum") && (schema.has("minimum") || schema.has("exclusiveMinimum"));
+            case "string" -> schema.has("maxLength") || schema.has("enum") || schema.has("format");
+            default -> true;
+        };
     }
 }

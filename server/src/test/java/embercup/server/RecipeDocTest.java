@@ -13,6 +13,7 @@ import embercup.server.recipes.RecipeDoc;
 import embercup.server.recipes.RecipeDoc.AdditionDoc;
 import embercup.server.recipes.RecipeDoc.StageDoc;
 import embercup.server.recipes.RecipeReading;
+import embercup.server.recipes.RecipeWriting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -63,6 +64,9 @@ class RecipeDocTest {
                 1.0 + random.nextInt(8),
                 200.0,
                 random.nextBoolean() ? 700.0 : null,
+                random.nextBoolean() ? "spirit" : null,
+                null,
+                random.nextBoolean() ? 3.0 : null,
                 additions,
                 stages);
     }
@@ -78,11 +82,18 @@ class RecipeDocTest {
     }
 
     @ParameterizedTest
+    @MethodSource("seeds")
+    void writtenByTheServerAndReadAgainItIsTheSameRecipe(int seed) {
+        Recipe recipe = RecipeReading.read(any(new Random(seed)), "recipe");
+        assertThat(RecipeReading.read(RecipeWriting.write(recipe), "recipe")).isEqualTo(recipe);
+    }
+
+    @ParameterizedTest
     @EnumSource(StageKind.class)
     void everyKindOfStageIsReadAsItself(StageKind kind) {
         StageDoc doc = new StageDoc(kind.code(), 5.0, 62.0, 300.0, null, null, null);
-        Recipe recipe =
-                RecipeReading.read(new RecipeDoc("One", null, 1.0, 200.0, null, List.of(), List.of(doc)), "recipe");
+        Recipe recipe = RecipeReading.read(
+                new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(), List.of(doc)), "recipe");
         assertThat(recipe.stages().get(0).kind()).isEqualTo(kind);
     }
 
@@ -96,8 +107,8 @@ class RecipeDocTest {
         assertThat(stage("steep")).isEqualTo(new Stage.Steep(5, true));
         assertThat(stage("strain")).isEqualTo(new Stage.Strain(false));
         AdditionDoc bare = new AdditionDoc("ginger", null, null, 1.0, "tsp", null);
-        Recipe recipe =
-                RecipeReading.read(new RecipeDoc("One", null, 1.0, 200.0, null, List.of(bare), List.of()), "recipe");
+        Recipe recipe = RecipeReading.read(
+                new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(bare), null), "recipe");
         assertThat(recipe.additions().get(0).form()).isEqualTo(Form.DRIED);
         assertThat(recipe.additions().get(0).cut()).isEqualTo(Cut.CHOPPED);
         assertThat(recipe.additions().get(0).stage()).isZero();
@@ -106,7 +117,9 @@ class RecipeDocTest {
     private static Stage stage(String kind) {
         boolean hot = kind.equals("heat");
         StageDoc doc = new StageDoc(kind, 5.0, hot ? null : 62.0, 300.0, null, null, null);
-        return RecipeReading.read(new RecipeDoc("One", null, 1.0, 200.0, null, List.of(), List.of(doc)), "recipe")
+        return RecipeReading.read(
+                        new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(), List.of(doc)),
+                        "recipe")
                 .stages()
                 .get(0);
     }

@@ -174,9 +174,7 @@ public record LiveBrew(
 
         /** Steps that follow one another: the stages, and the prep that must be done before the first of them. */
         private List<Step> mainLine() {
-            return plan.steps().stream()
-                    .filter(s -> s.stage() >= 0 || s.endS() <= plan.stageStartS() + 1e-6)
-                    .toList();
+            return plan.steps().stream().filter(s -> !plan.aside(s)).toList();
         }
 
         /**

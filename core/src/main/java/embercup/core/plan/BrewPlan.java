@@ -48,6 +48,11 @@ public record BrewPlan(
         List<Reason> reasons,
         Map<String, Workings> workings) {
 
+    /** Prep that runs while a stage waits, beside the steps that follow one another. */
+    public boolean aside(Step step) {
+        return step.stage() < 0 && step.endS() > stageStartS + 1e-6;
+    }
+
     /** When to start so that it is ready at {@code readyAt}. */
     public Instant startFor(Instant readyAt) {
         return readyAt.minus(total());

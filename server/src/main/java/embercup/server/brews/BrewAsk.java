@@ -5,8 +5,10 @@ import embercup.server.plans.PlanAsk.ChangeDoc;
 import embercup.server.plans.PlanAsk.DrinkerDoc;
 import embercup.server.plans.PlanAsk.KitchenDoc;
 import embercup.server.recipes.RecipeDoc;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -21,22 +23,59 @@ public record BrewAsk(
         @Nullable Boolean start,
         @Nullable UUID recipeId,
         @Nullable RecipeDoc recipe,
-        @Nullable Double cups,
-        @Nullable Double cupMl,
-        @Nullable String strength,
-        @Nullable String purpose,
+        @Schema(minimum = "1", maximum = "40") @Nullable Double cups,
+        @Schema(minimum = "30", maximum = "1000") @Nullable Double cupMl,
+
+        @Schema(allowableValues = {"gentle", "standard", "strong"}) @Nullable
+        String strength,
+
+        @Schema(allowableValues = {"everyday", "tonic", "acute"}) @Nullable
+        String purpose,
+
         @Nullable UUID drinkerId,
         @Nullable DrinkerDoc drinker,
         @Nullable KitchenDoc kitchen,
-        @Nullable String measures,
-        @Nullable Double liangG,
+
+        @Schema(allowableValues = {"us", "metric", "au", "imperial"}) @Nullable
+        String measures,
+
+        @Schema(minimum = "1", maximum = "60") @Nullable Double liangG,
+        @Nullable Map<String, String> schools,
+
+        @Schema(allowableValues = {"water", "glycerin", "vinegar"}) @Nullable
+        String menstruum,
+
+        @Nullable Boolean spentHerbs,
         @Nullable List<ChangeDoc> changes,
         @Nullable Instant startAt,
         @Nullable Instant readyAt) {
 
+    /** A kept recipe for its own cups, to begin at a moment; not started yet. */
+    public static BrewAsk ofRecipe(
+            UUID id, @Nullable UUID recipeId, String strength, @Nullable UUID drinkerId, Instant startAt) {
+        return new BrewAsk(
+                id, false, recipeId, null, null, null, strength, null, drinkerId, null, null, null, null, null, null,
+                null, null, startAt, null);
+    }
+
     PlanAsk plan() {
         return new PlanAsk(
-                recipeId, recipe, cups, cupMl, strength, purpose, drinkerId, drinker, kitchen, measures, liangG,
-                changes, startAt, readyAt);
+                recipeId,
+                recipe,
+                cups,
+                cupMl,
+                strength,
+                purpose,
+                drinkerId,
+                drinker,
+                kitchen,
+                measures,
+                liangG,
+                schools,
+                menstruum,
+                spentHerbs,
+                changes,
+                startAt,
+                readyAt);
     }
 }

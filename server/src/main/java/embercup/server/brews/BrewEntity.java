@@ -51,6 +51,10 @@ class BrewEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     String loads;
 
+    /** Slugs of the herbs in it. */
+    @JdbcTypeCode(SqlTypes.JSON)
+    String herbs;
+
     @Version
     Long version;
 }

@@ -24,4 +24,13 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             order by b.startedAt
             """)
     List<BrewEntity> startedBetween(Instant from, Instant to);
+
+    /** When somebody drank which herbs. */
+    record Drunk(Instant startedAt, String loads, String herbs) {}
+
+    @Query("""
+            select new embercup.server.brews.BrewRepository$Drunk(b.startedAt, b.loads, b.herbs) from BrewEntity b
+            where b.drinkerId = :drinkerId and b.startedAt >= :from and b.startedAt < :to and b.phase <> 'abandoned'
+            """)
+    List<Drunk> drunkBetween(UUID drinkerId, Instant from, Instant to);
 }

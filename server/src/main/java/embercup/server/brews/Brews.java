@@ -1,9 +1,11 @@
 package embercup.server.brews;
 
+import embercup.core.care.History;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.materia.Constituent;
 import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Planner;
 import embercup.server.notebook.Entry;
@@ -17,11 +19,16 @@ import embercup.server.platform.Refusal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -39,6 +46,9 @@ import tools.jackson.databind.json.JsonMapper;
 public class Brews implements Plans.Day {
 
     private static final TypeReference<Map<String, Double>> LOADS = new TypeReference<>() {};
+    private static final TypeReference<List<String>> SLUGS = new TypeReference<>() {};
+    /** No herb of the materia has a longer limit than this. */
+    private static final int LONGEST_RUN_DAYS = 60;
     /** A day of loads: twelve hours before and after, so that an evening pot counts with the morning's. */
     private static final Duration HALF_A_DAY = Duration.ofHours(12);
 
@@ -99,6 +109,10 @@ public class Brews implements Plans.Day {
         e.request = json.writeValueAsString(made.ask());
         e.plan = json.writeValueAsString(made.sheet());
         e.loads = json.writeValueAsString(loads(made.loadsMg()));
+        e.herbs = json.writeValueAsString(made.plan().additions().stream()
+                .map(PlannedAddition::herb)
+                .distinct()
+                .toList());
         brews.saveAndFlush(e);
         if (start) {
             insert(
@@ -247,19 +261,48 @@ public class Brews implements Plans.Day {
 
     @Override
     @Transactional(readOnly = true)
-    public Map<Constituent, Double> earlierMg(@Nullable UUID drinkerId, Instant at) {
-        Map<Constituent, Double> sums = new EnumMap<>(Constituent.class);
+    public History history(@Nullable UUID drinkerId, Instant at) {
         if (drinkerId == null) {
-            return sums;
+            return History.NONE;
         }
-        for (BrewEntity e : brews.startedBetween(at.minus(HALF_A_DAY), at.plus(HALF_A_DAY))) {
-            if (drinkerId.equals(e.drinkerId)) {
-                json.readValue(e.loads, LOADS)
-                        .forEach((c, mg) ->
-                                sums.merge(Fields.oneOf(Constituent.class, c, "constituent"), mg, Double::sum));
+        Map<Constituent, Double> mg = new EnumMap<>(Constituent.class);
+        Map<String, Set<LocalDate>> days = new HashMap<>();
+        ZoneId zone = ZoneId.systemDefault();
+        LocalDate today = LocalDate.ofInstant(at, zone);
+        Instant from = today.minusDays(LONGEST_RUN_DAYS).atStartOfDay(zone).toInstant();
+        for (BrewRepository.Drunk d : brews.drunkBetween(drinkerId, from, at.plus(HALF_A_DAY))) {
+            if (d.startedAt().isAfter(at.minus(HALF_A_DAY))) {
+                json.readValue(d.loads(), LOADS)
+                        .forEach((c, v) -> mg.merge(Fields.oneOf(Constituent.class, c, "constituent"), v, Double::sum));
             }
+            LocalDate day = LocalDate.ofInstant(d.startedAt(), zone);
+            json.readValue(d.herbs(), SLUGS)
+                    .forEach(h -> days.computeIfAbsent(h, x -> new HashSet<>()).add(day));
         }
-        return sums;
+        Map<String, Integer> runs = new HashMap<>();
+        days.forEach((herb, drunk) -> runs.put(herb, run(drunk, today)));
+        return new History(mg, runs);
+    }
+
+    /** Days in a row up to the day before. */
+    private static int run(Set<LocalDate> drunk, LocalDate today) {
+        int run = 0;
+        while (drunk.contains(today.minusDays(run + 1L))) {
+            run++;
+        }
+        return run;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<Interleaving.Pot> onTheFire(Instant zero) {
+        return brews.findAllByPhaseInOrderByCreatedAt(List.of("planned", "running")).stream()
+                .filter(e -> e.startedAt != null)
+                .map(e -> {
+                    double start = Duration.between(zero, e.startedAt).toMillis() / 1000.0;
+                    return new Interleaving.Pot(e.name, plan(e), start, start, start);
+                })
+                .toList();
     }
 
     private static Map<String, Double> loads(Map<Constituent, Double> mg) {

@@ -22,12 +22,12 @@ public record EventDoc(
         @Schema(minimum = "0", maximum = "8640000") @Nullable
         Double ageS,
 
-        @Nullable String step,
+        @Schema(maxLength = 40) @Nullable String step,
 
         @Schema(allowableValues = {"volume-ml", "temperature-c", "weight-g", "level-cm"}) @Nullable
         String reading,
 
-        @Nullable Double value,
+        @Schema(minimum = "0", maximum = "100000") @Nullable Double value,
         @Nullable UUID event,
         @Schema(minimum = "-2", maximum = "2") @Nullable Integer strength,
         @Schema(minimum = "1", maximum = "5") @Nullable Integer liking,

@@ -142,9 +142,7 @@ class DemoHousehold implements ApplicationRunner {
     }
 
     private BrewSheet brew(@Nullable UUID recipe, @Nullable UUID drinker, String strength, Instant began) {
-        BrewSheet brew = brews.add(new BrewAsk(
-                id(), false, recipe, null, null, null, strength, null, drinker, null, null, null, null, null, began,
-                null));
+        BrewSheet brew = brews.add(BrewAsk.ofRecipe(id(), recipe, strength, drinker, began));
         return tell(brew.id(), event("started", began));
     }
 
@@ -156,13 +154,11 @@ class DemoHousehold implements ApplicationRunner {
             if (step.kind().equals(untilKind)) {
                 break;
             }
-            boolean aside = step.stage() < 0
-                    && step.startS() + step.durationS() > brew.plan().stageStartS() + 1e-6;
             double took = step.durationS() * (step.handsOn() ? 1 : pace);
-            if (!aside) {
+            if (!step.aside()) {
                 clockOfBrew = clockOfBrew.plusMillis(Math.round(took * 1000));
             }
-            Instant done = aside ? began.plusMillis(Math.round((step.startS() + took) * 1000)) : clockOfBrew;
+            Instant done = step.aside() ? began.plusMillis(Math.round((step.startS() + took) * 1000)) : clockOfBrew;
             tell(
                     brew.id(),
                     new EventDoc(

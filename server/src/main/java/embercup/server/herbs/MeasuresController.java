@@ -35,18 +35,20 @@ class MeasuresController {
 
     /** {@code herb} may be missing when volume becomes volume or mass becomes mass. */
     record ConvertRequest(
-            @Nullable String herb,
+            @Schema(maxLength = 80) @Nullable String herb,
 
             @Schema(allowableValues = {"fresh", "dried"}) @Nullable
             String form,
 
-            @Nullable String cut,
+            @Schema(allowableValues = {"whole", "chopped", "sliced", "grated", "crushed", "bruised", "ground", "paste"})
+            @Nullable
+            String cut,
 
-            @Schema(exclusiveMinimumValue = 0, maximum = "1000000") @Nullable
+            @Schema(minimum = "0", exclusiveMinimum = true, maximum = "1000000") @Nullable
             Double amount,
 
-            @Nullable String unit,
-            @Nullable String to,
+            @Schema(maxLength = 20) @Nullable String unit,
+            @Schema(maxLength = 20) @Nullable String to,
 
             @Schema(allowableValues = {"us", "metric", "au", "imperial"}) @Nullable
             String measures,

@@ -30,32 +30,44 @@ public record KitchenSheet(
             @Schema(minimum = "-400", maximum = "5000") @Nullable
             Double altitudeM,
 
-            @Nullable Double roomC,
-            @Nullable Double tapC,
-            @Nullable Double kettleW,
+            @Schema(minimum = "-10", maximum = "45") @Nullable
+            Double roomC,
+
+            @Schema(minimum = "0", maximum = "60") @Nullable Double tapC,
+
+            @Schema(minimum = "300", maximum = "4000") @Nullable
+            Double kettleW,
 
             @Schema(allowableValues = {"us", "metric", "au", "imperial"}) @Nullable
             String measures,
 
-            @Nullable Double liangG) {}
+            @Schema(minimum = "1", maximum = "60") @Nullable Double liangG) {}
 
     /** A vessel by its inner size; {@code brimMl} is computed from it when missing. */
     public record VesselDraft(
             @Nullable Long version,
-            @Nullable String name,
+            @Schema(maxLength = 60) @Nullable String name,
 
             @Schema(allowableValues = {"pot", "jar", "press", "teapot", "thermos", "mug"}) @Nullable
             String kind,
 
-            @Nullable Double innerDiameterCm,
-            @Nullable Double heightCm,
-            @Nullable Double brimMl) {}
+            @Schema(minimum = "3", maximum = "60") @Nullable Double innerDiameterCm,
+            @Schema(minimum = "3", maximum = "60") @Nullable Double heightCm,
+
+            @Schema(minimum = "20", maximum = "180000") @Nullable
+            Double brimMl) {}
 
     /** A burner by the net power that reaches the water. */
     public record BurnerDraft(
             @Nullable Long version,
-            @Nullable String name,
-            @Nullable Double lowW,
-            @Nullable Double mediumW,
-            @Nullable Double highW) {}
+            @Schema(maxLength = 60) @Nullable String name,
+
+            @Schema(minimum = "20", maximum = "6000") @Nullable
+            Double lowW,
+
+            @Schema(minimum = "20", maximum = "6000") @Nullable
+            Double mediumW,
+
+            @Schema(minimum = "20", maximum = "6000") @Nullable
+            Double highW) {}
 }

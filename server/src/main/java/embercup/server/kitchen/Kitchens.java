@@ -58,24 +58,22 @@ public class Kitchens {
                 burners.findAllByOrderByHighW().stream().map(Kitchens::sheet).toList());
     }
 
-    /** The kitchen for a plan: this place with a vessel and a burner of the household, or the standard burner. */
-    @Transactional(readOnly = true)
-    public Kitchen kitchen(@Nullable UUID vesselId, @Nullable UUID burnerId) {
-        Optional<Vessel> vessel = vesselId == null ? Optional.empty() : Optional.of(vessel(vesselEntity(vesselId)));
-        Burner burner = burnerId == null
-                ? burners.findAllByOrderByHighW().stream()
-                        .findFirst()
-                        .map(Kitchens::burner)
-                        .orElse(Burner.SMALL)
-                : burner(burnerEntity(burnerId));
-        return kitchen(place(), vessel, burner);
-    }
+    /** The kitchen for a plan, and how this household reads its measures. */
+    public record Own(Kitchen kitchen, MeasureCustom custom) {}
 
-    /** How this household reads its measures. */
+    /** This place with a vessel and a burner of the household, or its smallest burner, else the standard one. */
     @Transactional(readOnly = true)
-    public MeasureCustom custom() {
-        KitchenEntity k = place();
-        return new MeasureCustom(Fields.oneOf(KitchenSystem.class, k.measures, "measures"), k.liangG);
+    public Own own(@Nullable UUID vesselId, @Nullable UUID burnerId) {
+        KitchenRepository.PlaceAndBurner read = kitchens.withBurner(burnerId);
+        if (burnerId != null && read.burner() == null) {
+            throw Refusal.notFound("burner", burnerId);
+        }
+        Optional<Vessel> vessel = vesselId == null ? Optional.empty() : Optional.of(vessel(vesselEntity(vesselId)));
+        Burner burner = read.burner() == null ? Burner.SMALL : burner(read.burner());
+        KitchenEntity k = read.place();
+        return new Own(
+                kitchen(k, vessel, burner),
+                new MeasureCustom(Fields.oneOf(KitchenSystem.class, k.measures, "measures"), k.liangG));
     }
 
     @Transactional

@@ -83,6 +83,12 @@ public class People {
         return drinker(person.ageYears(), person.weightKg(), person.conditions(), person.allergies(), "drinker");
     }
 
+    /** Somebody of the household, or an adult of whom nothing is known. */
+    @Transactional(readOnly = true)
+    public Drinker drinkerOrAdult(@Nullable UUID id) {
+        return id == null ? Drinker.ADULT : drinker(get(id));
+    }
+
     /** @throws InvalidInput for unknown conditions or herbs */
     public Drinker drinker(
             double ageYears,

@@ -2,9 +2,11 @@ package embercup.server.plans;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import embercup.server.recipes.RecipeDoc;
+import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -30,13 +32,38 @@ public record PlanAsk(
         String measures,
 
         @Schema(minimum = "1", maximum = "60") @Nullable Double liangG,
-        @Nullable List<ChangeDoc> changes,
+
+        @Schema(description = "choices by question, as GET /api/plans/schools lists them; the rest by tradition")
+        @Nullable
+        Map<String, String> schools,
+
+        @Schema(
+                allowableValues = {"water", "glycerin", "vinegar"},
+                description = "draws it with this instead of the recipe's spirit")
+        @Nullable
+        String menstruum,
+
+        @Schema(description = "the second brew of the herbs that this order has brewed and strained once") @Nullable
+        Boolean spentHerbs,
+
+        @ArraySchema(maxItems = 60) @Nullable List<ChangeDoc> changes,
         @Nullable Instant startAt,
         @Nullable Instant readyAt) {
 
-    /** A herb that is left out, or replaced by one that can stand in for it. */
+    /**
+     * What the order changes in one herb of the recipe: another {@code with} that can stand in for it, a {@code share} of
+     * its amount, its other {@code form}; nothing of these leaves it out.
+     */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record ChangeDoc(@Nullable String herb, @Nullable String with) {}
+    public record ChangeDoc(
+            @Schema(maxLength = 80) @Nullable String herb,
+            @Schema(maxLength = 80) @Nullable String with,
+
+            @Schema(exclusiveMinimum = true, minimum = "0", maximum = "1") @Nullable
+            Double share,
+
+            @Schema(allowableValues = {"fresh", "dried"}) @Nullable
+            String form) {}
 
     /** Somebody who drinks, without being kept. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -47,8 +74,11 @@ public record PlanAsk(
             @Schema(minimum = "2", maximum = "300") @Nullable
             Double weightKg,
 
-            @Nullable List<String> conditions,
-            @Nullable List<String> allergies) {}
+            @Schema(description = "condition codes: pregnant, breastfeeding, high-blood-pressure, …") @Nullable
+            List<String> conditions,
+
+            @Schema(description = "slugs of herbs") @Nullable
+            List<String> allergies) {}
 
     /** A kitchen; what is missing comes from the household's own. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -56,9 +86,14 @@ public record PlanAsk(
             @Schema(minimum = "-400", maximum = "5000") @Nullable
             Double altitudeM,
 
-            @Nullable Double roomC,
-            @Nullable Double tapC,
-            @Nullable Double kettleW,
+            @Schema(minimum = "-10", maximum = "45") @Nullable
+            Double roomC,
+
+            @Schema(minimum = "0", maximum = "60") @Nullable Double tapC,
+
+            @Schema(minimum = "300", maximum = "4000") @Nullable
+            Double kettleW,
+
             @Nullable UUID vesselId,
             @Nullable VesselDoc vessel,
             @Nullable UUID burnerId,
@@ -66,19 +101,27 @@ public record PlanAsk(
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record VesselDoc(
-            @Nullable String name,
+            @Schema(maxLength = 60) @Nullable String name,
 
             @Schema(allowableValues = {"pot", "jar", "press", "teapot", "thermos", "mug"}) @Nullable
             String kind,
 
-            @Nullable Double innerDiameterCm,
-            @Nullable Double heightCm,
-            @Nullable Double brimMl) {}
+            @Schema(minimum = "3", maximum = "60") @Nullable Double innerDiameterCm,
+            @Schema(minimum = "3", maximum = "60") @Nullable Double heightCm,
+
+            @Schema(minimum = "20", maximum = "180000") @Nullable
+            Double brimMl) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record BurnerDoc(
-            @Nullable String name,
-            @Nullable Double lowW,
-            @Nullable Double mediumW,
-            @Nullable Double highW) {}
+            @Schema(maxLength = 60) @Nullable String name,
+
+            @Schema(minimum = "20", maximum = "6000") @Nullable
+            Double lowW,
+
+            @Schema(minimum = "20", maximum = "6000") @Nullable
+            Double mediumW,
+
+            @Schema(minimum = "20", maximum = "6000") @Nullable
+            Double highW) {}
 }

@@ -4,6 +4,7 @@ import embercup.core.workings.Workings;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** A plan on the wire. Times in seconds from the first step unless they are moments. */
@@ -36,6 +37,9 @@ public record PlanSheet(
         boolean stopped,
         List<WayLine> waysOut,
         List<Load> dailyLoads,
+        List<ReasonLine> reasons,
+        Map<String, String> schools,
+        boolean spentHerbs,
         Map<String, Workings> workings) {
 
     public record AdditionLine(
@@ -52,6 +56,8 @@ public record PlanSheet(
             String measure,
             boolean weigh,
             String prep,
+            String said,
+            double leftShare,
             @Nullable String nearest) {}
 
     public record Water(
@@ -83,19 +89,31 @@ public record PlanSheet(
             @Nullable String until,
             String confirm,
             double powerW,
-            boolean lid) {}
+            boolean lid,
+            boolean aside) {}
 
     public record Point(double tS, double tempC, double waterMl, double body, double aroma, double bite) {}
 
     public record CautionLine(
             String code, String severity, @Nullable String herb, String text, String source) {}
 
-    /** What can be done about a stop: another herb, without it, or fewer cups. */
+    /** What can be done about a stop: another herb, less of it or without it, fewer cups, another menstruum, another drinker. */
     public record WayLine(
             @Nullable String herb,
             @Nullable String with,
             @Nullable Integer cups,
-            String text) {}
+            @Nullable Double share,
+            @Nullable String menstruum,
+            @Nullable UUID drinkerId,
+            String text) {
+
+        static WayLine forDrinker(UUID id, String text) {
+            return new WayLine(null, null, null, null, null, id, text);
+        }
+    }
+
+    /** Why a stage is there, for stages that the plan itself proposes. */
+    public record ReasonLine(int stage, String text, String source) {}
 
     public record Load(String constituent, double mg, double limitMg) {}
 }

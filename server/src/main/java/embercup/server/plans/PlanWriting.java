@@ -26,7 +26,8 @@ import embercup.server.plans.PlanSheet.StepLine;
 import embercup.server.plans.PlanSheet.VesselLine;
 import embercup.server.plans.PlanSheet.Water;
 import embercup.server.platform.Fields;
-import embercup.server.recipes.RecipeDoc;
+import embercup.server.platform.SchoolsReading;
+import embercup.server.recipes.RecipeWriting;
 import java.time.Instant;
 import java.util.List;
 
@@ -38,7 +39,8 @@ public final class PlanWriting {
 
     private PlanWriting() {}
 
-    static PlanSheet write(BrewPlan plan, Care.Verdict verdict, List<WayOut> ways, Instant start, String drinkerName) {
+    static PlanSheet write(
+            BrewPlan plan, Care.Verdict verdict, List<PlanSheet.WayLine> ways, Instant start, String drinkerName) {
         PlanRequest r = plan.request();
         Burner burner = r.kitchen().burner();
         return new PlanSheet(
@@ -68,10 +70,15 @@ public final class PlanWriting {
                 plan.brew().honeyAfterS(),
                 cautions(verdict),
                 verdict.stops(),
-                ways.stream().map(PlanWriting::way).toList(),
+                ways,
                 verdict.loads().stream()
                         .map(l -> new Load(Fields.code(l.constituent()), l.mg(), l.limitMg()))
                         .toList(),
+                plan.reasons().stream()
+                        .map(x -> new PlanSheet.ReasonLine(x.stage(), x.text(), x.source()))
+                        .toList(),
+                SchoolsReading.write(r.schools()),
+                r.spentHerbs(),
                 plan.workings());
     }
 
@@ -91,6 +98,8 @@ public final class PlanWriting {
                         a.measure(),
                         a.weigh(),
                         a.prep(),
+                        a.said(),
+                        a.leftShare(),
                         a.nearest().orElse(null)))
                 .toList();
     }
@@ -153,7 +162,8 @@ public final class PlanWriting {
                 until,
                 s.confirm(),
                 power,
-                lid);
+                lid,
+                plan.aside(s));
     }
 
     /** The curve, thinned to what one screen shows; first and last point always stay. */
@@ -181,18 +191,25 @@ public final class PlanWriting {
                 .toList();
     }
 
-    private static PlanSheet.WayLine way(WayOut w) {
+    static PlanSheet.WayLine way(WayOut w) {
         return new PlanSheet.WayLine(
-                w.herb().orElse(null), w.with().orElse(null), w.cups() == 0 ? null : w.cups(), w.text());
+                w.herb().orElse(null),
+                w.with().orElse(null),
+                w.cups() == 0 ? null : w.cups(),
+                w.share() == 0 ? null : w.share(),
+                w.menstruum().map(Fields::code).orElse(null),
+                null,
+                w.text());
     }
 
     /** The request with recipe, drinker and kitchen written out. */
-    static PlanAsk writtenOut(PlanAsk ask, RecipeDoc recipe, PlanRequest request, Instant start) {
+    static PlanAsk writtenOut(BrewPlan plan, Instant start) {
+        PlanRequest request = plan.request();
         Drinker d = request.drinker();
         Kitchen k = request.kitchen();
         return new PlanAsk(
                 null,
-                recipe,
+                RecipeWriting.write(request.recipe()),
                 request.cups(),
                 request.cupMl(),
                 Fields.code(request.strength()),
@@ -221,6 +238,9 @@ public final class PlanWriting {
                                 k.burner().highW())),
                 Fields.code(request.custom().system()),
                 request.custom().liangG(),
+                SchoolsReading.write(request.schools()),
+                null,
+                request.spentHerbs(),
                 null,
                 start,
                 null);

@@ -2,6 +2,7 @@ package embercup.server.plans;
 
 import embercup.core.brew.MeasuredTimes;
 import embercup.core.care.Care;
+import embercup.core.care.History;
 import embercup.core.care.WayOut;
 import embercup.core.dose.Drinker;
 import embercup.core.dose.Purpose;
@@ -11,13 +12,17 @@ import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Constituent;
+import embercup.core.materia.Form;
 import embercup.core.materia.Materia;
 import embercup.core.measure.KitchenSystem;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
+import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Schools;
 import embercup.core.workings.InvalidInput;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
@@ -28,11 +33,14 @@ import embercup.server.plans.PlanAsk.DrinkerDoc;
 import embercup.server.plans.PlanAsk.KitchenDoc;
 import embercup.server.plans.PlanAsk.VesselDoc;
 import embercup.server.platform.Fields;
+import embercup.server.platform.SchoolsReading;
 import embercup.server.recipes.RecipeDoc;
 import embercup.server.recipes.RecipeReading;
 import embercup.server.recipes.Recipes;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -62,11 +70,25 @@ public class Plans {
         this.clock = clock;
     }
 
-    /** What the drinker has planned or drunk elsewhere on the day of a plan. */
+    /** What is known of the days around a plan: what the drinker had, and what is on the fire. */
     public interface Day {
-        Day NOTHING = (drinkerId, at) -> Map.of();
+        Day NOTHING = new Day() {
+            @Override
+            public History history(@Nullable UUID drinkerId, Instant at) {
+                return History.NONE;
+            }
 
-        Map<Constituent, Double> earlierMg(@Nullable UUID drinkerId, Instant at);
+            @Override
+            public List<Interleaving.Pot> onTheFire(Instant zero) {
+                return List.of();
+            }
+        };
+
+        /** The drinker's cups of that day and the days before it. */
+        History history(@Nullable UUID drinkerId, Instant at);
+
+        /** Planned and running pots, with their starts in seconds from {@code zero}. */
+        List<Interleaving.Pot> onTheFire(Instant zero);
     }
 
     /**
@@ -79,33 +101,88 @@ public class Plans {
 
     /** @throws InvalidInput when it cannot be brewed */
     public Made make(PlanAsk ask, Day day) {
-        MeasureCustom custom = custom(ask);
-        RecipeDoc doc = changed(recipe(ask), ask, custom);
-        Recipe recipe = RecipeReading.read(doc, "recipe");
+        Resolved resolved = resolve(ask);
+        BrewPlan plan = planner.plan(resolved.request());
+        Instant start = start(ask, plan);
+        History history = day.history(ask.drinkerId(), start);
+        Care.Verdict verdict = care.judge(plan, history);
+        List<PlanSheet.WayLine> ways = verdict.stops() ? ways(resolved, plan, verdict, day, start) : List.of();
+        PlanSheet sheet = PlanWriting.write(plan, verdict, ways, start, resolved.drinkerName());
+        return new Made(plan, PlanWriting.writtenOut(plan, start), sheet, care.contents(plan));
+    }
+
+    /** A request with everything it refers to. */
+    private record Resolved(PlanRequest request, @Nullable UUID drinkerId, String drinkerName) {}
+
+    private Resolved resolve(PlanAsk ask) {
+        Household household = new Household(ask);
+        MeasureCustom custom = custom(ask, household);
+        Recipe recipe = RecipeReading.read(recipe(ask), "recipe");
+        Schools schools = SchoolsReading.read(ask.schools(), recipe.tradition());
+        recipe = changed(recipe, ask, custom, schools);
         Person person = ask.drinkerId() == null ? null : people.get(ask.drinkerId());
-        Drinker drinker = drinker(ask, person);
-        Kitchen kitchen = kitchen(ask);
         PlanRequest request = new PlanRequest(
                 recipe,
                 ask.cups() == null ? recipe.cups() : ask.cups(),
                 ask.cupMl() == null ? recipe.cupMl() : ask.cupMl(),
                 Fields.oneOf(Strength.class, ask.strength(), "strength", Strength.STANDARD),
                 Fields.oneOf(Purpose.class, ask.purpose(), "purpose", Purpose.EVERYDAY),
-                drinker,
-                kitchen,
+                drinker(ask, person),
+                kitchen(ask, household),
                 custom,
-                MeasuredTimes.NONE);
-        BrewPlan plan = planner.plan(request);
+                MeasuredTimes.NONE,
+                schools,
+                Boolean.TRUE.equals(ask.spentHerbs()));
+        return new Resolved(request, ask.drinkerId(), person == null ? "" : person.name());
+    }
+
+    private Instant start(PlanAsk ask, BrewPlan plan) {
         if (ask.startAt() != null && ask.readyAt() != null) {
             throw InvalidInput.of("readyAt", ask.readyAt(), "either startAt or readyAt, not both");
         }
-        Instant start = ask.readyAt() != null
+        return ask.readyAt() != null
                 ? plan.startFor(ask.readyAt())
                 : ask.startAt() == null ? clock.instant() : ask.startAt();
-        Care.Verdict verdict = care.judge(plan, day.earlierMg(ask.drinkerId(), start));
-        String name = person == null ? "" : person.name();
-        PlanSheet sheet = PlanWriting.write(plan, verdict, WayOut.of(materia, plan, verdict), start, name);
-        return new Made(plan, PlanWriting.writtenOut(ask, doc, request, start), sheet, care.contents(plan));
+    }
+
+    /** The core's ways out, and the people of the household whom the same plan does not stop. */
+    private List<PlanSheet.WayLine> ways(
+            Resolved resolved, BrewPlan plan, Care.Verdict verdict, Day day, Instant start) {
+        List<PlanSheet.WayLine> ways = new ArrayList<>();
+        WayOut.of(materia, plan, verdict).forEach(w -> ways.add(PlanWriting.way(w)));
+        for (Person other : people.all()) {
+            if (other.id().equals(resolved.drinkerId())) {
+                continue;
+            }
+            BrewPlan theirs = planner.plan(resolved.request().withDrinker(people.drinker(other)));
+            if (!care.judge(theirs, day.history(other.id(), start)).stops()) {
+                ways.add(PlanSheet.WayLine.forDrinker(other.id(), "Make it for " + other.name() + " instead"));
+            }
+        }
+        return ways;
+    }
+
+    /**
+     * Several orders and one cook: starts are moved so that no two hands-on steps meet.
+     *
+     * @throws InvalidInput when one of them cannot be brewed, or there are none or too many
+     */
+    public OneCookSheet interleave(OneCookAsk ask, Day day) {
+        List<PlanAsk> asks = ask.plans() == null ? List.of() : ask.plans();
+        if (asks.isEmpty() || asks.size() > OneCookAsk.MOST) {
+            throw InvalidInput.of("plans", asks.size() + " plans", "1 to " + OneCookAsk.MOST + " plans");
+        }
+        Instant zero = clock.instant();
+        List<Interleaving.Pot> pots = new ArrayList<>();
+        for (PlanAsk one : asks) {
+            BrewPlan plan = planner.plan(resolve(one).request());
+            double wish = Duration.between(zero, start(one, plan)).toMillis() / 1000.0;
+            boolean onTheMinute = one.readyAt() != null;
+            double latest = onTheMinute ? wish : wish + OneCookAsk.MOST_MOVE_S;
+            pots.add(new Interleaving.Pot(
+                    plan.request().recipe().name(), plan, wish, Math.max(0, wish - OneCookAsk.MOST_MOVE_S), latest));
+        }
+        return OneCookSheet.of(Interleaving.of(day.onTheFire(zero), pots), pots, zero);
     }
 
     /** Makes the core's plan again from a written-out request, without looking anything up. */
@@ -132,8 +209,10 @@ public class Plans {
                 Fields.oneOf(Purpose.class, ask.purpose(), "purpose", Purpose.EVERYDAY),
                 people.drinker(or(d.ageYears(), 40), d.weightKg(), d.conditions(), d.allergies(), "drinker"),
                 kitchen,
-                custom(ask),
-                MeasuredTimes.NONE);
+                custom(ask, new Household(ask)),
+                MeasuredTimes.NONE,
+                SchoolsReading.read(ask.schools(), recipe.tradition()),
+                Boolean.TRUE.equals(ask.spentHerbs()));
     }
 
     private RecipeDoc recipe(PlanAsk ask) {
@@ -146,23 +225,29 @@ public class Plans {
                         .recipe();
     }
 
-    /** The recipe with what the order leaves out or replaces. */
-    private RecipeDoc changed(RecipeDoc doc, PlanAsk ask, MeasureCustom custom) {
+    /** The recipe with what the order leaves out, lessens, replaces or draws otherwise. */
+    private Recipe changed(Recipe own, PlanAsk ask, MeasureCustom custom, Schools schools) {
         List<ChangeDoc> changes = ask.changes() == null ? List.of() : ask.changes();
-        if (changes.isEmpty()) {
-            return doc;
-        }
         Substitution substitution = new Substitution(materia, custom);
-        Recipe recipe = RecipeReading.read(doc, "recipe");
+        Recipe recipe = own;
         for (int i = 0; i < changes.size(); i++) {
             ChangeDoc change = changes.get(i);
-            String herb = Fields.text(change.herb(), "changes[" + i + "].herb", 80);
-            String with = change.with();
-            recipe = with == null
-                    ? substitution.leaveOut(recipe, herb, "changes[" + i + "].herb")
-                    : substitution.replace(recipe, herb, with, "changes[" + i + "].with");
+            String at = "changes[" + i + "]";
+            String herb = Fields.text(change.herb(), at + ".herb", 80);
+            if (change.with() != null) {
+                recipe = substitution.replace(recipe, herb, change.with(), at + ".with");
+            } else if (change.share() != null) {
+                recipe = substitution.lessen(recipe, herb, change.share(), at + ".share");
+            } else if (change.form() != null) {
+                Form form = Fields.oneOf(Form.class, change.form(), at + ".form");
+                recipe = substitution.inForm(recipe, herb, form, schools, at + ".form");
+            } else {
+                recipe = substitution.leaveOut(recipe, herb, at + ".herb");
+            }
         }
-        return doc.withAdditions(recipe.additions());
+        return ask.menstruum() == null
+                ? recipe
+                : recipe.in(new Menstruum(Fields.oneOf(Menstruum.Kind.class, ask.menstruum(), "menstruum"), 0));
     }
 
     private Drinker drinker(PlanAsk ask, @Nullable Person person) {
@@ -179,12 +264,30 @@ public class Plans {
         return people.drinker(or(d.ageYears(), 40), d.weightKg(), d.conditions(), d.allergies(), "drinker");
     }
 
-    private Kitchen kitchen(PlanAsk ask) {
-        KitchenDoc k = ask.kitchen();
-        if (k == null) {
-            return kitchens.kitchen(null, null);
+    /** The household's own kitchen, read at most once for a plan and only when the order leaves something to it. */
+    private final class Household {
+        private final PlanAsk ask;
+        private Kitchens.@Nullable Own own;
+
+        Household(PlanAsk ask) {
+            this.ask = ask;
         }
-        Kitchen own = kitchens.kitchen(k.vesselId(), k.burnerId());
+
+        Kitchens.Own own() {
+            if (own == null) {
+                KitchenDoc k = ask.kitchen();
+                own = k == null ? kitchens.own(null, null) : kitchens.own(k.vesselId(), k.burnerId());
+            }
+            return own;
+        }
+    }
+
+    private static Kitchen kitchen(PlanAsk ask, Household household) {
+        KitchenDoc k = ask.kitchen();
+        Kitchen own = household.own().kitchen();
+        if (k == null) {
+            return own;
+        }
         VesselDoc vessel = k.vessel();
         BurnerDoc burner = k.burner();
         return new Kitchen(
@@ -221,9 +324,9 @@ public class Plans {
                 or(doc.highW(), otherwise.highW()));
     }
 
-    private MeasureCustom custom(PlanAsk ask) {
+    private static MeasureCustom custom(PlanAsk ask, Household household) {
         boolean saysAll = ask.measures() != null && ask.liangG() != null;
-        MeasureCustom own = saysAll ? MeasureCustom.DEFAULT : kitchens.custom();
+        MeasureCustom own = saysAll ? MeasureCustom.DEFAULT : household.own().custom();
         double liang = or(ask.liangG(), own.liangG());
         InvalidInput.Check check = new InvalidInput.Check();
         check.range("liangG", liang, 1, 60, "g");

@@ -1,6 +1,8 @@
 package embercup.server.plans;
 
 import embercup.server.plans.Plans.Day;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -22,5 +24,17 @@ class PlansController {
     @PostMapping
     PlanSheet plan(@RequestBody PlanAsk ask) {
         return plans.make(ask, day).sheet();
+    }
+
+    /** Several plans for one cook: moved so that no two hands-on steps meet. Keeps nothing. */
+    @PostMapping("/day")
+    OneCookSheet day(@RequestBody OneCookAsk ask) {
+        return plans.interleave(ask, day);
+    }
+
+    /** The questions on which schools differ, with their choices, their defaults and why. */
+    @GetMapping("/schools")
+    List<SchoolSheet> schools() {
+        return SchoolSheet.all();
     }
 }

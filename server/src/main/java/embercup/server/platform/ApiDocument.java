@@ -8,6 +8,7 @@ import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.Iterator;
@@ -24,6 +25,7 @@ class ApiDocument {
     @Bean
     OpenAPI api() {
         return new OpenAPI()
+                .servers(List.of(new Server().url("/")))
                 .info(
                         new Info()
                                 .title("Ember Cup")
@@ -34,7 +36,7 @@ class ApiDocument {
 
     @Bean
     OpenApiCustomizer withoutAddresses() {
-        return document -> document.setServers(List.of());
+        return document -> document.setServers(List.of(new Server().url("/")));
     }
 
     @Bean

@@ -1,13 +1,17 @@
 package embercup.server.recipes;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
-import embercup.core.recipe.Addition;
-import embercup.server.platform.Fields;
+import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** A recipe on the wire and in the database. */
+/**
+ * A recipe on the wire and in the database. Without stages, the plan proposes them.
+ *
+ * @param alcoholPercent strength of a spirit, % by volume
+ * @param dilutionParts parts of water to one part of a concentrate in the cup
+ */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record RecipeDoc(
         @Schema(maxLength = 120) @Nullable String name,
@@ -18,27 +22,19 @@ public record RecipeDoc(
         @Schema(minimum = "1", maximum = "40") @Nullable Double cups,
         @Schema(minimum = "30", maximum = "1000") @Nullable Double cupMl,
         @Schema(minimum = "10", maximum = "60000") @Nullable Double pourMl,
-        @Nullable List<AdditionDoc> additions,
-        @Nullable List<StageDoc> stages) {
 
-    /** The same recipe with other herbs. */
-    public RecipeDoc withAdditions(List<Addition> others) {
-        List<AdditionDoc> docs = others.stream()
-                .map(a -> new AdditionDoc(
-                        a.herb(),
-                        Fields.code(a.form()),
-                        Fields.code(a.cut()),
-                        a.quantity().amount(),
-                        a.quantity().unit().code(),
-                        a.stage()))
-                .toList();
-        return new RecipeDoc(name, tradition, cups, cupMl, pourMl, docs, stages);
-    }
+        @Schema(allowableValues = {"water", "spirit", "glycerin", "vinegar"}) @Nullable
+        String menstruum,
+
+        @Schema(minimum = "25", maximum = "96") @Nullable Double alcoholPercent,
+        @Schema(minimum = "0", maximum = "20") @Nullable Double dilutionParts,
+        @ArraySchema(minItems = 1, maxItems = 60) @Nullable List<AdditionDoc> additions,
+        @ArraySchema(maxItems = 40) @Nullable List<StageDoc> stages) {
 
     /** One herb; {@code stage} is the index of the stage at whose start it goes in. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record AdditionDoc(
-            @Nullable String herb,
+            @Schema(maxLength = 80) @Nullable String herb,
 
             @Schema(allowableValues = {"fresh", "dried"}) @Nullable
             String form,
@@ -47,9 +43,13 @@ public record RecipeDoc(
             @Nullable
             String cut,
 
-            @Nullable Double amount,
-            @Nullable String unit,
-            @Nullable Integer stage) {}
+            @Schema(exclusiveMinimum = true, minimum = "0", maximum = "100000") @Nullable
+            Double amount,
+
+            @Schema(description = "one of the units of GET /api/measures/units", maxLength = 20) @Nullable
+            String unit,
+
+            @Schema(minimum = "0", maximum = "39") @Nullable Integer stage) {}
 
     /** One stage; which numbers it needs depends on its kind. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -73,9 +73,15 @@ public record RecipeDoc(
             @Nullable
             String kind,
 
-            @Nullable Double minutes,
-            @Nullable Double toC,
-            @Nullable Double toMl,
+            @Schema(minimum = "0.1", maximum = "100800", description = "minutes; a boil at most a day") @Nullable
+            Double minutes,
+
+            @Schema(minimum = "0", maximum = "105") @Nullable
+            Double toC,
+
+            @Schema(minimum = "10", maximum = "60000") @Nullable
+            Double toMl,
+
             @Nullable Boolean lid,
 
             @Schema(allowableValues = {"low", "medium", "high"}) @Nullable

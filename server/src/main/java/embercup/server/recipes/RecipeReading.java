@@ -7,6 +7,7 @@ import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Flame;
+import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Stage;
@@ -24,6 +25,9 @@ import org.jspecify.annotations.Nullable;
 
 /** Reads a {@link RecipeDoc} into the core's {@link Recipe}; collects every complaint before it gives up. */
 public final class RecipeReading {
+
+    /** Vodka and the like (common practice, no source), % by volume. */
+    private static final double USUAL_SPIRIT = 40;
 
     private final List<Violation> found = new ArrayList<>();
 
@@ -58,6 +62,12 @@ public final class RecipeReading {
                 additions.add(addition);
             }
         }
+        if (doc.stages() != null && stageDocs.isEmpty()) {
+            found.add(new Violation(
+                    path + ".stages",
+                    "0 stages",
+                    "1 to " + RecipeRules.MOST_STAGES + " stages; without the field they are proposed"));
+        }
         List<Stage> stages = new ArrayList<>();
         for (int i = 0; i < stageDocs.size(); i++) {
             Stage stage = stage(stageDocs.get(i), path + ".stages[" + i + "]");
@@ -74,8 +84,25 @@ public final class RecipeReading {
                 number(doc.cups(), path + ".cups", "how many cups it is written for"),
                 number(doc.cupMl(), path + ".cupMl", "the size of a cup in mL"),
                 doc.pourMl() == null ? OptionalDouble.empty() : OptionalDouble.of(doc.pourMl()),
+                new Menstruum(
+                        attempt(
+                                () -> Fields.oneOf(
+                                        Menstruum.Kind.class,
+                                        doc.menstruum(),
+                                        path + ".menstruum",
+                                        Menstruum.Kind.WATER),
+                                Menstruum.Kind.WATER),
+                        alcohol(doc)),
+                doc.dilutionParts() == null ? 0 : doc.dilutionParts(),
                 additions,
                 stages);
+    }
+
+    /** A spirit whose strength is not said is the usual one of the kitchen cupboard. */
+    private static double alcohol(RecipeDoc doc) {
+        return doc.alcoholPercent() != null
+                ? doc.alcoholPercent()
+                : "spirit".equals(doc.menstruum()) ? USUAL_SPIRIT : 0;
     }
 
     private @Nullable Addition addition(AdditionDoc doc, String path) {

@@ -1,5 +1,6 @@
 package embercup.server.recipes;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -31,7 +32,7 @@ public record RecipeSheet(
     /** What the client sends to keep a recipe; {@code version} is needed for a change. */
     public record RecipeDraft(
             @Nullable Long version,
-            @Nullable String about,
+            @Schema(maxLength = 600) @Nullable String about,
             @Nullable List<String> purposes,
             @Nullable RecipeDoc recipe) {}
 }

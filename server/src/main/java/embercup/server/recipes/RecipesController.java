@@ -19,9 +19,29 @@ import org.springframework.web.bind.annotation.RestController;
 class RecipesController {
 
     private final Recipes recipes;
+    private final Proposals proposals;
 
-    RecipesController(Recipes recipes) {
+    RecipesController(Recipes recipes, Proposals proposals) {
         this.recipes = recipes;
+        this.proposals = proposals;
+    }
+
+    /** Stages for a recipe, from the plant parts of its herbs and its tradition. Keeps nothing. */
+    @PostMapping("/propose")
+    Proposals.ProposalSheet propose(@RequestBody Proposals.ProposeAsk ask) {
+        return proposals.propose(ask);
+    }
+
+    /** A blend for an occasion from the herbs in the house. Keeps nothing. */
+    @PostMapping("/blend")
+    Proposals.BlendSheet blend(@RequestBody Proposals.BlendAsk ask) {
+        return proposals.blend(ask);
+    }
+
+    /** What people reach for a cup for. */
+    @GetMapping("/occasions")
+    List<String> occasions() {
+        return proposals.occasions();
     }
 
     @GetMapping

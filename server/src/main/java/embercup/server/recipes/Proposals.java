@@ -1,0 +1,98 @@
+package embercup.server.recipes;
+
+import embercup.core.care.Blend;
+import embercup.core.materia.Materia;
+import embercup.core.materia.Occasion;
+import embercup.core.measure.MeasureCustom;
+import embercup.core.recipe.Proposal;
+import embercup.core.recipe.Recipe;
+import embercup.core.recipe.RecipeRules;
+import embercup.core.recipe.Schools;
+import embercup.core.workings.InvalidInput;
+import embercup.server.people.People;
+import embercup.server.platform.Fields;
+import embercup.server.platform.SchoolsReading;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** Stages for a recipe that has none, and blends for an occasion. Keeps nothing. */
+@Service
+class Proposals {
+
+    private final Materia materia;
+    private final People people;
+
+    Proposals(Materia materia, People people) {
+        this.materia = materia;
+        this.people = people;
+    }
+
+    /** A recipe whose stages are to be proposed; its own stages are not looked at. */
+    record ProposeAsk(@Nullable RecipeDoc recipe, @Nullable Map<String, String> schools) {}
+
+    /** An occasion and the herbs in the house; {@code herbs} missing means all of the materia. */
+    record BlendAsk(
+            @Schema(maxLength = 80) @Nullable String occasion,
+            @Nullable List<String> herbs,
+            @Nullable UUID drinkerId,
+            @Schema(minimum = "1", maximum = "40") @Nullable Double cups,
+
+            @Schema(minimum = "30", maximum = "1000") @Nullable
+            Double cupMl) {}
+
+    record ReasonLine(int stage, String text, String source) {}
+
+    /** A recipe with stages, and why they are there. */
+    record ProposalSheet(RecipeDoc recipe, List<ReasonLine> reasons) {}
+
+    /** A blend: the recipe, why each herb and each stage is in it, and what was left out. */
+    record BlendSheet(RecipeDoc recipe, List<String> herbs, List<ReasonLine> reasons, List<String> leftOut) {}
+
+    ProposalSheet propose(ProposeAsk ask) {
+        RecipeDoc doc = Fields.need(ask.recipe(), "recipe", "a recipe");
+        Recipe recipe = RecipeReading.read(doc, "recipe");
+        new RecipeRules(materia, MeasureCustom.DEFAULT).checkHerbs(recipe, "recipe");
+        Schools schools = SchoolsReading.read(ask.schools(), recipe.tradition());
+        Proposal proposal = Proposal.of(materia, recipe, schools);
+        return new ProposalSheet(RecipeWriting.write(proposal.recipe()), lines(proposal.reasons()));
+    }
+
+    BlendSheet blend(BlendAsk ask) {
+        Occasion occasion = occasion(Fields.text(ask.occasion(), "occasion", 80));
+        List<String> house = ask.herbs() == null
+                ? materia.herbs().stream().map(h -> h.slug()).toList()
+                : ask.herbs();
+        double cups = ask.cups() == null ? 2 : ask.cups();
+        double cupMl = ask.cupMl() == null ? 240 : ask.cupMl();
+        InvalidInput.Check check = new InvalidInput.Check();
+        check.range("cups", cups, RecipeRules.FEWEST_CUPS, RecipeRules.MOST_CUPS, "cups");
+        check.range("cupMl", cupMl, RecipeRules.SMALLEST_CUP_ML, RecipeRules.LARGEST_CUP_ML, "mL");
+        check.throwIfAny();
+        Blend blend = Blend.of(materia, occasion, house, people.drinkerOrAdult(ask.drinkerId()), cups, cupMl);
+        return new BlendSheet(
+                RecipeWriting.write(blend.recipe()), blend.reasons(), lines(blend.stages()), blend.leftOut());
+    }
+
+    List<String> occasions() {
+        return materia.occasions().stream().map(Occasion::words).toList();
+    }
+
+    private Occasion occasion(String words) {
+        return materia.occasions().stream()
+                .filter(o -> o.words().equals(words))
+                .findFirst()
+                .orElseThrow(() -> InvalidInput.of(
+                        "occasion", words, "one of: " + occasions().stream().collect(Collectors.joining(", "))));
+    }
+
+    static List<ReasonLine> lines(List<Proposal.Reason> reasons) {
+        return reasons.stream()
+                .map(r -> new ReasonLine(r.stage(), r.text(), r.source()))
+                .toList();
+    }
+}

@@ -1,0 +1,132 @@
+package embercup.server.recipes;
+
+import embercup.core.recipe.Addition;
+import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Stage;
+import embercup.server.platform.Fields;
+import embercup.server.recipes.RecipeDoc.AdditionDoc;
+import embercup.server.recipes.RecipeDoc.StageDoc;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+
+/** Writes the core's {@link Recipe} as a {@link RecipeDoc}; reading it again gives the same recipe. */
+public final class RecipeWriting {
+
+    private RecipeWriting() {}
+
+    public static RecipeDoc write(Recipe recipe) {
+        Menstruum m = recipe.menstruum();
+        return new RecipeDoc(
+                recipe.name(),
+                Fields.code(recipe.tradition()),
+                recipe.cups(),
+                recipe.cupMl(),
+                number(recipe.pourMl()),
+                m.cold() ? m.kind().code() : null,
+                m.alcoholPercent() > 0 ? m.alcoholPercent() : null,
+                recipe.dilutionParts() > 0 ? recipe.dilutionParts() : null,
+                recipe.additions().stream().map(RecipeWriting::addition).toList(),
+                recipe.stages().stream().map(s -> s.accept(new Writer())).toList());
+    }
+
+    static AdditionDoc addition(Addition a) {
+        return new AdditionDoc(
+                a.herb(),
+                Fields.code(a.form()),
+                Fields.code(a.cut()),
+                a.quantity().amount(),
+                a.quantity().unit().code(),
+                a.stage());
+    }
+
+    private static @Nullable Double number(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
+    }
+
+    /** One stage; what a kind has not is left out. */
+    private static final class Writer implements Stage.Visitor<StageDoc> {
+
+        private static StageDoc doc(
+                Stage stage,
+                @Nullable Double minutes,
+                @Nullable Double toC,
+                @Nullable Double toMl,
+                @Nullable Boolean lid,
+                @Nullable Boolean pressed) {
+            return new StageDoc(
+                    stage.kind().code(),
+                    minutes,
+                    toC,
+                    toMl,
+                    lid,
+                    stage.onFlame().map(Fields::code).orElse(null),
+                    pressed);
+        }
+
+        @Override
+        public StageDoc heat(Stage.Heat s) {
+            return doc(s, null, number(s.toC()), null, s.lid(), null);
+        }
+
+        @Override
+        public StageDoc pour(Stage.Pour s) {
+            return doc(s, null, number(s.toC()), null, null, null);
+        }
+
+        @Override
+        public StageDoc boil(Stage.Boil s) {
+            return doc(s, s.minutes(), null, null, s.lid(), null);
+        }
+
+        @Override
+        public StageDoc simmer(Stage.Simmer s) {
+            return doc(s, s.minutes(), null, null, s.lid(), null);
+        }
+
+        @Override
+        public StageDoc reduce(Stage.Reduce s) {
+            return doc(s, null, null, s.toMl(), s.lid(), null);
+        }
+
+        @Override
+        public StageDoc steep(Stage.Steep s) {
+            return doc(s, s.minutes(), null, null, s.lid(), null);
+        }
+
+        @Override
+        public StageDoc macerate(Stage.Macerate s) {
+            return doc(s, s.minutes(), number(s.toC()), null, s.lid(), null);
+        }
+
+        @Override
+        public StageDoc rest(Stage.Rest s) {
+            return doc(s, s.minutes(), null, null, s.lid(), null);
+        }
+
+        @Override
+        public StageDoc cool(Stage.Cool s) {
+            return doc(s, null, s.toC(), null, s.lid(), null);
+        }
+
+        @Override
+        public StageDoc strain(Stage.Strain s) {
+            return doc(s, null, null, null, null, s.pressed());
+        }
+
+        @Override
+        public StageDoc refill(Stage.Refill s) {
+            return doc(s, null, null, s.toMl(), null, null);
+        }
+
+        @Override
+        public StageDoc combine(Stage.Combine s) {
+            return doc(s, null, null, null, null, null);
+        }
+
+        @Override
+        public StageDoc finish(Stage.Finish s) {
+            return doc(s, null, null, null, null, null);
+        }
+    }
+}
