@@ -634,7 +634,7 @@ export interface components {
             low: number;
             nearest?: string;
             unit: string;
-            workings: components["schemas"]["Workings"];
+            workings: components["schemas"]["WorkingsLine"];
         };
         ConvertRequest: {
             /** Format: double */
@@ -989,7 +989,7 @@ export interface components {
             water: components["schemas"]["Water"];
             waysOut: components["schemas"]["WayLine"][];
             workings: {
-                [key: string]: components["schemas"]["Workings"];
+                [key: string]: components["schemas"]["WorkingsLine"];
             };
         };
         Point: {
@@ -1247,12 +1247,12 @@ export interface components {
             text: string;
             with?: string;
         };
-        Workings: {
-            formula: string;
-            inputs: components["schemas"]["Workings"][];
+        WorkingsLine: {
+            formula?: string;
+            inputs?: components["schemas"]["WorkingsLine"][];
             label: string;
-            source: string;
-            unit: string;
+            source?: string;
+            unit?: string;
             /** Format: double */
             value: number;
         };

@@ -54,7 +54,7 @@ function Tree({ step, depth }: { step: Workings; depth: number }) {
       </div>
       {step.formula && <div className="text-muted">{step.formula}</div>}
       {source && <div className="text-muted italic">Source: {source.title}</div>}
-      {step.inputs.map((input, i) => (
+      {(step.inputs ?? []).map((input, i) => (
         <Tree key={i} step={input} depth={depth + 1} />
       ))}
     </div>

@@ -14,6 +14,7 @@ import embercup.core.measure.Unit.Dimension;
 import embercup.core.workings.InvalidInput;
 import embercup.core.workings.Workings;
 import embercup.server.platform.Fields;
+import embercup.server.platform.WorkingsLine;
 import embercup.server.recipes.RecipeReading;
 import io.swagger.v3.oas.annotations.media.Schema;
 import org.jspecify.annotations.Nullable;
@@ -61,7 +62,7 @@ class MeasuresController {
             double high,
             String unit,
             @Nullable String nearest,
-            Workings workings) {}
+            WorkingsLine workings) {}
 
     @PostMapping("/convert")
     ConvertAnswer convert(@RequestBody ConvertRequest request) {
@@ -97,7 +98,7 @@ class MeasuresController {
                 Workings.given("amount", quantity.amount(), quantity.unit().code()),
                 Workings.sourced("one " + quantity.unit().code(), from, base, "nist-44"),
                 Workings.sourced("one " + to.code(), into, base, "nist-44"));
-        return new ConvertAnswer(result, result, result, to.code(), null, workings);
+        return new ConvertAnswer(result, result, result, to.code(), null, WorkingsLine.of(workings));
     }
 
     private static double each(Unit unit, MeasureCustom custom) {
@@ -139,6 +140,7 @@ class MeasuresController {
     }
 
     private static ConvertAnswer answer(Spread amount, Unit unit, @Nullable String nearest, Workings workings) {
-        return new ConvertAnswer(amount.best(), amount.low(), amount.high(), unit.code(), nearest, workings);
+        return new ConvertAnswer(
+                amount.best(), amount.low(), amount.high(), unit.code(), nearest, WorkingsLine.of(workings));
     }
 }

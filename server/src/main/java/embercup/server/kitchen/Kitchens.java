@@ -32,12 +32,19 @@ public class Kitchens {
     private final KitchenRepository kitchens;
     private final VesselRepository vessels;
     private final BurnerRepository burners;
+    private final OwnKitchen ownKitchen;
     private final Clock clock;
 
-    Kitchens(KitchenRepository kitchens, VesselRepository vessels, BurnerRepository burners, Clock clock) {
+    Kitchens(
+            KitchenRepository kitchens,
+            VesselRepository vessels,
+            BurnerRepository burners,
+            OwnKitchen ownKitchen,
+            Clock clock) {
         this.kitchens = kitchens;
         this.vessels = vessels;
         this.burners = burners;
+        this.ownKitchen = ownKitchen;
         this.clock = clock;
     }
 
@@ -62,18 +69,19 @@ public class Kitchens {
     public record Own(Kitchen kitchen, MeasureCustom custom) {}
 
     /** This place with a vessel and a burner of the household, or its smallest burner, else the standard one. */
-    @Transactional(readOnly = true)
     public Own own(@Nullable UUID vesselId, @Nullable UUID burnerId) {
-        KitchenRepository.PlaceAndBurner read = kitchens.withBurner(burnerId);
-        if (burnerId != null && read.burner() == null) {
+        OwnKitchen.Row row = ownKitchen.read(burnerId);
+        String name = row.burnerName();
+        if (burnerId != null && name == null) {
             throw Refusal.notFound("burner", burnerId);
         }
         Optional<Vessel> vessel = vesselId == null ? Optional.empty() : Optional.of(vessel(vesselEntity(vesselId)));
-        Burner burner = read.burner() == null ? Burner.SMALL : burner(read.burner());
-        KitchenEntity k = read.place();
+        Burner burner = name == null
+                ? Burner.SMALL
+                : new Burner(name, or(row.lowW(), 0), or(row.mediumW(), 0), or(row.highW(), 0));
         return new Own(
-                kitchen(k, vessel, burner),
-                new MeasureCustom(Fields.oneOf(KitchenSystem.class, k.measures, "measures"), k.liangG));
+                new Kitchen(row.altitudeM(), row.roomC(), row.tapC(), vessel, burner, row.kettleW()),
+                new MeasureCustom(Fields.oneOf(KitchenSystem.class, row.measures(), "measures"), row.liangG()));
     }
 
     @Transactional

@@ -1,6 +1,6 @@
 package embercup.server.plans;
 
-import embercup.core.workings.Workings;
+import embercup.server.platform.WorkingsLine;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -40,7 +40,7 @@ public record PlanSheet(
         List<ReasonLine> reasons,
         Map<String, String> schools,
         boolean spentHerbs,
-        Map<String, Workings> workings) {
+        Map<String, WorkingsLine> workings) {
 
     public record AdditionLine(
             String herb,

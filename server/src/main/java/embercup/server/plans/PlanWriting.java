@@ -1,5 +1,6 @@
 package embercup.server.plans;
 
+import embercup.core.brew.CurvePoint;
 import embercup.core.brew.StageRun;
 import embercup.core.care.Care;
 import embercup.core.care.WayOut;
@@ -27,6 +28,7 @@ import embercup.server.plans.PlanSheet.VesselLine;
 import embercup.server.plans.PlanSheet.Water;
 import embercup.server.platform.Fields;
 import embercup.server.platform.SchoolsReading;
+import embercup.server.platform.WorkingsLine;
 import embercup.server.recipes.RecipeWriting;
 import java.time.Instant;
 import java.util.List;
@@ -79,7 +81,7 @@ public final class PlanWriting {
                         .toList(),
                 SchoolsReading.write(r.schools()),
                 r.spentHerbs(),
-                plan.workings());
+                WorkingsLine.of(plan.workings()));
     }
 
     private static List<AdditionLine> additions(BrewPlan plan) {
@@ -173,12 +175,27 @@ public final class PlanWriting {
         return java.util.stream.IntStream.range(0, all.size())
                 .filter(i -> i % every == 0 || i == all.size() - 1 || jump(all, i))
                 .mapToObj(all::get)
-                .map(p -> new Point(p.tS(), p.tempC(), p.waterMl(), p.body(), p.aroma(), p.bite()))
+                .map(PlanWriting::point)
                 .toList();
     }
 
+    /** Rounded to what a screen can show: a tenth of a second, a hundredth of a degree and a millilitre. */
+    private static Point point(CurvePoint p) {
+        return new Point(
+                rounded(p.tS(), 10),
+                rounded(p.tempC(), 100),
+                rounded(p.waterMl(), 100),
+                rounded(p.body(), 10_000),
+                rounded(p.aroma(), 10_000),
+                rounded(p.bite(), 10_000));
+    }
+
+    private static double rounded(double value, double parts) {
+        return Math.round(value * parts) / parts;
+    }
+
     /** Both sides of a jump (a pour, a strain) stay, so that it is not drawn as a slope. */
-    private static boolean jump(List<embercup.core.brew.CurvePoint> all, int i) {
+    private static boolean jump(List<CurvePoint> all, int i) {
         return i + 1 < all.size()
                         && Math.abs(all.get(i + 1).waterMl() - all.get(i).waterMl()) > 20
                 || i > 0 && Math.abs(all.get(i).waterMl() - all.get(i - 1).waterMl()) > 20;

@@ -1,0 +1,41 @@
+package embercup.server.platform;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import embercup.core.workings.Workings;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** One step of the workings on the wire; what a step has not is left out, which halves the answer of a plan. */
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public record WorkingsLine(
+        String label,
+        @Nullable String formula,
+        double value,
+        @Nullable String unit,
+        @Nullable String source,
+        @Nullable List<WorkingsLine> inputs) {
+
+    public static WorkingsLine of(Workings w) {
+        return new WorkingsLine(
+                w.label(),
+                orNull(w.formula()),
+                w.value(),
+                orNull(w.unit()),
+                orNull(w.source()),
+                w.inputs().isEmpty()
+                        ? null
+                        : w.inputs().stream().map(WorkingsLine::of).toList());
+    }
+
+    public static Map<String, WorkingsLine> of(Map<String, Workings> all) {
+        Map<String, WorkingsLine> lines = new LinkedHashMap<>();
+        all.forEach((name, w) -> lines.put(name, of(w)));
+        return lines;
+    }
+
+    private static @Nullable String orNull(String text) {
+        return text.isEmpty() ? null : text;
+    }
+}
