@@ -54,6 +54,9 @@ public final class HerbMeasure {
             case MASS -> weighed(quantity);
             case VOLUME -> spooned(herb, form, cut, quantity);
             case LENGTH, COUNT -> counted(herb, form, quantity, field);
+            case PART ->
+                throw InvalidInput.of(
+                        field, unit.code(), "a weight, a spoon or pieces: a part weighs nothing by itself");
         };
     }
 

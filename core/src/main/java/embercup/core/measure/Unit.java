@@ -32,14 +32,17 @@ public enum Unit {
     POD("pod", Dimension.COUNT, "pod"),
     STICK("stick", Dimension.COUNT, "stick"),
     FLOWER("flower", Dimension.COUNT, "flower"),
-    BAG("bag", Dimension.COUNT, "bag");
+    BAG("bag", Dimension.COUNT, "bag"),
+    PART("part", Dimension.PART, "part");
 
     /** What a unit counts. */
     public enum Dimension {
         MASS,
         VOLUME,
         LENGTH,
-        COUNT
+        COUNT,
+        /** A share of the parts of one recipe. */
+        PART
     }
 
     /** Kitchen custom, not exact: a pinch is 1/16 tsp, a dash 1/8 tsp. */
@@ -75,8 +78,12 @@ public enum Unit {
 
     /** The word as printed after an amount, plural where English needs it: "2 slices", "1 leaf", "3 tsp". */
     public String wordFor(double amount) {
-        boolean countable =
-                dimension == Dimension.COUNT || this == CUP || this == GLASS || this == HANDFUL || this == INCH;
+        boolean countable = dimension == Dimension.COUNT
+                || dimension == Dimension.PART
+                || this == CUP
+                || this == GLASS
+                || this == HANDFUL
+                || this == INCH;
         if (!countable || amount <= 1) {
             return word;
         }

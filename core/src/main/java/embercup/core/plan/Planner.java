@@ -10,6 +10,7 @@ import embercup.core.kitchen.Vessel;
 import embercup.core.materia.ExtractClass;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Materia;
+import embercup.core.recipe.Parts;
 import embercup.core.recipe.Proposal;
 import embercup.core.recipe.Proposal.Reason;
 import embercup.core.recipe.Recipe;
@@ -87,12 +88,12 @@ public final class Planner {
     /** The request with stages, when the recipe has none, and with the gates of its finish; checked. */
     private PlanRequest ready(PlanRequest asked, List<Reason> reasons) {
         RecipeRules rules = new RecipeRules(materia, asked.custom());
-        PlanRequest request = asked;
+        PlanRequest request = asked.withRecipe(Parts.resolved(materia, asked.recipe()));
         if (asked.recipe().stages().isEmpty()) {
-            rules.checkHerbs(asked.recipe(), "recipe");
-            Proposal proposal = Proposal.of(materia, asked.recipe(), asked.schools());
+            rules.checkHerbs(request.recipe(), "recipe");
+            Proposal proposal = Proposal.of(materia, request.recipe(), asked.schools());
             reasons.addAll(proposal.reasons());
-            request = asked.withRecipe(proposal.recipe());
+            request = request.withRecipe(proposal.recipe());
         }
         rules.check(request.recipe(), "recipe");
         request.check();

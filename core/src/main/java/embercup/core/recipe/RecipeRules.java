@@ -187,7 +187,8 @@ public final class RecipeRules {
     private static final Set<StageKind> AFTER_STRAIN =
             EnumSet.of(StageKind.COMBINE, StageKind.COOL, StageKind.REST, StageKind.REFILL, StageKind.FINISH);
 
-    private static final Set<StageKind> WET = EnumSet.of(
+    /** Stages in which the herbs give. */
+    static final Set<StageKind> WET = EnumSet.of(
             StageKind.BOIL, StageKind.SIMMER, StageKind.REDUCE, StageKind.STEEP, StageKind.MACERATE, StageKind.REST);
 
     /** The numbers of one stage against what a kitchen can do. */

@@ -106,7 +106,7 @@ class MeasuresController {
             case MASS -> unit.gramsEach(custom);
             case VOLUME -> unit.millilitresEach(custom);
             case LENGTH -> unit.centimetresEach();
-            case COUNT -> 1;
+            case COUNT, PART -> 1;
         };
     }
 

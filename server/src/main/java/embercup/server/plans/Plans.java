@@ -21,6 +21,7 @@ import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
 import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.Parts;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.workings.InvalidInput;
@@ -229,7 +230,7 @@ public class Plans {
     private Recipe changed(Recipe own, PlanAsk ask, MeasureCustom custom, Schools schools) {
         List<ChangeDoc> changes = ask.changes() == null ? List.of() : ask.changes();
         Substitution substitution = new Substitution(materia, custom);
-        Recipe recipe = own;
+        Recipe recipe = changes.isEmpty() ? own : Parts.resolved(materia, own);
         for (int i = 0; i < changes.size(); i++) {
             ChangeDoc change = changes.get(i);
             String at = "changes[" + i + "]";

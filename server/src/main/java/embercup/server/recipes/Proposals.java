@@ -4,6 +4,7 @@ import embercup.core.care.Blend;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Occasion;
 import embercup.core.measure.MeasureCustom;
+import embercup.core.recipe.Parts;
 import embercup.core.recipe.Proposal;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
@@ -56,7 +57,8 @@ class Proposals {
     ProposalSheet propose(ProposeAsk ask) {
         RecipeDoc doc = Fields.need(ask.recipe(), "recipe", "a recipe");
         Recipe recipe = RecipeReading.read(doc, "recipe");
-        new RecipeRules(materia, MeasureCustom.DEFAULT).checkHerbs(recipe, "recipe");
+        Recipe weighed = Parts.resolved(materia, recipe);
+        new RecipeRules(materia, MeasureCustom.DEFAULT).checkHerbs(weighed, "recipe");
         Schools schools = SchoolsReading.read(ask.schools(), recipe.tradition());
         Proposal proposal = Proposal.of(materia, recipe, schools);
         return new ProposalSheet(RecipeWriting.write(proposal.recipe()), lines(proposal.reasons()));

@@ -1,0 +1,155 @@
+package embercup.core.recipe;
+
+import embercup.core.measure.Unit;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Reads amounts as people write them: "1½ tbsp", "2-3 slices", "half a cup", "1-inch piece". Stateless. */
+final class AmountWords {
+
+    private AmountWords() {}
+
+    /**
+     * What a line begins with.
+     *
+     * @param amount the number; the middle of a range
+     * @param high the upper end of a range, else the number itself
+     * @param unit empty when the number is followed by no unit
+     * @param rest what follows
+     */
+    record Read(double amount, double high, Optional<Unit> unit, String rest) {
+        boolean range() {
+            return high > amount * 1.001;
+        }
+    }
+
+    private static final Map<String, Double> FRACTIONS = Map.of(
+            "½", 0.5, "¼", 0.25, "¾", 0.75, "⅓", 1 / 3.0, "⅔", 2 / 3.0, "⅛", 0.125, "⅜", 0.375, "⅝", 0.625, "⅞", 0.875);
+
+    private static final Map<String, Double> WORDS = Map.ofEntries(
+            Map.entry("a", 1.0),
+            Map.entry("an", 1.0),
+            Map.entry("one", 1.0),
+            Map.entry("two", 2.0),
+            Map.entry("three", 3.0),
+            Map.entry("four", 4.0),
+            Map.entry("five", 5.0),
+            Map.entry("six", 6.0),
+            Map.entry("seven", 7.0),
+            Map.entry("eight", 8.0),
+            Map.entry("nine", 9.0),
+            Map.entry("ten", 10.0),
+            Map.entry("twelve", 12.0),
+            Map.entry("half", 0.5),
+            Map.entry("quarter", 0.25));
+
+    private static final Map<String, Unit> UNITS = units();
+
+    private static final String NUMBER =
+            "(?:\\d+\\s+\\d+/\\d+|\\d+/\\d+|\\d+(?:[.,]\\d+)?\\s*[½¼¾⅓⅔⅛⅜⅝⅞]?|[½¼¾⅓⅔⅛⅜⅝⅞])";
+    private static final Pattern BEGINS =
+            Pattern.compile("^(" + NUMBER + ")(?:\\s*(?:-|–|—|to|or)\\s*(" + NUMBER + "))?[\\s-]*(.*)$");
+    private static final Pattern WORD_BEGINS = Pattern.compile("^([a-z]+)\\s+(.*)$");
+
+    private static Map<String, Unit> units() {
+        Map<String, Unit> all = new LinkedHashMap<>();
+        Object[][] names = {
+            {Unit.TABLESPOON, "tablespoons", "tablespoon", "tbsps", "tbsp", "tbs"},
+            {Unit.TEASPOON, "teaspoons", "teaspoon", "tsps", "tsp"},
+            {Unit.FLUID_OUNCE, "fluid ounces", "fluid ounce", "fl oz", "fl. oz"},
+            {Unit.CUP, "cups", "cup"},
+            {Unit.PINT, "pints", "pint"},
+            {Unit.QUART, "quarts", "quart", "qt"},
+            {Unit.GLASS, "glasses", "glass"},
+            {Unit.KILOGRAM, "kilograms", "kilogram", "kg"},
+            {Unit.GRAM, "grams", "gram", "gr", "g"},
+            {Unit.OUNCE, "ounces", "ounce", "oz"},
+            {Unit.POUND, "pounds", "pound", "lbs", "lb"},
+            {Unit.MILLILITRE, "millilitres", "milliliters", "millilitre", "milliliter", "ml"},
+            {Unit.LITRE, "litres", "liters", "litre", "liter", "l"},
+            {Unit.PINCH, "pinches", "pinch"},
+            {Unit.DASH, "dashes", "dash"},
+            {Unit.HANDFUL, "handfuls", "handful"},
+            {Unit.INCH, "inches", "inch", "in", "\""},
+            {Unit.CENTIMETRE, "centimetres", "centimeters", "centimetre", "centimeter", "cm"},
+            {Unit.SLICE, "slices", "slice"},
+            {Unit.PIECE, "pieces", "piece"},
+            {Unit.STICK, "sticks", "stick"},
+            {Unit.POD, "pods", "pod"},
+            {Unit.BAG, "tea bags", "tea bag", "teabags", "teabag", "bags", "bag"},
+            {Unit.PART, "parts", "part"},
+            {Unit.LIANG, "liang"},
+            {Unit.QIAN, "qian"},
+            {Unit.LEAF, "leaves"},
+            {Unit.FLOWER, "flowers", "blossoms"},
+            {Unit.CLOVE, "cloves of", "clove of"},
+        };
+        for (Object[] row : names) {
+            for (int i = 1; i < row.length; i++) {
+                all.put((String) row[i], (Unit) row[0]);
+            }
+        }
+        return all;
+    }
+
+    /** Empty when the text begins with no number. Lower case is expected. */
+    static Optional<Read> read(String text) {
+        Matcher m = BEGINS.matcher(text);
+        if (m.matches()) {
+            double low = number(m.group(1));
+            double high = m.group(2) == null ? low : number(m.group(2));
+            return Optional.of(withUnit((low + high) / 2, Math.max(low, high), m.group(3)));
+        }
+        Matcher word = WORD_BEGINS.matcher(text);
+        if (word.matches() && WORDS.containsKey(word.group(1))) {
+            double value = WORDS.get(word.group(1));
+            String rest = word.group(2).replaceFirst("^(?:a|an)\\s+", "");
+            Matcher half = WORD_BEGINS.matcher(rest);
+            if (value == 1 && half.matches() && half.group(1).equals("half")) {
+                return Optional.of(withUnit(0.5, 0.5, half.group(2)));
+            }
+            return Optional.of(withUnit(value, value, rest));
+        }
+        return Optional.empty();
+    }
+
+    private static Read withUnit(double amount, double high, String rest) {
+        for (Map.Entry<String, Unit> e : UNITS.entrySet()) {
+            String name = e.getKey();
+            if (rest.startsWith(name)
+                    && (rest.length() == name.length() || !Character.isLetter(rest.charAt(name.length())))) {
+                String after = rest.substring(name.length()).replaceFirst("^[.\\s-]+", "");
+                if (e.getValue() == Unit.INCH || e.getValue() == Unit.CENTIMETRE) {
+                    after = after.replaceFirst("^(?:pieces?|knobs?|chunks?)\\s+", "");
+                }
+                return new Read(amount, high, Optional.of(e.getValue()), after.replaceFirst("^of\\s+", ""));
+            }
+        }
+        return new Read(amount, high, Optional.empty(), rest.replaceFirst("^of\\s+", ""));
+    }
+
+    static double number(String text) {
+        String t = text.strip().replace(',', '.');
+        for (Map.Entry<String, Double> f : FRACTIONS.entrySet()) {
+            if (t.endsWith(f.getKey())) {
+                String whole = t.substring(0, t.length() - 1).strip();
+                return f.getValue() + (whole.isEmpty() ? 0 : Double.parseDouble(whole));
+            }
+        }
+        String[] parts = t.split("\\s+");
+        if (parts.length == 2) {
+            return Double.parseDouble(parts[0]) + fraction(parts[1]);
+        }
+        return t.contains("/") ? fraction(t) : Double.parseDouble(t.toLowerCase(Locale.ROOT));
+    }
+
+    private static double fraction(String text) {
+        String[] ends = text.split("/");
+        double below = Double.parseDouble(ends[1]);
+        return below == 0 ? 0 : Double.parseDouble(ends[0]) / below;
+    }
+}
