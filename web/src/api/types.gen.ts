@@ -116,6 +116,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/herbs/{slug}/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownHerb"];
+        put: operations["keepOwnHerb"];
+        post?: never;
+        delete: operations["forgetOwnHerb"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kitchen": {
         parameters: {
             query?: never;
@@ -159,6 +175,22 @@ export interface paths {
         put: operations["changeBurner"];
         post?: never;
         delete: operations["removeBurner"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kitchen/burners/{id}/calibrate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calibrate"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -292,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["marks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/schools": {
         parameters: {
             query?: never;
@@ -372,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipes/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes/{id}": {
         parameters: {
             query?: never;
@@ -383,6 +447,54 @@ export interface paths {
         put: operations["changeRecipe"];
         post?: never;
         delete: operations["removeRecipe"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["versions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tins"];
+        put?: never;
+        post: operations["putTin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeTin"];
+        post?: never;
+        delete: operations["removeTin"];
         options?: never;
         head?: never;
         patch?: never;
@@ -593,6 +705,28 @@ export interface components {
             name: string;
             /** Format: int64 */
             version: number;
+        };
+        CalibrationDraft: {
+            /** Format: double */
+            boilOffMl?: number;
+            /** Format: double */
+            boilOffS?: number;
+            /** Format: double */
+            heatS?: number;
+            /** Format: uuid */
+            vesselId?: string;
+            /** Format: double */
+            waterMl?: number;
+        };
+        CalibrationSheet: {
+            high: components["schemas"]["WorkingsLine"];
+            /** Format: double */
+            highW: number;
+            /** Format: double */
+            lowW: number;
+            medium: components["schemas"]["WorkingsLine"];
+            /** Format: double */
+            mediumW: number;
         };
         CautionLine: {
             code: string;
@@ -831,6 +965,12 @@ export interface components {
             name: string;
             tell: string;
         };
+        MarkLine: {
+            /** Format: uuid */
+            recipeId: string;
+            severity: string;
+            text: string;
+        };
         MethodLine: {
             kind: string;
             /** Format: double */
@@ -853,6 +993,16 @@ export interface components {
         OneCookSheet: {
             clashes: components["schemas"]["ClashLine"][];
             pots: components["schemas"]["PotLine"][];
+        };
+        OwnHerbDoc: {
+            common?: string;
+            latin?: string;
+            /** @enum {string} */
+            part?: "flower" | "leaf" | "herb" | "seed" | "peel" | "fruit" | "bulb" | "root" | "rhizome" | "bark" | "twig" | "fungus" | "resin" | "pantry";
+            use?: string;
+            /** Format: int64 */
+            version?: number;
+            weights?: components["schemas"]["WeightDoc"][];
         };
         Person: {
             /** Format: double */
@@ -1034,6 +1184,9 @@ export interface components {
             /** Format: double */
             low: number;
         };
+        ReadAsk: {
+            text?: string;
+        };
         ReasonLine: {
             source: string;
             /** Format: int32 */
@@ -1075,6 +1228,15 @@ export interface components {
             thumb: components["schemas"]["Thumb"];
             /** Format: date-time */
             updatedAt: string;
+            /** Format: int64 */
+            version: number;
+        };
+        RecipeVersion: {
+            about: string;
+            purposes: string[];
+            recipe: components["schemas"]["RecipeDoc"];
+            /** Format: date-time */
+            until: string;
             /** Format: int64 */
             version: number;
         };
@@ -1163,6 +1325,35 @@ export interface components {
             minutes: number;
             segments: components["schemas"]["Segment"][];
         };
+        Tin: {
+            /** Format: date */
+            bestBefore?: string;
+            common: string;
+            /** Format: date */
+            filledOn: string;
+            form: string;
+            /** Format: double */
+            grams?: number;
+            herb: string;
+            /** Format: uuid */
+            id: string;
+            note: string;
+            stale: boolean;
+            /** Format: int64 */
+            version: number;
+        };
+        TinDraft: {
+            /** Format: date */
+            filledOn?: string;
+            /** @enum {string} */
+            form?: "fresh" | "dried";
+            /** Format: double */
+            grams?: number;
+            herb?: string;
+            note?: string;
+            /** Format: int64 */
+            version?: number;
+        };
         VesselDoc: {
             /** Format: double */
             brimMl?: number;
@@ -1247,6 +1438,14 @@ export interface components {
             text: string;
             with?: string;
         };
+        WeightDoc: {
+            /** @enum {string} */
+            cut?: "whole" | "chopped" | "sliced" | "grated" | "crushed" | "bruised" | "ground" | "paste";
+            /** @enum {string} */
+            form?: "fresh" | "dried";
+            /** Format: double */
+            gPerTsp?: number;
+        };
         WorkingsLine: {
             formula?: string;
             inputs?: components["schemas"]["WorkingsLine"][];
@@ -1255,6 +1454,18 @@ export interface components {
             unit?: string;
             /** Format: double */
             value: number;
+        };
+        WrittenLine: {
+            /** Format: int32 */
+            addition: number;
+            asks: string[];
+            kind: string;
+            reads: string[];
+            text: string;
+        };
+        WrittenSheet: {
+            lines: components["schemas"]["WrittenLine"][];
+            recipe: components["schemas"]["RecipeDoc"];
         };
     };
     responses: never;
@@ -1446,6 +1657,74 @@ export interface operations {
             };
         };
     };
+    ownHerb: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnHerbDoc"];
+                };
+            };
+        };
+    };
+    keepOwnHerb: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnHerbDoc"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HerbSheet"];
+                };
+            };
+        };
+    };
+    forgetOwnHerb: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     kitchen: {
         parameters: {
             query?: never;
@@ -1557,6 +1836,32 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    calibrate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalibrationDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalibrationSheet"];
+                };
             };
         };
     };
@@ -1816,6 +2121,28 @@ export interface operations {
             };
         };
     };
+    marks: {
+        parameters: {
+            query?: {
+                drinkerId?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkLine"][];
+                };
+            };
+        };
+    };
     schools: {
         parameters: {
             query?: never;
@@ -1948,6 +2275,30 @@ export interface operations {
             };
         };
     };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadAsk"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenSheet"];
+                };
+            };
+        };
+    };
     recipe: {
         parameters: {
             query?: never;
@@ -1997,6 +2348,118 @@ export interface operations {
         };
     };
     removeRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    versions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeVersion"][];
+                };
+            };
+        };
+    };
+    tins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tin"][];
+                };
+            };
+        };
+    };
+    putTin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TinDraft"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tin"];
+                };
+            };
+        };
+    };
+    changeTin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TinDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tin"];
+                };
+            };
+        };
+    };
+    removeTin: {
         parameters: {
             query?: never;
             header?: never;

@@ -73,6 +73,68 @@ public record Herb(
         cautions = List.copyOf(cautions);
     }
 
+    /** A herb of the cook's own: names, part and weights are hers, everything else is its part's. */
+    public static Herb own(String slug, String common, String latin, PlantPart part, String use, List<Bulk> weights) {
+        return new Herb(
+                slug,
+                common,
+                latin,
+                List.of(),
+                part,
+                use,
+                weights,
+                List.of(),
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                Gives.AS_ITS_PART,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                "",
+                List.of(),
+                false,
+                false,
+                List.of(),
+                List.of(),
+                List.of(),
+                Optional.empty());
+    }
+
+    /** The same herb with the cook's own weights before the shipped ones of the same form and cut. */
+    public Herb withOwnWeights(List<Bulk> weights) {
+        List<Bulk> all = new java.util.ArrayList<>(weights);
+        bulk.stream()
+                .filter(b -> weights.stream().noneMatch(w -> w.form() == b.form() && w.cut() == b.cut()))
+                .forEach(all::add);
+        return new Herb(
+                slug,
+                common,
+                latin,
+                also,
+                part,
+                use,
+                all,
+                pieces,
+                freshMoisture,
+                doses,
+                method,
+                gives,
+                ageFloorYears,
+                longestRunDays,
+                keepsMonths,
+                prep,
+                identity,
+                lookAlikes,
+                foraged,
+                stains,
+                substitutes,
+                constituents,
+                cautions,
+                stop);
+    }
+
     /** A number with the key of its source. */
     public record Sourced(double value, String source) {}
 

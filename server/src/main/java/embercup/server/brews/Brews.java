@@ -7,7 +7,6 @@ import embercup.core.materia.Constituent;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlannedAddition;
-import embercup.core.plan.Planner;
 import embercup.server.notebook.Entry;
 import embercup.server.notebook.Notebook;
 import embercup.server.plans.PlanAsk;
@@ -55,7 +54,6 @@ public class Brews implements Plans.Day {
     private final BrewRepository brews;
     private final EventRepository events;
     private final Plans plans;
-    private final Planner planner;
     private final Notebook notebook;
     private final JsonMapper json;
     private final Clock clock;
@@ -65,7 +63,6 @@ public class Brews implements Plans.Day {
             BrewRepository brews,
             EventRepository events,
             Plans plans,
-            Planner planner,
             Notebook notebook,
             JsonMapper json,
             Clock clock,
@@ -73,7 +70,6 @@ public class Brews implements Plans.Day {
         this.brews = brews;
         this.events = events;
         this.plans = plans;
-        this.planner = planner;
         this.notebook = notebook;
         this.json = json;
         this.clock = clock;
@@ -321,7 +317,7 @@ public class Brews implements Plans.Day {
     private Folded fold(BrewEntity e) {
         BrewPlan plan = plan(e);
         List<BrewEvent> all = happened(e.id, plan);
-        return new Folded(LiveBrew.fold(planner, plan, all), BrewEvent.standing(all));
+        return new Folded(LiveBrew.fold(plans.planner(), plan, all), BrewEvent.standing(all));
     }
 
     private List<BrewEvent> happened(UUID brewId, BrewPlan plan) {

@@ -14,6 +14,8 @@ import embercup.server.platform.Ids;
 import embercup.server.recipes.RecipeDoc;
 import embercup.server.recipes.RecipeSheet.RecipeDraft;
 import embercup.server.recipes.Recipes;
+import embercup.server.shelf.Shelf;
+import embercup.server.shelf.Tin.TinDraft;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -49,6 +51,7 @@ class DemoHousehold implements ApplicationRunner {
     private final Kitchens kitchens;
     private final Recipes recipes;
     private final Brews brews;
+    private final Shelf shelf;
     private final JsonMapper json;
     private final Clock clock;
     private final TransactionTemplate transaction;
@@ -58,6 +61,7 @@ class DemoHousehold implements ApplicationRunner {
             Kitchens kitchens,
             Recipes recipes,
             Brews brews,
+            Shelf shelf,
             JsonMapper json,
             Clock clock,
             TransactionTemplate transaction) {
@@ -65,6 +69,7 @@ class DemoHousehold implements ApplicationRunner {
         this.kitchens = kitchens;
         this.recipes = recipes;
         this.brews = brews;
+        this.shelf = shelf;
         this.json = json;
         this.clock = clock;
         this.transaction = transaction;
@@ -74,6 +79,7 @@ class DemoHousehold implements ApplicationRunner {
             List<Person.PersonDraft> people,
             List<BurnerDraft> burners,
             List<VesselDraft> vessels,
+            List<Stocked> shelf,
             List<Kept> recipes,
             List<Past> history,
             Running running) {}
@@ -92,6 +98,10 @@ class DemoHousehold implements ApplicationRunner {
             int liking,
             String taste,
             String change) {}
+
+    /** A tin filled so many days ago. */
+    record Stocked(
+            String herb, String form, int daysAgo, @Nullable Double grams, String note) {}
 
     record Running(String recipe, String drinker, double startedHoursAgo) {}
 
@@ -113,6 +123,13 @@ class DemoHousehold implements ApplicationRunner {
         household.people.forEach(p -> who.put(p.name(), people.add(p).id()));
         household.burners.forEach(kitchens::addBurner);
         household.vessels.forEach(kitchens::addVessel);
+        household.shelf.forEach(t -> shelf.put(new TinDraft(
+                null,
+                t.herb,
+                t.form,
+                LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).minusDays(t.daysAgo),
+                t.grams,
+                t.note)));
         Map<String, UUID> pots = new HashMap<>();
         household.recipes.forEach(r -> pots.put(
                 r.key,

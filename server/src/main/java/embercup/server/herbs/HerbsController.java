@@ -1,43 +1,65 @@
 package embercup.server.herbs;
 
-import embercup.core.materia.Materia;
 import embercup.core.materia.Source;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Refusal;
 import java.util.Collection;
 import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 @RequestMapping("/api")
 class HerbsController {
 
-    private final Materia materia;
+    private final Herbary herbary;
 
-    HerbsController(Materia materia) {
-        this.materia = materia;
+    HerbsController(Herbary herbary) {
+        this.herbary = herbary;
     }
 
     /** All herbs, or those a text finds by any of their names, typing errors forgiven, the best first. */
     @GetMapping("/herbs")
     List<HerbSheet.HerbLine> herbs(@RequestParam(defaultValue = "") String q) {
-        return materia.search(Fields.textOrEmpty(q, "q", 80)).stream()
+        return herbary.materia().search(Fields.textOrEmpty(q, "q", 80)).stream()
                 .map(HerbSheet::line)
                 .toList();
     }
 
     @GetMapping("/herbs/{slug}")
     HerbSheet herb(@PathVariable String slug) {
-        return materia.find(slug).map(HerbSheet::of).orElseThrow(() -> Refusal.notFound("herb", slug));
+        return herbary.materia().find(slug).map(HerbSheet::of).orElseThrow(() -> Refusal.notFound("herb", slug));
     }
 
     /** Where every value comes from, by key. */
     @GetMapping("/sources")
     Collection<Source> sources() {
-        return materia.sources().values();
+        return herbary.materia().sources().values();
+    }
+
+    /** What the cook says of a herb herself; 404 when she says nothing. */
+    @GetMapping("/herbs/{slug}/own")
+    OwnHerbDoc ownHerb(@PathVariable String slug) {
+        return herbary.own(slug).orElseThrow(() -> Refusal.notFound("herb of your own", slug));
+    }
+
+    /** Keeps the cook's own weights of a herb, or a herb of her own. */
+    @PutMapping("/herbs/{slug}/own")
+    HerbSheet keepOwnHerb(@PathVariable String slug, @RequestBody OwnHerbDoc doc) {
+        return HerbSheet.of(herbary.keep(slug, doc));
+    }
+
+    @DeleteMapping("/herbs/{slug}/own")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void forgetOwnHerb(@PathVariable String slug) {
+        herbary.forget(slug);
     }
 }

@@ -15,7 +15,6 @@ import embercup.core.workings.InvalidInput;
 import embercup.core.workings.Workings;
 import embercup.server.platform.Fields;
 import embercup.server.platform.WorkingsLine;
-import embercup.server.recipes.RecipeReading;
 import io.swagger.v3.oas.annotations.media.Schema;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -28,10 +27,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/measures")
 class MeasuresController {
 
-    private final Materia materia;
+    private final Herbary herbary;
 
-    MeasuresController(Materia materia) {
-        this.materia = materia;
+    MeasuresController(Herbary herbary) {
+        this.herbary = herbary;
     }
 
     /** {@code herb} may be missing when volume becomes volume or mass becomes mass. */
@@ -66,8 +65,8 @@ class MeasuresController {
 
     @PostMapping("/convert")
     ConvertAnswer convert(@RequestBody ConvertRequest request) {
-        Unit from = RecipeReading.unit(request.unit(), "unit");
-        Unit to = RecipeReading.unit(request.to(), "to");
+        Unit from = Fields.unit(request.unit(), "unit");
+        Unit to = Fields.unit(request.to(), "to");
         double amount = Fields.need(request.amount(), "amount", "an amount above 0");
         InvalidInput.Check check = new InvalidInput.Check();
         check.require(amount > 0 && amount <= Quantity.MOST, "amount", amount, "above 0 and at most 1000000");
@@ -117,6 +116,7 @@ class MeasuresController {
                     "",
                     "a herb: from " + quantity.unit().code() + " to " + to.code() + " depends on what is measured");
         }
+        Materia materia = herbary.materia();
         Herb herb = materia.herb(request.herb(), "herb");
         Form form = Fields.oneOf(Form.class, request.form(), "form", Form.DRIED);
         Cut cut = Fields.oneOf(Cut.class, request.cut(), "cut", Cut.CHOPPED);

@@ -65,6 +65,12 @@ class KitchenController {
         return kitchens.changeBurner(id, draft);
     }
 
+    /** What two measurements say of a burner. Keeps nothing. */
+    @PostMapping("/burners/{id}/calibrate")
+    KitchenSheet.CalibrationSheet calibrate(@PathVariable UUID id, @RequestBody KitchenSheet.CalibrationDraft draft) {
+        return kitchens.calibrate(id, draft);
+    }
+
     @DeleteMapping("/burners/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removeBurner(@PathVariable UUID id) {

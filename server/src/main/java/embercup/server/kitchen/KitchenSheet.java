@@ -1,5 +1,6 @@
 package embercup.server.kitchen;
 
+import embercup.server.platform.WorkingsLine;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.UUID;
@@ -56,6 +57,25 @@ public record KitchenSheet(
 
             @Schema(minimum = "20", maximum = "180000") @Nullable
             Double brimMl) {}
+
+    /** Two measurements on one burner with one vessel: to the boil on high, then boiling away on medium. */
+    public record CalibrationDraft(
+            @Nullable UUID vesselId,
+
+            @Schema(minimum = "200", maximum = "5000") @Nullable
+            Double waterMl,
+
+            @Schema(minimum = "30", maximum = "3600") @Nullable
+            Double heatS,
+
+            @Schema(minimum = "5", maximum = "2000") @Nullable
+            Double boilOffMl,
+
+            @Schema(minimum = "60", maximum = "3600") @Nullable
+            Double boilOffS) {}
+
+    /** What the measurements say; nothing is kept until the burner is changed. */
+    public record CalibrationSheet(double lowW, double mediumW, double highW, WorkingsLine high, WorkingsLine medium) {}
 
     /** A burner by the net power that reaches the water. */
     public record BurnerDraft(

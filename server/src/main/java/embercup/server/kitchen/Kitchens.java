@@ -1,5 +1,6 @@
 package embercup.server.kitchen;
 
+import embercup.core.brew.StoveCalibration;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
@@ -11,12 +12,15 @@ import embercup.server.kitchen.KitchenEntities.KitchenEntity;
 import embercup.server.kitchen.KitchenEntities.VesselEntity;
 import embercup.server.kitchen.KitchenSheet.BurnerDraft;
 import embercup.server.kitchen.KitchenSheet.BurnerSheet;
+import embercup.server.kitchen.KitchenSheet.CalibrationDraft;
+import embercup.server.kitchen.KitchenSheet.CalibrationSheet;
 import embercup.server.kitchen.KitchenSheet.PlaceDraft;
 import embercup.server.kitchen.KitchenSheet.VesselDraft;
 import embercup.server.kitchen.KitchenSheet.VesselSheet;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.Refusal;
+import embercup.server.platform.WorkingsLine;
 import java.time.Clock;
 import java.util.Objects;
 import java.util.Optional;
@@ -65,8 +69,12 @@ public class Kitchens {
                 burners.findAllByOrderByHighW().stream().map(Kitchens::sheet).toList());
     }
 
-    /** The kitchen for a plan, and how this household reads its measures. */
-    public record Own(Kitchen kitchen, MeasureCustom custom) {}
+    /**
+     * The kitchen for a plan, and how this household reads its measures.
+     *
+     * @param ownHerbs how many herbs are the cook's own or have her own weights
+     */
+    public record Own(Kitchen kitchen, MeasureCustom custom, long ownHerbs) {}
 
     /** This place with a vessel and a burner of the household, or its smallest burner, else the standard one. */
     public Own own(@Nullable UUID vesselId, @Nullable UUID burnerId) {
@@ -81,7 +89,8 @@ public class Kitchens {
                 : new Burner(name, or(row.lowW(), 0), or(row.mediumW(), 0), or(row.highW(), 0));
         return new Own(
                 new Kitchen(row.altitudeM(), row.roomC(), row.tapC(), vessel, burner, row.kettleW()),
-                new MeasureCustom(Fields.oneOf(KitchenSystem.class, row.measures(), "measures"), row.liangG()));
+                new MeasureCustom(Fields.oneOf(KitchenSystem.class, row.measures(), "measures"), row.liangG()),
+                row.ownHerbs());
     }
 
     @Transactional
@@ -150,6 +159,23 @@ public class Kitchens {
         }
         write(e, draft);
         return sheet(burners.saveAndFlush(e));
+    }
+
+    /** @throws InvalidInput when no kitchen burner could have made the measurements */
+    @Transactional(readOnly = true)
+    public CalibrationSheet calibrate(UUID burnerId, CalibrationDraft draft) {
+        VesselEntity v = vesselEntity(Fields.need(draft.vesselId(), "vesselId", "the vessel it was measured with"));
+        Kitchen kitchen = kitchen(place(), Optional.empty(), burner(burnerEntity(burnerId)));
+        StoveCalibration fitted = StoveCalibration.of(
+                kitchen,
+                vessel(v),
+                Fields.need(draft.waterMl(), "waterMl", "the water in mL"),
+                Fields.need(draft.heatS(), "heatS", "the seconds to the boil"),
+                Fields.need(draft.boilOffMl(), "boilOffMl", "the millilitres boiled away"),
+                Fields.need(draft.boilOffS(), "boilOffS", "the seconds of boiling"));
+        Burner b = fitted.burner();
+        return new CalibrationSheet(
+                b.lowW(), b.mediumW(), b.highW(), WorkingsLine.of(fitted.highW()), WorkingsLine.of(fitted.mediumW()));
     }
 
     @Transactional

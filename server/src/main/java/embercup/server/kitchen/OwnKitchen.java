@@ -15,7 +15,7 @@ class OwnKitchen {
 
     private static final String PLACE = """
             select new embercup.server.kitchen.OwnKitchen$Row(k.altitudeM, k.roomC, k.tapC, k.kettleW, k.measures, k.liangG,
-                b.name, b.lowW, b.mediumW, b.highW)
+                b.name, b.lowW, b.mediumW, b.highW, (select count(h) from OwnHerb h))
             from Kitchen k left join Burner b on b.id =""";
 
     private static final String GIVEN = PLACE + " :burner where k.id = 1";
@@ -28,7 +28,7 @@ class OwnKitchen {
         this.sessions = factory.unwrap(SessionFactory.class);
     }
 
-    /** Power in W, temperature in °C, altitude in m; the burner is missing when there is none such. */
+    /** Power in W, temperature in °C, altitude in m; the burner is missing when there is none such; how many herbs are the cook's own. */
     record Row(
             double altitudeM,
             double roomC,
@@ -39,7 +39,8 @@ class OwnKitchen {
             @Nullable String burnerName,
             @Nullable Double lowW,
             @Nullable Double mediumW,
-            @Nullable Double highW) {}
+            @Nullable Double highW,
+            long ownHerbs) {}
 
     /** With the given burner, or with the smallest. */
     Row read(@Nullable UUID burnerId) {

@@ -14,6 +14,7 @@ import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Constituent;
 import embercup.core.materia.Form;
 import embercup.core.materia.Materia;
+import embercup.core.materia.Severity;
 import embercup.core.measure.KitchenSystem;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.plan.BrewPlan;
@@ -25,6 +26,7 @@ import embercup.core.recipe.Parts;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.workings.InvalidInput;
+import embercup.server.herbs.Herbary;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.people.Person;
@@ -37,6 +39,7 @@ import embercup.server.platform.Fields;
 import embercup.server.platform.SchoolsReading;
 import embercup.server.recipes.RecipeDoc;
 import embercup.server.recipes.RecipeReading;
+import embercup.server.recipes.RecipeSheet;
 import embercup.server.recipes.Recipes;
 import java.time.Clock;
 import java.time.Duration;
@@ -56,18 +59,14 @@ public class Plans {
     private final Recipes recipes;
     private final People people;
     private final Kitchens kitchens;
-    private final Planner planner;
-    private final Care care;
-    private final Materia materia;
+    private final Herbary herbary;
     private final Clock clock;
 
-    Plans(Recipes recipes, People people, Kitchens kitchens, Planner planner, Care care, Materia materia, Clock clock) {
+    Plans(Recipes recipes, People people, Kitchens kitchens, Herbary herbary, Clock clock) {
         this.recipes = recipes;
         this.people = people;
         this.kitchens = kitchens;
-        this.planner = planner;
-        this.care = care;
-        this.materia = materia;
+        this.herbary = herbary;
         this.clock = clock;
     }
 
@@ -103,8 +102,9 @@ public class Plans {
     /** @throws InvalidInput when it cannot be brewed */
     public Made make(PlanAsk ask, Day day) {
         Resolved resolved = resolve(ask);
-        BrewPlan plan = planner.plan(resolved.request());
+        BrewPlan plan = new Planner(resolved.materia()).plan(resolved.request());
         Instant start = start(ask, plan);
+        Care care = new Care(resolved.materia());
         History history = day.history(ask.drinkerId(), start);
         Care.Verdict verdict = care.judge(plan, history);
         List<PlanSheet.WayLine> ways = verdict.stops() ? ways(resolved, plan, verdict, day, start) : List.of();
@@ -113,14 +113,16 @@ public class Plans {
     }
 
     /** A request with everything it refers to. */
-    private record Resolved(PlanRequest request, @Nullable UUID drinkerId, String drinkerName) {}
+    private record Resolved(
+            Materia materia, PlanRequest request, @Nullable UUID drinkerId, String drinkerName) {}
 
     private Resolved resolve(PlanAsk ask) {
         Household household = new Household(ask);
+        Materia materia = herbary.materia(household.own().ownHerbs());
         MeasureCustom custom = custom(ask, household);
         Recipe recipe = RecipeReading.read(recipe(ask), "recipe");
         Schools schools = SchoolsReading.read(ask.schools(), recipe.tradition());
-        recipe = changed(recipe, ask, custom, schools);
+        recipe = changed(materia, recipe, ask, custom, schools);
         Person person = ask.drinkerId() == null ? null : people.get(ask.drinkerId());
         PlanRequest request = new PlanRequest(
                 recipe,
@@ -134,7 +136,7 @@ public class Plans {
                 MeasuredTimes.NONE,
                 schools,
                 Boolean.TRUE.equals(ask.spentHerbs()));
-        return new Resolved(request, ask.drinkerId(), person == null ? "" : person.name());
+        return new Resolved(materia, request, ask.drinkerId(), person == null ? "" : person.name());
     }
 
     private Instant start(PlanAsk ask, BrewPlan plan) {
@@ -150,6 +152,9 @@ public class Plans {
     private List<PlanSheet.WayLine> ways(
             Resolved resolved, BrewPlan plan, Care.Verdict verdict, Day day, Instant start) {
         List<PlanSheet.WayLine> ways = new ArrayList<>();
+        Materia materia = resolved.materia();
+        Care care = new Care(materia);
+        Planner planner = new Planner(materia);
         WayOut.of(materia, plan, verdict).forEach(w -> ways.add(PlanWriting.way(w)));
         for (Person other : people.all()) {
             if (other.id().equals(resolved.drinkerId())) {
@@ -161,6 +166,25 @@ public class Plans {
             }
         }
         return ways;
+    }
+
+    /** The gravest caution of every kept recipe for a drinker, from care on. */
+    public List<MarkLine> marks(@Nullable UUID drinkerId, Day day) {
+        Drinker drinker = people.drinkerOrAdult(drinkerId);
+        History history = day.history(drinkerId, clock.instant());
+        Materia materia = herbary.materia();
+        Planner planner = new Planner(materia);
+        Care care = new Care(materia);
+        List<MarkLine> marks = new ArrayList<>();
+        for (RecipeSheet kept : recipes.all()) {
+            PlanRequest request = PlanRequest.asWritten(RecipeReading.read(kept.recipe(), "recipe"))
+                    .withDrinker(drinker);
+            care.judge(planner.plan(request), history).cautions().stream()
+                    .filter(c -> c.severity() != Severity.NOTE)
+                    .findFirst()
+                    .ifPresent(c -> marks.add(new MarkLine(kept.id(), Fields.code(c.severity()), c.text())));
+        }
+        return marks;
     }
 
     /**
@@ -176,7 +200,8 @@ public class Plans {
         Instant zero = clock.instant();
         List<Interleaving.Pot> pots = new ArrayList<>();
         for (PlanAsk one : asks) {
-            BrewPlan plan = planner.plan(resolve(one).request());
+            Resolved resolved = resolve(one);
+            BrewPlan plan = new Planner(resolved.materia()).plan(resolved.request());
             double wish = Duration.between(zero, start(one, plan)).toMillis() / 1000.0;
             boolean onTheMinute = one.readyAt() != null;
             double latest = onTheMinute ? wish : wish + OneCookAsk.MOST_MOVE_S;
@@ -188,7 +213,12 @@ public class Plans {
 
     /** Makes the core's plan again from a written-out request, without looking anything up. */
     public BrewPlan again(PlanAsk writtenOut) {
-        return planner.plan(coreRequest(writtenOut));
+        return planner().plan(coreRequest(writtenOut));
+    }
+
+    /** A planner with the household's own herbs. */
+    public Planner planner() {
+        return new Planner(herbary.materia());
     }
 
     private PlanRequest coreRequest(PlanAsk ask) {
@@ -227,7 +257,7 @@ public class Plans {
     }
 
     /** The recipe with what the order leaves out, lessens, replaces or draws otherwise. */
-    private Recipe changed(Recipe own, PlanAsk ask, MeasureCustom custom, Schools schools) {
+    private static Recipe changed(Materia materia, Recipe own, PlanAsk ask, MeasureCustom custom, Schools schools) {
         List<ChangeDoc> changes = ask.changes() == null ? List.of() : ask.changes();
         Substitution substitution = new Substitution(materia, custom);
         Recipe recipe = changes.isEmpty() ? own : Parts.resolved(materia, own);

@@ -2,10 +2,13 @@ package embercup.server.plans;
 
 import embercup.server.plans.Plans.Day;
 import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -30,6 +33,12 @@ class PlansController {
     @PostMapping("/day")
     OneCookSheet day(@RequestBody OneCookAsk ask) {
         return plans.interleave(ask, day);
+    }
+
+    /** What each kept recipe has to say to a drinker, the gravest only; recipes without a word are left out. */
+    @GetMapping("/marks")
+    List<MarkLine> marks(@RequestParam(required = false) @Nullable UUID drinkerId) {
+        return plans.marks(drinkerId, day);
     }
 
     /** The questions on which schools differ, with their choices, their defaults and why. */

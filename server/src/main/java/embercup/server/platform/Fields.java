@@ -1,5 +1,6 @@
 package embercup.server.platform;
 
+import embercup.core.measure.Unit;
 import embercup.core.workings.InvalidInput;
 import java.util.Arrays;
 import java.util.Locale;
@@ -25,6 +26,12 @@ public final class Fields {
 
     public static <E extends Enum<E>> E oneOf(Class<E> type, @Nullable String text, String field, E fallback) {
         return text == null ? fallback : oneOf(type, text, field);
+    }
+
+    /** A unit by its code. @throws InvalidInput listing all codes */
+    public static Unit unit(@Nullable String code, String field) {
+        String given = code == null ? "" : code;
+        return Unit.ofCode(given).orElseThrow(() -> InvalidInput.of(field, given, "one of: " + Unit.codes()));
     }
 
     /** The wire's name of a constant. */

@@ -9,7 +9,10 @@ import embercup.core.recipe.Proposal;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Schools;
+import embercup.core.recipe.WrittenRecipe;
 import embercup.core.workings.InvalidInput;
+import embercup.server.herbs.Herbary;
+import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.platform.Fields;
 import embercup.server.platform.SchoolsReading;
@@ -25,11 +28,13 @@ import org.springframework.stereotype.Service;
 @Service
 class Proposals {
 
-    private final Materia materia;
+    private final Herbary herbary;
+    private final Kitchens kitchens;
     private final People people;
 
-    Proposals(Materia materia, People people) {
-        this.materia = materia;
+    Proposals(Herbary herbary, Kitchens kitchens, People people) {
+        this.herbary = herbary;
+        this.kitchens = kitchens;
         this.people = people;
     }
 
@@ -57,6 +62,7 @@ class Proposals {
     ProposalSheet propose(ProposeAsk ask) {
         RecipeDoc doc = Fields.need(ask.recipe(), "recipe", "a recipe");
         Recipe recipe = RecipeReading.read(doc, "recipe");
+        Materia materia = herbary.materia();
         Recipe weighed = Parts.resolved(materia, recipe);
         new RecipeRules(materia, MeasureCustom.DEFAULT).checkHerbs(weighed, "recipe");
         Schools schools = SchoolsReading.read(ask.schools(), recipe.tradition());
@@ -65,6 +71,7 @@ class Proposals {
     }
 
     BlendSheet blend(BlendAsk ask) {
+        Materia materia = herbary.materia();
         Occasion occasion = occasion(Fields.text(ask.occasion(), "occasion", 80));
         List<String> house = ask.herbs() == null
                 ? materia.herbs().stream().map(h -> h.slug()).toList()
@@ -80,12 +87,34 @@ class Proposals {
                 RecipeWriting.write(blend.recipe()), blend.reasons(), lines(blend.stages()), blend.leftOut());
     }
 
+    /** A recipe as somebody wrote it. */
+    record ReadAsk(
+            @Schema(maxLength = WrittenRecipe.LONGEST) @Nullable
+            String text) {}
+
+    /** A line as it was written and what was made of it; {@code addition} is −1 for none. */
+    record WrittenLine(String text, String kind, List<String> reads, List<String> asks, int addition) {}
+
+    /** What was understood, and every line. */
+    record WrittenSheet(RecipeDoc recipe, List<WrittenLine> lines) {}
+
+    WrittenSheet read(ReadAsk ask) {
+        String text = Fields.text(ask.text(), "text", WrittenRecipe.LONGEST);
+        WrittenRecipe written = WrittenRecipe.read(
+                herbary.materia(), text, kitchens.own(null, null).custom());
+        return new WrittenSheet(
+                RecipeWriting.write(written.recipe()),
+                written.lines().stream()
+                        .map(l -> new WrittenLine(l.text(), Fields.code(l.kind()), l.reads(), l.asks(), l.addition()))
+                        .toList());
+    }
+
     List<String> occasions() {
-        return materia.occasions().stream().map(Occasion::words).toList();
+        return herbary.materia().occasions().stream().map(Occasion::words).toList();
     }
 
     private Occasion occasion(String words) {
-        return materia.occasions().stream()
+        return herbary.materia().occasions().stream()
                 .filter(o -> o.words().equals(words))
                 .findFirst()
                 .orElseThrow(() -> InvalidInput.of(

@@ -110,7 +110,7 @@ public final class RecipeReading {
         String herb = attempt(() -> Fields.text(doc.herb(), path + ".herb", 80), "");
         Form form = attempt(() -> Fields.oneOf(Form.class, doc.form(), path + ".form", Form.DRIED), Form.DRIED);
         Cut cut = attempt(() -> Fields.oneOf(Cut.class, doc.cut(), path + ".cut", Cut.CHOPPED), Cut.CHOPPED);
-        Unit unit = attempt(() -> unit(doc.unit(), path + ".unit"), Unit.GRAM);
+        Unit unit = attempt(() -> Fields.unit(doc.unit(), path + ".unit"), Unit.GRAM);
         double amount = number(doc.amount(), path + ".amount", "an amount above 0");
         if (doc.amount() != null && !(amount > 0 && amount <= Quantity.MOST)) {
             found.add(
@@ -118,12 +118,6 @@ public final class RecipeReading {
         }
         int stage = doc.stage() == null ? 0 : doc.stage();
         return found.size() > before ? null : new Addition(herb, form, cut, Quantity.of(amount, unit), stage);
-    }
-
-    /** A unit by its code. @throws InvalidInput listing all codes */
-    public static Unit unit(@Nullable String code, String field) {
-        String given = code == null ? "" : code;
-        return Unit.ofCode(given).orElseThrow(() -> InvalidInput.of(field, given, "one of: " + Unit.codes()));
     }
 
     private @Nullable Stage stage(StageDoc doc, String path) {

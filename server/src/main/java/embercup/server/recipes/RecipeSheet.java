@@ -29,6 +29,9 @@ public record RecipeSheet(
      */
     public record Segment(String kind, double share, double power, boolean lid, int additions) {}
 
+    /** What a recipe was until a moment. */
+    public record RecipeVersion(long version, Instant until, String about, List<String> purposes, RecipeDoc recipe) {}
+
     /** What the client sends to keep a recipe; {@code version} is needed for a change. */
     public record RecipeDraft(
             @Nullable Long version,

@@ -27,7 +27,11 @@ public final class RecipeWriting {
                 m.alcoholPercent() > 0 ? m.alcoholPercent() : null,
                 recipe.dilutionParts() > 0 ? recipe.dilutionParts() : null,
                 recipe.additions().stream().map(RecipeWriting::addition).toList(),
-                recipe.stages().stream().map(s -> s.accept(new Writer())).toList());
+                recipe.stages().isEmpty()
+                        ? null
+                        : recipe.stages().stream()
+                                .map(s -> s.accept(new Writer()))
+                                .toList());
     }
 
     static AdditionDoc addition(Addition a) {

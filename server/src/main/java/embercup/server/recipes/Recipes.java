@@ -8,10 +8,12 @@ import embercup.core.plan.Planner;
 import embercup.core.plan.Step;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
+import embercup.server.herbs.Herbary;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.Refusal;
 import embercup.server.recipes.RecipeSheet.RecipeDraft;
+import embercup.server.recipes.RecipeSheet.RecipeVersion;
 import embercup.server.recipes.RecipeSheet.Segment;
 import embercup.server.recipes.RecipeSheet.Thumb;
 import java.time.Clock;
@@ -31,19 +33,24 @@ public class Recipes {
 
     private final RecipeRepository repository;
     private final JsonMapper json;
-    private final Planner planner;
+    private final VersionRepository versions;
+    private final Herbary herbary;
     private final Clock clock;
 
-    Recipes(RecipeRepository repository, JsonMapper json, Planner planner, Clock clock) {
+    Recipes(RecipeRepository repository, VersionRepository versions, JsonMapper json, Herbary herbary, Clock clock) {
         this.repository = repository;
         this.json = json;
-        this.planner = planner;
+        this.versions = versions;
+        this.herbary = herbary;
         this.clock = clock;
     }
 
     @Transactional(readOnly = true)
     public List<RecipeSheet> all() {
-        return repository.findAllByOrderByCreatedAt().stream().map(this::sheet).toList();
+        Planner planner = new Planner(herbary.materia());
+        return repository.findAllByOrderByCreatedAt().stream()
+                .map(e -> sheet(e, planner))
+                .toList();
     }
 
     /** @throws Refusal 404 when there is none */
@@ -70,6 +77,7 @@ public class Recipes {
         if (!version.equals(e.version)) {
             throw Refusal.stale("recipe", sheet(e));
         }
+        keepVersion(e);
         write(e, draft);
         return sheet(repository.saveAndFlush(e));
     }
@@ -79,6 +87,33 @@ public class Recipes {
         repository.delete(entity(id));
     }
 
+    /** What the recipe was before each change, the newest first. */
+    @Transactional(readOnly = true)
+    public List<RecipeVersion> versions(UUID id) {
+        entity(id);
+        return versions.findAllByRecipeIdOrderByVersionDesc(id).stream()
+                .map(v -> new RecipeVersion(
+                        v.version,
+                        v.until,
+                        v.about,
+                        json.readValue(v.purposes, new TypeReference<List<String>>() {}),
+                        json.readValue(v.document, RecipeDoc.class)))
+                .toList();
+    }
+
+    private void keepVersion(RecipeEntity e) {
+        VersionEntity v = new VersionEntity();
+        v.id = Ids.next(clock.millis());
+        v.recipeId = e.id;
+        v.version = Objects.requireNonNullElse(e.version, 0L);
+        v.name = e.name;
+        v.about = e.about;
+        v.purposes = e.purposes;
+        v.document = e.document;
+        v.until = clock.instant();
+        versions.save(v);
+    }
+
     private RecipeEntity entity(UUID id) {
         return repository.findById(id).orElseThrow(() -> Refusal.notFound("recipe", id));
     }
@@ -86,7 +121,7 @@ public class Recipes {
     private void write(RecipeEntity e, RecipeDraft draft) {
         RecipeDoc doc = Fields.need(draft.recipe(), "recipe", "a recipe");
         Recipe recipe = RecipeReading.read(doc, "recipe");
-        planner.plan(PlanRequest.asWritten(recipe));
+        new Planner(herbary.materia()).plan(PlanRequest.asWritten(recipe));
         List<String> purposes = draft.purposes() == null ? List.of() : draft.purposes();
         purposes.forEach(p -> Fields.text(p, "purposes", 40));
         e.name = recipe.name();
@@ -98,6 +133,10 @@ public class Recipes {
     }
 
     private RecipeSheet sheet(RecipeEntity e) {
+        return sheet(e, new Planner(herbary.materia()));
+    }
+
+    private RecipeSheet sheet(RecipeEntity e, Planner planner) {
         RecipeDoc doc = json.readValue(e.document, RecipeDoc.class);
         List<String> purposes = json.readValue(e.purposes, new TypeReference<List<String>>() {});
         BrewPlan plan = planner.plan(PlanRequest.asWritten(RecipeReading.read(doc, "recipe")));

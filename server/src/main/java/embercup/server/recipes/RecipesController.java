@@ -38,6 +38,18 @@ class RecipesController {
         return proposals.blend(ask);
     }
 
+    /** Reads a written ingredient list and method; what was not understood is marked and asked. Keeps nothing. */
+    @PostMapping("/read")
+    Proposals.WrittenSheet read(@RequestBody Proposals.ReadAsk ask) {
+        return proposals.read(ask);
+    }
+
+    /** What a recipe was before each change, the newest first. */
+    @GetMapping("/{id}/versions")
+    List<RecipeSheet.RecipeVersion> versions(@PathVariable UUID id) {
+        return recipes.versions(id);
+    }
+
     /** What people reach for a cup for. */
     @GetMapping("/occasions")
     List<String> occasions() {

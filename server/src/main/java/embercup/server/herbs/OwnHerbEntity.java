@@ -1,0 +1,24 @@
+package embercup.server.herbs;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.NullUnmarked;
+
+@Entity(name = "OwnHerb")
+@Table(name = "own_herb")
+@NullUnmarked
+class OwnHerbEntity {
+
+    @Id
+    String slug;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    String document;
+
+    @Version
+    Long version;
+}
