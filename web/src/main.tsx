@@ -9,6 +9,7 @@ import { Today } from "./screens/today/Today";
 import "./style.css";
 
 const Choose = lazy(() => import("./screens/choose/Choose"));
+const Recipe = lazy(() => import("./screens/recipe/Recipe"));
 const Sheet = lazy(() => import("./screens/sheet/Sheet"));
 const Live = lazy(() => import("./screens/live/Live"));
 const Notebook = lazy(() => import("./screens/notebook/Notebook"));
@@ -37,6 +38,8 @@ const router = createBrowserRouter([
     children: [
       { path: "/", element: <Today /> },
       { path: "/choose", element: <Choose /> },
+      { path: "/recipe/new", element: <Recipe /> },
+      { path: "/recipe/:id", element: <Recipe /> },
       { path: "/sheet/:recipeId", element: <Sheet /> },
       { path: "/brew/:id", element: <Live /> },
       { path: "/notebook", element: <Notebook /> },

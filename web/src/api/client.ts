@@ -22,16 +22,48 @@ export type AdditionLine = Schemas["AdditionLine"];
 export type CurvePoint = Schemas["Point"];
 export type CautionLine = Schemas["CautionLine"];
 export type WayLine = Schemas["WayLine"];
+export type RecipeDoc = Schemas["RecipeDoc"];
+export type AdditionDoc = Schemas["AdditionDoc"];
+export type StageDoc = Schemas["StageDoc"];
+export type RecipeDraft = Schemas["RecipeDraft"];
+export type RecipeVersion = Schemas["RecipeVersion"];
+export type ProposalSheet = Schemas["ProposalSheet"];
+export type BlendSheet = Schemas["BlendSheet"];
+export type BlendAsk = Schemas["BlendAsk"];
+export type WrittenSheet = Schemas["WrittenSheet"];
+export type PersonDraft = Schemas["PersonDraft"];
+export type PlaceDraft = Schemas["PlaceDraft"];
+export type VesselDraft = Schemas["VesselDraft"];
+export type VesselSheet = Schemas["VesselSheet"];
+export type BurnerDraft = Schemas["BurnerDraft"];
+export type BurnerSheet = Schemas["BurnerSheet"];
+export type CalibrationDraft = Schemas["CalibrationDraft"];
+export type CalibrationSheet = Schemas["CalibrationSheet"];
+export type Tin = Schemas["Tin"];
+export type TinDraft = Schemas["TinDraft"];
+export type OwnHerbDoc = Schemas["OwnHerbDoc"];
+export type MarkLine = Schemas["MarkLine"];
+export type SchoolSheet = Schemas["SchoolSheet"];
+export type OneCookSheet = Schemas["OneCookSheet"];
 
 /** A problem document of the server: what happened, what is kept, what would be right. */
 export class ProblemError extends Error {
   readonly status: number;
   readonly violations: { field: string; value: string; wanted: string }[];
+  /** What the server keeps instead of a stale change. */
+  readonly kept: unknown;
 
-  constructor(status: number, title: string, detail: string, violations: ProblemError["violations"]) {
+  constructor(
+    status: number,
+    title: string,
+    detail: string,
+    violations: ProblemError["violations"],
+    kept?: unknown,
+  ) {
     super(detail ? `${title}. ${detail}` : title);
     this.status = status;
     this.violations = violations;
+    this.kept = kept;
   }
 }
 
@@ -64,6 +96,7 @@ async function call<T>(method: string, path: string, body?: unknown, signal?: Ab
     answer?.title ?? "The server refused",
     answer?.detail ?? "",
     answer?.violations ?? [],
+    answer?.current,
   );
 }
 
@@ -80,6 +113,46 @@ export const api = {
     call<DaySheet>("GET", `/api/day?from=${encodeURIComponent(from)}&to=${encodeURIComponent(to)}`),
   notebook: (words: string, page: number) =>
     call<EntryPage>("GET", `/api/notebook?page=${page}${words ? `&words=${encodeURIComponent(words)}` : ""}`),
+  findHerbs: (words: string) => call<HerbLine[]>("GET", `/api/herbs?q=${encodeURIComponent(words)}`),
+  keepRecipe: (id: string | undefined, draft: RecipeDraft) =>
+    id
+      ? call<RecipeSheet>("PUT", `/api/recipes/${id}`, draft)
+      : call<RecipeSheet>("POST", "/api/recipes", draft),
+  removeRecipe: (id: string) => call<void>("DELETE", `/api/recipes/${id}`),
+  versions: (id: string) => call<RecipeVersion[]>("GET", `/api/recipes/${id}/versions`),
+  propose: (recipe: RecipeDoc) => call<ProposalSheet>("POST", "/api/recipes/propose", { recipe }),
+  blend: (ask: BlendAsk) => call<BlendSheet>("POST", "/api/recipes/blend", ask),
+  readRecipe: (text: string) => call<WrittenSheet>("POST", "/api/recipes/read", { text }),
+  occasions: () => call<string[]>("GET", "/api/recipes/occasions"),
+  marks: (drinkerId: string) => call<MarkLine[]>("GET", `/api/plans/marks?drinkerId=${drinkerId}`),
+  schools: () => call<SchoolSheet[]>("GET", "/api/plans/schools"),
+  oneCook: (plans: PlanAsk[]) => call<OneCookSheet>("POST", "/api/plans/day", { plans }),
+  keepPerson: (id: string | undefined, draft: PersonDraft) =>
+    id ? call<Person>("PUT", `/api/people/${id}`, draft) : call<Person>("POST", "/api/people", draft),
+  removePerson: (id: string) => call<void>("DELETE", `/api/people/${id}`),
+  keepPlace: (draft: PlaceDraft) => call<KitchenSheet>("PUT", "/api/kitchen", draft),
+  keepVessel: (id: string | undefined, draft: VesselDraft) =>
+    id
+      ? call<VesselSheet>("PUT", `/api/kitchen/vessels/${id}`, draft)
+      : call<VesselSheet>("POST", "/api/kitchen/vessels", draft),
+  removeVessel: (id: string) => call<void>("DELETE", `/api/kitchen/vessels/${id}`),
+  keepBurner: (id: string | undefined, draft: BurnerDraft) =>
+    id
+      ? call<BurnerSheet>("PUT", `/api/kitchen/burners/${id}`, draft)
+      : call<BurnerSheet>("POST", "/api/kitchen/burners", draft),
+  removeBurner: (id: string) => call<void>("DELETE", `/api/kitchen/burners/${id}`),
+  calibrate: (id: string, draft: CalibrationDraft) =>
+    call<CalibrationSheet>("POST", `/api/kitchen/burners/${id}/calibrate`, draft),
+  shelf: () => call<Tin[]>("GET", "/api/shelf"),
+  putTin: (draft: TinDraft) => call<Tin>("POST", "/api/shelf", draft),
+  removeTin: (id: string) => call<void>("DELETE", `/api/shelf/${id}`),
+  ownHerb: (slug: string) =>
+    call<OwnHerbDoc>("GET", `/api/herbs/${slug}/own`).catch((e) => {
+      if (e instanceof ProblemError && e.status === 404) return null;
+      throw e;
+    }),
+  keepOwnHerb: (slug: string, doc: OwnHerbDoc) => call<HerbSheet>("PUT", `/api/herbs/${slug}/own`, doc),
+  forgetOwnHerb: (slug: string) => call<void>("DELETE", `/api/herbs/${slug}/own`),
   herbs: () => call<HerbLine[]>("GET", "/api/herbs"),
   herb: (slug: string) => call<HerbSheet>("GET", `/api/herbs/${slug}`),
   sources: () => call<Source[]>("GET", "/api/sources"),

@@ -14,13 +14,36 @@ export const queryClient = new QueryClient({
 
 export const useRecipes = () => useQuery({ queryKey: ["recipes"], queryFn: api.recipes });
 export const useRecipe = (id: string) =>
-  useQuery({ queryKey: ["recipes", id], queryFn: () => api.recipe(id) });
+  useQuery({ queryKey: ["recipes", id], queryFn: () => api.recipe(id), enabled: id !== "" });
 export const usePeople = () => useQuery({ queryKey: ["people"], queryFn: api.people });
 export const useKitchen = () => useQuery({ queryKey: ["kitchen"], queryFn: api.kitchen });
 export const useSources = () =>
   useQuery({ queryKey: ["sources"], queryFn: api.sources, staleTime: Number.POSITIVE_INFINITY });
 export const useHerbs = () =>
   useQuery({ queryKey: ["herbs"], queryFn: api.herbs, staleTime: Number.POSITIVE_INFINITY });
+export const useFoundHerbs = (words: string) =>
+  useQuery({
+    queryKey: ["herbs", "found", words],
+    queryFn: () => api.findHerbs(words),
+    placeholderData: keepPreviousData,
+    enabled: words.trim() !== "",
+    staleTime: 60_000,
+  });
+export const useShelf = () => useQuery({ queryKey: ["shelf"], queryFn: api.shelf });
+export const useOccasions = () =>
+  useQuery({ queryKey: ["occasions"], queryFn: api.occasions, staleTime: Number.POSITIVE_INFINITY });
+export const useSchools = () =>
+  useQuery({ queryKey: ["schools"], queryFn: api.schools, staleTime: Number.POSITIVE_INFINITY });
+export const useMarks = (drinkerId: string | undefined) =>
+  useQuery({
+    queryKey: ["marks", drinkerId],
+    queryFn: () => api.marks(drinkerId ?? ""),
+    enabled: drinkerId !== undefined,
+  });
+export const useVersions = (id: string | undefined) =>
+  useQuery({ queryKey: ["versions", id], queryFn: () => api.versions(id ?? ""), enabled: id !== undefined });
+export const useOwnHerb = (slug: string) =>
+  useQuery({ queryKey: ["own-herb", slug], queryFn: () => api.ownHerb(slug), enabled: slug !== "" });
 export const useHerb = (slug: string) =>
   useQuery({ queryKey: ["herbs", slug], queryFn: () => api.herb(slug), enabled: slug !== "" });
 export const useBrew = (id: string) => useQuery({ queryKey: ["brews", id], queryFn: () => api.brew(id) });
@@ -33,8 +56,9 @@ export const useNotebook = (words: string, page: number) =>
   });
 
 /** The plan of a sheet; the drawn plan stays until the next one is there. */
-export const usePlan = (ask: PlanAsk) =>
+export const usePlan = (ask: PlanAsk, enabled = true) =>
   useQuery({
+    enabled,
     queryKey: ["plans", ask],
     queryFn: ({ signal }) => api.plan(ask, signal),
     placeholderData: keepPreviousData,

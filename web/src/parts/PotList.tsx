@@ -1,37 +1,67 @@
 import { Link } from "react-router";
-import type { RecipeSheet } from "../api/client";
+import type { MarkLine, RecipeSheet } from "../api/client";
 import { Thumb } from "../drawings/Thumb";
 import { span } from "./say";
 
-/** Recipes as lines: name, what it is for, its thumb-sized fire line, and the times. */
-export function PotList({ recipes }: { recipes: RecipeSheet[] }) {
+/** Recipes as lines: name, what it is for, its thumb-sized fire line, the times, and what it has to say to a drinker. */
+export function PotList({
+  recipes,
+  marks,
+  who,
+  missing,
+}: {
+  recipes: RecipeSheet[];
+  marks?: MarkLine[];
+  /** The drinker the sheet is opened for. */
+  who?: string;
+  missing?: (r: RecipeSheet) => string[];
+}) {
   return (
     <ul className="border-hairline border-t">
-      {recipes.map((r) => (
-        <li key={r.id} className="border-hairline border-b">
-          <Link
-            to={`/sheet/${r.id}`}
-            className="grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-1 py-2.5 hover:bg-strip md:grid-cols-[minmax(0,1fr)_220px_132px] md:px-2"
-          >
-            <span className="min-w-0">
-              <span className="block font-display font-semibold text-xl leading-tight [font-stretch:82%]">
-                {r.recipe.name}
+      {recipes.map((r) => {
+        const mark = marks?.find((m) => m.recipeId === r.id);
+        const gone = missing?.(r) ?? [];
+        return (
+          <li key={r.id} className="border-hairline border-b">
+            <Link
+              to={`/sheet/${r.id}${who ? `?who=${who}` : ""}`}
+              className="grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-1 py-2.5 hover:bg-strip md:grid-cols-[minmax(0,1fr)_220px_132px] md:px-2"
+            >
+              <span className="min-w-0">
+                <span className="block font-display font-semibold text-xl leading-tight [font-stretch:82%]">
+                  {r.recipe.name}
+                </span>
+                <span className="line-clamp-1 block text-muted text-sm">{r.about}</span>
+                {mark && (
+                  <span
+                    className={`mt-0.5 line-clamp-2 block border-l-4 pl-2 text-sm ${mark.severity === "stop" ? "border-stop text-stop" : "border-amber text-amber-text"}`}
+                  >
+                    <strong>{mark.severity === "stop" ? "Stop" : "Care"}</strong> {mark.text}
+                  </span>
+                )}
+                {gone.length > 0 && (
+                  <span className="block text-muted text-sm">
+                    not in the house: {gone.map((g) => g.replaceAll("-", " ")).join(", ")}
+                  </span>
+                )}
               </span>
-              <span className="line-clamp-1 block text-muted text-sm">{r.about}</span>
-            </span>
-            <span className="max-md:col-span-2 max-md:row-start-2">
-              <Thumb
-                thumb={r.thumb}
-                label={`Fire line of ${r.recipe.name}: ${r.thumb.segments.map((s) => s.kind).join(", ")}`}
-              />
-            </span>
-            <span className="text-right text-sm">
-              <span className="figure block text-xl">{span(r.thumb.minutes * 60)}</span>
-              <span className="block text-muted">{span(r.thumb.handsOnMinutes * 60)} by hand</span>
-            </span>
-          </Link>
-        </li>
-      ))}
+              <span className="max-md:col-span-2 max-md:row-start-2">
+                <Thumb
+                  thumb={r.thumb}
+                  label={`Fire line of ${r.recipe.name}: ${r.thumb.segments.map((s) => s.kind).join(", ")}`}
+                />
+              </span>
+              <span className="text-right text-sm">
+                <span className="figure block text-xl">{span(r.thumb.minutes * 60)}</span>
+                <span className="block text-muted">{span(r.thumb.handsOnMinutes * 60)} by hand</span>
+                <span className="block text-muted">
+                  {r.recipe.cups} {r.recipe.cups === 1 ? "cup" : "cups"}
+                </span>
+              </span>
+            </Link>
+          </li>
+        );
+      })}
     </ul>
   );
 }

@@ -1,8 +1,11 @@
-import { useSearchParams } from "react-router";
-import type { RecipeSheet } from "../../api/client";
-import { useRecipes } from "../../api/queries";
+import { useState } from "react";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import { api, type BlendSheet, type RecipeSheet } from "../../api/client";
+import { useFoundHerbs, useMarks, useOccasions, usePeople, useRecipes, useShelf } from "../../api/queries";
+import { Primary } from "../../parts/Field";
 import { PotList } from "../../parts/PotList";
 import { Empty, Loading, Trouble } from "../../parts/states";
+import { OneOf, Word } from "../../parts/Word";
 
 const TIMES = [
   { value: "", label: "any time", most: Number.POSITIVE_INFINITY },
@@ -10,12 +13,19 @@ const TIMES = [
   { value: "60", label: "an hour", most: 60 },
 ];
 
-/** Recipes by purpose, by words and by the time there is. */
+/** Recipes by purpose, drinker, time, words and what is in the house; or a blend made for it. */
 export default function Choose() {
   const recipes = useRecipes();
+  const people = usePeople();
+  const shelf = useShelf();
+  const occasions = useOccasions();
   const [params, setParams] = useSearchParams();
   const purpose = params.get("for") ?? "";
   const words = params.get("words") ?? "";
+  const house = params.get("house") === "1";
+  const drinkerId = params.get("who") ?? people.data?.find((p) => p.brewer)?.id;
+  const marks = useMarks(drinkerId);
+  const herbs = useFoundHerbs(words);
   const time = TIMES.find((t) => t.value === (params.get("within") ?? "")) ?? TIMES[0];
   const set = (key: string, value: string) =>
     setParams(
@@ -29,28 +39,61 @@ export default function Choose() {
     );
   if (recipes.isPending) return <Loading what="the recipes" />;
   if (recipes.error) return <Trouble error={recipes.error} again={() => recipes.refetch()} />;
-  const purposes = [...new Set(recipes.data.flatMap((r) => r.purposes))].sort();
+  const purposes = [...new Set([...(occasions.data ?? []), ...recipes.data.flatMap((r) => r.purposes)])];
+  const used = purposes.filter((p) => recipes.data.some((r) => r.purposes.includes(p)) || p === purpose);
+  const tins = new Set((shelf.data ?? []).map((t) => t.herb));
+  const slugs = new Set(words.trim() ? (herbs.data ?? []).slice(0, 3).map((h) => h.slug) : []);
   const found = recipes.data.filter(
     (r) =>
-      (!purpose || r.purposes.includes(purpose)) && r.thumb.minutes <= (time?.most ?? 0) && matches(r, words),
+      (!purpose || r.purposes.includes(purpose)) &&
+      r.thumb.minutes <= (time?.most ?? 0) &&
+      (!house || missing(r, tins).length === 0) &&
+      (matches(r, words) || r.recipe.additions?.some((a) => slugs.has(a.herb ?? ""))),
   );
+  const drinker = people.data?.find((p) => p.id === drinkerId);
   return (
     <div className="pt-6">
       <title>Choose · Ember Cup</title>
-      <h1 className="text-3xl">What is it for?</h1>
-      <div className="mt-4 flex flex-wrap items-center gap-x-5 gap-y-2" role="group" aria-label="Purpose">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-8 gap-y-2">
+        <h1 className="text-3xl">What is it for?</h1>
+        <Link to="/recipe/new" className="min-h-11 underline underline-offset-4">
+          Write a new recipe
+        </Link>
+      </div>
+      <div className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-1" role="group" aria-label="Purpose">
         <Pick on={purpose === ""} onPick={() => set("for", "")} label="anything" />
-        {purposes.map((p) => (
+        {used.map((p) => (
           <Pick key={p} on={purpose === p} onPick={() => set("for", p)} label={p} />
         ))}
       </div>
-      <div className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2">
-        <span className="text-muted">ready within</span>
+      <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2">
+        <span className="text-muted">
+          for{" "}
+          <Word label="Drinker" shown={drinker?.name ?? "an adult"}>
+            {(close) => (
+              <OneOf
+                label="Drinker"
+                value={drinkerId ?? ""}
+                options={(people.data ?? []).map((p) => ({
+                  value: p.id,
+                  label: p.name,
+                  gloss: p.conditions.map((c) => c.replaceAll("-", " ")).join(", ") || `${p.ageYears} years`,
+                }))}
+                onPick={(id) => {
+                  set("who", id);
+                  close();
+                }}
+              />
+            )}
+          </Word>
+          , ready within
+        </span>
         <span className="flex gap-5" role="group" aria-label="Time there is">
           {TIMES.map((t) => (
             <Pick key={t.value} on={t === time} onPick={() => set("within", t.value)} label={t.label} />
           ))}
         </span>
+        <Pick on={house} onPick={() => set("house", house ? "" : "1")} label="all of it in the house" />
         <label className="ml-auto flex items-baseline gap-2 max-sm:ml-0 max-sm:w-full">
           <span className="text-muted">with the words</span>
           <input
@@ -64,12 +107,123 @@ export default function Choose() {
       </div>
       <div className="mt-5">
         {found.length > 0 ? (
-          <PotList recipes={found} />
+          <PotList
+            recipes={found}
+            marks={marks.data}
+            who={drinkerId}
+            missing={shelf.data ? (r) => missing(r, tins) : undefined}
+          />
         ) : (
           <Empty title="No pot fits">Ask for another purpose, more time, or fewer words.</Empty>
         )}
       </div>
+      <BlendForMe
+        occasions={occasions.data ?? []}
+        purpose={purpose}
+        drinkerId={drinkerId}
+        house={[...tins]}
+        onPurpose={(p) => set("for", p)}
+      />
     </div>
+  );
+}
+
+/** Herbs of a recipe that are not in the house; what comes from the pantry counts as there. */
+function missing(r: RecipeSheet, tins: Set<string>): string[] {
+  return [...new Set((r.recipe.additions ?? []).map((a) => a.herb ?? ""))].filter((h) => h && !tins.has(h));
+}
+
+/** A blend from what is in the house, with its reasons; it opens as a recipe to keep. */
+function BlendForMe({
+  occasions,
+  purpose,
+  drinkerId,
+  house,
+  onPurpose,
+}: {
+  occasions: string[];
+  purpose: string;
+  drinkerId?: string;
+  house: string[];
+  onPurpose: (p: string) => void;
+}) {
+  const navigate = useNavigate();
+  const [blend, setBlend] = useState<BlendSheet | null>(null);
+  const [failure, setFailure] = useState<unknown>(null);
+  const occasion = occasions.includes(purpose) ? purpose : "";
+  const make = async (of: string) => {
+    setFailure(null);
+    setBlend(null);
+    try {
+      setBlend(await api.blend({ occasion: of, herbs: house, drinkerId, cups: 2, cupMl: 240 }));
+    } catch (e) {
+      setFailure(e);
+    }
+  };
+  return (
+    <section aria-labelledby="blend" className="mt-8 border-hairline border-t pt-5">
+      <h2 id="blend" className="text-2xl">
+        Or a blend from what is in the house
+      </h2>
+      <p className="mt-1 flex flex-wrap items-center gap-x-3 text-muted">
+        {house.length} tins on the shelf, for{" "}
+        <Word label="Occasion" shown={occasion || "choose an occasion"}>
+          {(close) => (
+            <OneOf
+              label="Occasion"
+              value={occasion}
+              options={occasions.map((o) => ({ value: o, label: o }))}
+              onPick={(o) => {
+                onPurpose(o);
+                close();
+                void make(o);
+              }}
+            />
+          )}
+        </Word>
+        {occasion && (
+          <button
+            type="button"
+            className="min-h-11 underline underline-offset-4"
+            onClick={() => void make(occasion)}
+          >
+            Blend it for me
+          </button>
+        )}
+      </p>
+      {failure !== null && <Trouble error={failure} />}
+      {blend && (
+        <div className="mt-3 max-w-3xl">
+          <p className="font-semibold text-lg">{blend.recipe.name}</p>
+          <ul className="mt-1 flex flex-col gap-1">
+            {blend.herbs.map((h) => (
+              <li key={h} className="border-herb border-l-4 pl-3">
+                {h}
+              </li>
+            ))}
+            {blend.leftOut.map((h) => (
+              <li key={h} className="border-hairline border-l-4 pl-3 text-muted">
+                Left out: {h}
+              </li>
+            ))}
+          </ul>
+          <p className="mt-2 text-muted">{blend.reasons.map((r) => r.text).join(" ")}</p>
+          <div className="mt-3">
+            <Primary
+              onClick={() =>
+                navigate(
+                  `/recipe/new?doc=${encodeURIComponent(JSON.stringify(blend.recipe))}&about=${encodeURIComponent(
+                    `Blended for: ${purpose}.`,
+                  )}`,
+                )
+              }
+            >
+              Open it as a recipe
+            </Primary>
+          </div>
+        </div>
+      )}
+    </section>
   );
 }
 

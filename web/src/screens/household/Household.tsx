@@ -1,10 +1,28 @@
+import { useState } from "react";
+import type { BurnerSheet, Person, VesselSheet } from "../../api/client";
 import { useKitchen, usePeople } from "../../api/queries";
+import { Secondary } from "../../parts/Field";
 import { Loading, Trouble } from "../../parts/states";
+import { BurnerForm } from "./BurnerForm";
+import { Calibrate } from "./Calibrate";
+import { PersonForm } from "./PersonForm";
+import { PlaceForm } from "./PlaceForm";
+import { VesselForm } from "./VesselForm";
+
+type Open =
+  | { what: "person"; of?: Person }
+  | { what: "vessel"; of?: VesselSheet }
+  | { what: "burner"; of?: BurnerSheet }
+  | { what: "calibrate"; of: BurnerSheet }
+  | { what: "place" }
+  | null;
 
 /** Who drinks, and with what it is brewed. */
 export default function Household() {
   const people = usePeople();
   const kitchen = useKitchen();
+  const [open, setOpen] = useState<Open>(null);
+  const close = () => setOpen(null);
   if (people.isPending || kitchen.isPending) return <Loading what="the household" />;
   if (people.error || kitchen.error)
     return <Trouble error={people.error ?? kitchen.error} again={() => people.refetch()} />;
@@ -19,17 +37,24 @@ export default function Household() {
         </h1>
         <ul className="mt-3 border-hairline border-t">
           {people.data.map((p) => (
-            <li key={p.id} className="border-hairline border-b py-3">
-              <span className="font-semibold text-lg">{p.name}</span>
-              {p.brewer && <span className="text-muted">, who brews</span>}
-              <span className="block text-muted">
-                {p.ageYears} years{p.weightKg ? `, ${p.weightKg} kg` : ""}
-                {p.conditions.length > 0 && `; ${p.conditions.map((c) => c.replaceAll("-", " ")).join(", ")}`}
-                {p.allergies.length > 0 && `; allergic to ${p.allergies.join(", ")}`}
+            <li key={p.id} className="flex items-start justify-between gap-4 border-hairline border-b py-3">
+              <span>
+                <span className="font-semibold text-lg">{p.name}</span>
+                {p.brewer && <span className="text-muted">, who brews</span>}
+                <span className="block text-muted">
+                  {p.ageYears} years{p.weightKg ? `, ${p.weightKg} kg` : ""}
+                  {p.conditions.length > 0 &&
+                    `; ${p.conditions.map((c) => c.replaceAll("-", " ")).join(", ")}`}
+                  {p.allergies.length > 0 && `; allergic to ${p.allergies.join(", ")}`}
+                </span>
               </span>
+              <Change label={`Change ${p.name}`} onClick={() => setOpen({ what: "person", of: p })} />
             </li>
           ))}
         </ul>
+        <div className="mt-3">
+          <Secondary onClick={() => setOpen({ what: "person" })}>Somebody else</Secondary>
+        </div>
         <h2 className="mt-8 text-2xl">Place</h2>
         <dl className="mt-2 grid grid-cols-[10rem_1fr] gap-y-1">
           <dt className="text-muted">Altitude</dt>
@@ -40,11 +65,16 @@ export default function Household() {
           <dd>
             {k.roomC} °C and {k.tapC} °C
           </dd>
+          <dt className="text-muted">Kettle</dt>
+          <dd>{k.kettleW} W</dd>
           <dt className="text-muted">Spoons and cups</dt>
           <dd>{k.measures === "us" ? "US" : k.measures}</dd>
           <dt className="text-muted">One liang</dt>
           <dd>{k.liangG} g</dd>
         </dl>
+        <div className="mt-3">
+          <Secondary onClick={() => setOpen({ what: "place" })}>Change the place</Secondary>
+        </div>
       </section>
       <section aria-labelledby="vessels">
         <h1 id="vessels" className="text-3xl">
@@ -53,48 +83,86 @@ export default function Household() {
         <ul className="mt-4 flex flex-wrap items-end gap-x-7 gap-y-5">
           {k.vessels.map((v) => (
             <li key={v.id} className="text-sm">
-              <svg
-                width={(v.innerDiameterCm / largest) * 130 + 8}
-                height={(v.heightCm / largest) * 130 + 6}
-                aria-hidden
+              <button
+                type="button"
+                className="text-left hover:bg-strip"
+                aria-label={`Change ${v.name}`}
+                onClick={() => setOpen({ what: "vessel", of: v })}
               >
-                <path
-                  d={`M3,3 V${(v.heightCm / largest) * 130} H${(v.innerDiameterCm / largest) * 130 + 3} V3`}
-                  fill="none"
-                  stroke="var(--ink)"
-                  strokeWidth={4}
-                  strokeLinecap="round"
-                  strokeLinejoin="round"
-                />
-              </svg>
-              <span className="block font-semibold">{v.name}</span>
-              <span className="block text-muted">
-                {v.innerDiameterCm} × {v.heightCm} cm, {Math.round(v.brimMl)} mL
+                <svg
+                  width={(v.innerDiameterCm / largest) * 130 + 8}
+                  height={(v.heightCm / largest) * 130 + 6}
+                  aria-hidden
+                >
+                  <path
+                    d={`M3,3 V${(v.heightCm / largest) * 130} H${(v.innerDiameterCm / largest) * 130 + 3} V3`}
+                    fill="none"
+                    stroke="var(--ink)"
+                    strokeWidth={4}
+                    strokeLinecap="round"
+                    strokeLinejoin="round"
+                  />
+                </svg>
+                <span className="block font-semibold underline underline-offset-4">{v.name}</span>
+                <span className="block text-muted">
+                  {v.innerDiameterCm} × {v.heightCm} cm, {Math.round(v.brimMl)} mL
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        <div className="mt-4">
+          <Secondary onClick={() => setOpen({ what: "vessel" })}>Another vessel</Secondary>
+        </div>
+        <h2 className="mt-8 text-2xl">Burners</h2>
+        <p className="text-muted text-sm">
+          Net power into the water: what the flame gives, less what goes past.
+        </p>
+        <ul className="mt-2 max-w-md border-hairline border-t">
+          {k.burners.map((b) => (
+            <li key={b.id} className="border-hairline border-b py-2">
+              <span className="flex items-baseline justify-between gap-4">
+                <span className="font-semibold">{b.name}</span>
+                <span>
+                  {Math.round(b.lowW)} · {Math.round(b.mediumW)} · {Math.round(b.highW)} W
+                </span>
+              </span>
+              <span className="flex justify-end gap-5">
+                <Change label={`Change ${b.name}`} onClick={() => setOpen({ what: "burner", of: b })} />
+                <button
+                  type="button"
+                  className="min-h-11 underline underline-offset-4"
+                  aria-label={`Measure ${b.name}`}
+                  onClick={() => setOpen({ what: "calibrate", of: b })}
+                >
+                  measure it
+                </button>
               </span>
             </li>
           ))}
         </ul>
-        <table className="mt-8 w-full max-w-md">
-          <thead>
-            <tr className="border-hairline border-b text-left text-muted text-sm">
-              <th className="py-1 font-normal">Net power into the water</th>
-              <th className="py-1 text-right font-normal">low</th>
-              <th className="py-1 text-right font-normal">medium</th>
-              <th className="py-1 text-right font-normal">high</th>
-            </tr>
-          </thead>
-          <tbody>
-            {k.burners.map((b) => (
-              <tr key={b.id} className="border-hairline border-b">
-                <td className="py-2">{b.name}</td>
-                <td className="py-2 text-right">{b.lowW} W</td>
-                <td className="py-2 text-right">{b.mediumW} W</td>
-                <td className="py-2 text-right">{b.highW} W</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <div className="mt-3">
+          <Secondary onClick={() => setOpen({ what: "burner" })}>Another burner</Secondary>
+        </div>
       </section>
+      {open?.what === "person" && <PersonForm person={open.of} onClose={close} />}
+      {open?.what === "vessel" && <VesselForm vessel={open.of} onClose={close} />}
+      {open?.what === "burner" && <BurnerForm burner={open.of} onClose={close} />}
+      {open?.what === "calibrate" && <Calibrate burner={open.of} vessels={k.vessels} onClose={close} />}
+      {open?.what === "place" && <PlaceForm kitchen={k} onClose={close} />}
     </div>
+  );
+}
+
+function Change({ label, onClick }: { label: string; onClick: () => void }) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      className="min-h-11 underline underline-offset-4"
+      onClick={onClick}
+    >
+      change
+    </button>
   );
 }

@@ -1,0 +1,201 @@
+import { type ReactNode, useId } from "react";
+
+const LINE =
+  "min-h-11 w-full border-ink border-b-2 bg-transparent px-1 placeholder:text-muted aria-[invalid=true]:border-stop";
+
+/** A labelled control with its complaint under it. */
+export function Field({
+  label,
+  wrong,
+  quiet = false,
+  className = "",
+  children,
+}: {
+  label: string;
+  wrong?: string;
+  /** The label is only read aloud. */
+  quiet?: boolean;
+  className?: string;
+  children: (props: {
+    id: string;
+    className: string;
+    "aria-invalid"?: true;
+    "aria-describedby"?: string;
+  }) => ReactNode;
+}) {
+  const id = useId();
+  return (
+    <div className={className}>
+      <label htmlFor={id} className={quiet ? "sr-only" : "block text-muted text-sm"}>
+        {label}
+      </label>
+      {children({
+        id,
+        className: LINE,
+        ...(wrong ? { "aria-invalid": true, "aria-describedby": `${id}-wrong` } : {}),
+      })}
+      {wrong && (
+        <p id={`${id}-wrong`} className="mt-0.5 text-sm text-stop">
+          {wrong}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** A text of one line. */
+export function TextField({
+  label,
+  value,
+  onChange,
+  wrong,
+  quiet,
+  className,
+  placeholder,
+  most = 120,
+}: {
+  label: string;
+  value: string;
+  onChange: (v: string) => void;
+  wrong?: string;
+  quiet?: boolean;
+  className?: string;
+  placeholder?: string;
+  most?: number;
+}) {
+  return (
+    <Field label={label} wrong={wrong} quiet={quiet} className={className}>
+      {(p) => (
+        <input
+          {...p}
+          type="text"
+          maxLength={most}
+          value={value}
+          placeholder={placeholder}
+          onChange={(e) => onChange(e.target.value)}
+        />
+      )}
+    </Field>
+  );
+}
+
+/** A number that may be left out; what is typed stays as it is typed. */
+export function NumberField({
+  label,
+  value,
+  onChange,
+  unit,
+  wrong,
+  quiet,
+  className,
+  step = "any",
+}: {
+  label: string;
+  value: number | undefined;
+  onChange: (v: number | undefined) => void;
+  unit?: string;
+  wrong?: string;
+  quiet?: boolean;
+  className?: string;
+  step?: number | "any";
+}) {
+  return (
+    <Field label={label} wrong={wrong} quiet={quiet} className={className}>
+      {(p) => (
+        <span className="flex items-baseline gap-1">
+          <input
+            {...p}
+            type="number"
+            inputMode="decimal"
+            step={step}
+            value={value ?? ""}
+            onChange={(e) =>
+              onChange(Number.isFinite(e.target.valueAsNumber) ? e.target.valueAsNumber : undefined)
+            }
+          />
+          {unit && <span className="text-muted">{unit}</span>}
+        </span>
+      )}
+    </Field>
+  );
+}
+
+/** One of some words. */
+export function SelectField<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  wrong,
+  quiet,
+  className,
+}: {
+  label: string;
+  value: T;
+  options: readonly { value: T; label: string }[];
+  onChange: (v: T) => void;
+  wrong?: string;
+  quiet?: boolean;
+  className?: string;
+}) {
+  return (
+    <Field label={label} wrong={wrong} quiet={quiet} className={className}>
+      {(p) => (
+        <select {...p} value={value} onChange={(e) => onChange(e.target.value as T)}>
+          {options.map((o) => (
+            <option key={o.value} value={o.value} className="bg-raised text-ink">
+              {o.label}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  );
+}
+
+/** The one thing to do on a form. */
+export function Primary({
+  children,
+  busy,
+  onClick,
+}: {
+  children: ReactNode;
+  busy?: boolean;
+  onClick?: () => void;
+}) {
+  return (
+    <button
+      type={onClick ? "button" : "submit"}
+      disabled={busy}
+      onClick={onClick}
+      className="min-h-12 rounded-one bg-ink px-5 font-semibold text-ground hover:brightness-125 disabled:opacity-60"
+    >
+      {children}
+    </button>
+  );
+}
+
+/** Another thing that can be done. */
+export function Secondary({
+  children,
+  onClick,
+  label,
+  disabled,
+}: {
+  children: ReactNode;
+  onClick: () => void;
+  label?: string;
+  disabled?: boolean;
+}) {
+  return (
+    <button
+      type="button"
+      onClick={onClick}
+      aria-label={label}
+      disabled={disabled}
+      className="min-h-11 rounded-one border border-ink px-4 hover:bg-strip disabled:border-hairline disabled:text-muted"
+    >
+      {children}
+    </button>
+  );
+}

@@ -1,0 +1,67 @@
+import { useState } from "react";
+import { api, type BurnerDraft, type BurnerSheet } from "../../api/client";
+import { NumberField, TextField } from "../../parts/Field";
+import { KeepingForm, useKeeping } from "./keeping";
+
+/** A burner by the power that reaches the water at its three settings. */
+export function BurnerForm({ burner, onClose }: { burner?: BurnerSheet; onClose: () => void }) {
+  const [draft, setDraft] = useState<BurnerDraft>(
+    burner ?? { name: "", lowW: 250, mediumW: 700, highW: 1200 },
+  );
+  const keeping = useKeeping<BurnerSheet>(
+    (version) =>
+      api.keepBurner(burner?.id, {
+        version,
+        name: draft.name,
+        lowW: draft.lowW,
+        mediumW: draft.mediumW,
+        highW: draft.highW,
+      }),
+    onClose,
+  );
+  const set = (part: Partial<BurnerDraft>) => setDraft({ ...draft, ...part });
+  return (
+    <KeepingForm
+      title={burner ? burner.name : "A burner"}
+      version={draft.version ?? undefined}
+      keeping={keeping}
+      onClose={onClose}
+      onTheirs={(b) => setDraft(b)}
+      onRemove={burner ? () => api.removeBurner(burner.id) : undefined}
+    >
+      <TextField
+        label="Name"
+        most={60}
+        value={draft.name ?? ""}
+        wrong={keeping.wrong("name")}
+        onChange={(name) => set({ name })}
+      />
+      <div className="mt-4 grid grid-cols-3 gap-4">
+        <NumberField
+          label="Low"
+          unit="W"
+          value={draft.lowW}
+          wrong={keeping.wrong("lowW")}
+          onChange={(lowW) => set({ lowW })}
+        />
+        <NumberField
+          label="Medium"
+          unit="W"
+          value={draft.mediumW}
+          wrong={keeping.wrong("mediumW")}
+          onChange={(mediumW) => set({ mediumW })}
+        />
+        <NumberField
+          label="High"
+          unit="W"
+          value={draft.highW}
+          wrong={keeping.wrong("highW")}
+          onChange={(highW) => set({ highW })}
+        />
+      </div>
+      <p className="mt-3 text-muted text-sm">
+        Two small measurements tell these better than any label: “measure it”.
+      </p>
+    </KeepingForm>
+  );
+}

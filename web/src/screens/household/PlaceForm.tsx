@@ -1,0 +1,90 @@
+import { useState } from "react";
+import { api, type KitchenSheet, type PlaceDraft } from "../../api/client";
+import { NumberField, SelectField } from "../../parts/Field";
+import { KeepingForm, useKeeping } from "./keeping";
+
+const SYSTEMS = [
+  { value: "us", label: "US: tsp 4.9, cup 237 mL" },
+  { value: "metric", label: "metric: tsp 5, cup 250 mL" },
+  { value: "au", label: "Australian: tbsp 20, cup 250 mL" },
+  { value: "imperial", label: "imperial: cup 284 mL" },
+] as const;
+const LIANG = [
+  { value: "3", label: "3 g, today’s clinics" },
+  { value: "15.625", label: "15.6 g, Han-dynasty reading, disputed" },
+  { value: "37.5", label: "37.5 g, Taiwan" },
+  { value: "50", label: "50 g, modern market" },
+];
+
+/** Where it is brewed and whose spoons are meant. */
+export function PlaceForm({ kitchen, onClose }: { kitchen: KitchenSheet; onClose: () => void }) {
+  const [draft, setDraft] = useState<PlaceDraft>(pick(kitchen));
+  const keeping = useKeeping<KitchenSheet>((version) => api.keepPlace({ ...draft, version }), onClose);
+  const set = (part: Partial<PlaceDraft>) => setDraft({ ...draft, ...part });
+  return (
+    <KeepingForm
+      title="The place"
+      version={draft.version ?? undefined}
+      keeping={keeping}
+      onClose={onClose}
+      onTheirs={(k) => setDraft(pick(k))}
+    >
+      <div className="grid grid-cols-2 gap-4">
+        <NumberField
+          label="Altitude"
+          unit="m"
+          value={draft.altitudeM}
+          wrong={keeping.wrong("altitudeM")}
+          onChange={(altitudeM) => set({ altitudeM })}
+        />
+        <NumberField
+          label="Kettle"
+          unit="W"
+          value={draft.kettleW}
+          wrong={keeping.wrong("kettleW")}
+          onChange={(kettleW) => set({ kettleW })}
+        />
+        <NumberField
+          label="Room"
+          unit="°C"
+          value={draft.roomC}
+          wrong={keeping.wrong("roomC")}
+          onChange={(roomC) => set({ roomC })}
+        />
+        <NumberField
+          label="Cold tap"
+          unit="°C"
+          value={draft.tapC}
+          wrong={keeping.wrong("tapC")}
+          onChange={(tapC) => set({ tapC })}
+        />
+        <SelectField
+          className="col-span-2"
+          label="Spoons and cups"
+          value={draft.measures ?? "us"}
+          options={SYSTEMS}
+          onChange={(measures) => set({ measures })}
+        />
+        <SelectField
+          className="col-span-2"
+          label="One liang is read as"
+          value={String(draft.liangG ?? 3)}
+          options={LIANG}
+          onChange={(g) => set({ liangG: Number(g) })}
+        />
+      </div>
+    </KeepingForm>
+  );
+}
+
+function pick(k: KitchenSheet): PlaceDraft {
+  return {
+    version: k.version,
+    altitudeM: k.altitudeM,
+    roomC: k.roomC,
+    tapC: k.tapC,
+    kettleW: k.kettleW,
+    measures: k.measures as PlaceDraft["measures"],
+    liangG: k.liangG,
+  };
+}

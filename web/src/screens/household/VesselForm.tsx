@@ -1,0 +1,80 @@
+import { useState } from "react";
+import { api, type VesselDraft, type VesselSheet } from "../../api/client";
+import { NumberField, SelectField, TextField } from "../../parts/Field";
+import { KeepingForm, useKeeping } from "./keeping";
+
+const KINDS = ["pot", "jar", "press", "teapot", "thermos", "mug"].map((k) => ({ value: k, label: k }));
+
+/** A vessel by its inner size, which a tape and a jug measure. */
+export function VesselForm({ vessel, onClose }: { vessel?: VesselSheet; onClose: () => void }) {
+  const [draft, setDraft] = useState<VesselDraft>(
+    vessel ? { ...vessel, kind: vessel.kind as VesselDraft["kind"] } : { name: "", kind: "pot" },
+  );
+  const keeping = useKeeping<VesselSheet>(
+    (version) =>
+      api.keepVessel(vessel?.id, {
+        version,
+        name: draft.name,
+        kind: draft.kind,
+        innerDiameterCm: draft.innerDiameterCm,
+        heightCm: draft.heightCm,
+        brimMl: draft.brimMl,
+      }),
+    onClose,
+  );
+  const set = (part: Partial<VesselDraft>) => setDraft({ ...draft, ...part });
+  const cylinder =
+    draft.innerDiameterCm && draft.heightCm
+      ? Math.round((Math.PI * draft.innerDiameterCm ** 2 * draft.heightCm) / 4)
+      : undefined;
+  return (
+    <KeepingForm
+      title={vessel ? vessel.name : "A vessel"}
+      version={draft.version ?? undefined}
+      keeping={keeping}
+      onClose={onClose}
+      onTheirs={(v) => setDraft({ ...v, kind: v.kind as VesselDraft["kind"] })}
+      onRemove={vessel ? () => api.removeVessel(vessel.id) : undefined}
+    >
+      <div className="grid grid-cols-2 gap-4">
+        <TextField
+          label="Name"
+          most={60}
+          value={draft.name ?? ""}
+          wrong={keeping.wrong("name")}
+          onChange={(name) => set({ name })}
+        />
+        <SelectField
+          label="What it is"
+          value={draft.kind ?? "pot"}
+          options={KINDS}
+          onChange={(kind) => set({ kind: kind as VesselDraft["kind"] })}
+        />
+        <NumberField
+          label="Wide inside"
+          unit="cm"
+          value={draft.innerDiameterCm}
+          wrong={keeping.wrong("innerDiameterCm")}
+          onChange={(innerDiameterCm) => set({ innerDiameterCm, brimMl: undefined })}
+        />
+        <NumberField
+          label="High inside"
+          unit="cm"
+          value={draft.heightCm}
+          wrong={keeping.wrong("heightCm")}
+          onChange={(heightCm) => set({ heightCm, brimMl: undefined })}
+        />
+        <NumberField
+          className="col-span-2"
+          label={
+            cylinder ? `Full to the brim (straight walls would make ${cylinder} mL)` : "Full to the brim"
+          }
+          unit="mL"
+          value={draft.brimMl}
+          wrong={keeping.wrong("brimMl")}
+          onChange={(brimMl) => set({ brimMl })}
+        />
+      </div>
+    </KeepingForm>
+  );
+}

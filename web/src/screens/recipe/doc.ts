@@ -1,0 +1,145 @@
+import type { AdditionDoc, RecipeDoc, StageDoc } from "../../api/client";
+
+/** What a stage of each kind has to say, in the cook's words. */
+export const STAGES: {
+  value: string;
+  label: string;
+  minutes?: number;
+  toC?: number | null;
+  toMl?: number;
+  fire?: string;
+}[] = [
+  { value: "heat", label: "heat", toC: null, fire: "high" },
+  { value: "pour", label: "pour hot water on", toC: null },
+  { value: "boil", label: "boil", minutes: 5, fire: "medium" },
+  { value: "simmer", label: "simmer", minutes: 20, fire: "low" },
+  { value: "reduce", label: "boil down to", toMl: 480, fire: "medium" },
+  { value: "steep", label: "steep off the heat", minutes: 10 },
+  { value: "macerate", label: "stand in cold water", minutes: 480, toC: null },
+  { value: "rest", label: "rest, flame off", minutes: 5 },
+  { value: "cool", label: "cool", toC: 60 },
+  { value: "strain", label: "strain" },
+  { value: "refill", label: "fresh water on the same herbs", toMl: 480 },
+  { value: "combine", label: "combine the liquors" },
+  { value: "finish", label: "finish the cup" },
+];
+
+export const UNITS = [
+  "g",
+  "tsp",
+  "tbsp",
+  "cup",
+  "pinch",
+  "handful",
+  "piece",
+  "slice",
+  "in",
+  "cm",
+  "stick",
+  "pod",
+  "clove",
+  "leaf",
+  "flower",
+  "bag",
+  "part",
+  "kg",
+  "oz",
+  "lb",
+  "mL",
+  "L",
+  "fl_oz",
+  "pint",
+  "quart",
+  "glass",
+  "dash",
+  "liang",
+  "qian",
+].map((u) => ({ value: u, label: u === "in" ? "inch" : u.replace("_", " ") }));
+
+export const CUTS = ["whole", "chopped", "sliced", "grated", "crushed", "bruised", "ground", "paste"].map(
+  (c) => ({
+    value: c,
+    label: c,
+  }),
+);
+export const FORMS = [
+  { value: "dried", label: "dried" },
+  { value: "fresh", label: "fresh" },
+];
+export const TRADITIONS = [
+  { value: "folk", label: "folk: spoons per cup" },
+  { value: "monograph", label: "monograph: grams per 150 mL" },
+  { value: "chinese", label: "Chinese: grams a day, two boils" },
+  { value: "ayurvedic", label: "kitchen decoction: start and end volume" },
+];
+export const FLAMES = [
+  { value: "low", label: "low flame" },
+  { value: "medium", label: "medium flame" },
+  { value: "high", label: "high flame" },
+];
+export const MENSTRUA = [
+  { value: "water", label: "water" },
+  { value: "spirit", label: "spirit" },
+  { value: "glycerin", label: "glycerin" },
+  { value: "vinegar", label: "vinegar" },
+];
+
+export const kindOf = (stage: StageDoc) => STAGES.find((s) => s.value === stage.kind) ?? STAGES[0];
+
+/** A stage of a kind with its usual numbers. */
+export function stageOf(kind: string): StageDoc {
+  const k = STAGES.find((s) => s.value === kind);
+  const lid = ["simmer", "steep", "macerate", "rest", "heat"].includes(kind);
+  return {
+    kind: kind as StageDoc["kind"],
+    minutes: k?.minutes,
+    toC: k?.toC ?? undefined,
+    toMl: k?.toMl,
+    flame: k?.fire as StageDoc["flame"],
+    lid: lid || undefined,
+  };
+}
+
+export const EMPTY: RecipeDoc = {
+  name: "",
+  tradition: "folk",
+  cups: 2,
+  cupMl: 240,
+  additions: [{ herb: "", form: "dried", cut: "chopped", amount: 1, unit: "tsp", stage: 0 }],
+};
+
+/** Stages in words, for the menu that says where a herb goes in. */
+export function placeWords(stages: StageDoc[]): { value: string; label: string }[] {
+  return stages.map((s, i) => ({ value: String(i), label: `${i + 1}. ${kindOf(s)?.label ?? s.kind}` }));
+}
+
+/** Takes a stage out; what went in there goes in at the one that follows. */
+export function withoutStage(recipe: RecipeDoc, at: number): RecipeDoc {
+  const stages = (recipe.stages ?? []).filter((_, i) => i !== at);
+  return {
+    ...recipe,
+    stages,
+    additions: moved(recipe, (s) => (s > at ? s - 1 : Math.min(s, stages.length - 1))),
+  };
+}
+
+/** Puts a stage in front of another; herbs stay with their stages. */
+export function withStage(recipe: RecipeDoc, at: number, stage: StageDoc): RecipeDoc {
+  const stages = [...(recipe.stages ?? [])];
+  stages.splice(at, 0, stage);
+  return { ...recipe, stages, additions: moved(recipe, (s) => (s >= at && stages.length > 1 ? s + 1 : s)) };
+}
+
+/** Swaps a stage with the next one; herbs stay with their stages. */
+export function swapped(recipe: RecipeDoc, at: number): RecipeDoc {
+  const stages = [...(recipe.stages ?? [])];
+  const [a, b] = [stages[at], stages[at + 1]];
+  if (!a || !b) return recipe;
+  stages[at] = b;
+  stages[at + 1] = a;
+  return { ...recipe, stages, additions: moved(recipe, (s) => (s === at ? at + 1 : s === at + 1 ? at : s)) };
+}
+
+function moved(recipe: RecipeDoc, to: (stage: number) => number): AdditionDoc[] {
+  return (recipe.additions ?? []).map((a) => ({ ...a, stage: Math.max(0, to(a.stage ?? 0)) }));
+}
