@@ -14,6 +14,7 @@ const Sheet = lazy(() => import("./screens/sheet/Sheet"));
 const Live = lazy(() => import("./screens/live/Live"));
 const Notebook = lazy(() => import("./screens/notebook/Notebook"));
 const Herbs = lazy(() => import("./screens/herbs/Herbs"));
+const Keeping = lazy(() => import("./screens/keeping/Keeping"));
 const Household = lazy(() => import("./screens/household/Household"));
 
 function Failed() {
@@ -44,6 +45,7 @@ const router = createBrowserRouter([
       { path: "/brew/:id", element: <Live /> },
       { path: "/notebook", element: <Notebook /> },
       { path: "/herbs/:slug?", element: <Herbs /> },
+      { path: "/keeping", element: <Keeping /> },
       { path: "/household", element: <Household /> },
       { path: "*", element: <Nowhere /> },
     ],

@@ -59,7 +59,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["stream"];
+        get: operations["stream_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -76,6 +76,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["day_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["command"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/scale/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stream"];
         put?: never;
         post?: never;
         delete?: never;
@@ -574,7 +606,10 @@ export interface components {
             recipe: components["schemas"]["RecipeDoc"];
         };
         BrewAsk: {
+            /** Format: uuid */
+            ancestorId?: string;
             changes?: components["schemas"]["ChangeDoc"][];
+            confirmed?: string[];
             /** Format: double */
             cupMl?: number;
             /** Format: double */
@@ -963,6 +998,7 @@ export interface components {
         };
         LookAlike: {
             name: string;
+            poisonous: boolean;
             tell: string;
         };
         MarkLine: {
@@ -1112,6 +1148,7 @@ export interface components {
             drinkerName: string;
             /** Format: double */
             honeyAfterS: number;
+            identityChecks: string[];
             name: string;
             /** Format: date-time */
             readyAt: string;
@@ -1239,6 +1276,12 @@ export interface components {
             until: string;
             /** Format: int64 */
             version: number;
+        };
+        ScaleAsk: {
+            /** @enum {string} */
+            command?: "tare" | "put" | "take";
+            /** Format: double */
+            grams?: number;
         };
         SchoolSheet: {
             choices: components["schemas"]["ChoiceLine"][];
@@ -1438,6 +1481,11 @@ export interface components {
             text: string;
             with?: string;
         };
+        Weight: {
+            /** Format: double */
+            grams: number;
+            stable: boolean;
+        };
         WeightDoc: {
             /** @enum {string} */
             cut?: "whole" | "chopped" | "sliced" | "grated" | "crushed" | "bruised" | "ground" | "paste";
@@ -1568,7 +1616,7 @@ export interface operations {
             };
         };
     };
-    stream: {
+    stream_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -1609,6 +1657,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DaySheet"];
+                };
+            };
+        };
+    };
+    command: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScaleAsk"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Weight"];
+                };
+            };
+        };
+    };
+    stream: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["SseEmitter"];
                 };
             };
         };

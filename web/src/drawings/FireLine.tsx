@@ -1,6 +1,6 @@
 import { scaleLinear } from "d3-scale";
 import { curveMonotoneX, line } from "d3-shape";
-import { useMemo, useState } from "react";
+import { type ReactNode, useMemo, useState } from "react";
 import type { AdditionLine, CurvePoint, StepLine } from "../api/client";
 import { clock, millilitres, share, span } from "../parts/say";
 
@@ -22,6 +22,10 @@ export interface FireLineProps {
   height: number;
   /** Seconds of the present; draws the travelling mark. */
   nowS?: number;
+  /** Another plan's curve, drawn thin beside this one. */
+  against?: CurvePoint[];
+  /** What is laid over the line, given where it stands. */
+  over?: (geometry: { endS: number; bandTop: number; bandBase: number }) => ReactNode;
 }
 
 const INSET = 4;
@@ -35,7 +39,7 @@ export function FireLine(props: FireLineProps) {
   const compact = width < 560;
   const honeyS = props.honeyAfterS === undefined ? null : totalS + props.honeyAfterS;
   const showHoney = honeyS !== null && honeyS < totalS * 1.9 && !compact;
-  const shownS = Math.max(totalS, (nowS ?? 0) * 1.01, 60);
+  const shownS = Math.max(totalS, (nowS ?? 0) * 1.01, props.against?.at(-1)?.tS ?? 0, 60);
   const margin = compact ? 0 : FIGURES;
   const endS = Math.max(shownS * (1 + margin / (width - margin)), showHoney ? honeyS * 1.01 : 0);
   const x = scaleLinear([0, endS], [INSET, width - INSET]);
@@ -47,7 +51,8 @@ export function FireLine(props: FireLineProps) {
   const power = scaleLinear([0, maxW], [0, band.base - band.top]);
   const maxMl = Math.max(props.startMl, ...curve.map((p) => p.waterMl), 1);
   const yWater = scaleLinear([0, maxMl * 1.04], [curveBase, curveTop]);
-  const yBody = scaleLinear([0, Math.max(1.25, props.strength * 1.15)], [curveBase, curveTop]);
+  const mostBody = Math.max(props.strength, ...(props.against ?? []).map((p) => p.body));
+  const yBody = scaleLinear([0, Math.max(1.25, mostBody * 1.15)], [curveBase, curveTop]);
   const paths = useMemo(() => {
     const by = (f: (p: CurvePoint) => number) =>
       line<CurvePoint>()
@@ -156,6 +161,26 @@ export function FireLine(props: FireLineProps) {
           />
         )}
         <path d={paths.body} fill="none" stroke="var(--herb)" strokeWidth={3} />
+        {props.against && (
+          <g fill="none" strokeWidth={2} strokeDasharray="7 4" opacity={0.85}>
+            <path
+              d={
+                line<CurvePoint>()
+                  .x((p) => x(p.tS))
+                  .y((p) => yWater(Math.min(p.waterMl, maxMl * 1.04)))(shown(props.against, totalS)) ?? ""
+              }
+              stroke="var(--water)"
+            />
+            <path
+              d={
+                line<CurvePoint>()
+                  .x((p) => x(p.tS))
+                  .y((p) => yBody(p.body))(shown(props.against, totalS)) ?? ""
+              }
+              stroke="var(--herb)"
+            />
+          </g>
+        )}
         {!compact && (
           <Figures
             {...props}
@@ -216,6 +241,7 @@ export function FireLine(props: FireLineProps) {
           />
         )}
       </svg>
+      {props.over?.({ endS, bandTop: band.top, bandBase: band.base })}
       {at && cursor !== null && (
         <div
           className="pointer-events-none absolute z-10 rounded-one border border-hairline bg-raised px-2 py-1 text-sm shadow"
@@ -336,6 +362,11 @@ function lids(stages: StepLine[]): [number, number][] {
     else all.push([s.startS, end]);
   }
   return all;
+}
+
+/** A held curve up to the end of this one: behind it stand the figures. */
+function shown(curve: CurvePoint[], totalS: number): CurvePoint[] {
+  return curve.filter((p) => p.tS <= totalS);
 }
 
 /** Where herbs go in, those of one moment together. */

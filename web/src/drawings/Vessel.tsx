@@ -1,3 +1,4 @@
+import { useRef, useState } from "react";
 import type { PlanSheet } from "../api/client";
 import { cups, millilitres } from "../parts/say";
 
@@ -14,10 +15,87 @@ interface VesselProps {
   width: number;
   /** Whether the volume stands in the drawing. */
   figures?: boolean;
+  /** The mark of a reduction, when it may be dragged. */
+  dip?: {
+    /** The recipe's own volume to stop at, mL. */
+    toMl: number;
+    mlPerCm: number;
+    /** The recipe's own millilitres for one of this pot. */
+    scale: number;
+    onToMl: (ml: number) => void;
+  };
+}
+
+/** Drags the mark of a reduction up and down; arrow keys move it by ten millilitres. */
+function DipHandle({
+  x,
+  y,
+  width,
+  toMl,
+  mlPerPx,
+  onToMl,
+}: {
+  x: number;
+  y: number;
+  width: number;
+  toMl: number;
+  mlPerPx: number;
+  onToMl: (ml: number) => void;
+}) {
+  const from = useRef<number | null>(null);
+  const [shift, setShift] = useState(0);
+  const to = (ml: number) => onToMl(Math.max(30, Math.round(ml / 10) * 10));
+  return (
+    <rect
+      role="slider"
+      tabIndex={0}
+      aria-label="Stop the reduction at"
+      aria-valuenow={Math.round(toMl)}
+      aria-valuemin={30}
+      aria-valuemax={60000}
+      aria-valuetext={millilitres(toMl)}
+      x={x}
+      y={y - 9 + shift}
+      width={width}
+      height={18}
+      fill="var(--ember)"
+      fillOpacity={shift === 0 ? 0.001 : 0.25}
+      className="no-print cursor-ns-resize touch-none"
+      onKeyDown={(e) => {
+        if (e.key === "ArrowUp" || e.key === "ArrowRight") to(toMl + 10);
+        else if (e.key === "ArrowDown" || e.key === "ArrowLeft") to(toMl - 10);
+        else return;
+        e.preventDefault();
+      }}
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        from.current = e.clientY;
+      }}
+      onPointerMove={(e) => from.current !== null && setShift(e.clientY - from.current)}
+      onPointerUp={() => {
+        if (Math.abs(shift) > 3) to(toMl - shift * mlPerPx);
+        from.current = null;
+        setShift(0);
+      }}
+      onPointerCancel={() => {
+        from.current = null;
+        setShift(0);
+      }}
+    />
+  );
 }
 
 /** The vessel of the cook in cross-section, to scale in both directions. */
-export function VesselDrawing({ plan, levelCm, fire, lid, height, width, figures = true }: VesselProps) {
+export function VesselDrawing({
+  plan,
+  levelCm,
+  fire,
+  lid,
+  height,
+  width,
+  figures = true,
+  dip: dipHandle,
+}: VesselProps) {
   const v = plan.vessel;
   const scaleWidth = 66;
   const flames = 22;
@@ -92,6 +170,16 @@ export function VesselDrawing({ plan, levelCm, fire, lid, height, width, figures
           <text x={left + w + 18} y={dip + 4} fontSize={12} style={{ fill: "var(--ember-text)" }}>
             stop here
           </text>
+          {dipHandle && (
+            <DipHandle
+              x={left - 4}
+              y={dip}
+              width={w + 20}
+              toMl={dipHandle.toMl}
+              mlPerPx={(dipHandle.mlPerCm / pxPerCm) * dipHandle.scale}
+              onToMl={dipHandle.onToMl}
+            />
+          )}
         </g>
       )}
       <Scale plan={plan} x={left + w} top={top} bottom={bottom} pxPerMl={h / v.brimMl} skip={dip} />

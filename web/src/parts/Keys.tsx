@@ -5,6 +5,7 @@ import { useNavigate } from "react-router";
 const GO: Record<string, { to: string; what: string }> = {
   t: { to: "/", what: "Today" },
   c: { to: "/choose", what: "Choose" },
+  j: { to: "/keeping", what: "Keeping: jars and tins" },
   n: { to: "/notebook", what: "Notebook" },
   h: { to: "/herbs", what: "Herbs" },
   k: { to: "/household", what: "Household and kitchen" },
@@ -13,6 +14,10 @@ const GO: Record<string, { to: string; what: string }> = {
 const HERE = [
   { key: "?", what: "This list; on a focused number: why?" },
   { key: "S", what: "On a sheet: start" },
+  { key: "Z", what: "On a sheet: undo the last change" },
+  { key: "M", what: "On a sheet: measure one by one" },
+  { key: "P", what: "On a sheet: print" },
+  { key: "← →", what: "On a handle of the drawing: move it" },
   { key: "Space", what: "On a running brew: confirm the step" },
   { key: "U", what: "On a running brew: undo the last confirmation" },
 ];

@@ -9,6 +9,7 @@ import { toggleTheme, useTheme } from "./theme";
 const PLACES = [
   { to: "/", label: "Today" },
   { to: "/choose", label: "Choose" },
+  { to: "/keeping", label: "Keeping" },
   { to: "/notebook", label: "Notebook" },
   { to: "/herbs", label: "Herbs" },
   { to: "/household", label: "Household" },

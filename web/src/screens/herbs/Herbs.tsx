@@ -1,8 +1,12 @@
+import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
-import type { HerbLine, HerbSheet } from "../../api/client";
-import { useHerb, useHerbs, useSources } from "../../api/queries";
+import type { HerbSheet } from "../../api/client";
+import { useFoundHerbs, useHerb, useHerbs, useSources } from "../../api/queries";
+import { Secondary } from "../../parts/Field";
 import { capital, grams } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
+import { NewHerb } from "./NewHerb";
+import { OwnWeights } from "./OwnWeights";
 
 /** The materia to browse and search, and one page per herb. */
 export default function Herbs() {
@@ -10,9 +14,11 @@ export default function Herbs() {
   const herbs = useHerbs();
   const [params, setParams] = useSearchParams();
   const words = params.get("words") ?? "";
+  const hits = useFoundHerbs(words);
+  const [adding, setAdding] = useState(false);
   if (herbs.isPending) return <Loading what="the herbs" />;
   if (herbs.error) return <Trouble error={herbs.error} again={() => herbs.refetch()} />;
-  const found = herbs.data.filter((h) => matches(h, words));
+  const found = words.trim() ? (hits.data ?? herbs.data) : herbs.data;
   return (
     <div className="grid gap-x-12 gap-y-6 pt-6 md:grid-cols-[280px_minmax(0,1fr)]">
       <title>Herbs · Ember Cup</title>
@@ -30,7 +36,11 @@ export default function Herbs() {
             className="min-h-11 w-full border-ink border-b-2 bg-transparent px-1 placeholder:text-muted"
           />
         </label>
-        <ul className="mt-3 md:max-h-[calc(100dvh-250px)] md:overflow-y-auto" tabIndex={-1}>
+        <div className="mt-3">
+          <Secondary onClick={() => setAdding(true)}>A herb of my own</Secondary>
+        </div>
+        {adding && <NewHerb onClose={() => setAdding(false)} />}
+        <ul className="mt-3 md:max-h-[calc(100dvh-310px)] md:overflow-y-auto" tabIndex={-1}>
           {found.map((h) => (
             <li key={h.slug}>
               <Link
@@ -61,14 +71,6 @@ export default function Herbs() {
   );
 }
 
-function matches(h: HerbLine, words: string): boolean {
-  const text = `${h.slug} ${h.common} ${h.latin} ${h.also.join(" ")}`.toLowerCase();
-  return words
-    .toLowerCase()
-    .split(/\s+/)
-    .every((w) => text.includes(w));
-}
-
 function One({ slug }: { slug: string }) {
   const herb = useHerb(slug);
   if (herb.isPending) return <Loading what="the herb" />;
@@ -93,7 +95,10 @@ function One({ slug }: { slug: string }) {
       )}
       <div className="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <Doses herb={h} />
-        <Weights herb={h} />
+        <div>
+          <Weights herb={h} />
+          {!h.stop && <OwnWeights herb={h} />}
+        </div>
         <Cares herb={h} />
         <Knowing herb={h} />
       </div>

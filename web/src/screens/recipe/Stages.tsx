@@ -133,7 +133,7 @@ function Numbers({
           quiet
           className="w-32"
           label={`Degrees of stage ${at + 1}`}
-          unit={stage.toC === undefined && stage.kind !== "cool" ? "°C, or the boil" : "°C"}
+          unit={stage.toC === undefined && stage.kind !== "cool" ? "(boil)" : "°C"}
           value={stage.toC}
           wrong={field("toC")}
           onChange={(toC) => onChange({ toC })}

@@ -1,4 +1,4 @@
-import type { PlanAsk } from "../../api/client";
+import type { PlanAsk, RecipeDoc } from "../../api/client";
 
 /** What the order sentence says; kept in the address, so that a sheet can be linked and the back button works. */
 export interface Order {
@@ -12,8 +12,29 @@ export interface Order {
   /** "HH:MM" of today or tomorrow; empty for as soon as possible. */
   at?: string;
   /** Herbs left out, or replaced by another: the ways out of a stop that were taken. */
-  changes: { herb: string; with?: string }[];
+  changes: Change[];
+  /** What draws it instead of the recipe's spirit. */
+  menstruum?: "water" | "glycerin" | "vinegar";
+  /** Where this cook departs from her tradition, by question. */
+  schools: Record<string, string>;
+  /** What was moved by hand on the drawings; the recipe itself stays as it is kept. */
+  tweaks: Tweak[];
+  /** Whether it is the second brew of herbs brewed once. */
+  spent: boolean;
 }
+
+/** A herb left out, replaced, lessened, or taken in its other form. */
+export interface Change {
+  herb: string;
+  with?: string;
+  share?: number;
+  form?: "fresh" | "dried";
+}
+
+/** One number of one stage, or the stage of one herb. */
+export type Tweak =
+  | { stage: number; part: "minutes" | "toMl" | "lid"; value: number }
+  | { addition: number; part: "stage"; value: number };
 
 const number = (text: string | null) => (text && Number.isFinite(Number(text)) ? Number(text) : undefined);
 
@@ -31,11 +52,59 @@ export function readOrder(params: URLSearchParams): Order {
     vesselId: params.get("in") ?? undefined,
     burnerId: params.get("on") ?? undefined,
     at: params.get("at") ?? undefined,
-    changes: params.getAll("change").map((c) => {
-      const [herb = "", other] = c.split(".");
-      return other ? { herb, with: other } : { herb };
-    }),
+    changes: params.getAll("change").map(readChange),
+    menstruum: (["water", "glycerin", "vinegar"] as const).find((m) => m === params.get("drawn")),
+    schools: Object.fromEntries(params.getAll("school").map((s) => s.split(".") as [string, string])),
+    tweaks: params.getAll("t").flatMap(readTweak),
+    spent: params.get("spent") === "1",
   };
+}
+
+function readChange(text: string): Change {
+  const [herb = "", what = "", value = ""] = text.split(".");
+  if (what === "share") return { herb, share: Number(value) / 100 };
+  if (what === "form") return { herb, form: value === "fresh" ? "fresh" : "dried" };
+  return what ? { herb, with: what } : { herb };
+}
+
+function writeChange(c: Change): string {
+  if (c.share !== undefined) return `${c.herb}.share.${Math.round(c.share * 100)}`;
+  if (c.form) return `${c.herb}.form.${c.form}`;
+  return c.with ? `${c.herb}.${c.with}` : c.herb;
+}
+
+function readTweak(text: string): Tweak[] {
+  const [where = "", part, number] = text.split(".");
+  const at = Number(where.slice(1));
+  const value = Number(number);
+  if (!Number.isInteger(at) || !Number.isFinite(value)) return [];
+  if (where.startsWith("a")) return [{ addition: at, part: "stage", value }];
+  return part === "minutes" || part === "toMl" || part === "lid" ? [{ stage: at, part, value }] : [];
+}
+
+const tweakKey = (t: Tweak) => ("addition" in t ? `a${t.addition}.stage` : `s${t.stage}.${t.part}`);
+
+/** The order with one more tweak; an earlier one of the same thing gives way. */
+export function tweaked(order: Order, tweak: Tweak): Tweak[] {
+  return [...order.tweaks.filter((t) => tweakKey(t) !== tweakKey(tweak)), tweak];
+}
+
+/** The recipe as the drawings were moved. */
+export function applied(recipe: RecipeDoc, tweaks: Tweak[]): RecipeDoc {
+  const stages = (recipe.stages ?? []).map((s) => ({ ...s }));
+  const additions = (recipe.additions ?? []).map((a) => ({ ...a }));
+  for (const t of tweaks) {
+    if ("addition" in t) {
+      const a = additions[t.addition];
+      if (a) a.stage = Math.max(0, Math.min(stages.length - 1, t.value));
+      continue;
+    }
+    const s = stages[t.stage];
+    if (!s) continue;
+    if (t.part === "lid") s.lid = t.value === 1;
+    else s[t.part] = t.value;
+  }
+  return { ...recipe, stages, additions };
 }
 
 export function writeOrder(order: Order): URLSearchParams {
@@ -51,7 +120,12 @@ export function writeOrder(order: Order): URLSearchParams {
   put("in", order.vesselId);
   put("on", order.burnerId);
   put("at", order.at);
-  for (const c of order.changes) params.append("change", c.with ? `${c.herb}.${c.with}` : c.herb);
+  put("drawn", order.menstruum);
+  put("spent", order.spent ? "1" : undefined);
+  for (const c of order.changes) params.append("change", writeChange(c));
+  for (const [question, choice] of Object.entries(order.schools))
+    params.append("school", `${question}.${choice}`);
+  for (const t of order.tweaks) params.append("t", `${tweakKey(t)}.${t.value}`);
   return params;
 }
 
@@ -64,9 +138,19 @@ export function nextAt(hhmm: string, now: Date): Date {
   return at;
 }
 
-export function ask(recipeId: string, order: Order, drinkerId: string | undefined, now: Date): PlanAsk {
+export function ask(
+  recipeId: string,
+  recipe: RecipeDoc | undefined,
+  order: Order,
+  drinkerId: string | undefined,
+  now: Date,
+): PlanAsk {
   return {
     recipeId,
+    recipe: recipe && order.tweaks.length > 0 ? applied(recipe, order.tweaks) : undefined,
+    menstruum: order.menstruum,
+    schools: Object.keys(order.schools).length > 0 ? order.schools : undefined,
+    spentHerbs: order.spent || undefined,
     cups: order.cups,
     cupMl: order.cupMl,
     strength: order.strength,

@@ -192,8 +192,13 @@ public record Herb(
         }
     }
 
-    /** A confusable plant. */
-    public record LookAlike(String name, String tell) {}
+    /** A confusable plant, how to tell it, and whether it poisons. */
+    public record LookAlike(String name, String tell, boolean poisonous) {}
+
+    /** Whether a gathered one is to be looked at closely before it is brewed: it has a poisonous look-alike. */
+    public boolean needsIdentityCheck() {
+        return foraged && lookAlikes.stream().anyMatch(LookAlike::poisonous);
+    }
 
     /** What can stand in: grams of the other for one gram of this, and what changes. */
     public record Substitute(String herb, double ratio, String change, String source) {}

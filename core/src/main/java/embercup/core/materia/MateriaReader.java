@@ -152,7 +152,7 @@ final class MateriaReader {
         List<DoseRange> doses = new ArrayList<>();
         n.each("doses", d -> doses.add(dose(d)));
         List<LookAlike> lookAlikes = new ArrayList<>();
-        n.each("lookAlikes", l -> lookAlikes.add(new LookAlike(l.text("name"), l.text("tell"))));
+        n.each("lookAlikes", l -> lookAlikes.add(new LookAlike(l.text("name"), l.text("tell"), l.flag("poisonous"))));
         List<Substitute> substitutes = new ArrayList<>();
         n.each(
                 "substitutes",

@@ -197,7 +197,7 @@ public record WrittenRecipe(Recipe recipe, List<Line> lines) {
                 return true;
             }
             double ml = read.amount() * read.unit().get().millilitresEach(custom);
-            waterMl = OptionalDouble.of(ml);
+            waterMl = OptionalDouble.of(Math.round(ml * 10) / 10.0);
             lines.add(
                     new Line(text, Kind.WATER, List.of(Math.round(ml) + " mL of water to start with"), List.of(), -1));
             return true;
@@ -441,7 +441,7 @@ public record WrittenRecipe(Recipe recipe, List<Line> lines) {
             if (stages.stream().noneMatch(x -> x.kind() == StageKind.HEAT)) {
                 stages.add(new Stage.Heat(OptionalDouble.empty(), Flame.HIGH, true));
             }
-            stages.add(new Stage.Reduce(ml, Flame.MEDIUM, false));
+            stages.add(new Stage.Reduce(Math.round(ml * 10) / 10.0, Flame.MEDIUM, false));
             reads.add("boil down to " + Math.round(ml) + " mL");
             if (yieldMl.isEmpty()) {
                 yieldMl = OptionalDouble.of(ml);

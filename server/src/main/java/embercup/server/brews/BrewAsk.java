@@ -5,6 +5,7 @@ import embercup.server.plans.PlanAsk.ChangeDoc;
 import embercup.server.plans.PlanAsk.DrinkerDoc;
 import embercup.server.plans.PlanAsk.KitchenDoc;
 import embercup.server.recipes.RecipeDoc;
+import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
@@ -16,6 +17,8 @@ import org.jspecify.annotations.Nullable;
  * A plan request that becomes a brew.
  *
  * @param id made by the client, so that a repeat is harmless; made by the server when missing
+ * @param confirmed gathered herbs whose identity the cook has confirmed, see {@code identityChecks} of the plan
+ * @param ancestorId the brew that this one is a change or a second brew of
  * @param start whether it begins now; otherwise it waits for its {@code started} event
  */
 public record BrewAsk(
@@ -48,14 +51,16 @@ public record BrewAsk(
         @Nullable Boolean spentHerbs,
         @Nullable List<ChangeDoc> changes,
         @Nullable Instant startAt,
-        @Nullable Instant readyAt) {
+        @Nullable Instant readyAt,
+        @ArraySchema(maxItems = 60) @Nullable List<String> confirmed,
+        @Nullable UUID ancestorId) {
 
     /** A kept recipe for its own cups, to begin at a moment; not started yet. */
     public static BrewAsk ofRecipe(
             UUID id, @Nullable UUID recipeId, String strength, @Nullable UUID drinkerId, Instant startAt) {
         return new BrewAsk(
                 id, false, recipeId, null, null, null, strength, null, drinkerId, null, null, null, null, null, null,
-                null, null, startAt, null);
+                null, null, startAt, null, null, null);
     }
 
     PlanAsk plan() {

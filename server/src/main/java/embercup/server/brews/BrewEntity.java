@@ -22,6 +22,9 @@ class BrewEntity {
     @Column(name = "recipe_id")
     UUID recipeId;
 
+    @Column(name = "ancestor_id")
+    UUID ancestorId;
+
     String name;
 
     @Column(name = "drinker_id")

@@ -92,9 +92,11 @@ public class Brews implements Plans.Day {
         Instant now = clock.instant();
         boolean start = Boolean.TRUE.equals(ask.start());
         refuseStopped(start, made.sheet());
+        refuseUnsure(ask, made.sheet());
         BrewEntity e = new BrewEntity();
         e.id = ask.id() == null ? Ids.next(clock.millis()) : ask.id();
         e.recipeId = ask.recipeId();
+        e.ancestorId = ask.ancestorId();
         e.name = made.sheet().name();
         e.drinkerId = ask.drinkerId();
         e.drinkerName = made.sheet().drinkerName();
@@ -129,6 +131,21 @@ public class Brews implements Plans.Day {
                     now);
         }
         return settle(e);
+    }
+
+    private static void refuseUnsure(BrewAsk ask, PlanSheet sheet) {
+        List<String> confirmed = ask.confirmed() == null ? List.of() : ask.confirmed();
+        List<String> unsure = sheet.identityChecks().stream()
+                .filter(h -> !confirmed.contains(h))
+                .toList();
+        if (!unsure.isEmpty()) {
+            throw Refusal.of(
+                    HttpStatus.CONFLICT,
+                    "identity",
+                    "Make sure what the gathered herbs are",
+                    "Not confirmed: " + String.join(", ", unsure)
+                            + ". They have poisonous look-alikes; if in doubt, leave them out. Nothing was started.");
+        }
     }
 
     private static void refuseStopped(boolean start, PlanSheet sheet) {

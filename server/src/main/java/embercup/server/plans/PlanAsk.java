@@ -10,7 +10,10 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** A request for a plan. Either {@code recipeId} or {@code recipe}; everything else has a default. */
+/**
+ * A request for a plan. Either {@code recipeId} or {@code recipe}; with both, the recipe is the kept one as it was changed on
+ * the sheet. Everything else has a default.
+ */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record PlanAsk(
         @Nullable UUID recipeId,

@@ -40,6 +40,7 @@ public record PlanSheet(
         List<ReasonLine> reasons,
         Map<String, String> schools,
         boolean spentHerbs,
+        List<String> identityChecks,
         Map<String, WorkingsLine> workings) {
 
     public record AdditionLine(

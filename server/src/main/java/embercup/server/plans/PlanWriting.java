@@ -42,7 +42,12 @@ public final class PlanWriting {
     private PlanWriting() {}
 
     static PlanSheet write(
-            BrewPlan plan, Care.Verdict verdict, List<PlanSheet.WayLine> ways, Instant start, String drinkerName) {
+            BrewPlan plan,
+            Care.Verdict verdict,
+            List<PlanSheet.WayLine> ways,
+            List<String> identityChecks,
+            Instant start,
+            String drinkerName) {
         PlanRequest r = plan.request();
         Burner burner = r.kitchen().burner();
         return new PlanSheet(
@@ -81,6 +86,7 @@ public final class PlanWriting {
                         .toList(),
                 SchoolsReading.write(r.schools()),
                 r.spentHerbs(),
+                identityChecks,
                 WorkingsLine.of(plan.workings()));
     }
 

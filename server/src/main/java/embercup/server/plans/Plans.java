@@ -20,6 +20,7 @@ import embercup.core.measure.MeasureCustom;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlanRequest;
+import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Planner;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Parts;
@@ -41,6 +42,7 @@ import embercup.server.recipes.RecipeDoc;
 import embercup.server.recipes.RecipeReading;
 import embercup.server.recipes.RecipeSheet;
 import embercup.server.recipes.Recipes;
+import embercup.server.shelf.Shelf;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -60,13 +62,15 @@ public class Plans {
     private final People people;
     private final Kitchens kitchens;
     private final Herbary herbary;
+    private final Shelf shelf;
     private final Clock clock;
 
-    Plans(Recipes recipes, People people, Kitchens kitchens, Herbary herbary, Clock clock) {
+    Plans(Recipes recipes, People people, Kitchens kitchens, Herbary herbary, Shelf shelf, Clock clock) {
         this.recipes = recipes;
         this.people = people;
         this.kitchens = kitchens;
         this.herbary = herbary;
+        this.shelf = shelf;
         this.clock = clock;
     }
 
@@ -108,7 +112,8 @@ public class Plans {
         History history = day.history(ask.drinkerId(), start);
         Care.Verdict verdict = care.judge(plan, history);
         List<PlanSheet.WayLine> ways = verdict.stops() ? ways(resolved, plan, verdict, day, start) : List.of();
-        PlanSheet sheet = PlanWriting.write(plan, verdict, ways, start, resolved.drinkerName());
+        PlanSheet sheet = PlanWriting.write(
+                plan, verdict, ways, identityChecks(plan, resolved.materia()), start, resolved.drinkerName());
         return new Made(plan, PlanWriting.writtenOut(plan, start), sheet, care.contents(plan));
     }
 
@@ -146,6 +151,16 @@ public class Plans {
         return ask.readyAt() != null
                 ? plan.startFor(ask.readyAt())
                 : ask.startAt() == null ? clock.instant() : ask.startAt();
+    }
+
+    /** Gathered herbs with a poisonous look-alike, unless a tin of it stands on the shelf: that one is known. */
+    private List<String> identityChecks(BrewPlan plan, Materia materia) {
+        List<String> unsure = plan.additions().stream()
+                .map(PlannedAddition::herb)
+                .distinct()
+                .filter(slug -> materia.herb(slug, "herb").needsIdentityCheck())
+                .toList();
+        return unsure.isEmpty() ? unsure : shelf.without(unsure);
     }
 
     /** The core's ways out, and the people of the household whom the same plan does not stop. */
@@ -206,7 +221,11 @@ public class Plans {
             boolean onTheMinute = one.readyAt() != null;
             double latest = onTheMinute ? wish : wish + OneCookAsk.MOST_MOVE_S;
             pots.add(new Interleaving.Pot(
-                    plan.request().recipe().name(), plan, wish, Math.max(0, wish - OneCookAsk.MOST_MOVE_S), latest));
+                    plan.request().recipe().name(),
+                    plan,
+                    wish,
+                    Math.min(wish, Math.max(0, wish - OneCookAsk.MOST_MOVE_S)),
+                    latest));
         }
         return OneCookSheet.of(Interleaving.of(day.onTheFire(zero), pots), pots, zero);
     }
@@ -247,8 +266,8 @@ public class Plans {
     }
 
     private RecipeDoc recipe(PlanAsk ask) {
-        if (ask.recipeId() == null == (ask.recipe() == null)) {
-            throw InvalidInput.of("recipe", "", "either recipeId or recipe");
+        if (ask.recipeId() == null && ask.recipe() == null) {
+            throw InvalidInput.of("recipe", "", "either recipeId or recipe, or both for a kept one as it was changed");
         }
         return ask.recipe() != null
                 ? ask.recipe()

@@ -13,7 +13,9 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -37,6 +39,14 @@ public class Shelf {
     @Transactional(readOnly = true)
     public List<Tin> all() {
         return repository.findAllByOrderByHerb().stream().map(this::tin).toList();
+    }
+
+    /** Of these herbs, those of which no tin stands on the shelf. */
+    @Transactional(readOnly = true)
+    public List<String> without(List<String> herbs) {
+        Set<String> there =
+                repository.findAllByOrderByHerb().stream().map(t -> t.herb).collect(Collectors.toSet());
+        return herbs.stream().filter(h -> !there.contains(h)).toList();
     }
 
     /** A second tin of the same herb and form is the first one filled again. */

@@ -1,0 +1,208 @@
+import { scaleLinear } from "d3-scale";
+import { useRef, useState } from "react";
+import type { AdditionLine, PlanSheet, StageDoc } from "../api/client";
+import { span } from "../parts/say";
+import type { Tweak } from "../screens/sheet/order";
+
+/** Minutes that one pixel of dragging is worth grow with the length of the stage, so that a jar can be dragged too. */
+const KEY_STEPS = [1, 5, 30, 60];
+
+/** Handles on the fire line: stretch a wait, put the lid on or off, move a herb; by pointer and by keys alike. */
+export function Handles({
+  plan,
+  stages,
+  width,
+  endS,
+  bandTop,
+  bandBase,
+  onTweak,
+}: {
+  plan: PlanSheet;
+  /** The recipe's own stages, with the tweaks so far. */
+  stages: StageDoc[];
+  width: number;
+  endS: number;
+  bandTop: number;
+  bandBase: number;
+  onTweak: (t: Tweak) => void;
+}) {
+  const x = scaleLinear([0, endS], [4, width - 4]);
+  const main = plan.steps.filter((s) => s.stage >= 0 && !s.key.endsWith(".heat"));
+  return (
+    <div className="no-print pointer-events-none absolute inset-x-0 top-0" style={{ height: bandBase }}>
+      {main.map((s) => {
+        const doc = stages[s.stage];
+        if (!doc?.minutes || s.durationS <= 0) return null;
+        return (
+          <Stretch
+            key={s.key}
+            label={`${s.label}: minutes`}
+            minutes={doc.minutes}
+            left={x(s.startS + s.durationS)}
+            top={bandBase - 15}
+            pxPerMin={(x(60) - x(0)) * (s.durationS / 60 / doc.minutes)}
+            onMinutes={(value) => onTweak({ stage: s.stage, part: "minutes", value })}
+          />
+        );
+      })}
+      {main.map((s) => {
+        const doc = stages[s.stage];
+        const lids = ["boil", "simmer", "reduce", "steep", "rest"];
+        if (!doc || !lids.includes(doc.kind ?? "") || x(s.startS + s.durationS) - x(s.startS) < 66)
+          return null;
+        return (
+          <button
+            key={`${s.key}.lid`}
+            type="button"
+            aria-pressed={s.lid}
+            aria-label={`Lid while it ${doc.kind}s`}
+            onClick={() => onTweak({ stage: s.stage, part: "lid", value: s.lid ? 0 : 1 })}
+            className="pointer-events-auto absolute -translate-x-full rounded-one px-1.5 text-[13px] text-muted underline decoration-dotted underline-offset-4 hover:bg-strip hover:text-ink"
+            style={{ left: x(s.startS + s.durationS) - 6, top: bandTop - 34 }}
+          >
+            {s.lid ? "take it off" : "lid on"}
+          </button>
+        );
+      })}
+      {plan.additions.map((a, i) => (
+        <Herb key={i} plan={plan} addition={a} index={i} stages={stages} x={x} onTweak={onTweak} />
+      ))}
+    </div>
+  );
+}
+
+function Stretch({
+  label,
+  minutes,
+  left,
+  top,
+  pxPerMin,
+  onMinutes,
+}: {
+  label: string;
+  minutes: number;
+  left: number;
+  top: number;
+  pxPerMin: number;
+  onMinutes: (m: number) => void;
+}) {
+  const from = useRef<{ x: number; minutes: number } | null>(null);
+  const [shown, setShown] = useState<number | null>(null);
+  const step = KEY_STEPS[minutes < 60 ? 0 : minutes < 240 ? 1 : minutes < 1440 ? 2 : 3] ?? 1;
+  const clamp = (m: number) => Math.max(1, Math.min(100_000, Math.round(m / step) * step || step));
+  return (
+    <div
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      aria-valuenow={minutes}
+      aria-valuemin={1}
+      aria-valuemax={100000}
+      aria-valuetext={span(minutes * 60)}
+      className="pointer-events-auto absolute grid h-[30px] w-[22px] -translate-x-1/2 cursor-ew-resize touch-none place-items-center"
+      style={{ left: left + (shown === null ? 0 : (shown - minutes) * pxPerMin), top }}
+      onKeyDown={(e) => {
+        const by =
+          e.key === "ArrowRight" || e.key === "ArrowUp"
+            ? 1
+            : e.key === "ArrowLeft" || e.key === "ArrowDown"
+              ? -1
+              : 0;
+        if (by === 0) return;
+        e.preventDefault();
+        onMinutes(clamp(minutes + by * step));
+      }}
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        from.current = { x: e.clientX, minutes };
+        setShown(minutes);
+      }}
+      onPointerMove={(e) => {
+        if (from.current)
+          setShown(clamp(from.current.minutes + (e.clientX - from.current.x) / Math.max(pxPerMin, 0.02)));
+      }}
+      onPointerUp={() => {
+        if (from.current && shown !== null && shown !== minutes) onMinutes(shown);
+        from.current = null;
+        setShown(null);
+      }}
+      onPointerCancel={() => {
+        from.current = null;
+        setShown(null);
+      }}
+    >
+      <span className="block h-[26px] w-[7px] rounded-one border border-ink bg-ground" />
+      {shown !== null && (
+        <span className="absolute bottom-full rounded-one border border-hairline bg-raised px-2 py-0.5 text-sm whitespace-nowrap shadow">
+          {span(shown * 60)}
+        </span>
+      )}
+    </div>
+  );
+}
+
+/** A herb's mark: moved to another stage by arrow keys or by dragging. */
+function Herb({
+  plan,
+  addition,
+  index,
+  stages,
+  x,
+  onTweak,
+}: {
+  plan: PlanSheet;
+  addition: AdditionLine;
+  index: number;
+  stages: StageDoc[];
+  x: (s: number) => number;
+  onTweak: (t: Tweak) => void;
+}) {
+  const [shift, setShift] = useState<number | null>(null);
+  const from = useRef(0);
+  const beginOf = (stage: number) => {
+    const steps = plan.steps.filter((s) => s.stage === stage);
+    return (steps.find((s) => s.kind === "pour") ?? steps[0])?.startS ?? 0;
+  };
+  const stage = addition.stage;
+  const at = x(beginOf(stage));
+  const order = plan.additions.slice(0, index).filter((a) => a.stage === stage).length;
+  if (stage >= stages.length) return null;
+  const to = (value: number) => {
+    const clamped = Math.max(0, Math.min(stages.length - 1, value));
+    if (clamped !== stage) onTweak({ addition: index, part: "stage", value: clamped });
+  };
+  const nearest = (px: number) =>
+    stages
+      .map((_, i) => i)
+      .reduce((a, b) => (Math.abs(x(beginOf(b)) - px) < Math.abs(x(beginOf(a)) - px) ? b : a), 0);
+  return (
+    <div
+      role="slider"
+      tabIndex={0}
+      aria-label={`${addition.common} goes in at stage`}
+      aria-valuenow={stage + 1}
+      aria-valuemin={1}
+      aria-valuemax={stages.length}
+      aria-valuetext={`${stage + 1}: ${stages[stage]?.kind}`}
+      className="pointer-events-auto absolute size-[22px] -translate-x-1/2 cursor-grab touch-none rounded-full hover:bg-herb/25"
+      style={{ left: at + (shift ?? 0), top: -1 + order * 15 }}
+      onKeyDown={(e) => {
+        if (e.key === "ArrowRight" || e.key === "ArrowUp") to(stage + 1);
+        else if (e.key === "ArrowLeft" || e.key === "ArrowDown") to(stage - 1);
+        else return;
+        e.preventDefault();
+      }}
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        from.current = e.clientX;
+        setShift(0);
+      }}
+      onPointerMove={(e) => shift !== null && setShift(e.clientX - from.current)}
+      onPointerUp={() => {
+        if (shift !== null && Math.abs(shift) > 6) to(nearest(at + shift));
+        setShift(null);
+      }}
+      onPointerCancel={() => setShift(null)}
+    />
+  );
+}

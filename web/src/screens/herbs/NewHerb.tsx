@@ -1,0 +1,87 @@
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, type OwnHerbDoc } from "../../api/client";
+import { queryClient } from "../../api/queries";
+import { Primary, SelectField, TextField } from "../../parts/Field";
+import { Panel } from "../../parts/Panel";
+import { Trouble } from "../../parts/states";
+
+const PARTS = [
+  "flower",
+  "leaf",
+  "herb",
+  "seed",
+  "peel",
+  "fruit",
+  "bulb",
+  "root",
+  "rhizome",
+  "bark",
+  "twig",
+  "fungus",
+  "resin",
+].map((p) => ({ value: p, label: p === "herb" ? "whole herb above ground" : p }));
+
+/** A herb that the materia does not know: its part lends it everything that is not said. */
+export function NewHerb({ onClose }: { onClose: () => void }) {
+  const navigate = useNavigate();
+  const [doc, setDoc] = useState<OwnHerbDoc>({ common: "", latin: "", part: "leaf", use: "" });
+  const [failure, setFailure] = useState<unknown>(null);
+  const slug = (doc.common ?? "")
+    .toLowerCase()
+    .normalize("NFD")
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^-|-$/g, "");
+  return (
+    <Panel open onOpenChange={(o) => !o && onClose()} title="A herb of my own">
+      <form
+        onSubmit={async (e) => {
+          e.preventDefault();
+          setFailure(null);
+          try {
+            await api.keepOwnHerb(slug, doc);
+            await queryClient.invalidateQueries();
+            navigate(`/herbs/${slug}`);
+            onClose();
+          } catch (x) {
+            setFailure(x);
+          }
+        }}
+      >
+        <div className="grid gap-4">
+          <TextField
+            label="Name"
+            most={60}
+            value={doc.common ?? ""}
+            onChange={(common) => setDoc({ ...doc, common })}
+          />
+          <TextField
+            label="Botanical name, if you are sure of it"
+            most={80}
+            value={doc.latin ?? ""}
+            onChange={(latin) => setDoc({ ...doc, latin })}
+          />
+          <SelectField
+            label="The part in the tin"
+            value={doc.part ?? "leaf"}
+            options={PARTS}
+            onChange={(part) => setDoc({ ...doc, part: part as OwnHerbDoc["part"] })}
+          />
+          <TextField
+            label="What it is traditionally used for"
+            most={300}
+            value={doc.use ?? ""}
+            onChange={(use) => setDoc({ ...doc, use })}
+          />
+        </div>
+        <p className="mt-3 text-muted text-sm">
+          Nothing is known of its dose and its dangers here. If in doubt what plant it is, leave it out.
+        </p>
+        {failure !== null && <Trouble error={failure} />}
+        <div className="mt-4">
+          <Primary busy={slug === ""}>Keep it</Primary>
+        </div>
+      </form>
+    </Panel>
+  );
+}

@@ -1,0 +1,97 @@
+import { useState } from "react";
+import { api, type HerbSheet, type OwnHerbDoc } from "../../api/client";
+import { queryClient, useOwnHerb } from "../../api/queries";
+import { NumberField, Primary, Secondary, SelectField } from "../../parts/Field";
+import { Trouble } from "../../parts/states";
+import { CUTS, FORMS } from "../recipe/doc";
+
+type Weight = NonNullable<OwnHerbDoc["weights"]>[number];
+
+/** The cook's own spoon, weighed: it stands above the shipped figure, marked as hers. */
+export function OwnWeights({ herb }: { herb: HerbSheet }) {
+  const own = useOwnHerb(herb.slug);
+  const [open, setOpen] = useState(false);
+  if (!open) {
+    return (
+      <p className="mt-2">
+        <button type="button" className="min-h-11 underline underline-offset-4" onClick={() => setOpen(true)}>
+          {own.data ? "Change my own weights" : "I weighed my own spoon"}
+        </button>
+      </p>
+    );
+  }
+  return own.isPending ? null : <Form herb={herb} kept={own.data ?? null} onClose={() => setOpen(false)} />;
+}
+
+function Form({ herb, kept, onClose }: { herb: HerbSheet; kept: OwnHerbDoc | null; onClose: () => void }) {
+  const first = herb.bulk[0];
+  const [weights, setWeights] = useState<Weight[]>(
+    kept?.weights?.length
+      ? kept.weights
+      : [{ form: (first?.form ?? "dried") as "dried", cut: (first?.cut ?? "chopped") as "chopped" }],
+  );
+  const [failure, setFailure] = useState<unknown>(null);
+  const change = (i: number, part: Partial<Weight>) =>
+    setWeights(weights.map((w, j) => (j === i ? { ...w, ...part } : w)));
+  const done = async (what: () => Promise<unknown>) => {
+    setFailure(null);
+    try {
+      await what();
+      await queryClient.invalidateQueries();
+      onClose();
+    } catch (e) {
+      setFailure(e);
+    }
+  };
+  return (
+    <form
+      className="mt-3 max-w-md"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void done(() => api.keepOwnHerb(herb.slug, { ...kept, weights }));
+      }}
+    >
+      <p className="text-muted text-sm">
+        Weigh ten level teaspoons and divide by ten: one spoon alone is too little for most scales.
+      </p>
+      {weights.map((w, i) => (
+        <div key={i} className="mt-1 grid grid-cols-[6rem_1fr_7rem] gap-3">
+          <SelectField
+            quiet
+            label={`Form of weight ${i + 1}`}
+            value={w.form ?? "dried"}
+            options={FORMS}
+            onChange={(form) => change(i, { form: form as "dried" })}
+          />
+          <SelectField
+            quiet
+            label={`Cut of weight ${i + 1}`}
+            value={w.cut ?? "chopped"}
+            options={CUTS}
+            onChange={(cut) => change(i, { cut: cut as "chopped" })}
+          />
+          <NumberField
+            quiet
+            label={`Grams of a teaspoon, weight ${i + 1}`}
+            unit="g"
+            value={w.gPerTsp}
+            onChange={(gPerTsp) => change(i, { gPerTsp })}
+          />
+        </div>
+      ))}
+      {failure !== null && <Trouble error={failure} />}
+      <div className="mt-3 flex flex-wrap gap-3">
+        <Primary>Keep my weights</Primary>
+        <Secondary onClick={() => setWeights([...weights, { form: "dried", cut: "whole" }])}>
+          Another cut
+        </Secondary>
+        {kept && (
+          <Secondary onClick={() => void done(() => api.forgetOwnHerb(herb.slug))}>
+            Back to the books
+          </Secondary>
+        )}
+        <Secondary onClick={onClose}>Leave it</Secondary>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,145 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import { api, type Tin } from "../../api/client";
+import { queryClient, useShelf } from "../../api/queries";
+import { NumberField, Primary, SelectField, TextField } from "../../parts/Field";
+import { HerbPicker } from "../../parts/HerbPicker";
+import { day } from "../../parts/say";
+import { Empty, Loading, Trouble } from "../../parts/states";
+import { FORMS } from "../recipe/doc";
+
+/** The tins on the shelf: what is in the house, and how long it keeps. */
+export default function Keeping() {
+  const shelf = useShelf();
+  if (shelf.isPending) return <Loading what="the shelf" />;
+  if (shelf.error) return <Trouble error={shelf.error} again={() => shelf.refetch()} />;
+  const stale = shelf.data.filter((t) => t.stale);
+  return (
+    <div className="grid gap-x-14 gap-y-8 pt-6 lg:grid-cols-[minmax(0,1fr)_320px]">
+      <title>Keeping · Ember Cup</title>
+      <section aria-labelledby="tins">
+        <h1 id="tins" className="text-3xl">
+          On the shelf
+        </h1>
+        <p className="mt-1 text-muted">
+          {shelf.data.length} tins{stale.length > 0 && `, ${stale.length} past their time`}. A stale herb
+          gives less: smell it, and fill it anew.
+        </p>
+        {shelf.data.length === 0 && <Empty title="No tins yet">Put the first one on the shelf here.</Empty>}
+        <ul className="mt-3 border-hairline border-t">
+          {shelf.data.map((t) => (
+            <Line key={t.id} tin={t} />
+          ))}
+        </ul>
+      </section>
+      <Fill />
+    </div>
+  );
+}
+
+function Line({ tin }: { tin: Tin }) {
+  const change = async (what: () => Promise<unknown>) => {
+    await what();
+    await queryClient.invalidateQueries({ queryKey: ["shelf"] });
+  };
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-4 border-hairline border-b py-2 sm:grid-cols-[minmax(0,1.4fr)_5rem_minmax(0,1fr)_auto]">
+      <span>
+        <Link to={`/herbs/${tin.herb}`} className="font-semibold underline-offset-4 hover:underline">
+          {tin.common}
+        </Link>
+        <span className="block text-muted text-sm">
+          {tin.form}
+          {tin.note && `, ${tin.note}`}
+        </span>
+      </span>
+      <span className="figure text-right text-lg">{tin.grams != null ? `${tin.grams} g` : ""}</span>
+      <span className={`text-sm ${tin.stale ? "font-semibold text-amber-text" : "text-muted"}`}>
+        {tin.bestBefore
+          ? `${tin.stale ? "past its time since" : "good until"} ${day(tin.bestBefore)} ${tin.bestBefore.slice(0, 4)}`
+          : "keeps"}
+      </span>
+      <span className="flex gap-4 text-sm">
+        <button
+          type="button"
+          className="min-h-9 underline underline-offset-4"
+          aria-label={`Filled ${tin.common} anew today`}
+          onClick={() =>
+            void change(() =>
+              api.putTin({
+                herb: tin.herb,
+                form: tin.form as "dried",
+                grams: tin.grams ?? undefined,
+                note: tin.note,
+              }),
+            )
+          }
+        >
+          filled anew
+        </button>
+        <button
+          type="button"
+          className="min-h-9 underline underline-offset-4"
+          aria-label={`Take ${tin.common} off the shelf`}
+          onClick={() => void change(() => api.removeTin(tin.id))}
+        >
+          gone
+        </button>
+      </span>
+    </li>
+  );
+}
+
+function Fill() {
+  const [herb, setHerb] = useState("");
+  const [form, setForm] = useState("dried");
+  const [grams, setGrams] = useState<number | undefined>();
+  const [filledOn, setFilledOn] = useState("");
+  const [note, setNote] = useState("");
+  const [failure, setFailure] = useState<unknown>(null);
+  return (
+    <form
+      aria-labelledby="fill"
+      onSubmit={async (e) => {
+        e.preventDefault();
+        setFailure(null);
+        try {
+          await api.putTin({ herb, form: form as "dried", grams, filledOn: filledOn || undefined, note });
+          await queryClient.invalidateQueries({ queryKey: ["shelf"] });
+          setHerb("");
+          setGrams(undefined);
+          setNote("");
+        } catch (x) {
+          setFailure(x);
+        }
+      }}
+    >
+      <h2 id="fill" className="text-2xl">
+        Put a tin on it
+      </h2>
+      <div className="mt-2 grid grid-cols-2 gap-4">
+        <div className="col-span-2">
+          <HerbPicker value={herb} onPick={setHerb} label="Herb in the tin" />
+        </div>
+        <SelectField label="Form" value={form} options={FORMS} onChange={setForm} />
+        <NumberField label="How much, if known" unit="g" value={grams} onChange={setGrams} />
+        <div className="col-span-2">
+          <label className="block text-muted text-sm">
+            Filled on (today when left open)
+            <input
+              type="date"
+              value={filledOn}
+              onChange={(e) => setFilledOn(e.target.value)}
+              className="min-h-11 w-full border-ink border-b-2 bg-transparent px-1 text-ink"
+            />
+          </label>
+        </div>
+        <TextField className="col-span-2" label="Where from" most={200} value={note} onChange={setNote} />
+      </div>
+      {failure !== null && <Trouble error={failure} />}
+      <div className="mt-4">
+        <Primary busy={!herb}>Put it on the shelf</Primary>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,136 @@
+import type { PlanSheet, StageDoc, WayLine } from "../../api/client";
+import { FireLine } from "../../drawings/FireLine";
+import { Handles } from "../../drawings/Handles";
+import { VesselDrawing } from "../../drawings/Vessel";
+import { clock, millilitres } from "../../parts/say";
+import { useWidth } from "../../parts/size";
+import { Why } from "../../parts/Why";
+import { Cautions } from "./Cautions";
+import { Measures } from "./Measures";
+import type { Tweak } from "./order";
+import { WhatIf } from "./WhatIf";
+
+/** Vessel, measures, cautions and fire line of a plan, all of them to be handled. */
+export function Drawn({
+  plan,
+  stages,
+  onWay,
+  onTweak,
+  held,
+  onDrop,
+}: {
+  plan: PlanSheet;
+  /** The stages as ordered, for the handles; empty when they were proposed by the plan. */
+  stages: StageDoc[];
+  onWay: (way: WayLine) => void;
+  onTweak: (t: Tweak) => void;
+  /** Another plan that is held beside this one. */
+  held: PlanSheet | null;
+  onDrop: () => void;
+}) {
+  const line = useWidth<HTMLDivElement>(1232);
+  const pot = useWidth<HTMLDivElement>(390);
+  const w = plan.water;
+  const fire = plan.vessel.kind === "pot" && plan.steps.some((s) => s.powerW > 0 && s.kind !== "heat");
+  const lid = plan.steps.some((s) => s.lid);
+  const rim = plan.vessel.heightCm - plan.vessel.startLevelCm;
+  const cold = plan.steps.find((s) => s.stage >= 0)?.kind !== "heat" || plan.vessel.kind === "pot";
+  const reduce = stages.findIndex((s) => s.kind === "reduce");
+  const toMl = stages[reduce]?.toMl;
+  return (
+    <>
+      <div className="mt-4 grid gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] lg:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px]">
+        <section ref={pot.ref} aria-label="Vessel">
+          <p className="mb-1 text-muted text-sm">
+            {plan.vessel.name}
+            {lid && fire ? ", lid on while it simmers" : lid ? ", covered" : ""}
+          </p>
+          <VesselDrawing
+            plan={plan}
+            fire={fire}
+            lid={lid}
+            height={196}
+            width={Math.min(pot.width, 380)}
+            dip={
+              toMl !== undefined
+                ? {
+                    toMl,
+                    mlPerCm: plan.vessel.brimMl / plan.vessel.heightCm,
+                    onToMl: (value) => onTweak({ stage: reduce, part: "toMl", value }),
+                    scale: w.yieldMl > 0 ? toMl / w.yieldMl : 1,
+                  }
+                : undefined
+            }
+          />
+          <p className="mt-1 text-muted text-sm">
+            <Why workings={plan.workings["water.pourMl"]} className="text-ink">
+              {cold && fire ? "Pour" : "Heat"} {millilitres(w.startMl)}
+            </Why>
+            {w.pourMl > w.startMl + 1 && `, then ${millilitres(w.pourMl - w.startMl)} fresh`}: herbs keep{" "}
+            <Why workings={plan.workings["water.retainedMl"]} className="text-ink">
+              {millilitres(w.retainedMl)}
+            </Why>
+            , steam takes{" "}
+            <Why workings={plan.workings["water.evaporatedMl"]} className="text-ink">
+              {millilitres(w.evaporatedMl)}
+            </Why>
+            . Strained:{" "}
+            <Why workings={plan.workings["water.yieldMl"]} className="text-ink">
+              {millilitres(w.yieldMl)}
+            </Why>
+            . Surface {rim.toFixed(1)} cm under the rim
+            {w.dipMl > 0 &&
+              `; stop at ${(plan.vessel.heightCm - plan.vessel.dipLevelCm).toFixed(1)} cm under it`}
+            . Water boils at{" "}
+            <Why workings={plan.workings.boilingC} className="text-ink">
+              {plan.boilingC.toFixed(1)} °C
+            </Why>
+            .
+          </p>
+        </section>
+        <div>
+          <Measures plan={plan} />
+          <p className="mt-1 text-muted text-sm">
+            Strength and curves are an estimate. Ask a clinician about illness, medicines and pregnancy; local
+            law decides on regulated herbs.
+          </p>
+        </div>
+        <Cautions plan={plan} onWay={onWay} />
+      </div>
+      {plan.reasons.length > 0 && (
+        <p className="mt-2 max-w-5xl text-muted text-sm">{plan.reasons.map((r) => r.text).join(" ")}</p>
+      )}
+      <section aria-label="Fire line" className="mt-3" ref={line.ref}>
+        {held && <WhatIf held={held} plan={plan} onDrop={onDrop} />}
+        <FireLine
+          steps={plan.steps}
+          curve={plan.curve}
+          additions={plan.additions}
+          start={new Date(plan.startAt)}
+          totalS={plan.totalS}
+          stageStartS={plan.stageStartS}
+          startMl={w.startMl}
+          yieldMl={w.yieldMl}
+          strength={plan.strength}
+          honeyAfterS={plan.honeyAfterS}
+          width={line.width}
+          height={line.width < 560 ? 120 : 238}
+          against={held?.curve}
+          over={(g) =>
+            line.width >= 560 &&
+            stages.length > 0 && (
+              <Handles plan={plan} stages={stages} width={line.width} onTweak={onTweak} {...g} />
+            )
+          }
+        />
+        <ol className="sr-only print:not-sr-only">
+          {plan.steps.map((s) => (
+            <li key={s.key}>
+              {clock(new Date(new Date(plan.startAt).getTime() + s.startS * 1000))} {s.label} {s.until}
+            </li>
+          ))}
+        </ol>
+      </section>
+    </>
+  );
+}

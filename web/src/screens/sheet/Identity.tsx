@@ -1,0 +1,55 @@
+import { useQueries } from "@tanstack/react-query";
+import { api, type PlanSheet } from "../../api/client";
+
+/** Gathered herbs with a look-alike that kills: what to look for, confirmed by the cook before the sheet can be started. */
+export function Identity({
+  plan,
+  sure,
+  onSure,
+}: {
+  plan: PlanSheet;
+  sure: string[];
+  onSure: (herb: string, is: boolean) => void;
+}) {
+  const slugs = gathered(plan);
+  const herbs = useQueries({
+    queries: slugs.map((slug) => ({ queryKey: ["herbs", slug], queryFn: () => api.herb(slug) })),
+  });
+  if (slugs.length === 0) return null;
+  return (
+    <section aria-labelledby="identity" className="mt-3 border-amber border-l-4 pl-3">
+      <h2 id="identity" className="font-body font-semibold [font-stretch:100%]">
+        Is it what you think it is?
+      </h2>
+      {herbs.map(({ data: h }, i) =>
+        h ? (
+          <div key={h.slug} className="mt-1 text-[15px]">
+            {h.identity && <p>{h.identity}</p>}
+            <ul className="text-sm">
+              {h.lookAlikes.map((l) => (
+                <li key={l.name}>
+                  <strong>Not {l.name}:</strong> {l.tell}
+                </li>
+              ))}
+            </ul>
+            <label className="flex min-h-11 items-center gap-2 font-semibold">
+              <input
+                type="checkbox"
+                className="size-5 accent-[var(--herb)]"
+                checked={sure.includes(h.slug)}
+                onChange={(e) => onSure(slugs[i] ?? h.slug, e.target.checked)}
+              />
+              Bought, or looked at closely: it is {h.common.toLowerCase()}
+            </label>
+          </div>
+        ) : null,
+      )}
+      <p className="text-muted text-sm">If in doubt, leave it out.</p>
+    </section>
+  );
+}
+
+/** Herbs of a plan that ask for the check. */
+export function gathered(plan: PlanSheet): string[] {
+  return plan.identityChecks;
+}

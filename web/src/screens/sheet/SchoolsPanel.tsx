@@ -1,0 +1,49 @@
+import type { PlanSheet } from "../../api/client";
+import { useSchools } from "../../api/queries";
+import { Panel } from "../../parts/Panel";
+
+/** Where practitioners disagree: what this cook holds to, with the default of the tradition and its why. */
+export function SchoolsPanel({
+  plan,
+  onPick,
+  onClose,
+}: {
+  plan: PlanSheet;
+  onPick: (question: string, choice: string | undefined) => void;
+  onClose: () => void;
+}) {
+  const schools = useSchools();
+  return (
+    <Panel open wide onOpenChange={(o) => !o && onClose()} title="As your school has it">
+      <p className="text-muted">
+        Practitioners differ on these. The recipe’s tradition ({plan.tradition}) sets the first answer.
+      </p>
+      <ul className="mt-3 grid gap-x-8 gap-y-4 sm:grid-cols-2">
+        {schools.data?.map((s) => {
+          const usual = s.defaults[plan.tradition];
+          const chosen = plan.schools[s.question] ?? usual ?? "";
+          return (
+            <li key={s.question}>
+              <label className="block">
+                <span className="font-semibold">{s.words}</span>
+                <select
+                  value={chosen}
+                  onChange={(e) => onPick(s.question, e.target.value === usual ? undefined : e.target.value)}
+                  className="mt-0.5 min-h-11 w-full border-ink border-b-2 bg-transparent px-1"
+                >
+                  {s.choices.map((c) => (
+                    <option key={c.choice} value={c.choice} className="bg-raised text-ink">
+                      {c.words}
+                      {c.choice === usual ? " (usual)" : ""}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              <span className="block text-muted text-sm">{s.why}</span>
+            </li>
+          );
+        })}
+      </ul>
+    </Panel>
+  );
+}

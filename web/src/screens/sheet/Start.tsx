@@ -1,0 +1,61 @@
+import type { PlanSheet } from "../../api/client";
+import { clock } from "../../parts/say";
+
+/** The one button of the sheet, or why there is none. */
+export function Start({
+  plan,
+  later,
+  busy,
+  unsure,
+  onStart,
+}: {
+  plan: PlanSheet;
+  later: boolean;
+  busy: boolean;
+  /** Herbs whose identity has not been confirmed. */
+  unsure: number;
+  onStart: (now: boolean) => void;
+}) {
+  const soon = new Date(Date.now() + plan.totalS * 1000);
+  if (plan.stopped) {
+    return (
+      <p className="max-w-56 border-stop border-l-4 pl-3 text-sm">
+        <strong className="text-stop">Stop.</strong> This must not be brewed as ordered. Read why, and choose
+        a way out.
+      </p>
+    );
+  }
+  if (unsure > 0) {
+    return (
+      <p className="max-w-56 border-amber border-l-4 pl-3 text-sm">
+        <strong className="text-amber-text">First make sure.</strong> Confirm what the gathered{" "}
+        {unsure === 1 ? "herb is" : "herbs are"} below; then it can be started.
+      </p>
+    );
+  }
+  return (
+    <div className="no-print flex flex-col items-stretch gap-1.5 max-md:w-full">
+      <button
+        type="button"
+        disabled={busy}
+        onClick={() => onStart(!later)}
+        className="min-h-[68px] rounded-one bg-ember px-6 text-ember-ink hover:brightness-110 disabled:opacity-60"
+      >
+        <span className="block font-display font-semibold text-xl [font-stretch:85%]">
+          {later ? `Start at ${clock(plan.startAt)}` : "Start now"}
+        </span>
+        <span className="block text-[15px]">ready {later ? clock(plan.readyAt) : clock(soon)}</span>
+      </button>
+      {later && (
+        <button
+          type="button"
+          disabled={busy}
+          onClick={() => onStart(true)}
+          className="min-h-9 text-sm underline underline-offset-4"
+        >
+          or start now, ready {clock(soon)}
+        </button>
+      )}
+    </div>
+  );
+}

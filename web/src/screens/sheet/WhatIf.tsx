@@ -1,0 +1,33 @@
+import type { PlanSheet } from "../../api/client";
+import { millilitres, share, span } from "../../parts/say";
+
+/** Two settings side by side: what was held against what is ordered now. */
+export function WhatIf({ held, plan, onDrop }: { held: PlanSheet; plan: PlanSheet; onDrop: () => void }) {
+  const rows: { what: string; was: string; is: string }[] = [
+    { what: "strength", was: held.strength.toFixed(2), is: plan.strength.toFixed(2) },
+    { what: "aroma", was: share(held.aroma), is: share(plan.aroma) },
+    { what: "bite", was: share(held.bite), is: share(plan.bite) },
+    { what: "water in", was: millilitres(held.water.startMl), is: millilitres(plan.water.startMl) },
+    { what: "strained", was: millilitres(held.water.yieldMl), is: millilitres(plan.water.yieldMl) },
+    { what: "time", was: span(held.totalS), is: span(plan.totalS) },
+    ...held.additions.flatMap((a, i) => {
+      const now = plan.additions[i];
+      return now && now.herb === a.herb && Math.abs(now.grams - a.grams) > 0.05
+        ? [{ what: a.common.toLowerCase(), was: `${a.grams.toFixed(1)} g`, is: `${now.grams.toFixed(1)} g` }]
+        : [];
+    }),
+  ];
+  return (
+    <section aria-label="What if" className="flex flex-wrap items-baseline gap-x-6 gap-y-1 text-sm">
+      <span className="font-semibold">Held (dashed) → now</span>
+      {rows.map((r) => (
+        <span key={r.what} className={r.was === r.is ? "text-muted" : ""}>
+          {r.what} {r.was === r.is ? r.is : `${r.was} → ${r.is}`}
+        </span>
+      ))}
+      <button type="button" className="min-h-9 underline underline-offset-4" onClick={onDrop}>
+        let it go
+      </button>
+    </section>
+  );
+}
