@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brews/{id}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photo"];
+        put: operations["keepPhoto"];
+        post?: never;
+        delete: operations["removePhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/brews/{id}/stream": {
         parameters: {
             query?: never;
@@ -59,7 +75,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["stream_1"];
+        get: operations["stream_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -76,6 +92,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["day_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/kitchen/{brewId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["simulate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/kitchen/{brewId}/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stream_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -260,6 +308,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/learned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stoves"];
+        put?: never;
+        post: operations["change"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/measures/convert": {
         parameters: {
             query?: never;
@@ -284,6 +348,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["notebook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/notebook/history/{recipeId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
         put?: never;
         post?: never;
         delete?: never;
@@ -642,6 +722,9 @@ export interface components {
             startAt?: string;
             /** @enum {string} */
             strength?: "gentle" | "standard" | "strong";
+            /** Format: double */
+            taste?: number;
+            useLearned?: boolean;
         };
         BrewLine: {
             /** Format: double */
@@ -660,10 +743,15 @@ export interface components {
             startAt: string;
         };
         BrewSheet: {
+            advice: string;
+            /** Format: uuid */
+            ancestorId?: string;
             /** Format: double */
             aroma: number;
             /** Format: double */
             bite: number;
+            /** Format: double */
+            clockSpeed: number;
             drinkerName: string;
             events: components["schemas"]["Happened"][];
             /** Format: uuid */
@@ -675,6 +763,7 @@ export interface components {
             note?: components["schemas"]["NoteLine"];
             nowKey?: string;
             phase: string;
+            photo: boolean;
             plan: components["schemas"]["PlanSheet"];
             predictedCurve: components["schemas"]["Point"][];
             predictedSteps: components["schemas"]["StepLine"][];
@@ -685,6 +774,7 @@ export interface components {
             request: components["schemas"]["PlanAsk"];
             /** Format: date-time */
             serverNow: string;
+            simulated: boolean;
             /** Format: date-time */
             startedAt?: string;
             steps: components["schemas"]["LiveLine"][];
@@ -850,15 +940,19 @@ export interface components {
             /** Format: date-time */
             brewedAt: string;
             change: string;
+            clarity: string;
+            colour: string;
             /** Format: double */
             cups: number;
             drinkerName: string;
+            effect: string;
             /** Format: int32 */
             felt?: number;
             /** Format: double */
             gramsPerCup: number;
             /** Format: int32 */
             liking?: number;
+            meanwhile: string;
             name: string;
             phase: string;
             /** Format: double */
@@ -867,6 +961,7 @@ export interface components {
             predictedStrength: number;
             /** Format: uuid */
             recipeId?: string;
+            smell: string;
             taste: string;
         };
         EntryPage: {
@@ -879,6 +974,11 @@ export interface components {
             /** Format: double */
             ageS?: number;
             change?: string;
+            /** @enum {string} */
+            clarity?: "clear" | "cloudy" | "sediment";
+            /** @enum {string} */
+            colour?: "pale" | "straw" | "honey" | "amber" | "copper" | "russet" | "brown" | "ruby" | "rose" | "violet" | "blue" | "green";
+            effect?: string;
             /** Format: uuid */
             event?: string;
             /** Format: uuid */
@@ -887,8 +987,10 @@ export interface components {
             kind?: "started" | "step-done" | "measured" | "noted" | "undone" | "finished" | "abandoned";
             /** Format: int32 */
             liking?: number;
+            meanwhile?: string;
             /** @enum {string} */
             reading?: "volume-ml" | "temperature-c" | "weight-g" | "level-cm";
+            smell?: string;
             step?: string;
             /** Format: int32 */
             strength?: number;
@@ -980,6 +1082,18 @@ export interface components {
             version: number;
             vessels: components["schemas"]["VesselSheet"][];
         };
+        LearnedAsk: {
+            forget?: boolean;
+            used?: boolean;
+            what?: string;
+        };
+        LearnedSheet: {
+            /** Format: int32 */
+            measurements: number;
+            used: boolean;
+            what: string;
+            words: string;
+        };
         LiveLine: {
             /** Format: date-time */
             beganAt?: string;
@@ -1017,8 +1131,13 @@ export interface components {
             /** Format: date-time */
             at: string;
             change: string;
+            clarity: string;
+            colour: string;
+            effect: string;
             /** Format: int32 */
             liking: number;
+            meanwhile: string;
+            smell: string;
             /** Format: int32 */
             strength: number;
             taste: string;
@@ -1124,6 +1243,13 @@ export interface components {
             startAt?: string;
             /** @enum {string} */
             strength?: "gentle" | "standard" | "strong";
+            /**
+             * Format: double
+             * @description the drinker's own factor on the dose; what is learned when it is missing
+             */
+            taste?: number;
+            /** @description whether what is learned of stove and taste is used; true when it is missing */
+            useLearned?: boolean;
         };
         PlanSheet: {
             additions: components["schemas"]["AdditionLine"][];
@@ -1149,6 +1275,7 @@ export interface components {
             /** Format: double */
             honeyAfterS: number;
             identityChecks: string[];
+            learned: components["schemas"]["LearnedSheet"][];
             name: string;
             /** Format: date-time */
             readyAt: string;
@@ -1306,6 +1433,10 @@ export interface components {
             fromMemory: boolean;
             key: string;
             title: string;
+        };
+        SpeedAsk: {
+            /** Format: double */
+            speed?: number;
         };
         Spread: {
             /** Format: double */
@@ -1616,7 +1747,73 @@ export interface operations {
             };
         };
     };
-    stream_1: {
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    keepPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": string;
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    removePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    stream_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -1657,6 +1854,54 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DaySheet"];
+                };
+            };
+        };
+    };
+    simulate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brewId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpeedAsk"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BrewSheet"];
+                };
+            };
+        };
+    };
+    stream_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                brewId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["SseEmitter"];
                 };
             };
         };
@@ -2027,6 +2272,48 @@ export interface operations {
             };
         };
     };
+    stoves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnedSheet"][];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LearnedAsk"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     convert: {
         parameters: {
             query?: never;
@@ -2056,6 +2343,8 @@ export interface operations {
             query?: {
                 words?: string;
                 recipeId?: string;
+                drinker?: string;
+                liking?: number;
                 page?: number;
             };
             header?: never;
@@ -2071,6 +2360,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EntryPage"];
+                };
+            };
+        };
+    };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Entry"][];
                 };
             };
         };

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useState } from "react";
+import type { BrewSheet } from "../../api/client";
 
 /** What the kitchen scale shows; grams above the tare. */
 export interface ScaleReading {
@@ -28,4 +29,39 @@ export function useScale(on: boolean) {
     [],
   );
   return { reading, command };
+}
+
+/** What thermometer, scale and eye read of a simulated pot. */
+export interface KitchenReadings {
+  tempC: number;
+  waterMl: number;
+  weightG: number;
+  boils: boolean;
+  /** Whether the step the cook is at has reached its end. */
+  fulfilled: boolean;
+}
+
+export function useKitchenReadings(brewId: string, on: boolean): KitchenReadings | null {
+  const [readings, setReadings] = useState<KitchenReadings | null>(null);
+  useEffect(() => {
+    if (!on) return;
+    const source = new EventSource(`/api/devices/kitchen/${brewId}/stream`);
+    source.addEventListener("readings", (e) => setReadings(JSON.parse((e as MessageEvent<string>).data)));
+    return () => {
+      source.close();
+      setReadings(null);
+    };
+  }, [brewId, on]);
+  return readings;
+}
+
+/** Puts a brew into the simulated kitchen, or changes how fast its clock runs. */
+export async function simulate(brewId: string, speed: number): Promise<BrewSheet> {
+  const response = await fetch(`/api/devices/kitchen/${brewId}`, {
+    method: "POST",
+    headers: { "Content-Type": "application/json" },
+    body: JSON.stringify({ speed }),
+  });
+  if (!response.ok) throw new Error("The simulated kitchen did not answer.");
+  return response.json();
 }

@@ -1,5 +1,7 @@
 package embercup.core.brew;
 
+import embercup.core.brew.Measurements.Kind;
+import embercup.core.brew.Measurements.Reading;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.kitchen.Water;
@@ -11,6 +13,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Runs one brew through its stages in closed form. Mutable, used once; {@link BrewSimulation} is the door.
@@ -22,6 +25,10 @@ final class BrewRun implements Stage.Visitor<Boolean> {
 
     /** Share of the steam that escapes past a lid (source key {@code kitchen-heat}). */
     static final double STEAM_PAST_LID = 0.2;
+    /** A reading sooner than this after the boil says nothing of a rate, s. */
+    private static final double LEAST_OBSERVED_S = 45;
+    /** A reading that shows less than this of the planned boil-off is taken for a slip (design value). */
+    private static final double SLOWEST_BOIL = 0.1;
     /** Specific heat of dry plant matter, J/(g·K) (estimate). */
     private static final double HERB_J_PER_G_K = 1.5;
     /** Below this distance from the boil a boil or a simmer needs heating first, K. */
@@ -50,6 +57,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     private Vessel vessel;
     private int index;
     private double tS;
+    private double stageStartS;
     private double tempC;
     private double waterMl;
     private double pouredMl;
@@ -89,6 +97,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
                 liquor.add(index);
             }
             double startS = tS;
+            stageStartS = tS;
             double startC = tempC;
             double startMl = waterMl;
             heatS = 0;
@@ -197,10 +206,21 @@ final class BrewRun implements Stage.Visitor<Boolean> {
             heatPot(boilingC, Flame.HIGH, true);
         }
         double target = stage.toMl() * setup.volumeScale() + liquor.keptMl(pressedLater());
-        double seconds = Math.max(0, waterMl - target) / steamGPerS(stage.flame(), stage.lid());
+        double seconds = reduceS(target, steamGPerS(stage.flame(), stage.lid()));
         double measured = measuredOr(heatS + seconds) - heatS;
         hold(measured, stage.flame(), stage.lid(), setup.extraction().boilSpeed());
         return true;
+    }
+
+    /** From the plan's rate, or from the rate that a volume read on the way shows. */
+    private double reduceS(double targetMl, double rate) {
+        Optional<Reading> read = setup.measured().last(index, Kind.VOLUME_ML);
+        double until = read.map(r -> r.atS() - heatS).orElse(0.0);
+        if (read.isEmpty() || until <= LEAST_OBSERVED_S) {
+            return Math.max(0, waterMl - targetMl) / rate;
+        }
+        double observed = Math.max(rate * SLOWEST_BOIL, (waterMl - read.get().value()) / until);
+        return until + Math.max(0, read.get().value() - targetMl) / observed;
     }
 
     private boolean pressedLater() {
@@ -262,8 +282,20 @@ final class BrewRun implements Stage.Visitor<Boolean> {
             waterMl = strainedMl;
             intoMugs();
         }
+        setup.measured().last(index, Kind.VOLUME_ML).ifPresent(r -> strainedMeasured(r.value()));
         stand(measuredOr(seconds), false, 1);
         return false;
+    }
+
+    /** The jug says how much really came: the herbs kept the rest. */
+    private void strainedMeasured(double millilitres) {
+        double predicted = asideMl > 0 ? asideMl : waterMl;
+        strainedKeptMl = Math.max(0, strainedKeptMl + predicted - millilitres);
+        if (asideMl > 0) {
+            asideMl = millilitres;
+        } else {
+            waterMl = millilitres;
+        }
     }
 
     /** Liquor that is poured warms the mugs. */
@@ -375,7 +407,19 @@ final class BrewRun implements Stage.Visitor<Boolean> {
         if (climbS > 0) {
             follow(heating, climbS, lid, agitation);
         }
-        boilOff(seconds - climbS, steamGPerS(flame, lid), lid, agitation);
+        double rest = seconds - climbS;
+        double rate = steamGPerS(flame, lid);
+        Optional<Reading> read = setup.measured().last(index, Kind.VOLUME_ML);
+        double until = read.map(r -> r.atS() - heatS - climbS).orElse(0.0);
+        if (read.isPresent() && until > LEAST_OBSERVED_S) {
+            double before = Math.min(rest, until);
+            double observed = Math.max(0, (waterMl - read.get().value()) / before);
+            boilOff(before, observed, lid, agitation);
+            waterMl = read.get().value();
+            rest -= before;
+            rate = observed;
+        }
+        boilOff(rest, rate, lid, agitation);
     }
 
     /** Off the flame. */
@@ -392,13 +436,27 @@ final class BrewRun implements Stage.Visitor<Boolean> {
         if (seconds <= 0) {
             return;
         }
+        Optional<Reading> read = setup.measured().last(index, Kind.TEMPERATURE_C);
+        double until = read.map(Reading::atS).orElse(0.0) - (tS - stageStartS);
+        if (read.isPresent() && until > 0 && until < seconds - 1e-6) {
+            follow(heating, until, lid, agitation, read.get().value());
+            tempC = Math.min(boilingC, read.get().value());
+            follow(new Heating(tempC, heating.endC(), heating.tauS()), seconds - until, lid, agitation, Double.NaN);
+            return;
+        }
+        follow(heating, seconds, lid, agitation, Double.NaN);
+    }
+
+    /** The same without a reading on the way; ends at {@code readC} when the thermometer said so. */
+    private void follow(Heating heating, double seconds, boolean lid, double agitation, double readC) {
         int steps = steps(seconds, heating.startC() == heating.endC());
         double h = seconds / steps;
         double steamW = strained ? 0 : Losses.steamWattsPerKelvin(vessel, lid);
         double from = heating.startC();
         for (int i = 0; i < steps; i++) {
             double mid = Math.min(boilingC, heating.celsiusAt((i + 0.5) * h));
-            double to = Math.min(boilingC, heating.celsiusAt((i + 1) * h));
+            boolean read = i == steps - 1 && !Double.isNaN(readC);
+            double to = Math.min(boilingC, read ? readC : heating.celsiusAt((i + 1) * h));
             if (steamW > 0 && mid > kitchen.roomC()) {
                 evaporate(steamW * (mid - kitchen.roomC()) * h / Water.latentHeatJPerG(mid));
             }

@@ -23,7 +23,7 @@ public record BrewSetup(
         double cupMl,
         double volumeScale,
         double pourMl,
-        MeasuredTimes measured) {
+        Measurements measured) {
 
     public BrewSetup {
         stages = List.copyOf(stages);
@@ -39,12 +39,12 @@ public record BrewSetup(
     public BrewSetup own(double ownCups, double ownCupMl, double ownPourMl) {
         List<Charge> own = charges.stream().map(c -> c.times(1 / volumeScale)).toList();
         return new BrewSetup(
-                kitchen, vessel, extraction, stages, own, ownCups, ownCupMl, 1, ownPourMl, MeasuredTimes.NONE);
+                kitchen, vessel, extraction, stages, own, ownCups, ownCupMl, 1, ownPourMl, Measurements.NONE);
     }
 
     /** The same brew before anything was measured: what the water was poured for. */
     public BrewSetup unmeasured() {
         return new BrewSetup(
-                kitchen, vessel, extraction, stages, charges, cups, cupMl, volumeScale, pourMl, MeasuredTimes.NONE);
+                kitchen, vessel, extraction, stages, charges, cups, cupMl, volumeScale, pourMl, Measurements.NONE);
     }
 }

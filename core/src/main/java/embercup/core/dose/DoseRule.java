@@ -19,10 +19,17 @@ public final class DoseRule {
      * What the cup is made for.
      *
      * @param cups cups that one person drinks of it in a day at most
+     * @param taste the drinker's own factor, learned from notes; 1 when nothing is known
      * @param room the most that strength and purpose may lift a herb of a blend; see {@link #room}
      */
     public record Wish(
-            Strength strength, Purpose purpose, Drinker drinker, Tradition tradition, double cups, double room) {}
+            Strength strength,
+            Purpose purpose,
+            Drinker drinker,
+            Tradition tradition,
+            double cups,
+            double room,
+            double taste) {}
 
     /**
      * Blends share the room: together the herbs of a blend hold no more than one herb's highest single dose, so that a
@@ -53,15 +60,16 @@ public final class DoseRule {
         List<Workings> inputs = new ArrayList<>();
         inputs.add(measured);
         double factor =
-                Math.min(wish.room(), wish.strength().factor() * wish.purpose().factor());
+                Math.min(wish.room(), wish.strength().factor() * wish.purpose().factor() * wish.taste());
         inputs.add(Workings.computed(
                 "strength and purpose",
-                "factor of the strength × factor of the purpose"
+                "factor of the strength × factor of the purpose" + (wish.taste() == 1 ? "" : " × the drinker's taste")
                         + (factor == wish.room() ? ", no more than the blend's room" : ""),
                 factor,
                 "",
                 Workings.sourced("strength", wish.strength().factor(), "", "practice"),
-                Workings.sourced("purpose", wish.purpose().factor(), "", "practice")));
+                Workings.sourced("purpose", wish.purpose().factor(), "", "practice"),
+                Workings.sourced("taste, from her notes", wish.taste(), "", "own")));
         double moved = insideRange(herb.dose(wish.tradition(), form), ownPerCupG, ownPerCupG * factor, inputs);
         Workings share = ChildDose.share(wish.drinker());
         if (share.value() < 1) {

@@ -56,6 +56,10 @@ public record Kitchen(
         return new Kitchen(altitudeM, roomC, tapC, Optional.of(chosen), burner, kettleW);
     }
 
+    public Kitchen withBurner(Burner other) {
+        return new Kitchen(altitudeM, roomC, tapC, vessel, other, kettleW);
+    }
+
     /** The smallest vessel of a list that holds {@code millilitres}, else the largest. */
     public static Vessel smallest(List<Vessel> vessels, double millilitres) {
         return vessels.stream()

@@ -71,12 +71,27 @@ public sealed interface BrewEvent {
      * @param liking 1–5; 0 when not said
      * @param taste words
      * @param change what to do differently next time
+     * @param look what else was noticed
      */
-    record Noted(UUID id, Instant at, int strength, int liking, String taste, String change) implements BrewEvent {
+    record Noted(UUID id, Instant at, int strength, int liking, String taste, String change, Look look)
+            implements BrewEvent {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.noted(this);
         }
+    }
+
+    /**
+     * What else was noticed of a cup; empty where nothing was said.
+     *
+     * @param colour a swatch of liquor colours, by its name
+     * @param clarity clear, cloudy, or with sediment
+     * @param smell words
+     * @param effect what it seemed to do, in the drinker's own words
+     * @param meanwhile what else was going on
+     */
+    record Look(String colour, String clarity, String smell, String effect, String meanwhile) {
+        public static final Look NOTHING = new Look("", "", "", "", "");
     }
 
     /** An earlier event did not happen after all. */

@@ -1,12 +1,13 @@
 package embercup.core.live;
 
-import embercup.core.brew.MeasuredTimes;
+import embercup.core.brew.Measurements;
 import embercup.core.live.BrewEvent.Noted;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Planner;
 import embercup.core.plan.Step;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -23,6 +24,7 @@ import java.util.Optional;
  * @param meanwhile prep that can be done while the current step waits
  * @param predicted the plan again, from what really took how long
  * @param strengthChange predicted strength now minus planned strength
+ * @param advice what can be done now about a cup that will not be as planned; empty when it will
  * @param lateS seconds the brew is behind its plan; negative when ahead
  */
 public record LiveBrew(
@@ -33,6 +35,7 @@ public record LiveBrew(
         List<LiveStep> meanwhile,
         BrewPlan predicted,
         double strengthChange,
+        String advice,
         double lateS,
         Optional<Instant> readyAt,
         Optional<Noted> note) {
@@ -62,6 +65,7 @@ public record LiveBrew(
 
         private final Planner planner;
         private final BrewPlan plan;
+        private final List<BrewEvent.Measured> readings = new ArrayList<>();
         private final Map<String, Instant> done = new LinkedHashMap<>();
         private Optional<Instant> started = Optional.empty();
         private Optional<Instant> ended = Optional.empty();
@@ -88,7 +92,7 @@ public record LiveBrew(
 
         @Override
         public Boolean measured(BrewEvent.Measured event) {
-            return true;
+            return readings.add(event);
         }
 
         @Override
@@ -117,14 +121,15 @@ public record LiveBrew(
         }
 
         LiveBrew state() {
-            BrewPlan predicted =
-                    done.isEmpty() ? plan : planner.plan(plan.request().withMeasured(measured()));
+            BrewPlan predicted = done.isEmpty() && readings.isEmpty()
+                    ? plan
+                    : planner.plan(plan.request().withMeasured(measured()));
             Map<String, Step> again = new HashMap<>();
             predicted.steps().forEach(s -> again.put(s.key(), s));
             Instant clock = started.orElse(Instant.EPOCH);
-            List<LiveStep> steps = new java.util.ArrayList<>();
+            List<LiveStep> steps = new ArrayList<>();
             Optional<LiveStep> now = Optional.empty();
-            List<LiveStep> meanwhile = new java.util.ArrayList<>();
+            List<LiveStep> meanwhile = new ArrayList<>();
             Map<String, LiveStep> main = new LinkedHashMap<>();
             for (Step step : mainLine()) {
                 Optional<Instant> doneAt = Optional.ofNullable(done.get(step.key()));
@@ -163,9 +168,29 @@ public record LiveBrew(
                     running ? List.copyOf(meanwhile) : List.of(),
                     predicted,
                     predicted.strength() - plan.strength(),
+                    running ? advice(predicted) : "",
                     late,
                     readyAt,
                     note);
+        }
+
+        /** From this change of strength on a cook would notice (common practice, no source). */
+        private static final double NOTICED = 0.12;
+
+        private String advice(BrewPlan predicted) {
+            double change = predicted.strength() / Math.max(1e-9, plan.strength()) - 1;
+            double missing = plan.water().yieldMl() - predicted.water().yieldMl();
+            if (change > NOTICED) {
+                return "It will be stronger than planned: thin the cups with %d mL of hot water in all."
+                        .formatted(Math.round(predicted.water().yieldMl() * change / 10) * 10);
+            }
+            if (change < -NOTICED) {
+                return "It will be weaker than planned: leave the herbs in a little longer, or pour fewer cups.";
+            }
+            return missing > plan.water().yieldMl() * NOTICED
+                    ? "There will be %d mL less than planned: top it up, or pour smaller cups."
+                            .formatted(Math.round(missing / 10) * 10)
+                    : "";
         }
 
         private static Duration seconds(double s) {
@@ -181,7 +206,7 @@ public record LiveBrew(
          * Seconds that stages really took. A finished stage counts whole; one whose heating is done counts its real heating
          * and its planned rest.
          */
-        private MeasuredTimes measured() {
+        private Measurements measured() {
             Map<Integer, Double> measured = new HashMap<>();
             Map<Integer, Double> heated = new HashMap<>();
             Instant clock = started.orElse(Instant.EPOCH);
@@ -203,7 +228,61 @@ public record LiveBrew(
                 }
                 clock = doneAt;
             }
-            return new MeasuredTimes(heated, measured);
+            return new Measurements(heated, measured, read());
+        }
+
+        /** Readings by the stage that was going on; a level is a volume, a weight is kept for the record only. */
+        private List<Measurements.Reading> read() {
+            List<Measurements.Reading> all = new ArrayList<>();
+            for (BrewEvent.Measured reading : readings) {
+                stageAt(reading.at()).ifPresent(s -> value(reading)
+                        .ifPresent(v -> all.add(new Measurements.Reading(
+                                s.stage(),
+                                Math.max(
+                                        0,
+                                        Duration.between(s.from(), reading.at()).toMillis() / 1000.0),
+                                reading.reading() == BrewEvent.Reading.TEMPERATURE_C
+                                        ? Measurements.Kind.TEMPERATURE_C
+                                        : Measurements.Kind.VOLUME_ML,
+                                v))));
+            }
+            return all;
+        }
+
+        private Optional<Double> value(BrewEvent.Measured reading) {
+            return switch (reading.reading()) {
+                case TEMPERATURE_C, VOLUME_ML -> Optional.of(reading.value());
+                case LEVEL_CM -> {
+                    double all = plan.vessel().brimMl()
+                            * (1 - reading.value() / plan.vessel().heightCm());
+                    yield Optional.of(Math.max(0, all - plan.displacedMl()));
+                }
+                case WEIGHT_G -> Optional.empty();
+            };
+        }
+
+        /** A stage and when it began. */
+        private record Going(int stage, Instant from) {}
+
+        private Optional<Going> stageAt(Instant at) {
+            Instant clock = started.orElse(Instant.EPOCH);
+            Optional<Going> going = Optional.empty();
+            for (Step step : mainLine()) {
+                if (clock.isAfter(at)) {
+                    break;
+                }
+                Instant from = clock;
+                boolean second = going.filter(g -> g.stage() == step.stage()).isPresent();
+                if (step.stage() >= 0 && !second) {
+                    going = Optional.of(new Going(step.stage(), from));
+                }
+                Instant doneAt = done.get(step.key());
+                if (doneAt == null) {
+                    break;
+                }
+                clock = doneAt;
+            }
+            return going;
         }
     }
 }

@@ -162,7 +162,8 @@ final class Measures {
                 request.drinker(),
                 request.recipe().tradition(),
                 request.mostCupsADay(),
-                room);
+                room,
+                request.taste());
     }
 
     private Workings perCupWorkings(HerbMeasure.Conversion own, double ownPerCup) {

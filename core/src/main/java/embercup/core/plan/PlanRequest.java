@@ -1,6 +1,6 @@
 package embercup.core.plan;
 
-import embercup.core.brew.MeasuredTimes;
+import embercup.core.brew.Measurements;
 import embercup.core.dose.Drinker;
 import embercup.core.dose.Purpose;
 import embercup.core.dose.Strength;
@@ -19,6 +19,7 @@ import embercup.core.workings.InvalidInput;
  * @param cupMl 30–1 000 mL
  * @param measured what stages really took; nothing before the brew
  * @param schools where practitioners disagree, what this cook holds to
+ * @param taste the drinker's own factor on the recipe's dose, learned from notes; 1 when nothing is known
  * @param spentHerbs whether it is the second brew of herbs that the same request has brewed and strained once
  */
 public record PlanRequest(
@@ -30,9 +31,10 @@ public record PlanRequest(
         Drinker drinker,
         Kitchen kitchen,
         MeasureCustom custom,
-        MeasuredTimes measured,
+        Measurements measured,
         Schools schools,
-        boolean spentHerbs) {
+        boolean spentHerbs,
+        double taste) {
 
     /** The recipe as it is written: its own cups, standard strength, an adult, a standard kitchen. */
     public static PlanRequest asWritten(Recipe recipe) {
@@ -45,9 +47,10 @@ public record PlanRequest(
                 Drinker.ADULT,
                 Kitchen.STANDARD,
                 MeasureCustom.DEFAULT,
-                MeasuredTimes.NONE,
+                Measurements.NONE,
                 Schools.of(recipe.tradition()),
-                false);
+                false,
+                1);
     }
 
     /** Liquor wanted, mL: cups × cup size, less the water a concentrate is diluted with. */
@@ -62,48 +65,76 @@ public record PlanRequest(
 
     public PlanRequest withRecipe(Recipe other) {
         return new PlanRequest(
-                other, cups, cupMl, strength, purpose, drinker, kitchen, custom, measured, schools, spentHerbs);
+                other, cups, cupMl, strength, purpose, drinker, kitchen, custom, measured, schools, spentHerbs, taste);
     }
 
     public PlanRequest withCups(double others) {
         return new PlanRequest(
-                recipe, others, cupMl, strength, purpose, drinker, kitchen, custom, measured, schools, spentHerbs);
+                recipe,
+                others,
+                cupMl,
+                strength,
+                purpose,
+                drinker,
+                kitchen,
+                custom,
+                measured,
+                schools,
+                spentHerbs,
+                taste);
     }
 
     public PlanRequest withStrength(Strength other) {
         return new PlanRequest(
-                recipe, cups, cupMl, other, purpose, drinker, kitchen, custom, measured, schools, spentHerbs);
+                recipe, cups, cupMl, other, purpose, drinker, kitchen, custom, measured, schools, spentHerbs, taste);
     }
 
     public PlanRequest withDrinker(Drinker other) {
         return new PlanRequest(
-                recipe, cups, cupMl, strength, purpose, other, kitchen, custom, measured, schools, spentHerbs);
+                recipe, cups, cupMl, strength, purpose, other, kitchen, custom, measured, schools, spentHerbs, taste);
     }
 
     public PlanRequest withKitchen(Kitchen other) {
         return new PlanRequest(
-                recipe, cups, cupMl, strength, purpose, drinker, other, custom, measured, schools, spentHerbs);
+                recipe, cups, cupMl, strength, purpose, drinker, other, custom, measured, schools, spentHerbs, taste);
     }
 
     public PlanRequest withCustom(MeasureCustom other) {
         return new PlanRequest(
-                recipe, cups, cupMl, strength, purpose, drinker, kitchen, other, measured, schools, spentHerbs);
+                recipe, cups, cupMl, strength, purpose, drinker, kitchen, other, measured, schools, spentHerbs, taste);
     }
 
-    public PlanRequest withMeasured(MeasuredTimes times) {
+    public PlanRequest withMeasured(Measurements times) {
         return new PlanRequest(
-                recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, times, schools, spentHerbs);
+                recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, times, schools, spentHerbs, taste);
     }
 
     public PlanRequest withSchools(Schools others) {
         return new PlanRequest(
-                recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, measured, others, spentHerbs);
+                recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, measured, others, spentHerbs, taste);
     }
 
     /** The second brew of the same herbs, or the first. */
     public PlanRequest spent(boolean herbs) {
         return new PlanRequest(
-                recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, measured, schools, herbs);
+                recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, measured, schools, herbs, taste);
+    }
+
+    /** The same to the drinker's own taste. */
+    public PlanRequest toTaste(double factor) {
+        return new PlanRequest(
+                recipe,
+                cups,
+                cupMl,
+                strength,
+                purpose,
+                drinker,
+                kitchen,
+                custom,
+                measured,
+                schools,
+                spentHerbs,
+                factor);
     }
 
     /** @throws InvalidInput with every number outside its limits */

@@ -103,7 +103,7 @@ class ClosedFormsAgainstHipparchusTest {
                 240,
                 1,
                 pourMl,
-                MeasuredTimes.NONE);
+                Measurements.NONE);
     }
 
     private static double capacity(double waterMl, double crowdG) {

@@ -114,7 +114,8 @@ class LiveBrewTest {
         BrewPlan plan = plan(lindenCup());
         List<BrewEvent> events = until(plan, "");
         events.add(new BrewEvent.Finished(id(80), EIGHT.plusSeconds(1000)));
-        events.add(new BrewEvent.Noted(id(81), EIGHT.plusSeconds(2000), 1, 4, "honeyed", "a little less"));
+        events.add(new BrewEvent.Noted(
+                id(81), EIGHT.plusSeconds(2000), 1, 4, "honeyed", "a little less", BrewEvent.Look.NOTHING));
         LiveBrew live = LiveBrew.fold(PLANNER, plan, events);
         assertThat(live.phase()).isEqualTo(LiveBrew.Phase.FINISHED);
         assertThat(live.note().orElseThrow().change()).isEqualTo("a little less");

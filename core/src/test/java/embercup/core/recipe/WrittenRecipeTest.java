@@ -51,7 +51,7 @@ class WrittenRecipeTest {
         Recipe r = w.recipe();
         assertThat(r.name()).isEqualTo("Roots for a grey day");
         assertThat(r.cups()).isEqualTo(3);
-        assertThat(r.pourMl().orElseThrow()).isCloseTo(3.5 * US_CUP_ML, within(0.01));
+        assertThat(r.pourMl().orElseThrow()).isCloseTo(3.5 * US_CUP_ML, within(0.06));
         assertThat(r.additions().get(0).herb()).isEqualTo("dandelion");
         assertThat(r.additions().get(0).quantity().unit()).isEqualTo(Unit.TABLESPOON);
         assertThat(r.additions().get(1).form()).isEqualTo(Form.FRESH);

@@ -49,6 +49,8 @@ public record BrewAsk(
         String menstruum,
 
         @Nullable Boolean spentHerbs,
+        @Schema(minimum = "0.5", maximum = "2") @Nullable Double taste,
+        @Nullable Boolean useLearned,
         @Nullable List<ChangeDoc> changes,
         @Nullable Instant startAt,
         @Nullable Instant readyAt,
@@ -60,7 +62,7 @@ public record BrewAsk(
             UUID id, @Nullable UUID recipeId, String strength, @Nullable UUID drinkerId, Instant startAt) {
         return new BrewAsk(
                 id, false, recipeId, null, null, null, strength, null, drinkerId, null, null, null, null, null, null,
-                null, null, startAt, null, null, null);
+                null, null, false, null, startAt, null, null, null);
     }
 
     PlanAsk plan() {
@@ -79,6 +81,8 @@ public record BrewAsk(
                 schools,
                 menstruum,
                 spentHerbs,
+                taste,
+                useLearned,
                 changes,
                 startAt,
                 readyAt);

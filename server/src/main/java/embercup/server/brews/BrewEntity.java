@@ -58,6 +58,15 @@ class BrewEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     String herbs;
 
+    @Column(name = "clock_speed")
+    double clockSpeed = 1;
+
+    @Column(name = "clock_real")
+    Instant clockReal;
+
+    @Column(name = "clock_brew")
+    Instant clockBrew;
+
     @Version
     Long version;
 }

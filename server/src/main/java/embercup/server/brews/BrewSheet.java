@@ -11,6 +11,9 @@ import org.jspecify.annotations.Nullable;
  * A brew with its plan and what really happened.
  *
  * @param serverNow the server's clock, so that a wrong clock in the browser does not matter
+ * @param advice what can be done about a cup that will not be as planned; empty when it will
+ * @param clockSpeed how fast the brew's own clock runs; 1 unless its kitchen is simulated
+ * @param ancestorId the brew that this one is a change or a second brew of
  * @param plan as it was started
  */
 public record BrewSheet(
@@ -28,6 +31,11 @@ public record BrewSheet(
         @Nullable String nowKey,
         List<String> meanwhile,
         double lateS,
+        String advice,
+        double clockSpeed,
+        boolean simulated,
+        boolean photo,
+        @Nullable UUID ancestorId,
         double strength,
         double strengthChange,
         double aroma,
@@ -49,7 +57,17 @@ public record BrewSheet(
             @Nullable String step,
             @Nullable String text) {}
 
-    public record NoteLine(int strength, int liking, String taste, String change, Instant at) {}
+    public record NoteLine(
+            int strength,
+            int liking,
+            String taste,
+            String change,
+            String colour,
+            String clarity,
+            String smell,
+            String effect,
+            String meanwhile,
+            Instant at) {}
 
     /** One line of a list of brews. */
     public record BrewLine(

@@ -16,7 +16,13 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
     private BrewWriting() {}
 
     static BrewSheet write(
-            BrewEntity e, LiveBrew live, PlanAsk ask, PlanSheet plan, Instant now, List<BrewEvent> standing) {
+            BrewEntity e,
+            LiveBrew live,
+            PlanAsk ask,
+            PlanSheet plan,
+            Instant now,
+            boolean photo,
+            List<BrewEvent> standing) {
         BrewWriting writing = new BrewWriting();
         return new BrewSheet(
                 e.id,
@@ -39,6 +45,11 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
                 live.now().map(n -> n.step().key()).orElse(null),
                 live.meanwhile().stream().map(s -> s.step().key()).toList(),
                 live.lateS(),
+                live.advice(),
+                e.clockSpeed,
+                e.clockReal != null,
+                photo,
+                e.ancestorId,
                 live.predicted().strength(),
                 live.strengthChange(),
                 live.predicted().aroma(),
@@ -47,7 +58,17 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
                 PlanWriting.curve(live.predicted()),
                 standing.stream().map(event -> event.accept(writing)).toList(),
                 live.note()
-                        .map(n -> new BrewSheet.NoteLine(n.strength(), n.liking(), n.taste(), n.change(), n.at()))
+                        .map(n -> new BrewSheet.NoteLine(
+                                n.strength(),
+                                n.liking(),
+                                n.taste(),
+                                n.change(),
+                                n.look().colour(),
+                                n.look().clarity(),
+                                n.look().smell(),
+                                n.look().effect(),
+                                n.look().meanwhile(),
+                                n.at()))
                         .orElse(null));
     }
 

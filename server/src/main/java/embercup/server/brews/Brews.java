@@ -3,10 +3,13 @@ package embercup.server.brews;
 import embercup.core.care.History;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
+import embercup.core.live.SimulatedKitchen;
 import embercup.core.materia.Constituent;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlannedAddition;
+import embercup.core.workings.InvalidInput;
+import embercup.server.learned.Learned;
 import embercup.server.notebook.Entry;
 import embercup.server.notebook.Notebook;
 import embercup.server.plans.PlanAsk;
@@ -55,6 +58,8 @@ public class Brews implements Plans.Day {
     private final EventRepository events;
     private final Plans plans;
     private final Notebook notebook;
+    private final Learned learned;
+    private final PhotoRepository photos;
     private final JsonMapper json;
     private final Clock clock;
     private final ApplicationEventPublisher publisher;
@@ -64,6 +69,8 @@ public class Brews implements Plans.Day {
             EventRepository events,
             Plans plans,
             Notebook notebook,
+            Learned learned,
+            PhotoRepository photos,
             JsonMapper json,
             Clock clock,
             ApplicationEventPublisher publisher) {
@@ -71,6 +78,8 @@ public class Brews implements Plans.Day {
         this.events = events;
         this.plans = plans;
         this.notebook = notebook;
+        this.learned = learned;
+        this.photos = photos;
         this.json = json;
         this.clock = clock;
         this.publisher = publisher;
@@ -113,22 +122,7 @@ public class Brews implements Plans.Day {
                 .toList());
         brews.saveAndFlush(e);
         if (start) {
-            insert(
-                    e.id,
-                    new EventDoc(
-                            Ids.next(clock.millis()),
-                            "started",
-                            null,
-                            null,
-                            null,
-                            null,
-                            null,
-                            null,
-                            null,
-                            null,
-                            null,
-                            null),
-                    now);
+            insert(e.id, EventDoc.of(Ids.next(clock.millis()), "started", null, null), now);
         }
         return settle(e);
     }
@@ -174,7 +168,7 @@ public class Brews implements Plans.Day {
         BrewEntity e = brews.forWriting(brewId).orElseThrow(() -> Refusal.notFound("brew", brewId));
         UUID eventId = Fields.need(doc.id(), "id", "a UUID made by the client");
         if (!events.existsById(eventId)) {
-            Instant at = EventReading.at(doc, clock.instant());
+            Instant at = BrewClock.now(e, EventReading.at(doc, clock.instant()));
             BrewPlan plan = plan(e);
             BrewEvent event = EventReading.read(doc, at, plan);
             refuseImpossible(e, event);
@@ -228,8 +222,16 @@ public class Brews implements Plans.Day {
         brews.save(e);
         if (ended) {
             notebook.write(entry(e, live));
+            if (!before.equals(e.phase) && e.clockReal == null) {
+                learned.observe(
+                        e.id,
+                        folded.plan(),
+                        live,
+                        live.predicted().request().measured().readings());
+            }
         } else if (!before.equals(e.phase)) {
             notebook.strike(e.id);
+            learned.forgetBrew(e.id);
         }
         publisher.publishEvent(new Changed(e.id));
         return sheet(e, folded);
@@ -241,6 +243,7 @@ public class Brews implements Plans.Day {
                 .filter(a -> !a.perCup())
                 .mapToDouble(PlannedAddition::perCupG)
                 .sum();
+        BrewEvent.Look look = live.note().map(BrewEvent.Noted::look).orElse(BrewEvent.Look.NOTHING);
         return new Entry(
                 e.id,
                 e.recipeId,
@@ -255,7 +258,40 @@ public class Brews implements Plans.Day {
                 live.note().map(BrewEvent.Noted::strength).orElse(null),
                 live.note().map(BrewEvent.Noted::liking).filter(l -> l > 0).orElse(null),
                 live.note().map(BrewEvent.Noted::taste).orElse(""),
-                live.note().map(BrewEvent.Noted::change).orElse(""));
+                live.note().map(BrewEvent.Noted::change).orElse(""),
+                look.colour(),
+                look.clarity(),
+                look.smell(),
+                look.effect(),
+                look.meanwhile());
+    }
+
+    /**
+     * Gives a brew a simulated kitchen, or another speed of its clock.
+     *
+     * @param speed 1–120
+     * @throws Refusal 409 when the brew is not on the fire
+     */
+    @Transactional
+    public BrewSheet simulate(UUID id, double speed) {
+        BrewEntity e = brews.forWriting(id).orElseThrow(() -> Refusal.notFound("brew", id));
+        InvalidInput.Check check = new InvalidInput.Check();
+        check.range("speed", speed, 1, BrewClock.FASTEST, "times");
+        check.throwIfAny();
+        if (Fields.oneOf(LiveBrew.Phase.class, e.phase, "phase") != LiveBrew.Phase.RUNNING) {
+            throw Refusal.of(
+                    HttpStatus.CONFLICT, "not-running", "This brew is not on the fire", "It is " + e.phase + ".");
+        }
+        BrewClock.set(e, speed, clock.instant());
+        return settle(e);
+    }
+
+    /** What the simulated kitchen of a brew reads now. */
+    @Transactional(readOnly = true)
+    public SimulatedKitchen.Readings readings(UUID id) {
+        BrewEntity e = brews.findById(id).orElseThrow(() -> Refusal.notFound("brew", id));
+        Folded folded = fold(e);
+        return SimulatedKitchen.of(id).at(folded.plan(), folded.live(), BrewClock.now(e, clock.instant()));
     }
 
     /** Planned and running brews, oldest first. */
@@ -329,12 +365,12 @@ public class Brews implements Plans.Day {
     }
 
     /** A brew's state with the events that still count, planned and read once. */
-    private record Folded(LiveBrew live, List<BrewEvent> standing) {}
+    private record Folded(BrewPlan plan, LiveBrew live, List<BrewEvent> standing) {}
 
     private Folded fold(BrewEntity e) {
         BrewPlan plan = plan(e);
         List<BrewEvent> all = happened(e.id, plan);
-        return new Folded(LiveBrew.fold(plans.planner(), plan, all), BrewEvent.standing(all));
+        return new Folded(plan, LiveBrew.fold(plans.planner(), plan, all), BrewEvent.standing(all));
     }
 
     private List<BrewEvent> happened(UUID brewId, BrewPlan plan) {
@@ -367,7 +403,8 @@ public class Brews implements Plans.Day {
                 folded.live(),
                 json.readValue(e.request, PlanAsk.class),
                 json.readValue(e.plan, PlanSheet.class),
-                clock.instant(),
+                BrewClock.now(e, clock.instant()),
+                photos.existsById(e.id),
                 folded.standing());
     }
 }

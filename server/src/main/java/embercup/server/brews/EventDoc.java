@@ -2,6 +2,7 @@ package embercup.server.brews;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -33,4 +34,32 @@ public record EventDoc(
         @Schema(minimum = "1", maximum = "5") @Nullable Integer liking,
         @Schema(maxLength = 600) @Nullable String taste,
         @Schema(maxLength = 600) @Nullable String change,
-        @Schema(maxLength = 200) @Nullable String why) {}
+        @Schema(maxLength = 200) @Nullable String why,
+
+        @Schema(
+                allowableValues = {
+                    "pale", "straw", "honey", "amber", "copper", "russet", "brown", "ruby", "rose", "violet", "blue",
+                    "green"
+                })
+        @Nullable
+        String colour,
+
+        @Schema(allowableValues = {"clear", "cloudy", "sediment"}) @Nullable
+        String clarity,
+
+        @Schema(maxLength = 200) @Nullable String smell,
+        @Schema(maxLength = 400) @Nullable String effect,
+        @Schema(maxLength = 400) @Nullable String meanwhile) {
+
+    /** The colours a liquor is compared with. */
+    static final List<String> COLOURS = List.of(
+            "pale", "straw", "honey", "amber", "copper", "russet", "brown", "ruby", "rose", "violet", "blue", "green");
+
+    static final List<String> CLARITIES = List.of("clear", "cloudy", "sediment");
+
+    /** An event that is nothing but its kind and, for a step, its key. */
+    public static EventDoc of(UUID id, String kind, @Nullable Double ageS, @Nullable String step) {
+        return new EventDoc(
+                id, kind, ageS, step, null, null, null, null, null, null, null, null, null, null, null, null, null);
+    }
+}

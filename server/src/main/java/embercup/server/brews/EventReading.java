@@ -8,6 +8,7 @@ import embercup.core.workings.InvalidInput;
 import embercup.server.platform.Fields;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -84,7 +85,23 @@ final class EventReading {
                 strength,
                 liking,
                 Fields.textOrEmpty(doc.taste(), "taste", 600),
-                Fields.textOrEmpty(doc.change(), "change", 600));
+                Fields.textOrEmpty(doc.change(), "change", 600),
+                new BrewEvent.Look(
+                        among(doc.colour(), EventDoc.COLOURS, "colour"),
+                        among(doc.clarity(), EventDoc.CLARITIES, "clarity"),
+                        Fields.textOrEmpty(doc.smell(), "smell", 200),
+                        Fields.textOrEmpty(doc.effect(), "effect", 400),
+                        Fields.textOrEmpty(doc.meanwhile(), "meanwhile", 400)));
+    }
+
+    private static String among(@Nullable String word, List<String> known, String field) {
+        if (word == null || word.isEmpty()) {
+            return "";
+        }
+        if (!known.contains(word)) {
+            throw InvalidInput.of(field, word, "one of: " + String.join(" ", known));
+        }
+        return word;
     }
 
     private static int number(@Nullable Integer value, int otherwise) {

@@ -97,7 +97,9 @@ class DemoHousehold implements ApplicationRunner {
             int felt,
             int liking,
             String taste,
-            String change) {}
+            String change,
+            @Nullable String colour,
+            @Nullable String clarity) {}
 
     /** A tin filled so many days ago. */
     record Stocked(
@@ -155,7 +157,23 @@ class DemoHousehold implements ApplicationRunner {
         tell(
                 brew.id(),
                 new EventDoc(
-                        id(), "noted", age(noted), null, null, null, null, p.felt, p.liking, p.taste, p.change, null));
+                        id(),
+                        "noted",
+                        age(noted),
+                        null,
+                        null,
+                        null,
+                        null,
+                        p.felt,
+                        p.liking,
+                        p.taste,
+                        p.change,
+                        null,
+                        p.colour,
+                        p.clarity,
+                        null,
+                        null,
+                        null));
     }
 
     private BrewSheet brew(@Nullable UUID recipe, @Nullable UUID drinker, String strength, Instant began) {
@@ -176,10 +194,7 @@ class DemoHousehold implements ApplicationRunner {
                 clockOfBrew = clockOfBrew.plusMillis(Math.round(took * 1000));
             }
             Instant done = step.aside() ? began.plusMillis(Math.round((step.startS() + took) * 1000)) : clockOfBrew;
-            tell(
-                    brew.id(),
-                    new EventDoc(
-                            id(), "step-done", age(done), step.key(), null, null, null, null, null, null, null, null));
+            tell(brew.id(), EventDoc.of(id(), "step-done", age(done), step.key()));
         }
         return clockOfBrew;
     }
@@ -189,7 +204,7 @@ class DemoHousehold implements ApplicationRunner {
     }
 
     private EventDoc event(String kind, Instant at) {
-        return new EventDoc(id(), kind, age(at), null, null, null, null, null, null, null, null, null);
+        return EventDoc.of(id(), kind, age(at), null);
     }
 
     private UUID id() {

@@ -22,6 +22,7 @@ import embercup.server.platform.Ids;
 import embercup.server.platform.Refusal;
 import embercup.server.platform.WorkingsLine;
 import java.time.Clock;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -67,6 +68,12 @@ public class Kitchens {
                 core.boilingC(),
                 vessels.findAllByOrderByBrimMl().stream().map(Kitchens::sheet).toList(),
                 burners.findAllByOrderByHighW().stream().map(Kitchens::sheet).toList());
+    }
+
+    /** The household's burners. */
+    @Transactional(readOnly = true)
+    public List<Burner> coreBurners() {
+        return burners.findAllByOrderByHighW().stream().map(Kitchens::burner).toList();
     }
 
     /**

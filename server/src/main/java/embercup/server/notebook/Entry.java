@@ -12,6 +12,8 @@ import org.jspecify.annotations.Nullable;
  * @param predictedStrength what the simulation says of the brew as it really went
  * @param felt −2 far too weak, 0 right, 2 far too strong
  * @param liking 1–5
+ * @param colour a swatch of liquor colours
+ * @param meanwhile what else was going on
  */
 public record Entry(
         UUID brewId,
@@ -27,7 +29,12 @@ public record Entry(
         @Nullable Integer felt,
         @Nullable Integer liking,
         String taste,
-        String change) {
+        String change,
+        String colour,
+        String clarity,
+        String smell,
+        String effect,
+        String meanwhile) {
 
     /** @param more whether older entries follow */
     public record EntryPage(List<Entry> entries, int page, boolean more) {}

@@ -44,4 +44,9 @@ class EntryEntity {
     Integer liking;
     String taste;
     String change;
+    String colour;
+    String clarity;
+    String smell;
+    String effect;
+    String meanwhile;
 }

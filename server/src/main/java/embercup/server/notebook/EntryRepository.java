@@ -1,6 +1,9 @@
 package embercup.server.notebook;
 
+import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -11,6 +14,22 @@ interface EntryRepository extends JpaRepository<EntryEntity, UUID> {
     Slice<EntryEntity> findAllByOrderByBrewedAtDesc(Pageable page);
 
     Slice<EntryEntity> findAllByRecipeIdOrderByBrewedAtDesc(UUID recipeId, Pageable page);
+
+    @Query("""
+            select e from EntryEntity e
+            where (:recipeId is null or e.recipeId = :recipeId)
+              and (:drinker = '' or e.drinkerName = :drinker)
+              and (:liking = 0 or e.liking >= :liking)
+            order by e.brewedAt desc
+            """)
+    Slice<EntryEntity> filtered(@Nullable UUID recipeId, String drinker, int liking, Pageable page);
+
+    @Query("""
+            select e from EntryEntity e
+            where e.recipeId = :recipeId and e.drinkerName = :drinker and e.felt is not null and e.brewedAt > :since
+            order by e.brewedAt desc limit 60
+            """)
+    List<EntryEntity> felt(UUID recipeId, String drinker, Instant since);
 
     @Query(value = """
                     select e.* from notebook_entry e

@@ -1,5 +1,11 @@
 package embercup.server.notebook;
 
+import embercup.core.dose.Taste;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.PageRequest;
@@ -12,6 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Notebook {
 
     private static final int PAGE = 30;
+    private static final int LONGEST_HISTORY = 500;
 
     private final EntryRepository repository;
 
@@ -37,6 +44,11 @@ public class Notebook {
         e.liking = entry.liking();
         e.taste = entry.taste();
         e.change = entry.change();
+        e.colour = entry.colour();
+        e.clarity = entry.clarity();
+        e.smell = entry.smell();
+        e.effect = entry.effect();
+        e.meanwhile = entry.meanwhile();
         repository.save(e);
     }
 
@@ -46,15 +58,48 @@ public class Notebook {
         repository.deleteById(brewId);
     }
 
-    /** Newest first; by words, by recipe, or all. */
+    /** What was felt of a recipe by a drinker since a moment. */
     @Transactional(readOnly = true)
-    public Entry.EntryPage page(@Nullable String words, @Nullable UUID recipeId, int page) {
+    public List<Taste.Note> tasteNotes(UUID recipeId, String drinkerName, Instant since) {
+        return repository.felt(recipeId, drinkerName, since).stream()
+                .map(e -> new Taste.Note(e.predictedStrength, e.felt))
+                .toList();
+    }
+
+    /** Some entries by their brews, in the order of their brewing. */
+    @Transactional(readOnly = true)
+    public List<Entry> some(List<UUID> brewIds) {
+        return repository.findAllById(brewIds).stream()
+                .sorted(Comparator.comparing(e -> e.brewedAt))
+                .map(Notebook::entry)
+                .toList();
+    }
+
+    /** A recipe's whole history, the oldest first, at most the newest five hundred. */
+    @Transactional(readOnly = true)
+    public List<Entry> history(UUID recipeId) {
+        List<Entry> newest = repository
+                .findAllByRecipeIdOrderByBrewedAtDesc(recipeId, PageRequest.of(0, LONGEST_HISTORY))
+                .map(Notebook::entry)
+                .getContent();
+        List<Entry> oldestFirst = new ArrayList<>(newest);
+        Collections.reverse(oldestFirst);
+        return oldestFirst;
+    }
+
+    /** Newest first; by words, by recipe, by drinker and liking, or all. */
+    @Transactional(readOnly = true)
+    public Entry.EntryPage page(
+            @Nullable String words, @Nullable UUID recipeId, @Nullable String drinker, int liking, int page) {
         PageRequest request = PageRequest.of(Math.max(0, page), PAGE);
+        boolean filtered = drinker != null && !drinker.isBlank() || liking > 0;
         Slice<EntryEntity> slice = words != null && !words.isBlank()
                 ? repository.search(words, request)
-                : recipeId != null
-                        ? repository.findAllByRecipeIdOrderByBrewedAtDesc(recipeId, request)
-                        : repository.findAllByOrderByBrewedAtDesc(request);
+                : filtered
+                        ? repository.filtered(recipeId, drinker == null ? "" : drinker, liking, request)
+                        : recipeId != null
+                                ? repository.findAllByRecipeIdOrderByBrewedAtDesc(recipeId, request)
+                                : repository.findAllByOrderByBrewedAtDesc(request);
         return new Entry.EntryPage(slice.map(Notebook::entry).getContent(), request.getPageNumber(), slice.hasNext());
     }
 
@@ -73,6 +118,11 @@ public class Notebook {
                 e.felt,
                 e.liking,
                 e.taste,
-                e.change);
+                e.change,
+                e.colour,
+                e.clarity,
+                e.smell,
+                e.effect,
+                e.meanwhile);
     }
 }

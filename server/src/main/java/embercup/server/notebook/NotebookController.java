@@ -1,8 +1,10 @@
 package embercup.server.notebook;
 
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -21,7 +23,15 @@ class NotebookController {
     Entry.EntryPage notebook(
             @RequestParam(required = false) @Nullable String words,
             @RequestParam(required = false) @Nullable UUID recipeId,
+            @RequestParam(required = false) @Nullable String drinker,
+            @RequestParam(defaultValue = "0") int liking,
             @RequestParam(defaultValue = "0") int page) {
-        return notebook.page(words, recipeId, page);
+        return notebook.page(words, recipeId, drinker, liking, page);
+    }
+
+    /** One recipe over time, the oldest first. */
+    @GetMapping("/history/{recipeId}")
+    List<Entry> history(@PathVariable UUID recipeId) {
+        return notebook.history(recipeId);
     }
 }

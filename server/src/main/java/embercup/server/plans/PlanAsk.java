@@ -49,6 +49,16 @@ public record PlanAsk(
         @Schema(description = "the second brew of the herbs that this order has brewed and strained once") @Nullable
         Boolean spentHerbs,
 
+        @Schema(
+                minimum = "0.5",
+                maximum = "2",
+                description = "the drinker's own factor on the dose; what is learned when it is missing")
+        @Nullable
+        Double taste,
+
+        @Schema(description = "whether what is learned of stove and taste is used; true when it is missing") @Nullable
+        Boolean useLearned,
+
         @ArraySchema(maxItems = 60) @Nullable List<ChangeDoc> changes,
         @Nullable Instant startAt,
         @Nullable Instant readyAt) {

@@ -1,5 +1,6 @@
 package embercup.server.plans;
 
+import embercup.server.learned.LearnedSheet;
 import embercup.server.platform.WorkingsLine;
 import java.time.Instant;
 import java.util.List;
@@ -41,6 +42,7 @@ public record PlanSheet(
         Map<String, String> schools,
         boolean spentHerbs,
         List<String> identityChecks,
+        List<LearnedSheet> learned,
         Map<String, WorkingsLine> workings) {
 
     public record AdditionLine(

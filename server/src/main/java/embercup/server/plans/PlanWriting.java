@@ -14,6 +14,7 @@ import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Step;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Stage;
+import embercup.server.learned.LearnedSheet;
 import embercup.server.plans.PlanAsk.BurnerDoc;
 import embercup.server.plans.PlanAsk.DrinkerDoc;
 import embercup.server.plans.PlanAsk.KitchenDoc;
@@ -46,6 +47,7 @@ public final class PlanWriting {
             Care.Verdict verdict,
             List<PlanSheet.WayLine> ways,
             List<String> identityChecks,
+            List<LearnedSheet> learned,
             Instant start,
             String drinkerName) {
         PlanRequest r = plan.request();
@@ -87,6 +89,7 @@ public final class PlanWriting {
                 SchoolsReading.write(r.schools()),
                 r.spentHerbs(),
                 identityChecks,
+                learned,
                 WorkingsLine.of(plan.workings()));
     }
 
@@ -264,6 +267,8 @@ public final class PlanWriting {
                 SchoolsReading.write(request.schools()),
                 null,
                 request.spentHerbs(),
+                request.taste() == 1 ? null : request.taste(),
+                null,
                 null,
                 start,
                 null);

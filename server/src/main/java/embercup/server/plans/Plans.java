@@ -1,6 +1,6 @@
 package embercup.server.plans;
 
-import embercup.core.brew.MeasuredTimes;
+import embercup.core.brew.Measurements;
 import embercup.core.care.Care;
 import embercup.core.care.History;
 import embercup.core.care.WayOut;
@@ -29,6 +29,8 @@ import embercup.core.recipe.Schools;
 import embercup.core.workings.InvalidInput;
 import embercup.server.herbs.Herbary;
 import embercup.server.kitchen.Kitchens;
+import embercup.server.learned.Learned;
+import embercup.server.learned.LearnedSheet;
 import embercup.server.people.People;
 import embercup.server.people.Person;
 import embercup.server.plans.PlanAsk.BurnerDoc;
@@ -63,14 +65,23 @@ public class Plans {
     private final Kitchens kitchens;
     private final Herbary herbary;
     private final Shelf shelf;
+    private final Learned learned;
     private final Clock clock;
 
-    Plans(Recipes recipes, People people, Kitchens kitchens, Herbary herbary, Shelf shelf, Clock clock) {
+    Plans(
+            Recipes recipes,
+            People people,
+            Kitchens kitchens,
+            Herbary herbary,
+            Shelf shelf,
+            Learned learned,
+            Clock clock) {
         this.recipes = recipes;
         this.people = people;
         this.kitchens = kitchens;
         this.herbary = herbary;
         this.shelf = shelf;
+        this.learned = learned;
         this.clock = clock;
     }
 
@@ -106,15 +117,44 @@ public class Plans {
     /** @throws InvalidInput when it cannot be brewed */
     public Made make(PlanAsk ask, Day day) {
         Resolved resolved = resolve(ask);
-        BrewPlan plan = new Planner(resolved.materia()).plan(resolved.request());
+        List<LearnedSheet> known = new ArrayList<>();
+        PlanRequest request = learned(ask, resolved, known);
+        BrewPlan plan = new Planner(resolved.materia()).plan(request);
         Instant start = start(ask, plan);
         Care care = new Care(resolved.materia());
         History history = day.history(ask.drinkerId(), start);
         Care.Verdict verdict = care.judge(plan, history);
         List<PlanSheet.WayLine> ways = verdict.stops() ? ways(resolved, plan, verdict, day, start) : List.of();
         PlanSheet sheet = PlanWriting.write(
-                plan, verdict, ways, identityChecks(plan, resolved.materia()), start, resolved.drinkerName());
+                plan, verdict, ways, identityChecks(plan, resolved.materia()), known, start, resolved.drinkerName());
         return new Made(plan, PlanWriting.writtenOut(plan, start), sheet, care.contents(plan));
+    }
+
+    /** The request with what the household's own brews taught of this stove and this drinker. */
+    private PlanRequest learned(PlanAsk ask, Resolved resolved, List<LearnedSheet> known) {
+        PlanRequest request = resolved.request();
+        if (Boolean.FALSE.equals(ask.useLearned())) {
+            return request;
+        }
+        if (ask.kitchen() != null
+                && ask.kitchen().vesselId() != null
+                && ask.kitchen().burner() == null) {
+            String vessel = request.kitchen().vessel().map(Vessel::name).orElse("");
+            var stove = learned.stove(request.kitchen().burner(), vessel);
+            stove.ifPresent(s -> known.add(s.sheet()));
+            if (stove.filter(s -> s.sheet().used()).isPresent()) {
+                Burner as = stove.get().fit().applied(request.kitchen().burner());
+                request = request.withKitchen(request.kitchen().withBurner(as));
+            }
+        }
+        if (ask.taste() == null && ask.recipeId() != null && ask.drinkerId() != null) {
+            var taste = learned.taste(ask.recipeId(), resolved.drinkerName());
+            taste.ifPresent(t -> known.add(t.sheet()));
+            if (taste.filter(t -> t.sheet().used()).isPresent()) {
+                request = request.toTaste(taste.get().taste().factor());
+            }
+        }
+        return request;
     }
 
     /** A request with everything it refers to. */
@@ -138,9 +178,10 @@ public class Plans {
                 drinker(ask, person),
                 kitchen(ask, household),
                 custom,
-                MeasuredTimes.NONE,
+                Measurements.NONE,
                 schools,
-                Boolean.TRUE.equals(ask.spentHerbs()));
+                Boolean.TRUE.equals(ask.spentHerbs()),
+                taste(ask));
         return new Resolved(materia, request, ask.drinkerId(), person == null ? "" : person.name());
     }
 
@@ -260,9 +301,10 @@ public class Plans {
                 people.drinker(or(d.ageYears(), 40), d.weightKg(), d.conditions(), d.allergies(), "drinker"),
                 kitchen,
                 custom(ask, new Household(ask)),
-                MeasuredTimes.NONE,
+                Measurements.NONE,
                 SchoolsReading.read(ask.schools(), recipe.tradition()),
-                Boolean.TRUE.equals(ask.spentHerbs()));
+                Boolean.TRUE.equals(ask.spentHerbs()),
+                taste(ask));
     }
 
     private RecipeDoc recipe(PlanAsk ask) {
@@ -382,6 +424,13 @@ public class Plans {
         check.range("liangG", liang, 1, 60, "g");
         check.throwIfAny();
         return new MeasureCustom(Fields.oneOf(KitchenSystem.class, ask.measures(), "measures", own.system()), liang);
+    }
+
+    private static double taste(PlanAsk ask) {
+        InvalidInput.Check check = new InvalidInput.Check();
+        check.range("taste", or(ask.taste(), 1), 0.5, 2, "");
+        check.throwIfAny();
+        return or(ask.taste(), 1);
     }
 
     private static double or(@Nullable Double value, double otherwise) {

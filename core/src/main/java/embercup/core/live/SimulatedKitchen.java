@@ -1,0 +1,205 @@
+package embercup.core.live;
+
+import embercup.core.brew.SimulatedPot;
+import embercup.core.brew.StageRun;
+import embercup.core.kitchen.Kitchen;
+import embercup.core.kitchen.Vessel;
+import embercup.core.live.LiveBrew.LiveStep;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Step;
+import embercup.core.recipe.Flame;
+import embercup.core.recipe.Stage;
+import embercup.core.recipe.StageKind;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Random;
+import java.util.UUID;
+
+/**
+ * A kitchen that is not the plan's: the stove has a power of its own that the plan does not know, and every instrument
+ * trembles. What it reads is computed from the brew and its confirmations alone, so that it survives a restart and reads the
+ * same on every server.
+ *
+ * @param powerFactor the stove's real power ÷ the one the plan counts with
+ */
+public record SimulatedKitchen(double powerFactor, long seed) {
+
+    private static final double WEAKEST = 0.78;
+    private static final double STRONGEST = 1.22;
+    private static final double THERMOMETER_C = 0.3;
+    private static final double SCALE_G = 1.5;
+    /** A pot of usual make, for the weight on the scale under it, g. */
+    private static final double POT_G_PER_ML = 0.35;
+
+    /** The kitchen of a brew: always the same for the same brew. */
+    public static SimulatedKitchen of(UUID brewId) {
+        long seed = brewId.getMostSignificantBits() ^ brewId.getLeastSignificantBits();
+        return new SimulatedKitchen(WEAKEST + (STRONGEST - WEAKEST) * new Random(seed).nextDouble(), seed);
+    }
+
+    /**
+     * What the instruments read.
+     *
+     * @param tempC thermometer in the pot, or in the kettle while that is heated
+     * @param waterMl water in the pot
+     * @param weightG pot, water and herbs on the scale
+     * @param boils whether bubbles rise
+     * @param fulfilled whether the step the cook is at has reached its end
+     */
+    public record Readings(double tempC, double waterMl, double weightG, boolean boils, boolean fulfilled) {}
+
+    /** @param now the brew's own clock */
+    public Readings at(BrewPlan plan, LiveBrew live, Instant now) {
+        Replay replay = new Replay(plan, now);
+        List<LiveStep> main =
+                live.steps().stream().filter(s -> !plan.aside(s.step())).toList();
+        for (LiveStep step : main) {
+            if (step.beganAt().isEmpty() || step.beganAt().get().isAfter(now)) {
+                break;
+            }
+            replay.step(step);
+        }
+        Random tremble = new Random(seed ^ now.getEpochSecond());
+        double herbs = plan.additions().stream()
+                .filter(a -> !a.perCup())
+                .mapToDouble(a -> a.grams())
+                .sum();
+        double pot = plan.vessel().brimMl() * POT_G_PER_ML;
+        return new Readings(
+                replay.tempC() + tremble.nextGaussian() * THERMOMETER_C,
+                replay.pot.waterMl(),
+                pot + herbs + replay.pot.waterMl() + tremble.nextGaussian() * SCALE_G,
+                replay.boils(),
+                replay.fulfilled);
+    }
+
+    /** One replay of a brew; mutable, used once. */
+    private final class Replay {
+
+        private final BrewPlan plan;
+        private final Instant now;
+        private final Kitchen kitchen;
+        private final SimulatedPot pot;
+        private SimulatedPot kettle;
+        private boolean poured;
+        private boolean atKettle;
+        private boolean strained;
+        private boolean fulfilled;
+
+        Replay(BrewPlan plan, Instant now) {
+            this.plan = plan;
+            this.now = now;
+            this.kitchen = plan.request().kitchen();
+            this.pot = new SimulatedPot(plan.vessel(), kitchen.roomC(), plan.boilingC());
+            this.kettle = kettle();
+        }
+
+        private SimulatedPot kettle() {
+            return new SimulatedPot(Vessel.of("kettle", Vessel.Kind.TEAPOT, 14, 16), kitchen.roomC(), plan.boilingC());
+        }
+
+        double tempC() {
+            return atKettle ? kettle.tempC() : pot.tempC();
+        }
+
+        boolean boils() {
+            return atKettle ? kettle.boils() : pot.boils();
+        }
+
+        void step(LiveStep live) {
+            Step step = live.step();
+            boolean done = live.doneAt().filter(d -> !d.isAfter(now)).isPresent();
+            Instant until = done ? live.doneAt().orElseThrow() : now;
+            double seconds = Math.max(
+                    0, Duration.between(live.beganAt().orElseThrow(), until).toMillis() / 1000.0);
+            if (step.stage() < 0) {
+                fulfilled = seconds >= step.durationS();
+                return;
+            }
+            stage(step, plan.stages().get(step.stage()), seconds);
+        }
+
+        private void stage(Step step, StageRun run, double seconds) {
+            Stage stage = run.stage();
+            boolean heating = step.key().endsWith(".heat") || stage.kind() == StageKind.HEAT;
+            atKettle = heating && run.kettle();
+            if (atKettle) {
+                if (kettle.waterMl() == 0) {
+                    kettle.pourIn(plan.water().startMl(), kitchen.tapC());
+                }
+                kettle.advance(seconds, kitchen.kettleW() * Kitchen.KETTLE_EFFICIENCY, true);
+                fulfilled = kettle.tempC() >= target(step, run) - 0.3;
+                return;
+            }
+            begin(stage, run);
+            double watts = heating && stage.onFlame().isEmpty()
+                    ? kitchen.burner().highW()
+                    : step.key().endsWith(".heat")
+                            ? kitchen.burner().highW()
+                            : stage.onFlame().map(this::watts).orElse(0.0);
+            boolean lid = step.key().endsWith(".heat") || stage.lid();
+            pot.advance(seconds, watts * powerFactor, lid);
+            fulfilled = reached(step, run, seconds);
+        }
+
+        private double watts(Flame flame) {
+            return kitchen.burner().watts(flame);
+        }
+
+        /** What the hands do when a stage begins. */
+        private void begin(Stage stage, StageRun run) {
+            if (stage.kind() == StageKind.POUR && !poured) {
+                poured = true;
+                double hot = kettle.waterMl() > 0 ? kettle.tempC() : run.startC();
+                pot.pourIn(plan.water().startMl(), hot);
+                kettle = kettle();
+            } else if (!poured) {
+                poured = true;
+                pot.pourIn(
+                        plan.water().startMl(),
+                        stage instanceof Stage.Macerate m ? m.toC().orElse(kitchen.tapC()) : kitchen.tapC());
+            }
+            if (stage.kind() == StageKind.STRAIN && !strained) {
+                strained = true;
+                pot.takeOut(keptMl(((Stage.Strain) stage).pressed()));
+            }
+            if (stage instanceof Stage.Refill refill) {
+                strained = false;
+                pot.takeOut(pot.waterMl());
+                double scale =
+                        plan.request().liquorMl() / plan.request().recipe().statedYieldMl();
+                pot.pourIn(refill.toMl() * scale, kitchen.tapC());
+            }
+        }
+
+        private double keptMl(boolean pressed) {
+            return plan.brew().retainedMl() * (pressed ? 0.6 : 1);
+        }
+
+        private double target(Step step, StageRun run) {
+            if (run.stage() instanceof Stage.Heat heat) {
+                return heat.toC().orElse(plan.boilingC());
+            }
+            return run.stage() instanceof Stage.Pour p ? p.toC().orElse(plan.boilingC()) : plan.boilingC();
+        }
+
+        private boolean reached(Step step, StageRun run, double seconds) {
+            Stage stage = run.stage();
+            if (step.key().endsWith(".heat") || stage.kind() == StageKind.HEAT) {
+                return pot.tempC() >= Math.min(target(step, run), plan.boilingC()) - 0.2;
+            }
+            if (stage instanceof Stage.Reduce) {
+                return pot.waterMl() <= plan.water().dipMl() - displacedMl();
+            }
+            if (stage instanceof Stage.Cool cool) {
+                return pot.tempC() <= cool.toC();
+            }
+            return seconds >= step.durationS();
+        }
+
+        private double displacedMl() {
+            return plan.displacedMl();
+        }
+    }
+}

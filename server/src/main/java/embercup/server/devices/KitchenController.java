@@ -1,0 +1,49 @@
+package embercup.server.devices;
+
+import embercup.server.brews.BrewSheet;
+import embercup.server.brews.Brews;
+import embercup.server.platform.Fields;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** The simulated kitchen of a brew: its readings as they come, and the speed of its clock. */
+@RestController("devicesKitchenController")
+@RequestMapping("/api/devices/kitchen/{brewId}")
+class KitchenController {
+
+    private final KitchenInstruments instruments;
+    private final Brews brews;
+    private final Ticker ticker;
+
+    KitchenController(KitchenInstruments instruments, Brews brews, Ticker ticker) {
+        this.instruments = instruments;
+        this.brews = brews;
+        this.ticker = ticker;
+    }
+
+    record SpeedAsk(
+            @Schema(minimum = "1", maximum = "120") @Nullable
+            Double speed) {}
+
+    /** Puts the brew into a simulated kitchen whose clock runs {@code speed} times as fast. */
+    @PostMapping
+    BrewSheet simulate(@PathVariable UUID brewId, @RequestBody SpeedAsk ask) {
+        return brews.simulate(brewId, Fields.need(ask.speed(), "speed", "1 to 120 times"));
+    }
+
+    /** Four readings a second, as {@code readings} events. */
+    @GetMapping(path = "/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter stream(@PathVariable UUID brewId) {
+        instruments.read(brewId);
+        return ticker.open("readings", () -> instruments.read(brewId));
+    }
+}

@@ -1,0 +1,161 @@
+package embercup.server.learned;
+
+import embercup.core.brew.Measurements;
+import embercup.core.dose.Taste;
+import embercup.core.kitchen.Burner;
+import embercup.core.kitchen.Water;
+import embercup.core.live.LiveBrew;
+import embercup.core.live.StoveFit;
+import embercup.core.plan.BrewPlan;
+import embercup.server.notebook.Notebook;
+import embercup.server.platform.Fields;
+import embercup.server.platform.Ids;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Fits the stove and the tastes from what was measured and noted since they were last forgotten. */
+@Service
+public class Learned {
+
+    private final ObservationRepository observations;
+    private final SwitchRepository switches;
+    private final Notebook notebook;
+    private final Clock clock;
+
+    Learned(ObservationRepository observations, SwitchRepository switches, Notebook notebook, Clock clock) {
+        this.observations = observations;
+        this.switches = switches;
+        this.notebook = notebook;
+        this.clock = clock;
+    }
+
+    /** Writes down what a brew that ended says of its stove; a brew that is ended again says it anew. */
+    @Transactional
+    public void observe(UUID brewId, BrewPlan plan, LiveBrew live, List<Measurements.Reading> readings) {
+        observations.deleteAllByBrewId(brewId);
+        for (StoveFit.Observation o : StoveFit.observed(plan, live, readings)) {
+            ObservationEntity e = new ObservationEntity();
+            e.id = Ids.next(clock.millis());
+            e.brewId = brewId;
+            e.burner = plan.request().kitchen().burner().name();
+            e.vessel = plan.vessel().name();
+            e.kind = Fields.code(o.kind());
+            e.ratio = o.ratio();
+            e.at = live.readyAt().orElse(clock.instant());
+            observations.save(e);
+        }
+    }
+
+    /** Takes back what a brew said: its end was undone. */
+    @Transactional
+    public void forgetBrew(UUID brewId) {
+        observations.deleteAllByBrewId(brewId);
+    }
+
+    /** What is known of a burner under a vessel. */
+    public record Stove(StoveFit fit, LearnedSheet sheet) {}
+
+    /** Empty when nothing was measured since it was forgotten. */
+    @Transactional(readOnly = true)
+    public Optional<Stove> stove(Burner burner, String vessel) {
+        String what = "stove:" + burner.name() + "|" + vessel;
+        Optional<SwitchEntity> s = switches.findById(what);
+        List<StoveFit.Observation> all = observations
+                .findAllByBurnerAndVesselAndAtAfter(
+                        burner.name(), vessel, s.map(x -> x.since).orElse(Instant.EPOCH))
+                .stream()
+                .map(o -> new StoveFit.Observation(Fields.oneOf(StoveFit.Kind.class, o.kind, "kind"), o.ratio))
+                .toList();
+        StoveFit fit = StoveFit.of(all);
+        if (fit.measurements() == 0) {
+            return Optional.empty();
+        }
+        Burner as = fit.applied(burner);
+        double mlPerMin = as.mediumW() / Water.latentHeatJPerG(100) * 60;
+        String words = String.format(
+                Locale.ROOT,
+                "On the %s your %s loses %.0f mL a minute at a medium boil and heats at %.0f %% of the figure, from %d %s.",
+                burner.name(),
+                vessel,
+                mlPerMin,
+                as.highW() / burner.highW() * 100,
+                fit.measurements(),
+                fit.measurements() == 1 ? "measurement" : "measurements");
+        return Optional.of(new Stove(
+                fit,
+                new LearnedSheet(
+                        what, words, fit.measurements(), s.map(x -> x.used).orElse(true))));
+    }
+
+    /** A drinker's taste in a recipe. */
+    public record Tasted(Taste taste, LearnedSheet sheet) {}
+
+    /** Empty when nothing was noted since it was forgotten. */
+    @Transactional(readOnly = true)
+    public Optional<Tasted> taste(UUID recipeId, String drinkerName) {
+        String what = "taste:" + recipeId + "|" + drinkerName;
+        Optional<SwitchEntity> s = switches.findById(what);
+        List<Taste.Note> notes =
+                notebook.tasteNotes(recipeId, drinkerName, s.map(x -> x.since).orElse(Instant.EPOCH));
+        Taste taste = Taste.of(notes);
+        if (taste.notes() == 0) {
+            return Optional.empty();
+        }
+        String words = String.format(
+                Locale.ROOT,
+                "%s likes it at %.0f %% of the recipe, from %d %s.",
+                drinkerName,
+                taste.factor() * 100,
+                taste.notes(),
+                taste.notes() == 1 ? "note" : "notes");
+        return Optional.of(new Tasted(
+                taste,
+                new LearnedSheet(what, words, taste.notes(), s.map(x -> x.used).orElse(true))));
+    }
+
+    /** Uses something learned again, or no longer. */
+    @Transactional
+    public void use(String what, boolean used) {
+        SwitchEntity e = switches.findById(what).orElseGet(() -> fresh(what, Instant.EPOCH));
+        e.used = used;
+        switches.save(e);
+    }
+
+    /** Begins anew: what was measured until now no longer counts. */
+    @Transactional
+    public void forget(String what) {
+        SwitchEntity e = switches.findById(what).orElseGet(() -> fresh(what, clock.instant()));
+        e.since = clock.instant();
+        e.used = true;
+        switches.save(e);
+    }
+
+    /** Every burner and vessel of which something is known. */
+    @Transactional(readOnly = true)
+    public List<LearnedSheet> stoves(List<Burner> burners) {
+        List<LearnedSheet> all = new ArrayList<>();
+        for (ObservationRepository.Pair pair : observations.pairs()) {
+            burners.stream()
+                    .filter(b -> b.name().equals(pair.burner()))
+                    .findFirst()
+                    .flatMap(b -> stove(b, pair.vessel()))
+                    .ifPresent(st -> all.add(st.sheet()));
+        }
+        return all;
+    }
+
+    private static SwitchEntity fresh(String what, Instant since) {
+        SwitchEntity e = new SwitchEntity();
+        e.what = Fields.text(what, "what", 200);
+        e.since = since;
+        e.used = true;
+        return e;
+    }
+}

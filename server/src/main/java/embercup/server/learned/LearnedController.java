@@ -1,0 +1,50 @@
+package embercup.server.learned;
+
+import embercup.server.kitchen.Kitchens;
+import embercup.server.platform.Fields;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/learned")
+class LearnedController {
+
+    private final Learned learned;
+    private final Kitchens kitchens;
+
+    LearnedController(Learned learned, Kitchens kitchens) {
+        this.learned = learned;
+        this.kitchens = kitchens;
+    }
+
+    /** What is learned of the stove. */
+    @GetMapping
+    List<LearnedSheet> stoves() {
+        return learned.stoves(kitchens.coreBurners());
+    }
+
+    /** {@code used} switches it; {@code forget} begins anew. */
+    record LearnedAsk(
+            @Schema(maxLength = 200) @Nullable String what,
+            @Nullable Boolean used,
+            @Nullable Boolean forget) {}
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void change(@RequestBody LearnedAsk ask) {
+        String what = Fields.text(ask.what(), "what", 200);
+        if (Boolean.TRUE.equals(ask.forget())) {
+            learned.forget(what);
+        } else {
+            learned.use(what, Fields.need(ask.used(), "used", "true or false, or forget"));
+        }
+    }
+}

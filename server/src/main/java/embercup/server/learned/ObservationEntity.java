@@ -1,0 +1,27 @@
+package embercup.server.learned;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.NullUnmarked;
+
+@Entity
+@Table(name = "stove_observation")
+@NullUnmarked
+class ObservationEntity {
+
+    @Id
+    UUID id;
+
+    @Column(name = "brew_id")
+    UUID brewId;
+
+    String burner;
+    String vessel;
+    String kind;
+    double ratio;
+    Instant at;
+}

@@ -1,0 +1,5 @@
+package embercup.server.learned;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface SwitchRepository extends JpaRepository<SwitchEntity, String> {}

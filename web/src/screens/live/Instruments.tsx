@@ -1,0 +1,104 @@
+import { useEffect, useRef, useState } from "react";
+import type { BrewSheet } from "../../api/client";
+import { confirm } from "../../api/outbox";
+import { keepNewer } from "../../api/queries";
+import { type KitchenReadings, simulate, useKitchenReadings } from "./devices";
+
+const SPEEDS = [1, 10, 60, 120];
+
+interface Kitchen {
+  readings: KitchenReadings | null;
+  auto: boolean;
+  setAuto: (on: boolean) => void;
+}
+
+/** The instruments of a brew, when its kitchen is simulated. */
+export function useInstruments(brew: BrewSheet): Kitchen {
+  const readings = useKitchenReadings(brew.id, brew.simulated);
+  const [auto, setAuto] = useState(false);
+  return { readings, auto, setAuto };
+}
+
+/** Confirms each step as soon as the instruments say that it has reached its end. */
+export function useAutopilot(brew: BrewSheet, kitchen: Kitchen, confirmStep: () => void) {
+  const confirmed = useRef<string | null>(null);
+  const read = useRef<string | null>(null);
+  const { auto, readings } = kitchen;
+  const current = brew.plan.steps.find((s) => s.key === brew.nowKey);
+  const key = brew.nowKey ?? "end";
+  useEffect(() => {
+    if (!auto || !readings || confirmed.current === key) return;
+    const waits = current && !current.handsOn;
+    if (waits && current.kind === "reduce" && !readings.fulfilled && read.current !== key) {
+      const left = (readings.waterMl - brew.plan.water.dipMl) / Math.max(1, brew.plan.water.startMl);
+      if (left < 0.12) {
+        read.current = key;
+        confirm(brew.id, { kind: "measured", reading: "volume-ml", value: Math.round(readings.waterMl) });
+      }
+    }
+    if (readings.fulfilled || !current) {
+      confirmed.current = key;
+      confirmStep();
+    }
+  }, [auto, readings, current, key, brew.id, brew.plan.water.dipMl, brew.plan.water.startMl, confirmStep]);
+}
+
+/** The simulated kitchen: its speed, what it reads, and whether it brews by itself. */
+export function Instruments({ brew, kitchen }: { brew: BrewSheet; kitchen: Kitchen }) {
+  const { readings, auto, setAuto } = kitchen;
+  const setSpeed = async (speed: number) => keepNewer(await simulate(brew.id, speed));
+  if (!brew.simulated) {
+    return (
+      <p className="mb-3 text-sm">
+        <button
+          type="button"
+          className="min-h-9 underline underline-offset-4"
+          onClick={() => void setSpeed(1)}
+        >
+          No pot at hand? Use the simulated kitchen
+        </button>
+      </p>
+    );
+  }
+  return (
+    <section aria-label="Simulated kitchen" className="mb-4 border-water border-l-4 pl-3">
+      <p className="font-semibold">
+        Simulated kitchen <span className="font-normal text-muted">its stove is not the plan’s</span>
+      </p>
+      <p className="mt-1 flex flex-wrap items-baseline gap-x-5" aria-live="off">
+        <span>
+          <span className="figure text-2xl">{readings ? readings.tempC.toFixed(1) : "–"}</span> °C
+        </span>
+        <span>
+          <span className="figure text-2xl">{readings ? Math.round(readings.weightG) : "–"}</span> g on the
+          scale
+        </span>
+        <span>{readings?.boils ? "it boils" : "quiet"}</span>
+      </p>
+      <div className="mt-1 flex flex-wrap items-center gap-x-4">
+        <span className="flex gap-3" role="group" aria-label="Speed of its clock">
+          {SPEEDS.map((s) => (
+            <button
+              key={s}
+              type="button"
+              aria-pressed={brew.clockSpeed === s}
+              className="min-h-11 border-transparent border-b-2 px-1 aria-pressed:border-water aria-pressed:font-semibold"
+              onClick={() => void setSpeed(s)}
+            >
+              {s}×
+            </button>
+          ))}
+        </span>
+        <label className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4"
+            checked={auto}
+            onChange={(e) => setAuto(e.target.checked)}
+          />
+          confirm by the instruments
+        </label>
+      </div>
+    </section>
+  );
+}

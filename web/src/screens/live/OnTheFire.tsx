@@ -1,0 +1,247 @@
+import { useCallback, useMemo } from "react";
+import { Link } from "react-router";
+import type { BrewSheet } from "../../api/client";
+import { confirm } from "../../api/outbox";
+import { FireLine } from "../../drawings/FireLine";
+import { VesselDrawing } from "../../drawings/Vessel";
+import { useKey } from "../../parts/Keys";
+import { useNow } from "../../parts/now";
+import { clock, span, timer } from "../../parts/say";
+import { useWidth } from "../../parts/size";
+import { Measures } from "../sheet/Measures";
+import { useAlarm } from "./alarm";
+import { useBrewClock } from "./clock";
+import { Instruments, useAutopilot, useInstruments } from "./Instruments";
+import { Read } from "./Read";
+import { beginOf, displacedCm, mainSteps, poured, reality, short, stateAt } from "./reality";
+
+/** A reduction is told this long before its mark, s. */
+const SOON_S = 60;
+/** Longer over than this, and somebody was away, s. */
+const ABSENT_S = 45;
+
+/** The brew on the fire: the one thing to do now, its clock, what comes next. */
+export function OnTheFire({ brew }: { brew: BrewSheet }) {
+  useNow(brew.clockSpeed > 1 ? 120 : 500);
+  const at = useBrewClock(brew)();
+  const line = useWidth<HTMLDivElement>(1232);
+  const pot = useWidth<HTMLDivElement>(360);
+  const plan = brew.plan;
+  const startedMs = new Date(brew.startedAt ?? plan.startAt).getTime();
+  const nowS = (at - startedMs) / 1000;
+  const main = useMemo(() => mainSteps(brew), [brew]);
+  const current = plan.steps.find((s) => s.key === brew.nowKey);
+  const live = brew.steps.find((s) => s.key === brew.nowKey);
+  const left = live ? (new Date(live.dueAt).getTime() - at) / 1000 : 0;
+  const waits = current ? !current.handsOn : false;
+  const soon = current?.kind === "reduce" && left > 0 && left <= SOON_S;
+  const due = waits && left <= 0 && current ? current.confirm : soon ? "The mark is near" : null;
+  const alarm = useAlarm(due, `${timer(left)} ${brew.name}`);
+  const kitchen = useInstruments(brew);
+  const index = main.findIndex((s) => s.key === brew.nowKey);
+  const coming = main.slice(index + 1, index + 5);
+  const done = current === undefined;
+
+  const confirmStep = useCallback(() => {
+    if (brew.nowKey) confirm(brew.id, { kind: "step-done", step: brew.nowKey });
+    if (!brew.nowKey || index === main.length - 1) confirm(brew.id, { kind: "finished" });
+  }, [brew.id, brew.nowKey, index, main.length]);
+  const last = [...brew.events].reverse().find((e) => e.kind === "step-done" || e.kind === "measured");
+  const undo = useCallback(() => {
+    if (last) confirm(brew.id, { kind: "undone", event: last.id });
+  }, [brew.id, last]);
+  useKey(" ", confirmStep);
+  useAutopilot(brew, kitchen, confirmStep);
+  useKey("u", undo);
+
+  const overS = waits ? Math.max(0, Math.floor(-left)) : 0;
+  const timeline = useMemo(() => reality(brew, overS), [brew, overS]);
+  const point = stateAt(timeline.curve, nowS);
+  const seenMl = kitchen.readings?.waterMl;
+  const level = !poured(brew)
+    ? 0
+    : point
+      ? ((seenMl ?? point.waterMl) / plan.vessel.brimMl) * plan.vessel.heightCm + displacedCm(brew)
+      : undefined;
+  const fire = (current?.powerW ?? 0) > 0 && plan.vessel.kind === "pot";
+  const headline = done ? "The cup is ready" : current.label;
+  const ticked = new Set(
+    brew.steps.filter((s) => s.key.startsWith("prep.") && s.doneAt).map((s) => Number(s.key.slice(5))),
+  );
+  const tick = (i: number) => {
+    const key = `prep.${i}`;
+    const event = brew.events.find((e) => e.step === key);
+    if (event) confirm(brew.id, { kind: "undone", event: event.id });
+    else confirm(brew.id, { kind: "step-done", step: key });
+  };
+  return (
+    <div className="pt-3 md:pt-5">
+      <title>{`${brew.name} · Ember Cup`}</title>
+      <p className="flex justify-between gap-4 text-muted md:hidden">
+        <Link to="/" className="whitespace-nowrap">
+          ‹ Today
+        </Link>
+        <span className="truncate">
+          {brew.name}, {plan.cups} {plan.cups === 1 ? "cup" : "cups"}
+        </span>
+      </p>
+      <p className="font-semibold max-md:hidden">
+        {brew.name}, {plan.cups} {plan.cups === 1 ? "cup" : "cups"}
+        {brew.drinkerName && ` for ${brew.drinkerName}`}
+        {brew.readyAt && <span className="font-normal text-muted">, ready about {clock(brew.readyAt)}</span>}
+      </p>
+      <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-3 md:grid-cols-[minmax(0,1fr)_400px]">
+        <section aria-live="polite" aria-label="Now">
+          <h1 className="text-[2.15rem] md:text-[2.6rem]">{headline}</h1>
+          {waits && !done && (
+            <>
+              <p
+                role="timer"
+                className={`figure mt-1 text-[5.6rem] leading-none md:text-[7.5rem] ${left <= 0 ? "text-ember-text" : ""}`}
+              >
+                {timer(left)}
+              </p>
+              <p className="text-muted">
+                {left > 0 ? "left" : "over"}
+                {current.until && `, ${current.until}`}
+                {coming[0] && `; then: ${short(coming[0].label)}`}
+              </p>
+            </>
+          )}
+          {!waits && !done && (
+            <p className="mt-2 text-lg text-muted">
+              By hand, about {span(current.durationS)}. Confirm when it is done.
+            </p>
+          )}
+          {brew.meanwhile.length > 0 && waits && (
+            <p className="mt-2 border-herb border-l-[5px] pl-3">
+              <strong className="text-herb">Meanwhile</strong>{" "}
+              {brew.meanwhile.map((k) => plan.steps.find((s) => s.key === k)?.label).join("; ")}
+            </p>
+          )}
+          {waits && !done && left < -ABSENT_S && (
+            <p className="mt-2 max-w-prose border-ember border-l-[5px] pl-3">
+              Its time ran out {span(-left)} ago. What that did to the cup is reckoned when you confirm.
+            </p>
+          )}
+          {alarm.ringing && (
+            <p className="mt-2 flex flex-wrap gap-2" role="group" aria-label="Alarm">
+              {[1, 3, 5].map((m) => (
+                <button
+                  key={m}
+                  type="button"
+                  className="min-h-11 rounded-one border border-ink px-4"
+                  onClick={() => alarm.snooze(m)}
+                >
+                  Quiet for {m} min
+                </button>
+              ))}
+            </p>
+          )}
+          <Changed brew={brew} />
+        </section>
+        <section ref={pot.ref} aria-label="Vessel" className="flex items-end gap-4">
+          <VesselDrawing
+            plan={plan}
+            levelCm={level}
+            fire={fire}
+            lid={current?.lid ?? false}
+            height={pot.width < 380 ? 148 : 190}
+            width={Math.min(pot.width - 96, 330)}
+            figures={false}
+          />
+          {point && (
+            <dl className="mb-6 min-w-24 text-sm">
+              <dd className="figure text-2xl">{Math.round(kitchen.readings?.tempC ?? point.tempC)} °C</dd>
+              <dt className="text-muted">{kitchen.readings ? "thermometer" : "predicted"}</dt>
+              <dd className="figure mt-2 text-2xl">
+                {Math.round((kitchen.readings?.waterMl ?? point.waterMl) / 5) * 5} mL
+              </dd>
+              <dt className="text-muted">{kitchen.readings ? "in the pot" : "predicted"}</dt>
+            </dl>
+          )}
+        </section>
+      </div>
+      <section aria-label="Fire line" ref={line.ref} className="mt-3">
+        <FireLine
+          steps={timeline.steps}
+          curve={timeline.curve}
+          additions={plan.additions}
+          start={new Date(startedMs)}
+          totalS={timeline.totalS}
+          stageStartS={timeline.stageStartS}
+          startMl={plan.water.startMl}
+          yieldMl={plan.water.yieldMl}
+          strength={brew.strength}
+          width={line.width}
+          height={line.width < 560 ? 84 : 220}
+          nowS={nowS}
+        />
+      </section>
+      <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-4 md:grid-cols-[minmax(0,1fr)_400px]">
+        <div>
+          <button
+            type="button"
+            onClick={confirmStep}
+            className="min-h-16 w-full rounded-one bg-ember px-6 font-display font-semibold text-[1.4rem] text-ember-ink [font-stretch:85%] hover:brightness-110"
+          >
+            {done ? "To the note" : current.confirm}
+          </button>
+          <div className="mt-2 flex flex-wrap gap-2">
+            <Read brew={brew} />
+            {last && (
+              <button
+                type="button"
+                onClick={undo}
+                className="min-h-11 rounded-one border border-hairline px-4"
+              >
+                Undo{" "}
+                {last.step
+                  ? `“${plan.steps.find((s) => s.key === last.step)?.confirm ?? "last"}”`
+                  : "the reading"}
+              </button>
+            )}
+            <button
+              type="button"
+              onClick={() => confirm(brew.id, { kind: "abandoned" })}
+              className="min-h-11 rounded-one border border-hairline px-4"
+            >
+              Give it up
+            </button>
+          </div>
+          <h2 className="sr-only">What comes next</h2>
+          <ul className="mt-3 border-hairline border-t">
+            {coming.map((s) => (
+              <li key={s.key} className="flex justify-between gap-4 border-hairline border-b py-2">
+                <span>{s.label}</span>
+                <span className="text-muted">{clock(beginOf(brew, s.key))}</span>
+              </li>
+            ))}
+          </ul>
+        </div>
+        <div className="max-md:mt-2">
+          <Instruments brew={brew} kitchen={kitchen} />
+          <Measures plan={plan} ticked={ticked} onTick={tick} narrow />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** What really happened to the time and to the cup. */
+function Changed({ brew }: { brew: BrewSheet }) {
+  const late = Math.abs(brew.lateS) >= 60;
+  const stronger = Math.abs(brew.strengthChange) >= 0.04;
+  if (!late && !stronger && !brew.advice) return null;
+  const minutes = Math.round(Math.abs(brew.lateS) / 60);
+  return (
+    <p className="mt-3 max-w-prose border-amber border-l-[5px] pl-3">
+      {late &&
+        `It is ${minutes} min ${brew.lateS > 0 ? "behind" : "ahead of"} the plan, ready about ${clock(brew.readyAt ?? brew.plan.readyAt)}. `}
+      {stronger
+        ? `The cup will be ${brew.strengthChange > 0 ? "stronger" : "weaker"} than planned: ${brew.strength.toFixed(2)} instead of ${brew.plan.strength.toFixed(2)}.`
+        : `Strength stays ${brew.strength.toFixed(1)}.`}
+      {brew.advice && <strong> {brew.advice}</strong>}
+    </p>
+  );
+}

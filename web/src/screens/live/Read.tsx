@@ -1,0 +1,76 @@
+import { useState } from "react";
+import type { BrewSheet, EventDoc } from "../../api/client";
+import { confirm } from "../../api/outbox";
+
+const KINDS = [
+  { value: "level-cm", label: "surface under the rim", unit: "cm", most: 60 },
+  { value: "volume-ml", label: "in the pot or jug", unit: "mL", most: 60_000 },
+  { value: "temperature-c", label: "thermometer", unit: "°C", most: 130 },
+] as const;
+
+/** What the cook reads off a spoon, a jug or a thermometer; the rest is predicted anew from it. */
+export function Read({ brew }: { brew: BrewSheet }) {
+  const [open, setOpen] = useState(false);
+  const [kind, setKind] = useState<(typeof KINDS)[number]["value"]>("volume-ml");
+  const [value, setValue] = useState("");
+  const k = KINDS.find((x) => x.value === kind) ?? KINDS[0];
+  if (!open) {
+    return (
+      <button
+        type="button"
+        onClick={() => setOpen(true)}
+        className="min-h-11 rounded-one border border-hairline px-4"
+      >
+        I read …
+      </button>
+    );
+  }
+  return (
+    <form
+      className="flex flex-wrap items-center gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        confirm(brew.id, { kind: "measured", reading: kind as EventDoc["reading"], value: Number(value) });
+        setOpen(false);
+        setValue("");
+      }}
+    >
+      <select
+        aria-label="What was read"
+        value={kind}
+        onChange={(e) => setKind(e.target.value as typeof kind)}
+        className="min-h-11 border-ink border-b-2 bg-transparent px-1"
+      >
+        {KINDS.map((x) => (
+          <option key={x.value} value={x.value} className="bg-raised text-ink">
+            {x.label}
+          </option>
+        ))}
+      </select>
+      <label className="flex items-baseline gap-2">
+        <span className="sr-only">{k.label}</span>
+        <input
+          required
+          type="number"
+          step="any"
+          min={0}
+          max={k.most}
+          value={value}
+          onChange={(e) => setValue(e.target.value)}
+          className="figure w-24 border-ink border-b-2 bg-transparent text-xl"
+        />
+        {k.unit}
+      </label>
+      <button type="submit" className="min-h-11 rounded-one bg-ink px-4 text-ground">
+        Note it
+      </button>
+      <button
+        type="button"
+        className="min-h-11 px-2 underline underline-offset-4"
+        onClick={() => setOpen(false)}
+      >
+        not now
+      </button>
+    </form>
+  );
+}

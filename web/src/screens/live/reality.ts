@@ -1,0 +1,86 @@
+import type { BrewSheet, CurvePoint } from "../../api/client";
+
+/** Steps that follow one another; prep that fits into waiting stands aside. */
+export function mainSteps(brew: BrewSheet) {
+  return brew.plan.steps.filter((s) => !s.aside);
+}
+
+export function beginOf(brew: BrewSheet, key: string): Date {
+  const main = mainSteps(brew);
+  const before = main[main.findIndex((s) => s.key === key) - 1];
+  const live = brew.steps.find((s) => s.key === before?.key);
+  return new Date(live?.dueAt ?? brew.plan.startAt);
+}
+
+/**
+ * The predicted brew laid on the real clock: done steps where they were, the rest after them. A step that is over and not
+ * confirmed goes on, and what follows moves with it.
+ */
+export function reality(brew: BrewSheet, overS: number) {
+  const startMs = new Date(brew.startedAt ?? brew.plan.startAt).getTime();
+  const main = mainSteps(brew);
+  const nowIndex = main.findIndex((s) => s.key === brew.nowKey);
+  const begins = new Map(main.map((s) => [s.key, (beginOrStart(brew, s.key, main) - startMs) / 1000]));
+  const steps = brew.plan.steps.map((s) => {
+    const live = brew.steps.find((l) => l.key === s.key);
+    const begin = begins.get(s.key);
+    if (begin === undefined || !live) return s;
+    const index = main.findIndex((m) => m.key === s.key);
+    const length = Math.max(0, (new Date(live.dueAt).getTime() - startMs) / 1000 - begin);
+    return {
+      ...s,
+      startS: begin + (nowIndex >= 0 && index > nowIndex ? overS : 0),
+      durationS: length + (index === nowIndex ? overS : 0),
+    };
+  });
+  const firstStage = steps.find((s) => s.stage >= 0);
+  const stageStartS = firstStage?.startS ?? 0;
+  const shift = stageStartS - (brew.predictedSteps.find((s) => s.stage >= 0)?.startS ?? 0);
+  const current = steps.find((s) => s.key === brew.nowKey);
+  const turnS = current ? current.startS + current.durationS - overS : Number.POSITIVE_INFINITY;
+  const curve = brew.predictedCurve
+    .map((p) => ({ ...p, tS: p.tS + shift }))
+    .map((p) => (p.tS >= turnS - 0.5 ? { ...p, tS: p.tS + overS } : p));
+  const last = steps.filter((s) => s.stage >= 0).at(-1);
+  return { steps, curve, stageStartS, totalS: last ? last.startS + last.durationS : brew.plan.totalS };
+}
+
+function beginOrStart(brew: BrewSheet, key: string, main: { key: string }[]): number {
+  const i = main.findIndex((s) => s.key === key);
+  const before = main[i - 1];
+  const live = before && brew.steps.find((s) => s.key === before.key);
+  return new Date(live?.dueAt ?? brew.startedAt ?? brew.plan.startAt).getTime();
+}
+
+/** The predicted state at a moment, between the samples of the curve. */
+export function stateAt(curve: CurvePoint[], nowS: number): CurvePoint | undefined {
+  const after = curve.findIndex((p) => p.tS > nowS);
+  const b = curve[after];
+  const a = curve[after - 1];
+  if (!a || !b) return after === -1 ? curve.at(-1) : curve[0];
+  const f = (nowS - a.tS) / Math.max(b.tS - a.tS, 0.001);
+  const mix = (x: number, y: number) => x + (y - x) * f;
+  return {
+    ...b,
+    tS: nowS,
+    tempC: mix(a.tempC, b.tempC),
+    waterMl: mix(a.waterMl, b.waterMl),
+    body: mix(a.body, b.body),
+  };
+}
+
+/** Before the pour the serving vessel is empty. */
+export function poured(brew: BrewSheet): boolean {
+  const pour = brew.plan.steps.find((s) => s.kind === "pour");
+  return !pour || brew.steps.some((l) => l.key === pour.key && l.doneAt != null);
+}
+
+export function displacedCm(brew: BrewSheet): number {
+  const v = brew.plan.vessel;
+  return v.startLevelCm - (brew.plan.water.startMl / v.brimMl) * v.heightCm;
+}
+
+export function short(label: string): string {
+  const text = label.charAt(0).toLowerCase() + label.slice(1);
+  return text.length > 46 ? `${text.slice(0, text.lastIndexOf(" ", 44))} …` : text;
+}
