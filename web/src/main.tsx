@@ -12,6 +12,7 @@ const Choose = lazy(() => import("./screens/choose/Choose"));
 const Recipe = lazy(() => import("./screens/recipe/Recipe"));
 const Sheet = lazy(() => import("./screens/sheet/Sheet"));
 const Live = lazy(() => import("./screens/live/Live"));
+const Compare = lazy(() => import("./screens/notebook/Compare"));
 const Notebook = lazy(() => import("./screens/notebook/Notebook"));
 const Herbs = lazy(() => import("./screens/herbs/Herbs"));
 const Keeping = lazy(() => import("./screens/keeping/Keeping"));
@@ -43,6 +44,7 @@ const router = createBrowserRouter([
       { path: "/recipe/:id", element: <Recipe /> },
       { path: "/sheet/:recipeId", element: <Sheet /> },
       { path: "/brew/:id", element: <Live /> },
+      { path: "/compare", element: <Compare /> },
       { path: "/notebook", element: <Notebook /> },
       { path: "/herbs/:slug?", element: <Herbs /> },
       { path: "/keeping", element: <Keeping /> },

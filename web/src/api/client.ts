@@ -44,7 +44,17 @@ export type TinDraft = Schemas["TinDraft"];
 export type OwnHerbDoc = Schemas["OwnHerbDoc"];
 export type MarkLine = Schemas["MarkLine"];
 export type SchoolSheet = Schemas["SchoolSheet"];
+export type LearnedSheet = Schemas["LearnedSheet"];
 export type OneCookSheet = Schemas["OneCookSheet"];
+
+/** Which lines of the notebook are wanted. */
+export interface NotebookAsk {
+  page: number;
+  words?: string;
+  drinker?: string;
+  liking?: number;
+  recipeId?: string;
+}
 
 /** A problem document of the server: what happened, what is kept, what would be right. */
 export class ProblemError extends Error {
@@ -111,8 +121,35 @@ export const api = {
   recordEvent: (id: string, event: EventDoc) => call<BrewSheet>("POST", `/api/brews/${id}/events`, event),
   day: (from: string, to: string) =>
     call<DaySheet>("GET", `/api/day?from=${encodeURIComponent(from)}&to=${encodeURIComponent(to)}`),
-  notebook: (words: string, page: number) =>
-    call<EntryPage>("GET", `/api/notebook?page=${page}${words ? `&words=${encodeURIComponent(words)}` : ""}`),
+  notebook: (ask: NotebookAsk) => {
+    const query = new URLSearchParams({ page: String(ask.page) });
+    if (ask.words) query.set("words", ask.words);
+    if (ask.drinker) query.set("drinker", ask.drinker);
+    if (ask.liking) query.set("liking", String(ask.liking));
+    if (ask.recipeId) query.set("recipeId", ask.recipeId);
+    return call<EntryPage>("GET", `/api/notebook?${query}`);
+  },
+  history: (recipeId: string) => call<Entry[]>("GET", `/api/notebook/history/${recipeId}`),
+  learned: () => call<LearnedSheet[]>("GET", "/api/learned"),
+  changeLearned: (ask: { what: string; used?: boolean; forget?: boolean }) =>
+    call<void>("POST", "/api/learned", ask),
+  keepPhoto: async (brewId: string, photo: Blob) => {
+    const response = await fetch(`/api/brews/${brewId}/photo`, {
+      method: "PUT",
+      headers: { "Content-Type": "application/octet-stream" },
+      body: photo,
+    });
+    if (!response.ok) {
+      const answer = await response.json().catch(() => null);
+      throw new ProblemError(
+        response.status,
+        answer?.title ?? "The photo was refused",
+        answer?.detail ?? "",
+        [],
+      );
+    }
+  },
+  removePhoto: (brewId: string) => call<void>("DELETE", `/api/brews/${brewId}/photo`),
   findHerbs: (words: string) => call<HerbLine[]>("GET", `/api/herbs?q=${encodeURIComponent(words)}`),
   keepRecipe: (id: string | undefined, draft: RecipeDraft) =>
     id

@@ -1,5 +1,5 @@
 import { keepPreviousData, QueryClient, useQuery } from "@tanstack/react-query";
-import { AwayError, api, type BrewSheet, type PlanAsk } from "./client";
+import { AwayError, api, type BrewSheet, type NotebookAsk, type PlanAsk } from "./client";
 
 /** Server state lives here and nowhere else; screens derive from it. */
 export const queryClient = new QueryClient({
@@ -47,10 +47,17 @@ export const useOwnHerb = (slug: string) =>
 export const useHerb = (slug: string) =>
   useQuery({ queryKey: ["herbs", slug], queryFn: () => api.herb(slug), enabled: slug !== "" });
 export const useBrew = (id: string) => useQuery({ queryKey: ["brews", id], queryFn: () => api.brew(id) });
-export const useNotebook = (words: string, page: number) =>
+export const useHistory = (recipeId: string | undefined) =>
   useQuery({
-    queryKey: ["notebook", words, page],
-    queryFn: () => api.notebook(words, page),
+    queryKey: ["notebook", "history", recipeId],
+    queryFn: () => api.history(recipeId ?? ""),
+    enabled: recipeId !== undefined,
+    staleTime: 0,
+  });
+export const useNotebook = (ask: NotebookAsk) =>
+  useQuery({
+    queryKey: ["notebook", ask],
+    queryFn: () => api.notebook(ask),
     placeholderData: keepPreviousData,
     staleTime: 0,
   });

@@ -1,8 +1,12 @@
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import type { BrewSheet } from "../../api/client";
+import { api, type BrewSheet, type EventDoc } from "../../api/client";
 import { confirm } from "../../api/outbox";
+import { queryClient } from "../../api/queries";
 import { clock, day, FELT, grams, millilitres, span } from "../../parts/say";
+import { Trouble } from "../../parts/states";
+import { COLOURS, Swatch } from "./colours";
 
 const LIKING = ["not again", "hardly", "well enough", "good", "the best"];
 
@@ -41,16 +45,31 @@ export function Finished({ brew }: { brew: BrewSheet }) {
           ) : (
             <NoteShown brew={brew} onEdit={() => setEditing(true)} />
           )}
+          <Photo brew={brew} />
         </section>
         <section aria-labelledby="planned">
           <h2 id="planned" className="text-2xl">
             Planned and done
           </h2>
           <PlannedAndDone brew={brew} />
-          <p className="mt-4 flex gap-5">
+          <SecondBrew brew={brew} />
+          <p className="mt-4 flex flex-wrap gap-x-5 gap-y-2">
             {brew.recipeId && (
-              <Link to={`/sheet/${brew.recipeId}`} className="underline underline-offset-4">
-                Brew it again
+              <>
+                <Link
+                  to={`/sheet/${brew.recipeId}?after=${brew.id}`}
+                  className="underline underline-offset-4"
+                >
+                  {brew.note?.change ? "Again, with this change" : "Brew it again"}
+                </Link>
+                <Link to={`/notebook?recipe=${brew.recipeId}`} className="underline underline-offset-4">
+                  Over time
+                </Link>
+              </>
+            )}
+            {brew.ancestorId && (
+              <Link to={`/compare?of=${brew.ancestorId},${brew.id}`} className="underline underline-offset-4">
+                Beside the one before
               </Link>
             )}
             <Link to="/notebook" className="underline underline-offset-4">
@@ -75,6 +94,32 @@ function NoteShown({ brew, onEdit }: { brew: BrewSheet; onEdit: () => void }) {
           <dd>{n.liking > 0 ? LIKING[n.liking - 1] : "not said"}</dd>
           <dt className="text-muted">What it was like</dt>
           <dd>{n.taste || "not said"}</dd>
+          {(n.colour || n.clarity) && (
+            <>
+              <dt className="text-muted">Colour</dt>
+              <dd>
+                {n.colour && <Swatch colour={n.colour} words />} {n.clarity}
+              </dd>
+            </>
+          )}
+          {n.smell && (
+            <>
+              <dt className="text-muted">Smell</dt>
+              <dd>{n.smell}</dd>
+            </>
+          )}
+          {n.effect && (
+            <>
+              <dt className="text-muted">Afterwards</dt>
+              <dd>{n.effect}</dd>
+            </>
+          )}
+          {n.meanwhile && (
+            <>
+              <dt className="text-muted">What else</dt>
+              <dd>{n.meanwhile}</dd>
+            </>
+          )}
           <dt className="text-muted">Next time</dt>
           <dd>{n.change || "as it was"}</dd>
         </dl>
@@ -93,13 +138,31 @@ function NoteForm({ brew, onDone }: { brew: BrewSheet; onDone: () => void }) {
   const [liking, setLiking] = useState<number>(brew.note?.liking ?? 0);
   const [taste, setTaste] = useState(brew.note?.taste ?? "");
   const [change, setChange] = useState(brew.note?.change ?? "");
+  const [look, setLook] = useState({
+    colour: brew.note?.colour ?? "",
+    clarity: brew.note?.clarity ?? "",
+    smell: brew.note?.smell ?? "",
+    effect: brew.note?.effect ?? "",
+    meanwhile: brew.note?.meanwhile ?? "",
+  });
   const field = "mt-1 w-full rounded-one border border-muted bg-transparent p-2";
   return (
     <form
       className="mt-3 flex flex-col gap-4"
       onSubmit={(e) => {
         e.preventDefault();
-        confirm(brew.id, { kind: "noted", strength: felt, liking: liking || undefined, taste, change });
+        confirm(brew.id, {
+          kind: "noted",
+          strength: felt,
+          liking: liking || undefined,
+          taste,
+          change,
+          colour: (look.colour || undefined) as EventDoc["colour"],
+          clarity: (look.clarity || undefined) as EventDoc["clarity"],
+          smell: look.smell,
+          effect: look.effect,
+          meanwhile: look.meanwhile,
+        });
         onDone();
       }}
     >
@@ -137,6 +200,7 @@ function NoteForm({ brew, onDone }: { brew: BrewSheet; onDone: () => void }) {
           ))}
         </div>
       </fieldset>
+      <Look look={look} onLook={setLook} field={field} />
       <label>
         <span className="text-muted">What it was like</span>
         <textarea
@@ -145,7 +209,7 @@ function NoteForm({ brew, onDone }: { brew: BrewSheet; onDone: () => void }) {
           className={field}
           value={taste}
           onChange={(e) => setTaste(e.target.value)}
-          placeholder="colour, smell, taste"
+          placeholder="round, a little bitter at the end"
         />
       </label>
       <label>
@@ -166,6 +230,155 @@ function NoteForm({ brew, onDone }: { brew: BrewSheet; onDone: () => void }) {
         Keep the note
       </button>
     </form>
+  );
+}
+
+interface Looked {
+  colour: string;
+  clarity: string;
+  smell: string;
+  effect: string;
+  meanwhile: string;
+}
+
+/** Colour by swatch, clarity, smell; what it did and what else was going on behind a fold. */
+function Look({ look, onLook, field }: { look: Looked; onLook: (l: Looked) => void; field: string }) {
+  return (
+    <>
+      <fieldset>
+        <legend className="text-muted">Colour of the liquor</legend>
+        <div className="mt-1 flex flex-wrap gap-1.5">
+          {COLOURS.map((c) => (
+            <label
+              key={c.value}
+              className="flex cursor-pointer flex-col items-center rounded-one border-2 border-transparent p-1 text-xs has-checked:border-ink has-focus-visible:outline-3 has-focus-visible:outline-water"
+            >
+              <input
+                type="radio"
+                name="colour"
+                className="sr-only"
+                checked={look.colour === c.value}
+                onChange={() => onLook({ ...look, colour: c.value })}
+                onClick={() => look.colour === c.value && onLook({ ...look, colour: "" })}
+              />
+              <span className="block size-9 rounded-full border border-muted" style={{ background: c.hex }} />
+              {c.value}
+            </label>
+          ))}
+        </div>
+        <div className="mt-1 flex flex-wrap gap-x-5">
+          {["clear", "cloudy", "sediment"].map((c) => (
+            <label key={c} className="flex min-h-11 items-center gap-2">
+              <input
+                type="radio"
+                name="clarity"
+                className="size-4 accent-[var(--ink)]"
+                checked={look.clarity === c}
+                onChange={() => onLook({ ...look, clarity: c })}
+              />
+              {c === "sediment" ? "with sediment" : c}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <details>
+        <summary className="min-h-11 cursor-pointer py-2 text-muted underline underline-offset-4">
+          Smell, afterwards, and what else
+        </summary>
+        {(
+          [
+            ["smell", "Smell", "hay, honey, smoke", 200],
+            ["effect", "Afterwards, in your own words", "slept early", 400],
+            ["meanwhile", "What else was going on", "long walk, heavy supper", 400],
+          ] as const
+        ).map(([key, label, example, most]) => (
+          <label key={key} className="mt-2 block">
+            <span className="text-muted">{label}</span>
+            <input
+              type="text"
+              maxLength={most}
+              className={field}
+              value={look[key]}
+              placeholder={example}
+              onChange={(e) => onLook({ ...look, [key]: e.target.value })}
+            />
+          </label>
+        ))}
+      </details>
+    </>
+  );
+}
+
+/** The one photo of a brew, kept in the household's own database. */
+function Photo({ brew }: { brew: BrewSheet }) {
+  const [failure, setFailure] = useState<unknown>(null);
+  const [seen, setSeen] = useState(0);
+  const done = async (what: () => Promise<unknown>) => {
+    setFailure(null);
+    try {
+      await what();
+      setSeen(seen + 1);
+      await queryClient.invalidateQueries({ queryKey: ["brews", brew.id] });
+    } catch (e) {
+      setFailure(e);
+    }
+  };
+  return (
+    <div className="mt-5">
+      {brew.photo && (
+        <img
+          src={`/api/brews/${brew.id}/photo?${seen}`}
+          alt={`The cup of ${brew.name}`}
+          className="max-h-72 rounded-one border border-hairline"
+        />
+      )}
+      <p className="mt-2 flex gap-5">
+        <label className="cursor-pointer underline underline-offset-4 has-focus-visible:outline-3 has-focus-visible:outline-water">
+          <input
+            type="file"
+            accept="image/jpeg,image/png"
+            className="sr-only"
+            onChange={(e) => {
+              const file = e.target.files?.[0];
+              if (file) void done(() => api.keepPhoto(brew.id, file));
+              e.target.value = "";
+            }}
+          />
+          {brew.photo ? "Another photo" : "Add a photo"}
+        </label>
+        {brew.photo && (
+          <button
+            type="button"
+            className="underline underline-offset-4"
+            onClick={() => void done(() => api.removePhoto(brew.id))}
+          >
+            Take it out
+          </button>
+        )}
+      </p>
+      {failure !== null && <Trouble error={failure} />}
+    </div>
+  );
+}
+
+/** What the spent herbs would still give, and the way to brew them once more. */
+function SecondBrew({ brew }: { brew: BrewSheet }) {
+  const again = useQuery({
+    queryKey: ["plans", "spent", brew.id],
+    queryFn: () => api.plan({ ...brew.request, startAt: undefined, readyAt: undefined, spentHerbs: true }),
+    enabled: brew.phase === "finished" && !brew.request.spentHerbs && !brew.request.recipe?.menstruum,
+    staleTime: 60_000,
+  });
+  if (!again.data || !brew.recipeId) return null;
+  return (
+    <p className="mt-4 max-w-prose border-herb border-l-[5px] pl-3">
+      The spent herbs once more would make a cup of {again.data.strength.toFixed(1)}, from what is left in
+      them.{" "}
+      <Link to={`/sheet/${brew.recipeId}?spent=1&after=${brew.id}`} className="underline underline-offset-4">
+        Plan the second brew
+      </Link>
+      , or compost them.
+    </p>
   );
 }
 

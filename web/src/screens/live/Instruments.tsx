@@ -27,7 +27,7 @@ export function useAutopilot(brew: BrewSheet, kitchen: Kitchen, confirmStep: () 
   const current = brew.plan.steps.find((s) => s.key === brew.nowKey);
   const key = brew.nowKey ?? "end";
   useEffect(() => {
-    if (!auto || !readings || confirmed.current === key) return;
+    if (!auto || !readings || confirmed.current === key || readings.step !== (brew.nowKey ?? "")) return;
     const waits = current && !current.handsOn;
     if (waits && current.kind === "reduce" && !readings.fulfilled && read.current !== key) {
       const left = (readings.waterMl - brew.plan.water.dipMl) / Math.max(1, brew.plan.water.startMl);
@@ -40,7 +40,17 @@ export function useAutopilot(brew: BrewSheet, kitchen: Kitchen, confirmStep: () 
       confirmed.current = key;
       confirmStep();
     }
-  }, [auto, readings, current, key, brew.id, brew.plan.water.dipMl, brew.plan.water.startMl, confirmStep]);
+  }, [
+    auto,
+    readings,
+    current,
+    key,
+    brew.id,
+    brew.nowKey,
+    brew.plan.water.dipMl,
+    brew.plan.water.startMl,
+    confirmStep,
+  ]);
 }
 
 /** The simulated kitchen: its speed, what it reads, and whether it brews by itself. */

@@ -37,6 +37,8 @@ export interface KitchenReadings {
   waterMl: number;
   weightG: number;
   boils: boolean;
+  /** The step the cook is at, by its key; empty when all are done. */
+  step: string;
   /** Whether the step the cook is at has reached its end. */
   fulfilled: boolean;
 }

@@ -1,32 +1,101 @@
+import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Entry } from "../../api/client";
-import { useNotebook } from "../../api/queries";
+import { useNotebook, usePeople } from "../../api/queries";
 import { clock, day, FELT } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
+import { Swatch } from "../live/colours";
+import { History } from "./History";
 
 /** Every brew that came to an end: what was planned, how it went, how it was. */
 export default function Notebook() {
   const [params, setParams] = useSearchParams();
+  const people = usePeople();
+  const [chosen, setChosen] = useState<string[]>([]);
   const words = params.get("words") ?? "";
   const page = Number(params.get("page") ?? 0) || 0;
-  const notes = useNotebook(words, page);
-  const go = (next: Record<string, string>) => setParams(next, { replace: true });
+  const drinker = params.get("who") ?? "";
+  const liking = Number(params.get("liking") ?? 0) || 0;
+  const recipeId = params.get("recipe") ?? undefined;
+  const notes = useNotebook({ words, page, drinker, liking, recipeId });
+  const set = (key: string, value: string) =>
+    setParams(
+      (before) => {
+        const next = new URLSearchParams(before);
+        if (value) next.set(key, value);
+        else next.delete(key);
+        if (key !== "page") next.delete("page");
+        return next;
+      },
+      { replace: true },
+    );
   return (
     <div className="pt-6">
       <title>Notebook · Ember Cup</title>
-      <div className="flex flex-wrap items-baseline justify-between gap-4">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-8 gap-y-2">
         <h1 className="text-3xl">Notebook</h1>
-        <label className="flex items-baseline gap-2 max-sm:w-full">
-          <span className="text-muted">with the words</span>
-          <input
-            type="search"
-            value={words}
-            onChange={(e) => go(e.target.value ? { words: e.target.value } : {})}
-            placeholder="bitter, linden …"
-            className="min-h-11 min-w-0 flex-1 border-ink border-b-2 bg-transparent px-1 placeholder:text-muted"
-          />
-        </label>
+        <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 max-sm:w-full">
+          <label className="flex items-baseline gap-2">
+            <span className="text-muted">of</span>
+            <select
+              value={drinker}
+              onChange={(e) => set("who", e.target.value)}
+              className="min-h-11 border-ink border-b-2 bg-transparent px-1"
+            >
+              <option value="">everybody</option>
+              {people.data?.map((p) => (
+                <option key={p.id} value={p.name} className="bg-raised text-ink">
+                  {p.name}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label className="flex items-baseline gap-2">
+            <span className="text-muted">liked</span>
+            <select
+              value={String(liking)}
+              onChange={(e) => set("liking", e.target.value === "0" ? "" : e.target.value)}
+              className="min-h-11 border-ink border-b-2 bg-transparent px-1"
+            >
+              <option value="0">or not</option>
+              <option value="3">well enough</option>
+              <option value="4">good or better</option>
+              <option value="5">the best</option>
+            </select>
+          </label>
+          <label className="flex items-baseline gap-2 max-sm:w-full">
+            <span className="text-muted">with the words</span>
+            <input
+              type="search"
+              value={words}
+              onChange={(e) => set("words", e.target.value)}
+              placeholder="bitter, linden …"
+              className="min-h-11 min-w-0 flex-1 border-ink border-b-2 bg-transparent px-1 placeholder:text-muted"
+            />
+          </label>
+        </div>
       </div>
+      {recipeId && <History recipeId={recipeId} onAll={() => set("recipe", "")} />}
+      {chosen.length > 0 && (
+        <p className="mt-3 flex flex-wrap items-baseline gap-x-4 border-water border-l-4 pl-3">
+          {chosen.length} chosen
+          {chosen.length > 1 && (
+            <Link
+              className="font-semibold underline underline-offset-4"
+              to={`/compare?of=${chosen.join(",")}`}
+            >
+              Compare them
+            </Link>
+          )}
+          <button
+            type="button"
+            className="min-h-9 underline underline-offset-4"
+            onClick={() => setChosen([])}
+          >
+            none
+          </button>
+        </p>
+      )}
       {notes.isPending && <Loading what="the notebook" />}
       {notes.error && <Trouble error={notes.error} again={() => notes.refetch()} />}
       {notes.data?.entries.length === 0 && (
@@ -40,7 +109,14 @@ export default function Notebook() {
         <>
           <ul className="mt-4 border-hairline border-t">
             {notes.data.entries.map((e) => (
-              <Line key={e.brewId} entry={e} />
+              <Line
+                key={e.brewId}
+                entry={e}
+                chosen={chosen.includes(e.brewId)}
+                onChoose={(on) =>
+                  setChosen(on ? [...chosen, e.brewId].slice(-3) : chosen.filter((c) => c !== e.brewId))
+                }
+              />
             ))}
           </ul>
           <div className="mt-4 flex justify-between">
@@ -48,7 +124,7 @@ export default function Notebook() {
               <button
                 type="button"
                 className="min-h-11 underline underline-offset-4"
-                onClick={() => go({ ...(words && { words }), page: String(page - 1) })}
+                onClick={() => set("page", String(page - 1))}
               >
                 Newer
               </button>
@@ -59,7 +135,7 @@ export default function Notebook() {
               <button
                 type="button"
                 className="min-h-11 underline underline-offset-4"
-                onClick={() => go({ ...(words && { words }), page: String(page + 1) })}
+                onClick={() => set("page", String(page + 1))}
               >
                 Older
               </button>
@@ -71,12 +147,31 @@ export default function Notebook() {
   );
 }
 
-function Line({ entry: e }: { entry: Entry }) {
+function Line({
+  entry: e,
+  chosen,
+  onChoose,
+}: {
+  entry: Entry;
+  chosen: boolean;
+  onChoose: (on: boolean) => void;
+}) {
   return (
-    <li className="border-hairline border-b">
+    <li className="flex items-start gap-3 border-hairline border-b">
+      <label className="grid min-h-14 w-7 shrink-0 place-items-center">
+        <span className="sr-only">
+          Compare {e.name}, {day(e.brewedAt)}
+        </span>
+        <input
+          type="checkbox"
+          className="size-4"
+          checked={chosen}
+          onChange={(x) => onChoose(x.target.checked)}
+        />
+      </label>
       <Link
         to={`/brew/${e.brewId}`}
-        className="grid gap-x-8 gap-y-1 py-3 hover:bg-strip md:grid-cols-[minmax(0,1.1fr)_250px_minmax(0,1.2fr)] md:px-2"
+        className="grid min-w-0 flex-1 gap-x-8 gap-y-1 py-3 hover:bg-strip md:grid-cols-[minmax(0,1.1fr)_250px_minmax(0,1.2fr)] md:px-2"
       >
         <span>
           <span className="block font-display font-semibold text-xl leading-tight [font-stretch:82%]">
@@ -106,6 +201,7 @@ function Line({ entry: e }: { entry: Entry }) {
               <span className="text-hairline">{"●".repeat(5 - e.liking)}</span>
             </span>
           )}
+          {e.colour && <Swatch colour={e.colour} />}
           {e.taste && <span>“{e.taste}”</span>}
           {e.change && <span className="block text-amber-text">Next time: {e.change}</span>}
         </span>

@@ -2,12 +2,13 @@ import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, type PlanSheet, type WayLine } from "../../api/client";
 import { uuid } from "../../api/outbox";
-import { queryClient, useKitchen, usePeople, usePlan, useRecipe } from "../../api/queries";
+import { queryClient, useBrew, useKitchen, usePeople, usePlan, useRecipe } from "../../api/queries";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
 import { Loading, Trouble } from "../../parts/states";
 import { Drawn } from "./Drawn";
 import { gathered, Identity } from "./Identity";
+import { LearnedLines } from "./LearnedLines";
 import { MeasureMode } from "./MeasureMode";
 import { OneCook } from "./OneCook";
 import { applied, ask, type Change, type Order, readOrder, tweaked, writeOrder } from "./order";
@@ -69,7 +70,13 @@ export default function Sheet() {
       setFailure(null);
       try {
         const wish = ask(recipeId, doc, now ? { ...order, at: undefined } : order, drinkerId, new Date());
-        const brew = await api.addBrew({ ...wish, id: uuid(), start: now, confirmed: sure });
+        const brew = await api.addBrew({
+          ...wish,
+          id: uuid(),
+          start: now,
+          confirmed: sure,
+          ancestorId: order.after,
+        });
         queryClient.setQueryData(["brews", brew.id], brew);
         void queryClient.invalidateQueries({ queryKey: ["day"] });
         navigate(`/brew/${brew.id}`);
@@ -131,6 +138,8 @@ export default function Sheet() {
             onChange={change}
           />
           <Changed order={order} change={change} />
+          {order.after && <Before brewId={order.after} />}
+          {plan && <LearnedLines plan={plan} />}
         </div>
         {plan && (
           <Start
@@ -214,6 +223,23 @@ function Changed({ order, change }: { order: Order; change: (part: Partial<Order
           </button>
         </span>
       ))}
+    </p>
+  );
+}
+
+/** What was noted of the brew that this one follows. */
+function Before({ brewId }: { brewId: string }) {
+  const brew = useBrew(brewId);
+  const note = brew.data?.note;
+  if (!note?.change && !note?.taste) return null;
+  return (
+    <p className="mt-1 border-herb border-l-4 pl-2 text-sm">
+      {note.change && (
+        <>
+          <strong>Last time you noted for this time:</strong> {note.change}.{" "}
+        </>
+      )}
+      {note.taste && <span className="text-muted">It was {note.taste}.</span>}
     </p>
   );
 }

@@ -21,6 +21,8 @@ export interface Order {
   tweaks: Tweak[];
   /** Whether it is the second brew of herbs brewed once. */
   spent: boolean;
+  /** The brew that this one is a change or a second brew of. */
+  after?: string;
 }
 
 /** A herb left out, replaced, lessened, or taken in its other form. */
@@ -57,6 +59,7 @@ export function readOrder(params: URLSearchParams): Order {
     schools: Object.fromEntries(params.getAll("school").map((s) => s.split(".") as [string, string])),
     tweaks: params.getAll("t").flatMap(readTweak),
     spent: params.get("spent") === "1",
+    after: params.get("after") ?? undefined,
   };
 }
 
@@ -122,6 +125,7 @@ export function writeOrder(order: Order): URLSearchParams {
   put("at", order.at);
   put("drawn", order.menstruum);
   put("spent", order.spent ? "1" : undefined);
+  put("after", order.after);
   for (const c of order.changes) params.append("change", writeChange(c));
   for (const [question, choice] of Object.entries(order.schools))
     params.append("school", `${question}.${choice}`);

@@ -10,7 +10,7 @@ import { Empty, Loading, Trouble } from "../../parts/states";
 export function Today() {
   const today = useDay();
   const recipes = useRecipes();
-  const notes = useNotebook("", 0);
+  const notes = useNotebook({ page: 0 });
   return (
     <div className="grid gap-x-12 gap-y-8 pt-6 lg:grid-cols-[minmax(0,1fr)_300px]">
       <title>Today · Ember Cup</title>
@@ -36,8 +36,11 @@ export function Today() {
             {recipes.error && <Trouble error={recipes.error} again={() => recipes.refetch()} />}
             {recipes.data?.length === 0 && (
               <Empty title="No pots yet">
-                A recipe kept here stands on this page, with its fire line. The programming interface takes
-                one at /api/recipes.
+                A recipe kept here stands on this page, with its fire line.{" "}
+                <Link to="/recipe/new" className="underline underline-offset-4">
+                  Write the first one
+                </Link>{" "}
+                or paste one.
               </Empty>
             )}
             {recipes.data && recipes.data.length > 0 && <PotList recipes={recipes.data} />}

@@ -45,9 +45,11 @@ public record SimulatedKitchen(double powerFactor, long seed) {
      * @param waterMl water in the pot
      * @param weightG pot, water and herbs on the scale
      * @param boils whether bubbles rise
-     * @param fulfilled whether the step the cook is at has reached its end
+     * @param step key of the step the cook is at; empty when all are done
+     * @param fulfilled whether that step has reached its end
      */
-    public record Readings(double tempC, double waterMl, double weightG, boolean boils, boolean fulfilled) {}
+    public record Readings(
+            double tempC, double waterMl, double weightG, boolean boils, String step, boolean fulfilled) {}
 
     /** @param now the brew's own clock */
     public Readings at(BrewPlan plan, LiveBrew live, Instant now) {
@@ -71,6 +73,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
                 replay.pot.waterMl(),
                 pot + herbs + replay.pot.waterMl() + tremble.nextGaussian() * SCALE_G,
                 replay.boils(),
+                live.now().map(n -> n.step().key()).orElse(""),
                 replay.fulfilled);
     }
 

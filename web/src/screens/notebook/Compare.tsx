@@ -1,0 +1,178 @@
+import { useQueries } from "@tanstack/react-query";
+import { Link, useSearchParams } from "react-router";
+import { api, type BrewSheet } from "../../api/client";
+import { clock, day, FELT, grams, millilitres, span } from "../../parts/say";
+import { Empty, Loading, Trouble } from "../../parts/states";
+
+/** Two or three brews side by side, in the order of the work; where they first part is marked. */
+export default function Compare() {
+  const [params] = useSearchParams();
+  const ids = (params.get("of") ?? "").split(",").filter(Boolean).slice(0, 3);
+  const found = useQueries({
+    queries: ids.map((id) => ({ queryKey: ["brews", id], queryFn: () => api.brew(id) })),
+  });
+  if (ids.length < 2) return <Empty title="Choose two or three brews">Tick them in the notebook.</Empty>;
+  if (found.some((f) => f.isPending)) return <Loading what="the brews" />;
+  const error = found.find((f) => f.error)?.error;
+  if (error) return <Trouble error={error} />;
+  const brews = found.map((f) => f.data as BrewSheet);
+  const rows = compared(brews);
+  const first = rows.find((r) => r.differs);
+  return (
+    <div className="pt-6">
+      <title>Compare · Ember Cup</title>
+      <h1 className="text-3xl">Side by side</h1>
+      <p className="mt-1">
+        {first ? (
+          <>
+            They first part at <strong>{first.what}</strong>: {first.values.join(", then ")}.
+          </>
+        ) : (
+          "Nothing that is known of them differs."
+        )}
+      </p>
+      <div className="mt-4 overflow-x-auto">
+        <table className="w-full min-w-[560px]">
+          <thead>
+            <tr className="border-hairline border-b text-left align-baseline">
+              <th className="py-2 pr-4 font-normal text-muted">In the order of the work</th>
+              {brews.map((b) => (
+                <th key={b.id} className="py-2 pr-4">
+                  <Link
+                    to={`/brew/${b.id}`}
+                    className="font-display text-lg underline-offset-4 [font-stretch:82%] hover:underline"
+                  >
+                    {b.name}
+                  </Link>
+                  <span className="block font-normal text-muted text-sm">
+                    {b.startedAt && `${day(b.startedAt)}, ${clock(b.startedAt)}`}
+                  </span>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((r) => (
+              <tr
+                key={r.what}
+                className={`border-hairline border-b align-baseline ${r === first ? "bg-strip font-semibold" : r.differs ? "" : "text-muted"}`}
+              >
+                <th scope="row" className="py-1.5 pr-4 text-left font-normal">
+                  {r.differs ? "≠ " : ""}
+                  {r.what}
+                </th>
+                {r.values.map((v, i) => (
+                  <td key={brews[i]?.id} className="py-1.5 pr-4">
+                    {v}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </div>
+  );
+}
+
+interface Row {
+  what: string;
+  values: string[];
+  differs: boolean;
+}
+
+/** A difference smaller than this share is none that a kitchen could tell. */
+const NOTICED = 0.04;
+
+function row(what: string, numbers: (number | null)[], say: (n: number) => string): Row {
+  const known = numbers.filter((n): n is number => n != null);
+  const spread = Math.max(...known) - Math.min(...known);
+  const differs =
+    known.length < numbers.length
+      ? known.length > 0
+      : spread > NOTICED * Math.max(...known.map(Math.abs), 1e-9);
+  return { what, values: numbers.map((n) => (n == null ? "–" : say(n))), differs };
+}
+
+function text(what: string, values: string[]): Row {
+  return { what, values: values.map((v) => v || "–"), differs: new Set(values).size > 1 };
+}
+
+function compared(brews: BrewSheet[]): Row[] {
+  const plans = brews.map((b) => b.plan);
+  const herbs = [...new Set(plans.flatMap((p) => p.additions.map((a) => a.common)))];
+  const steps = [...new Set(plans.flatMap((p) => p.steps.filter((s) => s.stage >= 0).map((s) => s.key)))];
+  const took = (b: BrewSheet, key: string) => {
+    const live = b.steps.find((s) => s.key === key);
+    return live?.beganAt && live.doneAt
+      ? (new Date(live.doneAt).getTime() - new Date(live.beganAt).getTime()) / 1000
+      : null;
+  };
+  return [
+    text(
+      "drinker",
+      brews.map((b) => b.drinkerName),
+    ),
+    row(
+      "cups",
+      plans.map((p) => p.cups),
+      (n) => String(n),
+    ),
+    ...herbs.map((h) =>
+      row(
+        `${h.toLowerCase()}, a cup`,
+        plans.map((p) => p.additions.find((a) => a.common === h)?.perCupG ?? null),
+        (n) => `${grams(n)} g`,
+      ),
+    ),
+    text(
+      "vessel",
+      plans.map((p) => p.vessel.name),
+    ),
+    row(
+      "water in",
+      plans.map((p) => p.water.pourMl),
+      millilitres,
+    ),
+    ...steps.map((k) => {
+      const label = plans.map((p) => p.steps.find((s) => s.key === k)?.label).find(Boolean) ?? k;
+      return row(
+        label,
+        brews.map((b) => took(b, k)),
+        span,
+      );
+    }),
+    row(
+      "strength as it went",
+      brews.map((b) => b.strength),
+      (n) => n.toFixed(2),
+    ),
+    row(
+      "aroma",
+      brews.map((b) => b.aroma),
+      (n) => `${Math.round(n * 100)} %`,
+    ),
+    row(
+      "bite",
+      brews.map((b) => b.bite),
+      (n) => `${Math.round(n * 100)} %`,
+    ),
+    text(
+      "felt",
+      brews.map((b) => FELT.find((f) => f.value === b.note?.strength)?.label ?? ""),
+    ),
+    text(
+      "colour",
+      brews.map((b) => b.note?.colour ?? ""),
+    ),
+    text(
+      "what it was like",
+      brews.map((b) => b.note?.taste ?? ""),
+    ),
+    row(
+      "liking",
+      brews.map((b) => (b.note && b.note.liking > 0 ? b.note.liking : null)),
+      (n) => `${n} of 5`,
+    ),
+  ];
+}

@@ -1,0 +1,118 @@
+import { scaleLinear, scaleTime } from "d3-scale";
+import { line } from "d3-shape";
+import { Link } from "react-router";
+import { useHistory } from "../../api/queries";
+import { day } from "../../parts/say";
+import { useWidth } from "../../parts/size";
+
+/** One recipe over time: dose, strength as it went and as it was felt, and liking, on one time axis. */
+export function History({ recipeId, onAll }: { recipeId: string; onAll: () => void }) {
+  const history = useHistory(recipeId);
+  const box = useWidth<HTMLDivElement>(1200);
+  const entries = (history.data ?? []).filter((e) => e.phase === "finished");
+  const first = entries[0];
+  const last = entries.at(-1);
+  if (!first || !last) return null;
+  const height = 150;
+  const x = scaleTime([new Date(first.brewedAt), new Date(last.brewedAt)], [84, box.width - 130]);
+  const dose = scaleLinear([0, Math.max(...entries.map((e) => e.gramsPerCup)) * 1.15], [height - 24, 14]);
+  const strength = scaleLinear([0, 2], [height - 24, 14]);
+  const path = (y: (e: (typeof entries)[number]) => number) =>
+    line<(typeof entries)[number]>()
+      .x((e) => x(new Date(e.brewedAt)))
+      .y(y)(entries) ?? "";
+  return (
+    <section aria-labelledby="history" className="mt-4" ref={box.ref}>
+      <div className="flex flex-wrap items-baseline justify-between gap-4">
+        <h2 id="history" className="text-2xl">
+          {last.name} over time
+        </h2>
+        <span className="flex gap-5">
+          <Link to={`/sheet/${recipeId}`} className="underline underline-offset-4">
+            To its sheet
+          </Link>
+          <button type="button" className="underline underline-offset-4" onClick={onAll}>
+            All brews
+          </button>
+        </span>
+      </div>
+      <svg
+        width={box.width}
+        height={height}
+        role="img"
+        aria-label={`${entries.length} brews from ${day(first.brewedAt)} to ${day(last.brewedAt)}: dose, strength and liking`}
+      >
+        <line
+          x1={84}
+          x2={box.width - 130}
+          y1={height - 24}
+          y2={height - 24}
+          stroke="var(--ink)"
+          strokeWidth={1.5}
+        />
+        <line
+          x1={84}
+          x2={box.width - 130}
+          y1={strength(1)}
+          y2={strength(1)}
+          stroke="var(--hairline)"
+          strokeDasharray="3 4"
+        />
+        <path
+          d={path((e) => dose(e.gramsPerCup))}
+          fill="none"
+          stroke="var(--muted)"
+          strokeWidth={1.5}
+          strokeDasharray="2 4"
+        />
+        <path
+          d={path((e) => strength(e.predictedStrength))}
+          fill="none"
+          stroke="var(--herb)"
+          strokeWidth={2.5}
+        />
+        {entries.map((e) => (
+          <g key={e.brewId} transform={`translate(${x(new Date(e.brewedAt))},0)`}>
+            <circle cy={strength(e.predictedStrength)} r={4} fill="var(--herb)" />
+            {e.felt != null && (
+              <path
+                d={`M-5,${strength(e.predictedStrength * (1 + e.felt * 0.15))} h10`}
+                stroke="var(--amber)"
+                strokeWidth={3}
+              />
+            )}
+            {e.liking != null && (
+              <text y={height - 8} textAnchor="middle" fontSize={12} style={{ fill: "var(--herb)" }}>
+                {"●".repeat(e.liking)}
+              </text>
+            )}
+          </g>
+        ))}
+        <g fontSize={13}>
+          <text x={box.width - 122} y={strength(last.predictedStrength) + 4} style={{ fill: "var(--herb)" }}>
+            strength {last.predictedStrength.toFixed(1)}
+          </text>
+          <text
+            x={box.width - 122}
+            y={
+              dose(last.gramsPerCup) +
+              (Math.abs(dose(last.gramsPerCup) - strength(last.predictedStrength)) < 15 ? 20 : 4)
+            }
+            style={{ fill: "var(--muted)" }}
+          >
+            {last.gramsPerCup.toFixed(1)} g a cup
+          </text>
+          <text x={box.width - 122} y={height - 8} style={{ fill: "var(--herb)" }}>
+            liking
+          </text>
+          <text x={0} y={strength(1) + 4} style={{ fill: "var(--muted)" }}>
+            as written
+          </text>
+        </g>
+      </svg>
+      <p className="text-muted text-sm">
+        Amber marks: how strong it was felt. Dotted: grams of herb in a cup.
+      </p>
+    </section>
+  );
+}
