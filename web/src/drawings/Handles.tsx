@@ -86,7 +86,7 @@ function Stretch({
   pxPerMin: number;
   onMinutes: (m: number) => void;
 }) {
-  const from = useRef<{ x: number; minutes: number } | null>(null);
+  const from = useRef<{ x: number; minutes: number; to: number } | null>(null);
   const [shown, setShown] = useState<number | null>(null);
   const step = KEY_STEPS[minutes < 60 ? 0 : minutes < 240 ? 1 : minutes < 1440 ? 2 : 3] ?? 1;
   const clamp = (m: number) => Math.max(1, Math.min(100_000, Math.round(m / step) * step || step));
@@ -114,17 +114,21 @@ function Stretch({
       }}
       onPointerDown={(e) => {
         e.currentTarget.setPointerCapture(e.pointerId);
-        from.current = { x: e.clientX, minutes };
+        from.current = { x: e.clientX, minutes, to: minutes };
         setShown(minutes);
       }}
       onPointerMove={(e) => {
-        if (from.current)
-          setShown(clamp(from.current.minutes + (e.clientX - from.current.x) / Math.max(pxPerMin, 0.02)));
+        if (!from.current) return;
+        from.current.to = clamp(
+          from.current.minutes + (e.clientX - from.current.x) / Math.max(pxPerMin, 0.02),
+        );
+        setShown(from.current.to);
       }}
       onPointerUp={() => {
-        if (from.current && shown !== null && shown !== minutes) onMinutes(shown);
+        const to = from.current?.to;
         from.current = null;
         setShown(null);
+        if (to !== undefined && to !== minutes) onMinutes(to);
       }}
       onPointerCancel={() => {
         from.current = null;
@@ -158,7 +162,7 @@ function Herb({
   onTweak: (t: Tweak) => void;
 }) {
   const [shift, setShift] = useState<number | null>(null);
-  const from = useRef(0);
+  const from = useRef<{ x: number; by: number } | null>(null);
   const beginOf = (stage: number) => {
     const steps = plan.steps.filter((s) => s.stage === stage);
     return (steps.find((s) => s.kind === "pour") ?? steps[0])?.startS ?? 0;
@@ -194,15 +198,24 @@ function Herb({
       }}
       onPointerDown={(e) => {
         e.currentTarget.setPointerCapture(e.pointerId);
-        from.current = e.clientX;
+        from.current = { x: e.clientX, by: 0 };
         setShift(0);
       }}
-      onPointerMove={(e) => shift !== null && setShift(e.clientX - from.current)}
+      onPointerMove={(e) => {
+        if (!from.current) return;
+        from.current.by = e.clientX - from.current.x;
+        setShift(from.current.by);
+      }}
       onPointerUp={() => {
-        if (shift !== null && Math.abs(shift) > 6) to(nearest(at + shift));
+        const by = from.current?.by ?? 0;
+        from.current = null;
+        setShift(null);
+        if (Math.abs(by) > 6) to(nearest(at + by));
+      }}
+      onPointerCancel={() => {
+        from.current = null;
         setShift(null);
       }}
-      onPointerCancel={() => setShift(null)}
     />
   );
 }

@@ -42,7 +42,7 @@ function DipHandle({
   mlPerPx: number;
   onToMl: (ml: number) => void;
 }) {
-  const from = useRef<number | null>(null);
+  const from = useRef<{ y: number; by: number } | null>(null);
   const [shift, setShift] = useState(0);
   const to = (ml: number) => onToMl(Math.max(30, Math.round(ml / 10) * 10));
   return (
@@ -69,13 +69,18 @@ function DipHandle({
       }}
       onPointerDown={(e) => {
         e.currentTarget.setPointerCapture(e.pointerId);
-        from.current = e.clientY;
+        from.current = { y: e.clientY, by: 0 };
       }}
-      onPointerMove={(e) => from.current !== null && setShift(e.clientY - from.current)}
+      onPointerMove={(e) => {
+        if (!from.current) return;
+        from.current.by = e.clientY - from.current.y;
+        setShift(from.current.by);
+      }}
       onPointerUp={() => {
-        if (Math.abs(shift) > 3) to(toMl - shift * mlPerPx);
+        const by = from.current?.by ?? 0;
         from.current = null;
         setShift(0);
+        if (Math.abs(by) > 3) to(toMl - by * mlPerPx);
       }}
       onPointerCancel={() => {
         from.current = null;

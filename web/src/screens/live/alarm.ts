@@ -1,6 +1,5 @@
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 
-const SECOND_MS = 1000;
 const AGAIN_MS = 20_000;
 
 let audio: AudioContext | undefined;
@@ -77,14 +76,9 @@ function useAwake() {
 export function useAlarm(due: string | null, title: string) {
   useAwake();
   const [quietUntil, setQuietUntil] = useState(0);
-  const shown = useRef(document.title);
   const ringing = due !== null && Date.now() >= quietUntil;
   useEffect(() => {
-    shown.current = title;
-    const id = setInterval(() => {
-      document.title = due ? `● ${due}` : shown.current;
-    }, SECOND_MS);
-    return () => clearInterval(id);
+    document.title = due ? `● ${due}` : title;
   }, [due, title]);
   useEffect(() => {
     icon(due ? DUE_ICON : QUIET_ICON);

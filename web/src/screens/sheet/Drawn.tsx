@@ -39,7 +39,7 @@ export function Drawn({
   const toMl = stages[reduce]?.toMl;
   return (
     <>
-      <div className="mt-4 grid gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] lg:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px]">
+      <div className="mt-4 grid gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] xl:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px] print:grid-cols-[372px_minmax(0,1fr)_270px]">
         <section ref={pot.ref} aria-label="Vessel">
           <p className="mb-1 text-muted text-sm">
             {plan.vessel.name}

@@ -1,7 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, type PlanAsk } from "../../api/client";
 import { useDay } from "../../api/queries";
+import { Primary } from "../../parts/Field";
 import { clock, span } from "../../parts/say";
+import { Word } from "../../parts/Word";
 
 /** Beside other pots on the fire: when two hands-on steps would meet, what to start when instead. */
 export function OneCook({ asked, onAt }: { asked: PlanAsk; onAt: (hhmm: string) => void }) {
@@ -16,24 +18,37 @@ export function OneCook({ asked, onAt }: { asked: PlanAsk; onAt: (hhmm: string) 
   const clash = day.data?.clashes[0];
   if (clash) {
     return (
-      <p className="mt-2 border-amber border-l-4 pl-3 text-[15px]">
-        <strong className="text-amber-text">Beside {clash.with}</strong> {clash.why}
+      <p className="no-print text-right text-sm">
+        <Word label="One cook" shown={`not beside ${clash.with}`}>
+          {() => <p className="max-w-72">{clash.why}</p>}
+        </Word>
       </p>
     );
   }
   if (!moved || Math.abs(moved.movedS) < 45) return null;
   const way = moved.movedS < 0 ? "earlier" : "later";
   return (
-    <p className="no-print mt-2 border-amber border-l-4 pl-3 text-[15px]">
-      <strong className="text-amber-text">Two pots, two hands.</strong> {moved.why} Started{" "}
-      {span(Math.abs(moved.movedS))} {way}, at {clock(moved.startAt)}, it fits.{" "}
-      <button
-        type="button"
-        className="min-h-9 underline underline-offset-4"
-        onClick={() => onAt(clock(moved.readyAt))}
-      >
-        Make it for {clock(moved.readyAt)}
-      </button>
+    <p className="no-print text-right text-sm">
+      two pots, two hands:{" "}
+      <Word label="Two pots, two hands" shown={`fits for ${clock(moved.readyAt)}`}>
+        {(close) => (
+          <div className="max-w-72">
+            <p>
+              {moved.why} Started {span(Math.abs(moved.movedS))} {way}, at {clock(moved.startAt)}, it fits.
+            </p>
+            <div className="mt-3">
+              <Primary
+                onClick={() => {
+                  onAt(clock(moved.readyAt));
+                  close();
+                }}
+              >
+                Make it for {clock(moved.readyAt)}
+              </Primary>
+            </div>
+          </div>
+        )}
+      </Word>
     </p>
   );
 }

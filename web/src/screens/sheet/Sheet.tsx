@@ -142,13 +142,19 @@ export default function Sheet() {
           {plan && <LearnedLines plan={plan} />}
         </div>
         {plan && (
-          <Start
-            plan={plan}
-            later={order.at !== undefined}
-            busy={starting}
-            unsure={unsure.length}
-            onStart={start}
-          />
+          <div className="flex flex-col gap-1 max-md:w-full">
+            <Start
+              plan={plan}
+              later={order.at !== undefined}
+              busy={starting}
+              unsure={unsure.length}
+              onStart={start}
+            />
+            <OneCook
+              asked={ask(recipeId, doc, order, drinkerId, round(minute))}
+              onAt={(at) => change({ at })}
+            />
+          </div>
         )}
       </div>
       {failure !== null && <Trouble error={failure} />}
@@ -160,10 +166,6 @@ export default function Sheet() {
             plan={plan}
             sure={sure}
             onSure={(herb, is) => setSure(is ? [...sure, herb] : sure.filter((s) => s !== herb))}
-          />
-          <OneCook
-            asked={ask(recipeId, doc, order, drinkerId, round(minute))}
-            onAt={(at) => change({ at })}
           />
           <Drawn
             plan={plan}

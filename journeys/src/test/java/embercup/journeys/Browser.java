@@ -99,6 +99,21 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
         return page;
     }
 
+    /** A laptop that lives somewhere and believes it is some moment. */
+    Page laptop(String zone, String moment) {
+        BrowserContext context = chromium()
+                .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                        .setViewportSize(WIDE, HIGH)
+                        .setTimezoneId(zone)
+                        .setBaseURL(RunningServer.address()));
+        open.add(context);
+        context.setDefaultTimeout(15_000);
+        Page page = context.newPage();
+        page.onPageError(errors::add);
+        page.clock().setFixedTime(moment);
+        return page;
+    }
+
     static Locator button(Page page, String name) {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile(name)))
                 .first();

@@ -39,6 +39,10 @@ class FromRecipeToNoteTest {
         Page page = browser.laptop();
         page.navigate("/");
         pot(page, name).click();
+        button(page, "Start now").waitFor();
+        if (button(page, "do not use it").isVisible()) {
+            button(page, "do not use it").click();
+        }
         Locator firstHerb = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Measure out"))
                 .getByRole(AriaRole.LISTITEM)
                 .first();
@@ -194,6 +198,26 @@ class FromRecipeToNoteTest {
         assertThat(now(page)).hasText(first);
         page.keyboard().press("n");
         assertThat(page).hasURL(Pattern.compile("/notebook"));
+    }
+
+    /** Clocks go back on 25 October 2026 and forward on 28 March 2027 in Oslo (EU summer-time rules, tz database). */
+    @ParameterizedTest
+    @CsvSource({
+        "2026-11-25T22:40:00+01:00, 00:30, 2026-11-25T23:30:00.000Z",
+        "2026-10-24T23:30:00+02:00, 03:10, 2026-10-25T02:10:00.000Z",
+        "2027-03-27T23:30:00+01:00, 03:10, 2027-03-28T01:10:00.000Z",
+    })
+    void readyAtHoldsAcrossMidnightAndWhenTheClocksChange(String now, String at, String readyAt) {
+        Page page = browser.laptop("Europe/Oslo", now);
+        page.navigate("/choose");
+        pot(page, "Caraway and anise").click();
+        button(page, "^Ready at:").click();
+        page.getByLabel("Ready at").last().fill(at);
+        var asked = page.waitForRequest(
+                r -> r.url().endsWith("/api/plans") && r.postData().contains("readyAt"),
+                () -> button(page, "Drink at").click());
+        Assertions.assertThat(asked.postData()).contains("\"readyAt\":\"" + readyAt + "\"");
+        assertThat(button(page, "Start at")).containsText("ready " + at);
     }
 
     @Test

@@ -89,8 +89,8 @@ class NothingIsLostTest {
     @Test
     void aMeasuredVolumeIsKeptAndCanBeTakenBack() {
         Page page = brewing(browser.laptop(), "Linden and elderflower");
-        button(page, "Level is").click();
-        page.getByLabel("in the pot").fill("310");
+        button(page, "I read").click();
+        page.getByLabel("in the pot or jug").last().fill("310");
         button(page, "Note it").click();
         button(page, "Undo the reading").click();
         assertThat(button(page, "Undo the reading")).hasCount(0);

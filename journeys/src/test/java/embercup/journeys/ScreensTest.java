@@ -27,7 +27,8 @@ class ScreensTest {
     @RegisterExtension
     final Browser browser = new Browser();
 
-    private static final List<String> PLACES = List.of("/", "/choose", "/notebook", "/herbs/liquorice", "/household");
+    private static final List<String> PLACES =
+            List.of("/", "/choose", "/recipe/new", "/keeping", "/notebook", "/herbs/liquorice", "/household");
 
     /** Outside check: axe-core's rules after WCAG 2. */
     private static void accessible(Page page, String what) {

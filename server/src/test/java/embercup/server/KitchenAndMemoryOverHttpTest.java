@@ -143,6 +143,9 @@ class KitchenAndMemoryOverHttpTest {
         JsonNode after = post("/api/plans", ask).body();
         assertThat(after.get("learned").get(0).get("words").asString()).contains("camp pot", "from 3 measurements");
         assertThat(heat(after)).isGreaterThan(heat(before) * 1.15);
+        slowBrewPlannedWithTheFit(where);
+        double again = heat(post("/api/plans", ask).body());
+        assertThat(again).as("a fit does not feed on itself").isCloseTo(heat(after), within(heat(after) * 0.05));
         String what = after.get("learned").get(0).get("what").asString();
         assertThat(post("/api/learned", "{\"what\":\"" + what + "\",\"used\":false}")
                         .code())
@@ -164,13 +167,21 @@ class KitchenAndMemoryOverHttpTest {
 
     /** A brew that takes a third longer to the boil than the burner's figures say. */
     private static void slowBrew(String where) {
-        String id = brew("\"recipe\":" + POT.formatted("Slow") + "," + where + ",\"useLearned\":false");
+        slow(brew("\"recipe\":" + POT.formatted("Slow") + "," + where + ",\"useLearned\":false"), 1.35);
+    }
+
+    /** The same stove again, whose slowness the plan knows by now: it takes about as long as planned. */
+    private static void slowBrewPlannedWithTheFit(String where) {
+        slow(brew("\"recipe\":" + POT.formatted("Slow") + "," + where), 1.02);
+    }
+
+    private static void slow(String id, double slowness) {
         JsonNode steps = get("/api/brews/" + id).body().get("plan").get("steps");
         double age = 6000;
         event(id, "\"kind\":\"started\",\"ageS\":" + age);
         for (JsonNode s : steps) {
             double took =
-                    s.get("durationS").asDouble() * (s.get("key").asString().equals("s0") ? 1.35 : 1);
+                    s.get("durationS").asDouble() * (s.get("key").asString().equals("s0") ? slowness : 1);
             if (!s.get("aside").asBoolean()) {
                 age -= took;
             }

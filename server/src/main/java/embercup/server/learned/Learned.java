@@ -7,6 +7,7 @@ import embercup.core.kitchen.Water;
 import embercup.core.live.LiveBrew;
 import embercup.core.live.StoveFit;
 import embercup.core.plan.BrewPlan;
+import embercup.server.kitchen.Kitchens;
 import embercup.server.notebook.Notebook;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
@@ -27,12 +28,19 @@ public class Learned {
     private final ObservationRepository observations;
     private final SwitchRepository switches;
     private final Notebook notebook;
+    private final Kitchens kitchens;
     private final Clock clock;
 
-    Learned(ObservationRepository observations, SwitchRepository switches, Notebook notebook, Clock clock) {
+    Learned(
+            ObservationRepository observations,
+            SwitchRepository switches,
+            Notebook notebook,
+            Kitchens kitchens,
+            Clock clock) {
         this.observations = observations;
         this.switches = switches;
         this.notebook = notebook;
+        this.kitchens = kitchens;
         this.clock = clock;
     }
 
@@ -40,6 +48,11 @@ public class Learned {
     @Transactional
     public void observe(UUID brewId, BrewPlan plan, LiveBrew live, List<Measurements.Reading> readings) {
         observations.deleteAllByBrewId(brewId);
+        Burner used = plan.request().kitchen().burner();
+        Burner own = kitchens.coreBurners().stream()
+                .filter(b -> b.name().equals(used.name()))
+                .findFirst()
+                .orElse(used);
         for (StoveFit.Observation o : StoveFit.observed(plan, live, readings)) {
             ObservationEntity e = new ObservationEntity();
             e.id = Ids.next(clock.millis());
@@ -47,10 +60,15 @@ public class Learned {
             e.burner = plan.request().kitchen().burner().name();
             e.vessel = plan.vessel().name();
             e.kind = Fields.code(o.kind());
-            e.ratio = o.ratio();
+            e.ratio = o.ratio() * fitted(o.kind(), used, own);
             e.at = live.readyAt().orElse(clock.instant());
             observations.save(e);
         }
+    }
+
+    /** The plan may have counted with a fitted burner already; what is kept is always against the burner's own figures. */
+    private static double fitted(StoveFit.Kind kind, Burner used, Burner own) {
+        return kind == StoveFit.Kind.HEATING ? used.highW() / own.highW() : used.mediumW() / own.mediumW();
     }
 
     /** Takes back what a brew said: its end was undone. */
@@ -94,10 +112,13 @@ public class Learned {
                         what, words, fit.measurements(), s.map(x -> x.used).orElse(true))));
     }
 
+    /** Fewer notes than this say more of the day than of the taste (design value). */
+    private static final int LEAST_NOTES = 3;
+
     /** A drinker's taste in a recipe. */
     public record Tasted(Taste taste, LearnedSheet sheet) {}
 
-    /** Empty when nothing was noted since it was forgotten. */
+    /** Empty until enough was noted since it was forgotten. */
     @Transactional(readOnly = true)
     public Optional<Tasted> taste(UUID recipeId, String drinkerName) {
         String what = "taste:" + recipeId + "|" + drinkerName;
@@ -105,7 +126,7 @@ public class Learned {
         List<Taste.Note> notes =
                 notebook.tasteNotes(recipeId, drinkerName, s.map(x -> x.since).orElse(Instant.EPOCH));
         Taste taste = Taste.of(notes);
-        if (taste.notes() == 0) {
+        if (taste.notes() < LEAST_NOTES) {
             return Optional.empty();
         }
         String words = String.format(

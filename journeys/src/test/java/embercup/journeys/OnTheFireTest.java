@@ -1,0 +1,164 @@
+package embercup.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static embercup.journeys.Browser.button;
+import static embercup.journeys.Browser.heading;
+import static embercup.journeys.Browser.link;
+import static embercup.journeys.Browser.now;
+import static embercup.journeys.Browser.pot;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import embercup.server.RunningServer;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Brews in the simulated kitchen at speed, two devices, and what becomes of a brew afterwards. */
+@ExtendWith(RunningServer.class)
+class OnTheFireTest {
+
+    @RegisterExtension
+    final Browser browser = new Browser();
+
+    private static Page simulated(Page page, String name, String speed) {
+        page.navigate("/choose");
+        pot(page, name).click();
+        button(page, "Start now").click();
+        now(page).waitFor();
+        button(page, "No pot at hand").click();
+        button(page, "^" + speed + "×$").click();
+        return page;
+    }
+
+    /** The one key of a running brew, wherever the focus was. */
+    private static void confirm(Page page) {
+        page.evaluate("document.activeElement && document.activeElement.blur()");
+        page.keyboard().press("Space");
+    }
+
+    private static void brewedThrough(Page page) {
+        page.getByLabel("confirm by the instruments").click();
+        assertThat(heading(page, "How was it?")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(90_000));
+    }
+
+    @Test
+    void aPotIsBrewedThroughByItsInstrumentsThenOnceMoreAndCompared() {
+        Page page = simulated(browser.laptop(), "Dandelion and burdock", "120");
+        assertThat(page.getByLabel("Simulated kitchen")).containsText("g on the scale");
+        brewedThrough(page);
+        page.getByLabel("copper").check(new Locator.CheckOptions().setForce(true));
+        page.getByLabel("cloudy").check();
+        page.getByLabel("What it was like").fill("brown and round");
+        page.getByLabel("What to change next time").fill("five minutes less");
+        button(page, "Keep the note").click();
+        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("colour: copper"))
+                        .first())
+                .isVisible();
+        assertThat(page.getByText(Pattern.compile("spent herbs once more would make a cup of 0\\.\\d")))
+                .isVisible();
+        link(page, "Plan the second brew").click();
+        assertThat(page.getByText(", second brew")).isVisible();
+        assertThat(page.getByText("as strained").first()).isVisible();
+        page.goBack();
+        link(page, "Again, with this change").click();
+        assertThat(page.getByText("five minutes less")).isVisible();
+        button(page, "Start now").click();
+        now(page).waitFor();
+        button(page, "Give it up").click();
+        link(page, "Beside the one before").click();
+        assertThat(page.getByText("They first part at")).isVisible();
+    }
+
+    @Test
+    void twoDevicesOnOneBrewAgreeWithinASecond() {
+        Page stove = browser.laptop();
+        stove.navigate("/choose");
+        pot(stove, "Caraway and anise").click();
+        button(stove, "Start now").click();
+        now(stove).waitFor();
+        Page phone = browser.phone();
+        phone.navigate(stove.url());
+        now(phone).waitFor();
+        String before = now(phone).textContent();
+        confirm(stove);
+        assertThat(now(phone)).not().hasText(before, new LocatorAssertions.HasTextOptions().setTimeout(1_500));
+        assertThat(now(phone)).hasText(now(stove).textContent());
+    }
+
+    @Test
+    void threeBrewsAtOnceStandOnTheDayStripAndAreOneClickAway() {
+        Page page = browser.laptop();
+        String last = "";
+        for (String name : new String[] {"Caraway and anise", "Rosehip and hawthorn", "Linden and elderflower"}) {
+            page.navigate("/choose");
+            pot(page, name).click();
+            button(page, "Start now").click();
+            now(page).waitFor();
+            last = page.url();
+        }
+        page.navigate("/household");
+        link(page, "Linden and elderflower").click();
+        assertThat(page).hasURL(Pattern.compile("/brew/"));
+        assertThat(now(page)).isVisible();
+        org.assertj.core.api.Assertions.assertThat(last).contains("/brew/");
+    }
+
+    @Test
+    void anAlarmThatRangWhileNobodyLookedSaysForHowLong() {
+        Page page = simulated(browser.laptop(), "Caraway and anise", "60");
+        while (!page.getByRole(AriaRole.TIMER).isVisible()) {
+            String byHand = now(page).textContent();
+            confirm(page);
+            assertThat(now(page)).not().hasText(byHand);
+        }
+        String url = page.url();
+        page.close();
+        Page again = browser.laptop();
+        again.waitForTimeout(9_000);
+        again.navigate(url);
+        assertThat(again.getByText(Pattern.compile("Its time ran out \\d+ min ago")))
+                .isVisible();
+        button(again, "Quiet for 3 min").click();
+        assertThat(button(again, "Quiet for 3 min")).hasCount(0);
+        assertThat(again).hasTitle(Pattern.compile("●"));
+    }
+
+    @Test
+    void aSpoonInTheReducingPotMovesTheRest() {
+        Page page = browser.laptop();
+        page.navigate("/recipe/new");
+        page.getByLabel("Its list and its method").fill("""
+                Boiled down
+                2 tsp dried ginger, chopped
+                3 cups water
+                Bring to a boil. Boil until 2 cups are left. Strain.
+                """);
+        button(page, "Read it").click();
+        page.getByText(Pattern.compile("mL strained")).waitFor();
+        button(page, "Keep it").click();
+        button(page, "Start now").click();
+        now(page).waitFor();
+        button(page, "No pot at hand").click();
+        button(page, "^120×$").click();
+        while (!now(page).textContent().contains("Boil it down")) {
+            String before = now(page).textContent();
+            confirm(page);
+            assertThat(now(page)).not().hasText(before);
+        }
+        button(page, "^1×$").click();
+        button(page, "^120×$").click();
+        page.waitForTimeout(2_000);
+        button(page, "^1×$").click();
+        button(page, "I read").click();
+        page.getByLabel("What was read").selectOption("volume-ml");
+        page.getByLabel("in the pot or jug").last().fill("690");
+        button(page, "Note it").click();
+        assertThat(button(page, "Undo the reading")).isVisible();
+        assertThat(page.getByText(Pattern.compile("behind the plan|ahead of the plan")))
+                .isVisible();
+    }
+}

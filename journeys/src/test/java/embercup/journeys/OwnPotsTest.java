@@ -1,0 +1,265 @@
+package embercup.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static embercup.journeys.Browser.button;
+import static embercup.journeys.Browser.link;
+import static embercup.journeys.Browser.pot;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import embercup.server.RunningServer;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** A cook's own pots: read, written, changed by hand, measured. */
+@ExtendWith(RunningServer.class)
+class OwnPotsTest {
+
+    @RegisterExtension
+    final Browser browser = new Browser();
+
+    private static Locator slider(Page page, String name) {
+        return page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName(Pattern.compile(name)))
+                .first();
+    }
+
+    @Test
+    void aWrittenRecipeBecomesAPotThatCanBeStarted() {
+        Page page = browser.laptop();
+        page.navigate("/choose");
+        link(page, "Write a new recipe").click();
+        page.getByLabel("Its list and its method").fill("""
+                Quay roots
+                2 tbsp dried burdock root, sliced
+                1 inch fresh ginger
+                2 tsp moonwort
+                3 cups water
+                Bring to a boil, simmer for 20 minutes, strain.
+                """);
+        button(page, "Read it").click();
+        Locator read = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("What was read"));
+        assertThat(read).containsText("Not understood");
+        assertThat(read).containsText("1 inch of ginger, fresh");
+        assertThat(page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("Quay roots");
+        assertThat(page.getByText(Pattern.compile("mL strained"))).isVisible();
+        button(page, "Keep it").click();
+        assertThat(page).hasURL(Pattern.compile("/sheet/"));
+        assertThat(button(page, "Start now").or(page.getByText("First make sure")))
+                .isVisible();
+    }
+
+    @Test
+    void stagesAreProposedAndExplained() {
+        Page page = browser.laptop();
+        page.navigate("/recipe/new");
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Pier cup");
+        Locator herb = page.getByRole(
+                AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Herb 1").setExact(true));
+        herb.fill("camomile");
+        page.getByRole(AriaRole.LISTBOX, new Page.GetByRoleOptions().setName("Herbs found"))
+                .getByRole(AriaRole.OPTION)
+                .first()
+                .click();
+        assertThat(herb).hasValue("Chamomile flower");
+        button(page, "Propose the stages").click();
+        assertThat(page.getByText(Pattern.compile("Boiling water on tender parts")))
+                .isVisible();
+        assertThat(page.getByLabel("Stage 1", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("pour");
+    }
+
+    @Test
+    void twoTabsOnOneRecipeEndInAChoiceAndNotInALoss() {
+        Page first = browser.laptop();
+        first.navigate("/choose");
+        pot(first, "Caraway and anise").click();
+        link(first, "Change the recipe").click();
+        first.waitForURL(Pattern.compile(".*/recipe/.*"));
+        Page second = browser.laptop();
+        second.navigate(first.url());
+        first.getByLabel("About it").fill("changed here");
+        button(first, "Keep the change").click();
+        first.waitForURL(Pattern.compile(".*/sheet/.*"));
+        second.getByLabel("About it").fill("changed there");
+        button(second, "Keep the change").click();
+        assertThat(second.getByRole(AriaRole.ALERT)).containsText("changed elsewhere");
+        assertThat(second.getByLabel("About it")).hasValue("changed there");
+        button(second, "Keep mine").click();
+        second.waitForURL(Pattern.compile(".*/sheet/.*"));
+        link(second, "Change the recipe").click();
+        assertThat(second.getByLabel("About it")).hasValue("changed there");
+        assertThat(second.getByText(Pattern.compile("until .*: Caraway")).first())
+                .isVisible();
+    }
+
+    @Test
+    void aWaitIsStretchedByKeyAndByDraggingAndTakenBack() {
+        Page page = browser.laptop();
+        page.navigate("/choose");
+        pot(page, "Dandelion and burdock").click();
+        Locator simmer = slider(page, "quiet simmer");
+        assertThat(simmer).hasAttribute("aria-valuenow", "25");
+        simmer.focus();
+        page.keyboard().press("ArrowRight");
+        assertThat(slider(page, "quiet simmer")).hasAttribute("aria-valuenow", "26");
+        assertThat(page).hasURL(Pattern.compile("t=s1.minutes.26"));
+        page.keyboard().press("z");
+        assertThat(slider(page, "quiet simmer")).hasAttribute("aria-valuenow", "25");
+
+        var box = slider(page, "quiet simmer").boundingBox();
+        page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+        page.mouse().down();
+        page.mouse().move(box.x - 90, box.y + box.height / 2);
+        page.mouse().up();
+        assertThat(slider(page, "quiet simmer")).not().hasAttribute("aria-valuenow", "25");
+        Assertions.assertThat(Integer.parseInt(slider(page, "quiet simmer").getAttribute("aria-valuenow")))
+                .isLessThan(24);
+        button(page, "^Undo$").click();
+        assertThat(slider(page, "quiet simmer")).hasAttribute("aria-valuenow", "25");
+    }
+
+    @Test
+    void aHerbMovesToAnotherStageAndTheLidComesOff() {
+        Page page = browser.laptop();
+        page.navigate("/choose");
+        pot(page, "Dandelion and burdock").click();
+        Locator peel = slider(page, "Orange peel goes in");
+        assertThat(peel).hasAttribute("aria-valuenow", "3");
+        peel.focus();
+        page.keyboard().press("ArrowLeft");
+        assertThat(slider(page, "Orange peel goes in")).hasAttribute("aria-valuenow", "2");
+        button(page, "Lid while it simmers").click();
+        assertThat(page).hasURL(Pattern.compile("t=s1.lid.0"));
+        button(page, "take back").click();
+        assertThat(slider(page, "Orange peel goes in")).hasAttribute("aria-valuenow", "3");
+    }
+
+    @Test
+    void twoSettingsAreLaidOverEachOther() {
+        Page page = browser.laptop();
+        page.navigate("/choose");
+        pot(page, "Dandelion and burdock").click();
+        button(page, "What if").click();
+        slider(page, "quiet simmer").focus();
+        page.keyboard().press("ArrowLeft");
+        assertThat(page.getByLabel("What if")).containsText(Pattern.compile("time \\d+ min → \\d+ min"));
+        button(page, "let it go").click();
+        assertThat(button(page, "What if")).isVisible();
+    }
+
+    @Test
+    void theScaleTellsWhenTheAmountIsReached() {
+        Page page = browser.laptop();
+        page.navigate("/choose");
+        pot(page, "Dandelion and burdock").click();
+        button(page, "Measure one by one").click();
+        assertThat(page.getByText("1 of 3")).isVisible();
+        button(page, "Use the scale").click();
+        button(page, "^Tare$").click();
+        assertThat(page.getByText(Pattern.compile("6.9|7.0 g to go")).first()).isVisible();
+        button(page, "Put the rest on").click();
+        assertThat(page.getByText("that is it")).isVisible();
+        button(page, "^Measured$").click();
+        assertThat(page.getByText("2 of 3")).isVisible();
+    }
+
+    @Test
+    void aGatheredHerbIsLookedAtBeforeItIsBrewed() {
+        Page page = browser.laptop();
+        page.navigate("/recipe/new");
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Needle cup");
+        Locator herb = page.getByRole(
+                AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Herb 1").setExact(true));
+        herb.fill("pine");
+        page.getByRole(AriaRole.LISTBOX, new Page.GetByRoleOptions().setName("Herbs found"))
+                .getByRole(AriaRole.OPTION)
+                .first()
+                .click();
+        page.getByLabel("Form of herb 1").selectOption("fresh");
+        button(page, "Propose the stages").click();
+        page.getByLabel("Stage 1", new Page.GetByLabelOptions().setExact(true)).waitFor();
+        button(page, "Keep it").click();
+        assertThat(page.getByText("First make sure")).isVisible();
+        assertThat(page.getByText(Pattern.compile("Not Yew"))).isVisible();
+        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(Pattern.compile("it is pine needle")))
+                .check();
+        button(page, "Start now").click();
+        assertThat(page).hasURL(Pattern.compile("/brew/"));
+    }
+
+    @Test
+    void whatADrinkerMustNotHaveIsMarkedWhereItIsChosen() {
+        Page page = browser.laptop();
+        page.navigate("/choose");
+        button(page, "^Drinker:").click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Aunt Siv")))
+                .click();
+        assertThat(pot(page, "Orange-peel and liquorice")).containsText("Stop");
+        page.getByPlaceholder("ginger, evening").fill("marshmalow");
+        assertThat(pot(page, "Cold jar of marshmallow")).isVisible();
+        assertThat(page.locator("a[href^='/sheet/']")).hasCount(1);
+    }
+
+    @Test
+    void aBlendIsMadeFromTheTinsOnTheShelf() {
+        Page page = browser.laptop();
+        page.navigate("/choose?for=after%20a%20meal");
+        button(page, "Blend it for me").click();
+        assertThat(page.getByText(Pattern.compile("Traditionally used")).first())
+                .isVisible();
+        button(page, "Open it as a recipe").click();
+        assertThat(page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("A cup for: after a meal");
+        button(page, "Keep it").click();
+        assertThat(page).hasURL(Pattern.compile("/sheet/"));
+    }
+
+    @Test
+    void somebodyNewAndAVesselAreKept() {
+        Page page = browser.laptop();
+        page.navigate("/household");
+        button(page, "Somebody else").click();
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Grandmother");
+        page.getByLabel("Age", new Page.GetByLabelOptions().setExact(true)).fill("200");
+        button(page, "Keep it").click();
+        assertThat(page.getByText(Pattern.compile("between 0 and 120")).first()).isVisible();
+        page.getByLabel("Age", new Page.GetByLabelOptions().setExact(true)).fill("81");
+        page.getByLabel("blood thinner").check();
+        button(page, "Keep it").click();
+        assertThat(page.getByText("81 years; blood thinner")).isVisible();
+        button(page, "Change Grandmother").click();
+        button(page, "take it away").click();
+        button(page, "Yes, take it away").click();
+        assertThat(page.getByText("Grandmother")).hasCount(0);
+    }
+
+    @Test
+    void herOwnSpoonStandsAboveTheBooks() {
+        Page page = browser.laptop();
+        page.navigate("/herbs/agrimony");
+        button(page, "I weighed my own spoon").click();
+        page.getByLabel("Grams of a teaspoon, weight 1").fill("0.85");
+        button(page, "Keep my weights").click();
+        assertThat(page.getByText("0.85 g")).isVisible();
+        button(page, "Change my own weights").click();
+        button(page, "Back to the books").click();
+        assertThat(page.getByText("0.85 g")).hasCount(0);
+    }
+
+    @Test
+    void theSheetPrintsOnOnePage() {
+        Page page = browser.laptop();
+        page.navigate("/choose");
+        pot(page, "Dandelion and burdock").click();
+        button(page, "Start now").waitFor();
+        byte[] pdf = page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true));
+        String text = new String(pdf, java.nio.charset.StandardCharsets.ISO_8859_1);
+        int pages = text.split("/Type\\s*/Page[^s]").length - 1;
+        Assertions.assertThat(pages).as("pages of paper").isEqualTo(1);
+    }
+}
