@@ -1,5 +1,6 @@
 import { useQueries } from "@tanstack/react-query";
-import { api, type PlanSheet } from "../../api/client";
+import { api, type PlanSheet, type Tin } from "../../api/client";
+import { useShelf } from "../../api/queries";
 
 /** Gathered herbs with a look-alike that kills: what to look for, confirmed by the cook before the sheet can be started. */
 export function Identity({
@@ -11,7 +12,8 @@ export function Identity({
   sure: string[];
   onSure: (herb: string, is: boolean) => void;
 }) {
-  const slugs = gathered(plan);
+  const shelf = useShelf();
+  const slugs = shelf.isPending ? [] : gathered(plan, shelf.data ?? []);
   const herbs = useQueries({
     queries: slugs.map((slug) => ({ queryKey: ["herbs", slug], queryFn: () => api.herb(slug) })),
   });
@@ -49,7 +51,7 @@ export function Identity({
   );
 }
 
-/** Herbs of a plan that ask for the check. */
-export function gathered(plan: PlanSheet): string[] {
-  return plan.identityChecks;
+/** Herbs of a plan that ask for the check: those of which no tin stands on the shelf. */
+export function gathered(plan: PlanSheet, tins: Tin[]): string[] {
+  return plan.identityChecks.filter((h) => !tins.some((t) => t.herb === h));
 }

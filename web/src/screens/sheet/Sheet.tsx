@@ -2,7 +2,7 @@ import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, type PlanSheet, type WayLine } from "../../api/client";
 import { uuid } from "../../api/outbox";
-import { queryClient, useBrew, useKitchen, usePeople, usePlan, useRecipe } from "../../api/queries";
+import { queryClient, useBrew, useKitchen, usePeople, usePlan, useRecipe, useShelf } from "../../api/queries";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
 import { Loading, Trouble } from "../../parts/states";
@@ -24,17 +24,16 @@ export default function Sheet() {
   const recipe = useRecipe(recipeId);
   const people = usePeople();
   const kitchen = useKitchen();
+  const shelf = useShelf();
   const minute = useNow(20_000);
   const order = useMemo(() => readOrder(params), [params]);
   const drinkerId = order.drinkerId ?? people.data?.find((p) => p.brewer)?.id;
   const doc = recipe.data?.recipe;
-  const planned = usePlan(
-    useMemo(
-      () => ask(recipeId, doc, order, drinkerId, round(minute)),
-      [recipeId, doc, order, drinkerId, minute],
-    ),
-    doc !== undefined,
+  const asked = useMemo(
+    () => ask(recipeId, doc, order, drinkerId, round(minute)),
+    [recipeId, doc, order, drinkerId, minute],
   );
+  const planned = usePlan(asked, doc !== undefined);
   const [starting, setStarting] = useState(false);
   const [failure, setFailure] = useState<unknown>(null);
   const [sure, setSure] = useState<string[]>([]);
@@ -62,7 +61,7 @@ export default function Sheet() {
     if (last !== undefined) setParams(new URLSearchParams(last), { replace: true, preventScrollReset: true });
   }, [setParams]);
 
-  const unsure = plan ? gathered(plan).filter((h) => !sure.includes(h)) : [];
+  const unsure = plan ? gathered(plan, shelf.data ?? []).filter((h) => !sure.includes(h)) : [];
   const start = useCallback(
     async (now: boolean) => {
       if (!plan || plan.stopped || unsure.length > 0 || starting) return;
@@ -150,10 +149,7 @@ export default function Sheet() {
               unsure={unsure.length}
               onStart={start}
             />
-            <OneCook
-              asked={ask(recipeId, doc, order, drinkerId, round(minute))}
-              onAt={(at) => change({ at })}
-            />
+            <OneCook asked={asked} onAt={(at) => change({ at })} />
           </div>
         )}
       </div>

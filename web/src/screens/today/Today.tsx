@@ -11,6 +11,8 @@ export function Today() {
   const today = useDay();
   const recipes = useRecipes();
   const notes = useNotebook({ page: 0 });
+  // All of the page or nothing: what comes later would push down what is read already.
+  if (recipes.isPending || today.isPending || notes.isPending) return <Loading what="the kitchen" />;
   return (
     <div className="grid gap-x-12 gap-y-8 pt-6 lg:grid-cols-[minmax(0,1fr)_300px]">
       <title>Today · Ember Cup</title>
@@ -32,7 +34,6 @@ export function Today() {
             The household’s pots
           </h1>
           <div className="mt-3">
-            {recipes.isPending && <Loading what="the pots" />}
             {recipes.error && <Trouble error={recipes.error} again={() => recipes.refetch()} />}
             {recipes.data?.length === 0 && (
               <Empty title="No pots yet">

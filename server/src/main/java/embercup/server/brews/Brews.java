@@ -18,6 +18,7 @@ import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.Refusal;
+import embercup.server.shelf.Shelf;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -59,6 +60,7 @@ public class Brews implements Plans.Day {
     private final Plans plans;
     private final Notebook notebook;
     private final Learned learned;
+    private final Shelf shelf;
     private final PhotoRepository photos;
     private final JsonMapper json;
     private final Clock clock;
@@ -70,6 +72,7 @@ public class Brews implements Plans.Day {
             Plans plans,
             Notebook notebook,
             Learned learned,
+            Shelf shelf,
             PhotoRepository photos,
             JsonMapper json,
             Clock clock,
@@ -79,6 +82,7 @@ public class Brews implements Plans.Day {
         this.plans = plans;
         this.notebook = notebook;
         this.learned = learned;
+        this.shelf = shelf;
         this.photos = photos;
         this.json = json;
         this.clock = clock;
@@ -127,11 +131,13 @@ public class Brews implements Plans.Day {
         return settle(e);
     }
 
-    private static void refuseUnsure(BrewAsk ask, PlanSheet sheet) {
+    /** A herb of which a tin stands on the shelf is known; any other that is to be looked at must be confirmed. */
+    private void refuseUnsure(BrewAsk ask, PlanSheet sheet) {
         List<String> confirmed = ask.confirmed() == null ? List.of() : ask.confirmed();
-        List<String> unsure = sheet.identityChecks().stream()
+        List<String> asked = sheet.identityChecks().stream()
                 .filter(h -> !confirmed.contains(h))
                 .toList();
+        List<String> unsure = asked.isEmpty() ? asked : shelf.without(asked);
         if (!unsure.isEmpty()) {
             throw Refusal.of(
                     HttpStatus.CONFLICT,

@@ -91,16 +91,27 @@ public class Notebook {
     @Transactional(readOnly = true)
     public Entry.EntryPage page(
             @Nullable String words, @Nullable UUID recipeId, @Nullable String drinker, int liking, int page) {
+        if (words != null && !words.isBlank()) {
+            return search(words, Math.max(0, page));
+        }
         PageRequest request = PageRequest.of(Math.max(0, page), PAGE);
         boolean filtered = drinker != null && !drinker.isBlank() || liking > 0;
-        Slice<EntryEntity> slice = words != null && !words.isBlank()
-                ? repository.search(words, request)
-                : filtered
-                        ? repository.filtered(recipeId, drinker == null ? "" : drinker, liking, request)
-                        : recipeId != null
-                                ? repository.findAllByRecipeIdOrderByBrewedAtDesc(recipeId, request)
-                                : repository.findAllByOrderByBrewedAtDesc(request);
+        Slice<EntryEntity> slice = filtered
+                ? repository.filtered(recipeId, drinker == null ? "" : drinker, liking, request)
+                : recipeId != null
+                        ? repository.findAllByRecipeIdOrderByBrewedAtDesc(recipeId, request)
+                        : repository.findAllByOrderByBrewedAtDesc(request);
         return new Entry.EntryPage(slice.map(Notebook::entry).getContent(), request.getPageNumber(), slice.hasNext());
+    }
+
+    /** One more than a page is asked, to know whether there are older ones. */
+    private Entry.EntryPage search(String words, int page) {
+        List<EntryEntity> found = repository.searchNewest(words, PAGE + 1, page * PAGE);
+        if (found.size() <= PAGE) {
+            found = repository.searchAll(words, PAGE + 1, page * PAGE);
+        }
+        return new Entry.EntryPage(
+                found.stream().limit(PAGE).map(Notebook::entry).toList(), page, found.size() > PAGE);
     }
 
     private static Entry entry(EntryEntity e) {

@@ -44,7 +44,6 @@ import embercup.server.recipes.RecipeDoc;
 import embercup.server.recipes.RecipeReading;
 import embercup.server.recipes.RecipeSheet;
 import embercup.server.recipes.Recipes;
-import embercup.server.shelf.Shelf;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -64,23 +63,14 @@ public class Plans {
     private final People people;
     private final Kitchens kitchens;
     private final Herbary herbary;
-    private final Shelf shelf;
     private final Learned learned;
     private final Clock clock;
 
-    Plans(
-            Recipes recipes,
-            People people,
-            Kitchens kitchens,
-            Herbary herbary,
-            Shelf shelf,
-            Learned learned,
-            Clock clock) {
+    Plans(Recipes recipes, People people, Kitchens kitchens, Herbary herbary, Learned learned, Clock clock) {
         this.recipes = recipes;
         this.people = people;
         this.kitchens = kitchens;
         this.herbary = herbary;
-        this.shelf = shelf;
         this.learned = learned;
         this.clock = clock;
     }
@@ -194,14 +184,13 @@ public class Plans {
                 : ask.startAt() == null ? clock.instant() : ask.startAt();
     }
 
-    /** Gathered herbs with a poisonous look-alike, unless a tin of it stands on the shelf: that one is known. */
-    private List<String> identityChecks(BrewPlan plan, Materia materia) {
-        List<String> unsure = plan.additions().stream()
+    /** Gathered herbs with a poisonous look-alike. */
+    private static List<String> identityChecks(BrewPlan plan, Materia materia) {
+        return plan.additions().stream()
                 .map(PlannedAddition::herb)
                 .distinct()
                 .filter(slug -> materia.herb(slug, "herb").needsIdentityCheck())
                 .toList();
-        return unsure.isEmpty() ? unsure : shelf.without(unsure);
     }
 
     /** The core's ways out, and the people of the household whom the same plan does not stop. */
@@ -311,10 +300,7 @@ public class Plans {
         if (ask.recipeId() == null && ask.recipe() == null) {
             throw InvalidInput.of("recipe", "", "either recipeId or recipe, or both for a kept one as it was changed");
         }
-        return ask.recipe() != null
-                ? ask.recipe()
-                : recipes.get(Fields.need(ask.recipeId(), "recipeId", "a recipe"))
-                        .recipe();
+        return ask.recipe() != null ? ask.recipe() : recipes.doc(Fields.need(ask.recipeId(), "recipeId", "a recipe"));
     }
 
     /** The recipe with what the order leaves out, lessens, replaces or draws otherwise. */

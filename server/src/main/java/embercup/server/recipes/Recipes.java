@@ -59,6 +59,12 @@ public class Recipes {
         return sheet(entity(id));
     }
 
+    /** The recipe alone, without its thumb, which costs a plan. @throws Refusal 404 when there is none */
+    @Transactional(readOnly = true)
+    public RecipeDoc doc(UUID id) {
+        return json.readValue(entity(id).document, RecipeDoc.class);
+    }
+
     /** @throws embercup.core.workings.InvalidInput when it cannot be brewed */
     @Transactional
     public RecipeSheet add(RecipeDraft draft) {
