@@ -25,7 +25,7 @@ export interface FireLineProps {
   /** Another plan's curve, drawn thin beside this one. */
   against?: CurvePoint[];
   /** What is laid over the line, given where it stands. */
-  over?: (geometry: { endS: number; bandTop: number; bandBase: number }) => ReactNode;
+  over?: (geometry: { endS: number; bandTop: number; bandBase: number; bodyY: number }) => ReactNode;
 }
 
 const INSET = 4;
@@ -241,7 +241,12 @@ export function FireLine(props: FireLineProps) {
           />
         )}
       </svg>
-      {props.over?.({ endS, bandTop: band.top, bandBase: band.base })}
+      {props.over?.({
+        endS,
+        bandTop: band.top,
+        bandBase: band.base,
+        bodyY: last ? yBody(last.body) : curveBase,
+      })}
       {at && cursor !== null && (
         <div
           className="pointer-events-none absolute z-10 rounded-one border border-hairline bg-raised px-2 py-1 text-sm shadow"

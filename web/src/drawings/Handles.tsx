@@ -2,7 +2,10 @@ import { scaleLinear } from "d3-scale";
 import { useRef, useState } from "react";
 import type { AdditionLine, PlanSheet, StageDoc } from "../api/client";
 import { span } from "../parts/say";
-import type { Tweak } from "../screens/sheet/order";
+import type { Order, Tweak } from "../screens/sheet/order";
+
+type Strength = Order["strength"];
+const STRENGTHS: Strength[] = ["gentle", "standard", "strong"];
 
 /** Minutes that one pixel of dragging is worth grow with the length of the stage, so that a jar can be dragged too. */
 const KEY_STEPS = [1, 5, 30, 60];
@@ -15,6 +18,9 @@ export function Handles({
   endS,
   bandTop,
   bandBase,
+  bodyY,
+  strength,
+  onStrength,
   onTweak,
 }: {
   plan: PlanSheet;
@@ -24,6 +30,10 @@ export function Handles({
   endS: number;
   bandTop: number;
   bandBase: number;
+  /** Where the strength curve ends, px from the top. */
+  bodyY: number;
+  strength: Strength;
+  onStrength: (s: Strength) => void;
   onTweak: (t: Tweak) => void;
 }) {
   const x = scaleLinear([0, endS], [4, width - 4]);
@@ -64,9 +74,77 @@ export function Handles({
           </button>
         );
       })}
+      <StrengthHandle
+        left={x(plan.curve.at(-1)?.tS ?? 0)}
+        top={bodyY}
+        strength={strength}
+        onStrength={onStrength}
+      />
       {plan.additions.map((a, i) => (
         <Herb key={i} plan={plan} addition={a} index={i} stages={stages} x={x} onTweak={onTweak} />
       ))}
+    </div>
+  );
+}
+
+/** The end of the strength curve: dragged up or down, or by arrow keys, from gentle to strong. */
+function StrengthHandle({
+  left,
+  top,
+  strength,
+  onStrength,
+}: {
+  left: number;
+  top: number;
+  strength: Strength;
+  onStrength: (s: Strength) => void;
+}) {
+  const from = useRef<{ y: number; by: number } | null>(null);
+  const [shift, setShift] = useState(0);
+  const at = STRENGTHS.indexOf(strength);
+  const to = (i: number) => {
+    const next = STRENGTHS[Math.max(0, Math.min(STRENGTHS.length - 1, i))];
+    if (next && next !== strength) onStrength(next);
+  };
+  return (
+    <div
+      role="slider"
+      tabIndex={0}
+      aria-label="Strength of the cup"
+      aria-orientation="vertical"
+      aria-valuenow={at + 1}
+      aria-valuemin={1}
+      aria-valuemax={STRENGTHS.length}
+      aria-valuetext={strength}
+      className="pointer-events-auto absolute grid size-[24px] -translate-x-1/2 -translate-y-1/2 cursor-ns-resize touch-none place-items-center"
+      style={{ left, top: top + shift }}
+      onKeyDown={(e) => {
+        if (e.key === "ArrowUp" || e.key === "ArrowRight") to(at + 1);
+        else if (e.key === "ArrowDown" || e.key === "ArrowLeft") to(at - 1);
+        else return;
+        e.preventDefault();
+      }}
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        from.current = { y: e.clientY, by: 0 };
+      }}
+      onPointerMove={(e) => {
+        if (!from.current) return;
+        from.current.by = e.clientY - from.current.y;
+        setShift(from.current.by);
+      }}
+      onPointerUp={() => {
+        const by = from.current?.by ?? 0;
+        from.current = null;
+        setShift(0);
+        if (Math.abs(by) > 8) to(at + (by < 0 ? 1 : -1) * (Math.abs(by) > 40 ? 2 : 1));
+      }}
+      onPointerCancel={() => {
+        from.current = null;
+        setShift(0);
+      }}
+    >
+      <span className="block size-[13px] rounded-full border-2 border-herb bg-ground" />
     </div>
   );
 }

@@ -56,11 +56,19 @@ export function Cautions({ plan, onWay }: { plan: PlanSheet; onWay: (way: WayLin
           </dt>
         </div>
         <div>
-          <dd className="figure text-2xl">{Math.round(plan.aroma * 100)} %</dd>
+          <dd>
+            <Why workings={plan.workings.aroma} className="figure text-2xl">
+              {Math.round(plan.aroma * 100)} %
+            </Why>
+          </dd>
           <dt className="text-muted text-sm">aroma kept</dt>
         </div>
         <div>
-          <dd className="figure text-2xl">{Math.round(plan.bite * 100)} %</dd>
+          <dd>
+            <Why workings={plan.workings.bite} className="figure text-2xl">
+              {Math.round(plan.bite * 100)} %
+            </Why>
+          </dd>
           <dt className="text-muted text-sm">bite drawn</dt>
         </div>
       </dl>

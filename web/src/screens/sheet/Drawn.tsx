@@ -7,7 +7,7 @@ import { useWidth } from "../../parts/size";
 import { Why } from "../../parts/Why";
 import { Cautions } from "./Cautions";
 import { Measures } from "./Measures";
-import type { Tweak } from "./order";
+import type { Order, Tweak } from "./order";
 import { WhatIf } from "./WhatIf";
 
 /** Vessel, measures, cautions and fire line of a plan, all of them to be handled. */
@@ -15,6 +15,8 @@ export function Drawn({
   plan,
   stages,
   onWay,
+  strength,
+  onStrength,
   onTweak,
   held,
   onDrop,
@@ -23,6 +25,8 @@ export function Drawn({
   /** The stages as ordered, for the handles; empty when they were proposed by the plan. */
   stages: StageDoc[];
   onWay: (way: WayLine) => void;
+  strength: Order["strength"];
+  onStrength: (s: Order["strength"]) => void;
   onTweak: (t: Tweak) => void;
   /** Another plan that is held beside this one. */
   held: PlanSheet | null;
@@ -119,7 +123,15 @@ export function Drawn({
           over={(g) =>
             line.width >= 560 &&
             stages.length > 0 && (
-              <Handles plan={plan} stages={stages} width={line.width} onTweak={onTweak} {...g} />
+              <Handles
+                plan={plan}
+                stages={stages}
+                width={line.width}
+                strength={strength}
+                onStrength={onStrength}
+                onTweak={onTweak}
+                {...g}
+              />
             )
           }
         />

@@ -167,6 +167,8 @@ export default function Sheet() {
             plan={plan}
             stages={applied(recipe.data.recipe, order.tweaks).stages ?? []}
             onWay={way}
+            strength={order.strength}
+            onStrength={(strength) => change({ strength })}
             onTweak={(t) => change({ tweaks: tweaked(order, t) })}
             held={held}
             onDrop={() => setHeld(null)}

@@ -140,6 +140,23 @@ class OwnPotsTest {
     }
 
     @Test
+    void theStrengthIsDraggedAndComesDownByKey() {
+        Page page = browser.laptop();
+        page.navigate("/choose");
+        pot(page, "Dandelion and burdock").click();
+        Locator strength = slider(page, "Strength of the cup");
+        var box = strength.boundingBox();
+        page.mouse().move(box.x + 12, box.y + 12);
+        page.mouse().down();
+        page.mouse().move(box.x + 12, box.y - 12);
+        page.mouse().up();
+        assertThat(button(page, "^Strength: strong")).isVisible();
+        slider(page, "Strength of the cup").focus();
+        page.keyboard().press("ArrowDown");
+        assertThat(button(page, "^Strength: standard")).isVisible();
+    }
+
+    @Test
     void twoSettingsAreLaidOverEachOther() {
         Page page = browser.laptop();
         page.navigate("/choose");

@@ -15,12 +15,14 @@ import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.recipe.Schools;
+import embercup.core.workings.Workings;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * Where care is due: the drinker's conditions against every herb, ages, daily limits over all cups of the day, and the
@@ -37,8 +39,9 @@ public final class Care {
     /**
      * @param cautions the gravest first
      * @param loads the drinker's day if she drinks this whole plan
+     * @param workings of each load, by {@code dailyLoads.} and its constituent
      */
-    public record Verdict(List<Caution> cautions, List<DayLoad> loads) {
+    public record Verdict(List<Caution> cautions, List<DayLoad> loads, Map<String, Workings> workings) {
 
         /** Whether the brew must not start until a way out is chosen. */
         public boolean stops() {
@@ -64,7 +67,7 @@ public final class Care {
         loads.forEach(l -> load(all, l, plan));
         all.addAll(KitchenHazards.of(plan));
         all.sort(Comparator.comparing(Caution::severity).reversed());
-        return new Verdict(List.copyOf(all), loads);
+        return new Verdict(List.copyOf(all), loads, workings(loads));
     }
 
     private void herb(List<Caution> all, Herb herb, Drinker drinker) {
@@ -212,6 +215,32 @@ public final class Care {
                 severity,
                 holds + out + " All of the herb is counted, which overestimates a strained cup.",
                 limit.source()));
+    }
+
+    private Map<String, Workings> workings(List<DayLoad> loads) {
+        Map<String, Workings> all = new TreeMap<>();
+        for (DayLoad load : loads) {
+            DailyLimit limit = materia.limits().get(load.constituent());
+            if (limit != null) {
+                all.put("dailyLoads." + load.constituent().name().toLowerCase(Locale.ROOT), workings(load, limit));
+            }
+        }
+        return all;
+    }
+
+    /** Why a load of the day is what it is: this pot's milligrams, what went before, and the drinker's limit. */
+    private static Workings workings(DayLoad load, DailyLimit limit) {
+        String name = load.constituent().name().toLowerCase(Locale.ROOT);
+        return Workings.computed(
+                        name + " in the day",
+                        "all of the herb × its content + what was planned or drunk that day",
+                        load.mg(),
+                        "mg",
+                        Workings.given("from this pot", load.planMg(), "mg"),
+                        Workings.given("from the rest of the day", load.mg() - load.planMg(), "mg"),
+                        Workings.sourced(
+                                "limit for this drinker: " + limit.words(), load.limitMg(), "mg", limit.source()))
+                .from(limit.source());
     }
 
     private static String mg(double mg) {

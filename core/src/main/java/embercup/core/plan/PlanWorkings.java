@@ -50,6 +50,73 @@ final class PlanWorkings {
         }
     }
 
+    /** What is drawn and kept of aroma and bite, what is left in the herbs, how long it all takes and when honey may go in. */
+    static void rest(Map<String, Workings> all, BrewSetup setup, BrewResult brew, WaterPlan water, double totalS) {
+        all.put(
+                "aroma",
+                Workings.computed(
+                                "aroma in the cup",
+                                "drawn by first-order approach to equilibrium − lost to the open air and heat, of what the herbs held",
+                                brew.share(ExtractClass.AROMA),
+                                "")
+                        .from("spiro"));
+        all.put(
+                "bite",
+                Workings.computed(
+                                "bitter and tannic matter in the cup",
+                                "drawn by first-order approach to equilibrium, of what the herbs held",
+                                brew.share(ExtractClass.BITE),
+                                "")
+                        .from("spiro"));
+        List<Workings> left = new ArrayList<>();
+        for (int i = 0; i < setup.charges().size(); i++) {
+            left.add(Workings.given(
+                    setup.charges().get(i).herb().common(),
+                    brew.leftInHerbs().get(i).getOrDefault(ExtractClass.BODY, 0.0),
+                    ""));
+        }
+        all.put(
+                "leftInHerbs",
+                Workings.computed(
+                        "left in the spent herbs",
+                        "1 − share drawn, herb by herb",
+                        left.stream().mapToDouble(Workings::value).max().orElse(0),
+                        "",
+                        left));
+        List<Workings> stages = new ArrayList<>();
+        for (StageRun run : brew.stages()) {
+            stages.add(Workings.given(run.stage().kind().code(), run.durationS() / 60, "min"));
+        }
+        all.put(
+                "totalS",
+                Workings.computed(
+                        "whole length",
+                        "prep that does not fit into waiting + the stages",
+                        totalS / 60,
+                        "min",
+                        stages));
+        all.put(
+                "honeyAfterS",
+                Workings.computed(
+                                "until 40 °C in the cup",
+                                "Newton's cooling of an open mug from the temperature it is poured at",
+                                brew.honeyAfterS() / 60,
+                                "min",
+                                Workings.given("poured at", brew.cupC(), "°C"),
+                                Workings.given("room", setup.kitchen().roomC(), "°C"))
+                        .from("kitchen-heat"));
+        if (water.dipMl() > 0) {
+            all.put(
+                    "water.dipMl",
+                    Workings.computed(
+                            "the mark of the reduction",
+                            "strained liquor wanted + kept by the herbs + room they take under water",
+                            water.dipMl(),
+                            "mL",
+                            Workings.given("kept by the herbs", water.retainedMl(), "mL")));
+        }
+    }
+
     private static Workings boiling(BrewSetup setup) {
         double altitude = setup.kitchen().altitudeM();
         Workings pressure = Workings.computed(

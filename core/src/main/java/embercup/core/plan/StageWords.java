@@ -1,6 +1,7 @@
 package embercup.core.plan;
 
 import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.Schools;
 import embercup.core.recipe.Stage;
 import java.util.Locale;
 
@@ -107,7 +108,7 @@ final class StageWords {
 
         @Override
         public String strain(Stage.Strain stage) {
-            return "Strain" + (stage.pressed() ? " and press" : "") + " into " + cupsWord() + diluted();
+            return "Strain" + (stage.pressed() ? " and press" : "") + " into " + cupsWord() + diluted() + spentHerbs();
         }
 
         @Override
@@ -133,6 +134,16 @@ final class StageWords {
                 return "a jar";
             }
             return request.cups() == 1 ? "the mug" : Math.round(request.cups()) + " mugs";
+        }
+
+        /** What becomes of the herbs where the cook's school says it; what is left in them stands in the workings. */
+        private String spentHerbs() {
+            return switch (request.schools().chosen(Schools.Question.SPENT_HERBS)) {
+                case ONCE_MORE -> "; keep the herbs for one more brew";
+                case COMPOST -> "; compost the herbs";
+                case INTO_FOOD -> "; the herbs go into other food";
+                default -> "";
+            };
         }
 
         /** How a concentrate is served. */

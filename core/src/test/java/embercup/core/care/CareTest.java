@@ -160,4 +160,15 @@ class CareTest {
         assertThat(judge(lindenCup(), Drinker.ADULT, Map.of()).cautions())
                 .noneMatch(c -> c.code().equals("reducing-pot"));
     }
+
+    /** 2 g of cassia at 3 000 mg/kg are 6 mg: the day of a 60 kg adult (EFSA 2008, BfR, mem). */
+    @Test
+    void aLoadOfTheDayAnswersWhy() {
+        var why = judge(decoction("cinnamon-cassia", Cut.CHOPPED, 1), adultWith(60), Map.of(Constituent.COUMARIN, 2.0))
+                .workings()
+                .get("dailyLoads.coumarin");
+        assertThat(why.value()).isCloseTo(5, within(1e-6));
+        assertThat(why.inputs()).hasSize(3);
+        assertThat(why.inputs().get(2).value()).isCloseTo(6, within(1e-6));
+    }
 }

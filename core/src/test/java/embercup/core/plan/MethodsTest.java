@@ -180,6 +180,21 @@ class MethodsTest {
         assertThat(leftSlow).isLessThan(leftQuick);
     }
 
+    @Test
+    void theStrainSaysWhatBecomesOfTheHerbsWhereTheSchoolSaysIt() {
+        PlanRequest pot = PlanRequest.asWritten(rootPot());
+        assertThat(lastLabel(pot)).doesNotContain("herbs");
+        assertThat(lastLabel(pot.withSchools(pot.schools().with(Choice.COMPOST))))
+                .contains("compost the herbs");
+        assertThat(lastLabel(pot.withSchools(pot.schools().with(Choice.ONCE_MORE))))
+                .contains("one more brew");
+    }
+
+    private static String lastLabel(PlanRequest request) {
+        List<Step> steps = plan(request).steps();
+        return steps.get(steps.size() - 1).label();
+    }
+
     // ---- gates of the cup
 
     private static Recipe honeyCup() {

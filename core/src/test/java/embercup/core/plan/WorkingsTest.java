@@ -46,6 +46,11 @@ class WorkingsTest {
                     .isEqualTo(plan.water().yieldMl());
             assertThat(why(plan, "strength").value()).isEqualTo(plan.strength());
             assertThat(why(plan, "boilingC").value()).isEqualTo(plan.boilingC());
+            assertThat(why(plan, "aroma").value()).isEqualTo(plan.aroma());
+            assertThat(why(plan, "bite").value()).isEqualTo(plan.bite());
+            assertThat(why(plan, "totalS").value()).isCloseTo(plan.totalS() / 60, within(1e-9));
+            assertThat(why(plan, "leftInHerbs").inputs())
+                    .hasSize(plan.brew().leftInHerbs().size());
         }
     }
 

@@ -33,6 +33,7 @@ import embercup.server.platform.WorkingsLine;
 import embercup.server.recipes.RecipeWriting;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 
 /** Writes the core's plan for the wire. */
 public final class PlanWriting {
@@ -90,7 +91,13 @@ public final class PlanWriting {
                 r.spentHerbs(),
                 identityChecks,
                 learned,
-                WorkingsLine.of(plan.workings()));
+                workings(plan, verdict));
+    }
+
+    private static Map<String, WorkingsLine> workings(BrewPlan plan, Care.Verdict verdict) {
+        Map<String, WorkingsLine> all = WorkingsLine.of(plan.workings());
+        all.putAll(WorkingsLine.of(verdict.workings()));
+        return all;
     }
 
     private static List<AdditionLine> additions(BrewPlan plan) {
