@@ -49,7 +49,7 @@ export function DayStrip() {
             key={m.brew.id}
             to={`/brew/${m.brew.id}`}
             aria-label={`${m.brew.name}, ${m.words}`}
-            className={`absolute top-0.5 z-10 whitespace-nowrap text-[13px] leading-5 hover:underline ${m.shown ? "bg-strip pr-1" : "h-9"}`}
+            className={`absolute top-0.5 whitespace-nowrap text-[13px] leading-5 hover:underline ${m.shown ? "z-10 bg-strip pr-1" : "z-0 h-9"}`}
             style={m.shown ? { left: m.labelX } : { left: m.fromX, width: Math.max(16, m.toX - m.fromX) }}
           >
             {m.shown && m.words}
@@ -79,10 +79,15 @@ function Bar({ mark }: { mark: Mark }) {
   return <circle cx={mark.fromX} cy={30} r={6} fill="var(--muted)" />;
 }
 
-/** Labels from left to right; one that would overlap the last is left out of sight but not out of reach. */
+/**
+ * What is on the fire gets its label first, the most urgent before the rest, moved along until it is free; what is done gets
+ * one only where it stands. A mark without a label is out of sight but not out of reach.
+ */
 function place(brews: BrewLine[], x: (d: Date) => number, width: number, now: Date): Mark[] {
-  const sorted = [...brews].sort((a, b) => a.startAt.localeCompare(b.startAt));
-  let free = 0;
+  const urgency = (b: BrewLine) => (b.phase === "finished" ? "z" : "a") + (b.dueAt ?? b.startAt);
+  const sorted = [...brews].sort((a, b) => urgency(a).localeCompare(urgency(b)));
+  const taken: [number, number][] = [];
+  const free = (from: number, length: number) => !taken.some(([a, b]) => from < b && from + length > a);
   return sorted.map((brew) => {
     const fromX = Math.max(0, Math.min(width, x(new Date(brew.startAt))));
     const end =
@@ -98,11 +103,12 @@ function place(brews: BrewLine[], x: (d: Date) => number, width: number, now: Da
         : brew.phase === "planned"
           ? `${name} at ${clock(brew.startAt)}`
           : name;
-    const length = words.length * LETTER;
-    const labelX = Math.max(0, Math.min(fromX, width - length - 4));
-    const shown = labelX >= free;
-    if (shown) free = labelX + length + 12;
-    return { brew, fromX, toX, words, labelX, shown };
+    const length = words.length * LETTER + 12;
+    const own = Math.max(0, Math.min(fromX, width - length));
+    const places = brew.phase === "finished" ? [own] : [own, ...taken.map(([, to]) => to), 0];
+    const labelX = places.find((p) => p + length <= width + 4 && free(p, length));
+    if (labelX !== undefined) taken.push([labelX, labelX + length]);
+    return { brew, fromX, toX, words, labelX: labelX ?? own, shown: labelX !== undefined };
   });
 }
 

@@ -121,7 +121,7 @@ export default function Choose() {
         occasions={occasions.data ?? []}
         purpose={purpose}
         drinkerId={drinkerId}
-        house={[...tins]}
+        house={shelf.data ? [...tins] : undefined}
         onPurpose={(p) => set("for", p)}
       />
     </div>
@@ -144,7 +144,8 @@ function BlendForMe({
   occasions: string[];
   purpose: string;
   drinkerId?: string;
-  house: string[];
+  /** Missing until the shelf is known. */
+  house?: string[];
   onPurpose: (p: string) => void;
 }) {
   const navigate = useNavigate();
@@ -166,7 +167,7 @@ function BlendForMe({
         Or a blend from what is in the house
       </h2>
       <p className="mt-1 flex flex-wrap items-center gap-x-3 text-muted">
-        {house.length} tins on the shelf, for{" "}
+        {house?.length ?? "…"} tins on the shelf, for{" "}
         <Word label="Occasion" shown={occasion || "choose an occasion"}>
           {(close) => (
             <OneOf
@@ -181,7 +182,7 @@ function BlendForMe({
             />
           )}
         </Word>
-        {occasion && (
+        {occasion && house && (
           <button
             type="button"
             className="min-h-11 underline underline-offset-4"

@@ -101,7 +101,9 @@ class OnTheFireTest {
             last = page.url();
         }
         page.navigate("/household");
-        link(page, "Linden and elderflower").click();
+        page.locator("nav[aria-label='Today'] a", new Page.LocatorOptions().setHasText("Linden and elderflower"))
+                .first()
+                .click();
         assertThat(page).hasURL(Pattern.compile("/brew/"));
         assertThat(now(page)).isVisible();
         org.assertj.core.api.Assertions.assertThat(last).contains("/brew/");

@@ -42,7 +42,7 @@ class ScreensTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"LIGHT, 1280, 800", "DARK, 1280, 800", "LIGHT, 390, 844", "DARK, 390, 844"})
+    @CsvSource({"LIGHT, 1280, 800", "DARK, 390, 844"})
     void everyScreenIsAccessibleAndNeverScrollsSideways(ColorScheme scheme, int width, int height) {
         Page page = browser.page(width, height, scheme, RunningServer.address());
         for (String place : PLACES) {

@@ -1,0 +1,161 @@
+package embercup.core.live;
+
+import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.dried;
+import static embercup.core.Pots.lindenCup;
+import static embercup.core.Pots.macerate;
+import static embercup.core.Pots.recipe;
+import static embercup.core.Pots.rootPot;
+import static embercup.core.Pots.strain;
+import static embercup.core.Pots.twoBoils;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import embercup.core.materia.Cut;
+import embercup.core.materia.Tradition;
+import embercup.core.measure.Unit;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.PlanRequest;
+import embercup.core.recipe.Recipe;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What the instruments of a simulated kitchen read, method by method. */
+class SimulatedKitchenTest {
+
+    private static final Instant START = Instant.parse("2026-11-25T17:00:00Z");
+    private static final SimulatedKitchen EXACT = new SimulatedKitchen(1, 9);
+
+    /** A brew that is confirmed whenever the instruments say so, and what they read at each confirmation. */
+    private static final class Brewing {
+        private final BrewPlan plan;
+        private final SimulatedKitchen kitchen;
+        private final List<BrewEvent> events = new ArrayList<>();
+        private Instant now = START;
+
+        Brewing(Recipe recipe, SimulatedKitchen kitchen) {
+            this.plan = PLANNER.plan(PlanRequest.asWritten(recipe));
+            this.kitchen = kitchen;
+            events.add(new BrewEvent.Started(id(), START));
+        }
+
+        private UUID id() {
+            return new UUID(3, events.size());
+        }
+
+        LiveBrew live() {
+            return LiveBrew.fold(PLANNER, plan, events);
+        }
+
+        SimulatedKitchen.Readings read() {
+            return kitchen.at(plan, live(), now);
+        }
+
+        /** Goes on until a step of this kind begins; answers what is read there. */
+        Optional<SimulatedKitchen.Readings> until(String kind) {
+            for (int guard = 0; guard < 20_000; guard++) {
+                LiveBrew live = live();
+                if (live.now().isEmpty()) {
+                    return kind.equals("end") ? Optional.of(read()) : Optional.empty();
+                }
+                if (live.now().get().step().kind().equals(kind)) {
+                    return Optional.of(read());
+                }
+                double length = live.now().get().step().durationS();
+                now = now.plusSeconds(Math.max(2, (long) (length / 60)));
+                if (read().fulfilled()) {
+                    events.add(new BrewEvent.StepDone(
+                            id(), now, live.now().get().step().key()));
+                }
+            }
+            return Optional.empty();
+        }
+    }
+
+    @Test
+    void theKettleBoilsBeforeItIsPoured() {
+        Brewing cup = new Brewing(lindenCup(), EXACT);
+        SimulatedKitchen.Readings atPour = cup.until("pour").orElseThrow();
+        assertThat(atPour.step()).isEqualTo("s0");
+        SimulatedKitchen.Readings atSteep = cup.until("steep").orElseThrow();
+        assertThat(atSteep.tempC()).as("the teapot took some of the heat").isBetween(82.0, 99.0);
+        assertThat(atSteep.waterMl()).isCloseTo(cup.plan.water().startMl(), within(8.0));
+    }
+
+    @Test
+    void aSteepingPotCoolsWhileItStands() {
+        Brewing cup = new Brewing(lindenCup(), EXACT);
+        double hot = cup.until("steep").orElseThrow().tempC();
+        double later = cup.until("strain").orElseThrow().tempC();
+        assertThat(later).isLessThan(hot - 3);
+    }
+
+    @Test
+    void theRootPotReadsTheBoilWhenItIsThere() {
+        Brewing pot = new Brewing(rootPot(), EXACT);
+        assertThat(pot.until("heat").orElseThrow().tempC()).isLessThan(25);
+        assertThat(pot.until("simmer").orElseThrow().boils()).isTrue();
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {0.8, 1.2})
+    void aStoveThatIsNotThePlansBoilsAtAnotherMinute(double factor) {
+        Brewing planned = new Brewing(rootPot(), EXACT);
+        Brewing real = new Brewing(rootPot(), new SimulatedKitchen(factor, 9));
+        planned.until("simmer");
+        real.until("simmer");
+        Duration difference = Duration.between(planned.now, real.now);
+        assertThat(difference.isNegative()).isEqualTo(factor > 1);
+        assertThat(difference.abs()).isGreaterThan(Duration.ofSeconds(10));
+    }
+
+    @Test
+    void twoBoilsEachBeginWithTheirOwnWater() {
+        Brewing pot = new Brewing(twoBoils(), EXACT);
+        pot.until("refill").orElseThrow();
+        SimulatedKitchen.Readings end = pot.until("end").orElseThrow();
+        assertThat(end.waterMl()).isPositive();
+        assertThat(pot.live().readyAt()).isPresent();
+    }
+
+    @Test
+    void aColdJarStaysAtTheTap() {
+        Recipe jar = recipe(
+                Tradition.MONOGRAPH,
+                3,
+                240,
+                List.of(dried("marshmallow", Cut.CHOPPED, 9, Unit.GRAM, 0)),
+                macerate(480),
+                strain());
+        Brewing cold = new Brewing(jar, EXACT);
+        SimulatedKitchen.Readings read = cold.until("strain").orElseThrow();
+        assertThat(read.tempC()).isBetween(14.0, 21.0);
+        assertThat(read.boils()).isFalse();
+    }
+
+    @Test
+    void theScaleReadsThePotTheHerbsAndTheWater() {
+        Brewing pot = new Brewing(rootPot(), EXACT);
+        SimulatedKitchen.Readings full = pot.until("simmer").orElseThrow();
+        SimulatedKitchen.Readings strained = pot.until("end").orElseThrow();
+        assertThat(full.weightG()).isGreaterThan(full.waterMl() + 13);
+        assertThat(strained.weightG()).isLessThan(full.weightG());
+    }
+
+    @Test
+    void everyBrewHasAStoveOfItsOwnAndKeepsIt() {
+        List<Double> factors = new ArrayList<>();
+        for (int i = 0; i < 40; i++) {
+            factors.add(SimulatedKitchen.of(new UUID(i * 7919L, i)).powerFactor());
+        }
+        assertThat(factors).allMatch(f -> f >= 0.78 && f <= 1.22).doesNotHaveDuplicates();
+        assertThat(SimulatedKitchen.of(new UUID(1, 2))).isEqualTo(SimulatedKitchen.of(new UUID(1, 2)));
+    }
+}
