@@ -105,6 +105,11 @@ final class PlanWorkings {
                                 Workings.given("poured at", brew.cupC(), "°C"),
                                 Workings.given("room", setup.kitchen().roomC(), "°C"))
                         .from("kitchen-heat"));
+        for (StageRun run : brew.stages()) {
+            if (run.stage() instanceof Stage.Reduce || run.stage() instanceof Stage.Cool) {
+                all.put("stages." + run.index() + ".properS", solved(setup, run));
+            }
+        }
         if (water.dipMl() > 0) {
             all.put(
                     "water.dipMl",
@@ -115,6 +120,46 @@ final class PlanWorkings {
                             "mL",
                             Workings.given("kept by the herbs", water.retainedMl(), "mL")));
         }
+    }
+
+    /** A stage whose length is not the recipe's but the pot's. */
+    private static Workings solved(BrewSetup setup, StageRun run) {
+        if (run.stage() instanceof Stage.Cool cool) {
+            return Workings.computed(
+                            "time to cool",
+                            "Newton's cooling from the temperature it begins at",
+                            run.properS() / 60,
+                            "min",
+                            Workings.given("from", run.startC(), "°C"),
+                            Workings.given("to", cool.toC(), "°C"),
+                            Workings.given("room", setup.kitchen().roomC(), "°C"))
+                    .from("kitchen-heat");
+        }
+        double lostMl = run.startMl() - run.endMl();
+        return Workings.computed(
+                        "time to boil it down",
+                        "water that has to go ÷ (net power ÷ heat of steam)",
+                        run.properS() / 60,
+                        "min",
+                        Workings.given("water that has to go", lostMl, "mL"),
+                        Workings.sourced("net power", watts(setup, run.stage()), "W", "kitchen-heat"),
+                        Workings.sourced(
+                                "heat to turn a gram into steam",
+                                Water.latentHeatJPerG(setup.kitchen().boilingC()),
+                                "J/g",
+                                "iapws-if97"))
+                .from("iapws-if97");
+    }
+
+    /** The two ends of the estimate. */
+    static void band(Map<String, Workings> all, double strength, double band) {
+        Workings half = Workings.sourced("relative half-width when the rates are uncertain", band, "", "estimate");
+        all.put(
+                "strengthLow",
+                Workings.computed("strength, low", "strength × (1 − half-width)", strength * (1 - band), "", half));
+        all.put(
+                "strengthHigh",
+                Workings.computed("strength, high", "strength × (1 + half-width)", strength * (1 + band), "", half));
     }
 
     private static Workings boiling(BrewSetup setup) {

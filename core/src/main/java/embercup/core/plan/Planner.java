@@ -62,6 +62,7 @@ public final class Planner {
         notes.addAll(PotNotes.of(request, pot, brew, water));
         PlanWorkings.water(workings, pot, brew, water);
         PlanWorkings.strength(workings, brew, strength, reference, request);
+        PlanWorkings.band(workings, strength, band);
         PlanWorkings.rest(workings, pot, brew, water, timeline.stageStartS() + brew.totalS());
         return new BrewPlan(
                 request,

@@ -48,10 +48,31 @@ class WorkingsTest {
             assertThat(why(plan, "boilingC").value()).isEqualTo(plan.boilingC());
             assertThat(why(plan, "aroma").value()).isEqualTo(plan.aroma());
             assertThat(why(plan, "bite").value()).isEqualTo(plan.bite());
+            assertThat(why(plan, "strengthLow").value()).isCloseTo(plan.strengthLow(), within(1e-9));
+            assertThat(why(plan, "strengthHigh").value()).isCloseTo(plan.strengthHigh(), within(1e-9));
             assertThat(why(plan, "totalS").value()).isCloseTo(plan.totalS() / 60, within(1e-9));
             assertThat(why(plan, "leftInHerbs").inputs())
                     .hasSize(plan.brew().leftInHerbs().size());
         }
+    }
+
+    /** Water that has to go over what 700 W boil away (latent heat, IAPWS-IF97) is the time of a reduction. */
+    @Test
+    void aReductionAnswersWhyItTakesSoLong() {
+        Recipe pot = embercup.core.Pots.recipe(
+                embercup.core.materia.Tradition.AYURVEDIC,
+                2,
+                240,
+                List.of(embercup.core.Pots.dried(
+                        "ginger", embercup.core.materia.Cut.CHOPPED, 2, embercup.core.measure.Unit.GRAM, 0)),
+                embercup.core.Pots.heat(),
+                embercup.core.Pots.reduce(480),
+                embercup.core.Pots.strain());
+        Workings why = why(plan(pot), "stages.1.properS");
+        double lost = why.inputs().get(0).value();
+        double watts = why.inputs().get(1).value();
+        double perGram = why.inputs().get(2).value();
+        assertThat(why.value()).isCloseTo(lost * perGram / watts / 60, within(0.05));
     }
 
     @Test
