@@ -133,6 +133,11 @@ export const api = {
   learned: () => call<LearnedSheet[]>("GET", "/api/learned"),
   changeLearned: (ask: { what: string; used?: boolean; forget?: boolean }) =>
     call<void>("POST", "/api/learned", ask),
+  commandScale: (ask: { command: "tare" | "put" | "take"; grams?: number }) =>
+    call<unknown>("POST", "/api/devices/scale", ask),
+  /** Puts a brew into the simulated kitchen, or changes how fast its clock runs. */
+  simulate: (brewId: string, speed: number) =>
+    call<BrewSheet>("POST", `/api/devices/kitchen/${brewId}`, { speed }),
   keepPhoto: async (brewId: string, photo: Blob) => {
     const response = await fetch(`/api/brews/${brewId}/photo`, {
       method: "PUT",

@@ -1,8 +1,8 @@
 import { scaleLinear } from "d3-scale";
-import { useRef, useState } from "react";
 import type { AdditionLine, PlanSheet, StageDoc } from "../api/client";
 import { span } from "../parts/say";
 import type { Order, Tweak } from "../screens/sheet/order";
+import { useDrag } from "./useDrag";
 
 type Strength = Order["strength"];
 const STRENGTHS: Strength[] = ["gentle", "standard", "strong"];
@@ -99,13 +99,14 @@ function StrengthHandle({
   strength: Strength;
   onStrength: (s: Strength) => void;
 }) {
-  const from = useRef<{ y: number; by: number } | null>(null);
-  const [shift, setShift] = useState(0);
   const at = STRENGTHS.indexOf(strength);
   const to = (i: number) => {
     const next = STRENGTHS[Math.max(0, Math.min(STRENGTHS.length - 1, i))];
     if (next && next !== strength) onStrength(next);
   };
+  const drag = useDrag("y", (by) => {
+    if (Math.abs(by) > 8) to(at + (by < 0 ? 1 : -1) * (Math.abs(by) > 40 ? 2 : 1));
+  });
   return (
     <div
       role="slider"
@@ -117,32 +118,14 @@ function StrengthHandle({
       aria-valuemax={STRENGTHS.length}
       aria-valuetext={strength}
       className="pointer-events-auto absolute grid size-[24px] -translate-x-1/2 -translate-y-1/2 cursor-ns-resize touch-none place-items-center"
-      style={{ left, top: top + shift }}
+      style={{ left, top: top + (drag.by ?? 0) }}
       onKeyDown={(e) => {
         if (e.key === "ArrowUp" || e.key === "ArrowRight") to(at + 1);
         else if (e.key === "ArrowDown" || e.key === "ArrowLeft") to(at - 1);
         else return;
         e.preventDefault();
       }}
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        from.current = { y: e.clientY, by: 0 };
-      }}
-      onPointerMove={(e) => {
-        if (!from.current) return;
-        from.current.by = e.clientY - from.current.y;
-        setShift(from.current.by);
-      }}
-      onPointerUp={() => {
-        const by = from.current?.by ?? 0;
-        from.current = null;
-        setShift(0);
-        if (Math.abs(by) > 8) to(at + (by < 0 ? 1 : -1) * (Math.abs(by) > 40 ? 2 : 1));
-      }}
-      onPointerCancel={() => {
-        from.current = null;
-        setShift(0);
-      }}
+      {...drag.handlers}
     >
       <span className="block size-[13px] rounded-full border-2 border-herb bg-ground" />
     </div>
@@ -164,10 +147,14 @@ function Stretch({
   pxPerMin: number;
   onMinutes: (m: number) => void;
 }) {
-  const from = useRef<{ x: number; minutes: number; to: number } | null>(null);
-  const [shown, setShown] = useState<number | null>(null);
   const step = KEY_STEPS[minutes < 60 ? 0 : minutes < 240 ? 1 : minutes < 1440 ? 2 : 3] ?? 1;
   const clamp = (m: number) => Math.max(1, Math.min(100_000, Math.round(m / step) * step || step));
+  const draggedTo = (by: number) => clamp(minutes + by / Math.max(pxPerMin, 0.02));
+  const drag = useDrag("x", (by) => {
+    const to = draggedTo(by);
+    if (by !== 0 && to !== minutes) onMinutes(to);
+  });
+  const shown = drag.by === null ? null : drag.by === 0 ? minutes : draggedTo(drag.by);
   return (
     <div
       role="slider"
@@ -190,28 +177,7 @@ function Stretch({
         e.preventDefault();
         onMinutes(clamp(minutes + by * step));
       }}
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        from.current = { x: e.clientX, minutes, to: minutes };
-        setShown(minutes);
-      }}
-      onPointerMove={(e) => {
-        if (!from.current) return;
-        from.current.to = clamp(
-          from.current.minutes + (e.clientX - from.current.x) / Math.max(pxPerMin, 0.02),
-        );
-        setShown(from.current.to);
-      }}
-      onPointerUp={() => {
-        const to = from.current?.to;
-        from.current = null;
-        setShown(null);
-        if (to !== undefined && to !== minutes) onMinutes(to);
-      }}
-      onPointerCancel={() => {
-        from.current = null;
-        setShown(null);
-      }}
+      {...drag.handlers}
     >
       <span className="block h-[26px] w-[7px] rounded-one border border-ink bg-ground" />
       {shown !== null && (
@@ -239,8 +205,6 @@ function Herb({
   x: (s: number) => number;
   onTweak: (t: Tweak) => void;
 }) {
-  const [shift, setShift] = useState<number | null>(null);
-  const from = useRef<{ x: number; by: number } | null>(null);
   const beginOf = (stage: number) => {
     const steps = plan.steps.filter((s) => s.stage === stage);
     return (steps.find((s) => s.kind === "pour") ?? steps[0])?.startS ?? 0;
@@ -248,7 +212,6 @@ function Herb({
   const stage = addition.stage;
   const at = x(beginOf(stage));
   const order = plan.additions.slice(0, index).filter((a) => a.stage === stage).length;
-  if (stage >= stages.length) return null;
   const to = (value: number) => {
     const clamped = Math.max(0, Math.min(stages.length - 1, value));
     if (clamped !== stage) onTweak({ addition: index, part: "stage", value: clamped });
@@ -257,6 +220,10 @@ function Herb({
     stages
       .map((_, i) => i)
       .reduce((a, b) => (Math.abs(x(beginOf(b)) - px) < Math.abs(x(beginOf(a)) - px) ? b : a), 0);
+  const drag = useDrag("x", (by) => {
+    if (Math.abs(by) > 6) to(nearest(at + by));
+  });
+  if (stage >= stages.length) return null;
   return (
     <div
       role="slider"
@@ -267,33 +234,14 @@ function Herb({
       aria-valuemax={stages.length}
       aria-valuetext={`${stage + 1}: ${stages[stage]?.kind}`}
       className="pointer-events-auto absolute size-[22px] -translate-x-1/2 cursor-grab touch-none rounded-full hover:bg-herb/25"
-      style={{ left: at + (shift ?? 0), top: -1 + order * 15 }}
+      style={{ left: at + (drag.by ?? 0), top: -1 + order * 15 }}
       onKeyDown={(e) => {
         if (e.key === "ArrowRight" || e.key === "ArrowUp") to(stage + 1);
         else if (e.key === "ArrowLeft" || e.key === "ArrowDown") to(stage - 1);
         else return;
         e.preventDefault();
       }}
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        from.current = { x: e.clientX, by: 0 };
-        setShift(0);
-      }}
-      onPointerMove={(e) => {
-        if (!from.current) return;
-        from.current.by = e.clientX - from.current.x;
-        setShift(from.current.by);
-      }}
-      onPointerUp={() => {
-        const by = from.current?.by ?? 0;
-        from.current = null;
-        setShift(null);
-        if (Math.abs(by) > 6) to(nearest(at + by));
-      }}
-      onPointerCancel={() => {
-        from.current = null;
-        setShift(null);
-      }}
+      {...drag.handlers}
     />
   );
 }

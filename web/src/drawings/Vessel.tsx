@@ -1,6 +1,6 @@
-import { useRef, useState } from "react";
 import type { PlanSheet } from "../api/client";
 import { cups, millilitres } from "../parts/say";
+import { useDrag } from "./useDrag";
 
 interface VesselProps {
   plan: PlanSheet;
@@ -42,9 +42,11 @@ function DipHandle({
   mlPerPx: number;
   onToMl: (ml: number) => void;
 }) {
-  const from = useRef<{ y: number; by: number } | null>(null);
-  const [shift, setShift] = useState(0);
   const to = (ml: number) => onToMl(Math.max(30, Math.round(ml / 10) * 10));
+  const drag = useDrag("y", (by) => {
+    if (Math.abs(by) > 3) to(toMl - by * mlPerPx);
+  });
+  const shift = drag.by ?? 0;
   return (
     <rect
       role="slider"
@@ -67,25 +69,7 @@ function DipHandle({
         else return;
         e.preventDefault();
       }}
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        from.current = { y: e.clientY, by: 0 };
-      }}
-      onPointerMove={(e) => {
-        if (!from.current) return;
-        from.current.by = e.clientY - from.current.y;
-        setShift(from.current.by);
-      }}
-      onPointerUp={() => {
-        const by = from.current?.by ?? 0;
-        from.current = null;
-        setShift(0);
-        if (Math.abs(by) > 3) to(toMl - by * mlPerPx);
-      }}
-      onPointerCancel={() => {
-        from.current = null;
-        setShift(0);
-      }}
+      {...drag.handlers}
     />
   );
 }

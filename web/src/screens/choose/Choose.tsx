@@ -1,10 +1,11 @@
 import { useState } from "react";
-import { Link, useNavigate, useSearchParams } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { api, type BlendSheet, type RecipeSheet } from "../../api/client";
 import { useFoundHerbs, useMarks, useOccasions, usePeople, useRecipes, useShelf } from "../../api/queries";
 import { Primary } from "../../parts/Field";
 import { PotList } from "../../parts/PotList";
 import { Empty, Loading, Trouble } from "../../parts/states";
+import { useParam } from "../../parts/useParam";
 import { OneOf, Word } from "../../parts/Word";
 
 const TIMES = [
@@ -19,7 +20,7 @@ export default function Choose() {
   const people = usePeople();
   const shelf = useShelf();
   const occasions = useOccasions();
-  const [params, setParams] = useSearchParams();
+  const [params, set] = useParam();
   const purpose = params.get("for") ?? "";
   const words = params.get("words") ?? "";
   const house = params.get("house") === "1";
@@ -27,16 +28,6 @@ export default function Choose() {
   const marks = useMarks(drinkerId);
   const herbs = useFoundHerbs(words);
   const time = TIMES.find((t) => t.value === (params.get("within") ?? "")) ?? TIMES[0];
-  const set = (key: string, value: string) =>
-    setParams(
-      (before) => {
-        const next = new URLSearchParams(before);
-        if (value) next.set(key, value);
-        else next.delete(key);
-        return next;
-      },
-      { replace: true },
-    );
   if (recipes.isPending) return <Loading what="the recipes" />;
   if (recipes.error) return <Trouble error={recipes.error} again={() => recipes.refetch()} />;
   const purposes = [...new Set([...(occasions.data ?? []), ...recipes.data.flatMap((r) => r.purposes)])];

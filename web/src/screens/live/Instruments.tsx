@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from "react";
-import type { BrewSheet } from "../../api/client";
+import { api, type BrewSheet } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { keepNewer } from "../../api/queries";
-import { type KitchenReadings, simulate, useKitchenReadings } from "./devices";
+import { type KitchenReadings, useKitchenReadings } from "./devices";
 
 const SPEEDS = [1, 10, 60, 120];
 
@@ -56,7 +56,7 @@ export function useAutopilot(brew: BrewSheet, kitchen: Kitchen, confirmStep: () 
 /** The simulated kitchen: its speed, what it reads, and whether it brews by itself. */
 export function Instruments({ brew, kitchen }: { brew: BrewSheet; kitchen: Kitchen }) {
   const { readings, auto, setAuto } = kitchen;
-  const setSpeed = async (speed: number) => keepNewer(await simulate(brew.id, speed));
+  const setSpeed = async (speed: number) => keepNewer(await api.simulate(brew.id, speed));
   if (!brew.simulated) {
     return (
       <p className="mb-3 text-sm">

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from "react";
-import type { BrewSheet } from "../../api/client";
+import { api } from "../../api/client";
 
 /** What the kitchen scale shows; grams above the tare. */
 export interface ScaleReading {
@@ -20,12 +20,7 @@ export function useScale(on: boolean) {
     };
   }, [on]);
   const command = useCallback(
-    (what: "tare" | "put" | "take", grams?: number) =>
-      fetch("/api/devices/scale", {
-        method: "POST",
-        headers: { "Content-Type": "application/json" },
-        body: JSON.stringify({ command: what, grams }),
-      }),
+    (what: "tare" | "put" | "take", grams?: number) => api.commandScale({ command: what, grams }),
     [],
   );
   return { reading, command };
@@ -55,15 +50,4 @@ export function useKitchenReadings(brewId: string, on: boolean): KitchenReadings
     };
   }, [brewId, on]);
   return readings;
-}
-
-/** Puts a brew into the simulated kitchen, or changes how fast its clock runs. */
-export async function simulate(brewId: string, speed: number): Promise<BrewSheet> {
-  const response = await fetch(`/api/devices/kitchen/${brewId}`, {
-    method: "POST",
-    headers: { "Content-Type": "application/json" },
-    body: JSON.stringify({ speed }),
-  });
-  if (!response.ok) throw new Error("The simulated kitchen did not answer.");
-  return response.json();
 }

@@ -1,15 +1,16 @@
 import { useState } from "react";
-import { Link, useSearchParams } from "react-router";
+import { Link } from "react-router";
 import type { Entry } from "../../api/client";
 import { useNotebook, usePeople } from "../../api/queries";
 import { clock, day, FELT } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
+import { useParam } from "../../parts/useParam";
 import { Swatch } from "../live/colours";
 import { History } from "./History";
 
 /** Every brew that came to an end: what was planned, how it went, how it was. */
 export default function Notebook() {
-  const [params, setParams] = useSearchParams();
+  const [params, set] = useParam(["page"]);
   const people = usePeople();
   const [chosen, setChosen] = useState<string[]>([]);
   const words = params.get("words") ?? "";
@@ -18,17 +19,6 @@ export default function Notebook() {
   const liking = Number(params.get("liking") ?? 0) || 0;
   const recipeId = params.get("recipe") ?? undefined;
   const notes = useNotebook({ words, page, drinker, liking, recipeId });
-  const set = (key: string, value: string) =>
-    setParams(
-      (before) => {
-        const next = new URLSearchParams(before);
-        if (value) next.set(key, value);
-        else next.delete(key);
-        if (key !== "page") next.delete("page");
-        return next;
-      },
-      { replace: true },
-    );
   return (
     <div className="pt-6">
       <title>Notebook · Ember Cup</title>

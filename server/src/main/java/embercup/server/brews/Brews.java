@@ -128,7 +128,7 @@ public class Brews implements Plans.Day {
         if (start) {
             insert(e.id, EventDoc.of(Ids.next(clock.millis()), "started", null, null), now);
         }
-        return settle(e);
+        return settle(e, again(e));
     }
 
     /** A herb of which a tin stands on the shelf is known; any other that is to be looked at must be confirmed. */
@@ -173,14 +173,14 @@ public class Brews implements Plans.Day {
     public BrewSheet record(UUID brewId, EventDoc doc) {
         BrewEntity e = brews.forWriting(brewId).orElseThrow(() -> Refusal.notFound("brew", brewId));
         UUID eventId = Fields.need(doc.id(), "id", "a UUID made by the client");
+        Plans.Again again = again(e);
         if (!events.existsById(eventId)) {
             Instant at = BrewClock.now(e, EventReading.at(doc, clock.instant()));
-            BrewPlan plan = plan(e);
-            BrewEvent event = EventReading.read(doc, at, plan);
+            BrewEvent event = EventReading.read(doc, at, again.plan());
             refuseImpossible(e, event);
             insert(brewId, doc, at);
         }
-        return settle(e);
+        return settle(e, again);
     }
 
     private void refuseImpossible(BrewEntity e, BrewEvent event) {
@@ -217,8 +217,8 @@ public class Brews implements Plans.Day {
     }
 
     /** Brings the searchable columns and the notebook up to what the events say. */
-    private BrewSheet settle(BrewEntity e) {
-        Folded folded = fold(e);
+    private BrewSheet settle(BrewEntity e, Plans.Again again) {
+        Folded folded = fold(e, again);
         LiveBrew live = folded.live();
         String before = e.phase;
         e.phase = Fields.code(live.phase());
@@ -289,7 +289,7 @@ public class Brews implements Plans.Day {
                     HttpStatus.CONFLICT, "not-running", "This brew is not on the fire", "It is " + e.phase + ".");
         }
         BrewClock.set(e, speed, clock.instant());
-        return settle(e);
+        return settle(e, again(e));
     }
 
     /** What the simulated kitchen of a brew reads now. */
@@ -355,7 +355,7 @@ public class Brews implements Plans.Day {
                 .filter(e -> e.startedAt != null)
                 .map(e -> {
                     double start = Duration.between(zero, e.startedAt).toMillis() / 1000.0;
-                    return new Interleaving.Pot(e.name, plan(e), start, start, start);
+                    return new Interleaving.Pot(e.name, again(e).plan(), start, start, start);
                 })
                 .toList();
     }
@@ -366,7 +366,7 @@ public class Brews implements Plans.Day {
         return named;
     }
 
-    private BrewPlan plan(BrewEntity e) {
+    private Plans.Again again(BrewEntity e) {
         return plans.again(json.readValue(e.request, PlanAsk.class));
     }
 
@@ -374,9 +374,13 @@ public class Brews implements Plans.Day {
     private record Folded(BrewPlan plan, LiveBrew live, List<BrewEvent> standing) {}
 
     private Folded fold(BrewEntity e) {
-        BrewPlan plan = plan(e);
-        List<BrewEvent> all = happened(e.id, plan);
-        return new Folded(plan, LiveBrew.fold(plans.planner(), plan, all), BrewEvent.standing(all));
+        return fold(e, again(e));
+    }
+
+    private Folded fold(BrewEntity e, Plans.Again again) {
+        List<BrewEvent> all = happened(e.id, again.plan());
+        LiveBrew live = LiveBrew.fold(again.planner(), again.plan(), all);
+        return new Folded(again.plan(), live, BrewEvent.standing(all));
     }
 
     private List<BrewEvent> happened(UUID brewId, BrewPlan plan) {

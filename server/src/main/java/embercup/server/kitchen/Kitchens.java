@@ -103,10 +103,7 @@ public class Kitchens {
     @Transactional
     public KitchenSheet change(PlaceDraft draft) {
         KitchenEntity k = place();
-        if (!Fields.need(draft.version(), "version", "the version the change is based on")
-                .equals(k.version)) {
-            throw Refusal.stale("kitchen", sheet());
-        }
+        Refusal.unlessNewest(draft.version(), k.version, "kitchen", this::sheet);
         k.altitudeM = or(draft.altitudeM(), k.altitudeM);
         k.roomC = or(draft.roomC(), k.roomC);
         k.tapC = or(draft.tapC(), k.tapC);
@@ -136,10 +133,7 @@ public class Kitchens {
     @Transactional
     public VesselSheet changeVessel(UUID id, VesselDraft draft) {
         VesselEntity e = vesselEntity(id);
-        if (!Fields.need(draft.version(), "version", "the version the change is based on")
-                .equals(e.version)) {
-            throw Refusal.stale("vessel", sheet(e));
-        }
+        Refusal.unlessNewest(draft.version(), e.version, "vessel", () -> sheet(e));
         write(e, draft);
         return sheet(vessels.saveAndFlush(e));
     }
@@ -160,10 +154,7 @@ public class Kitchens {
     @Transactional
     public BurnerSheet changeBurner(UUID id, BurnerDraft draft) {
         BurnerEntity e = burnerEntity(id);
-        if (!Fields.need(draft.version(), "version", "the version the change is based on")
-                .equals(e.version)) {
-            throw Refusal.stale("burner", sheet(e));
-        }
+        Refusal.unlessNewest(draft.version(), e.version, "burner", () -> sheet(e));
         write(e, draft);
         return sheet(burners.saveAndFlush(e));
     }

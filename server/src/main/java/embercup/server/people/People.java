@@ -65,10 +65,7 @@ public class People {
     @Transactional
     public Person change(UUID id, PersonDraft draft) {
         PersonEntity e = entity(id);
-        Long version = Fields.need(draft.version(), "version", "the version the change is based on");
-        if (!version.equals(e.version)) {
-            throw Refusal.stale("person", person(e));
-        }
+        Refusal.unlessNewest(draft.version(), e.version, "person", () -> person(e));
         write(e, draft);
         return person(repository.saveAndFlush(e));
     }

@@ -260,13 +260,17 @@ public class Plans {
         return OneCookSheet.of(Interleaving.of(day.onTheFire(zero), pots), pots, zero);
     }
 
-    /** Makes the core's plan again from a written-out request, without looking anything up. */
-    public BrewPlan again(PlanAsk writtenOut) {
-        return planner().plan(coreRequest(writtenOut));
+    /** A plan made again, and the planner that made it, for what happens to the brew later. */
+    public record Again(Planner planner, BrewPlan plan) {}
+
+    /** Makes the core's plan again from a written-out request; looks up the household's own herbs and nothing else. */
+    public Again again(PlanAsk writtenOut) {
+        Planner planner = planner();
+        return new Again(planner, planner.plan(coreRequest(writtenOut)));
     }
 
     /** A planner with the household's own herbs. */
-    public Planner planner() {
+    private Planner planner() {
         return new Planner(herbary.materia());
     }
 

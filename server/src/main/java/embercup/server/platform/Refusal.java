@@ -1,6 +1,8 @@
 package embercup.server.platform;
 
 import java.util.List;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 
 /** A request that is understood and refused; becomes a {@link Problem}. */
@@ -24,6 +26,20 @@ public final class Refusal extends RuntimeException {
                 "not-found",
                 "There is no such " + what,
                 "No " + what + " has the id " + id + ".");
+    }
+
+    /**
+     * Refuses a change that is based on an older version than is kept.
+     *
+     * @param based the version the change is based on
+     * @param current what stands now; asked for only when it is refused
+     * @throws embercup.core.workings.InvalidInput when no version is given
+     * @throws Refusal 409 when somebody else saved first
+     */
+    public static void unlessNewest(@Nullable Long based, @Nullable Long kept, String what, Supplier<?> current) {
+        if (!Fields.need(based, "version", "the version the change is based on").equals(kept)) {
+            throw stale(what, current.get());
+        }
     }
 
     /** Somebody else saved first; {@code current} is what stands now. */

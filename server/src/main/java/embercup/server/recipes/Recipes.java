@@ -79,10 +79,7 @@ public class Recipes {
     @Transactional
     public RecipeSheet change(UUID id, RecipeDraft draft) {
         RecipeEntity e = entity(id);
-        Long version = Fields.need(draft.version(), "version", "the version the change is based on");
-        if (!version.equals(e.version)) {
-            throw Refusal.stale("recipe", sheet(e));
-        }
+        Refusal.unlessNewest(draft.version(), e.version, "recipe", () -> sheet(e));
         keepVersion(e);
         write(e, draft);
         return sheet(repository.saveAndFlush(e));

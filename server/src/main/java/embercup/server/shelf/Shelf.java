@@ -66,10 +66,7 @@ public class Shelf {
     @Transactional
     public Tin change(UUID id, TinDraft draft) {
         TinEntity e = entity(id);
-        if (!Fields.need(draft.version(), "version", "the version the change is based on")
-                .equals(e.version)) {
-            throw Refusal.stale("tin", tin(e));
-        }
+        Refusal.unlessNewest(draft.version(), e.version, "tin", () -> tin(e));
         Form form = Fields.oneOf(Form.class, draft.form(), "form", Form.DRIED);
         return write(e, draft, Fields.text(draft.herb(), "herb", 80), form);
     }
