@@ -11,8 +11,10 @@ import java.util.Optional;
  * @param heatS heating before the stage proper, s
  * @param stageS the whole stage, its heating included, s
  * @param readings volumes and temperatures that were read during a stage, or after a strain
+ * @param turns lid and flame turned by hand; each holds until the next, or until the next step of the plan
  */
-public record Measurements(Map<Integer, Double> heatS, Map<Integer, Double> stageS, List<Reading> readings) {
+public record Measurements(
+        Map<Integer, Double> heatS, Map<Integer, Double> stageS, List<Reading> readings, List<Turned> turns) {
 
     /** What was read. */
     public enum Kind {
@@ -27,16 +29,24 @@ public record Measurements(Map<Integer, Double> heatS, Map<Integer, Double> stag
      */
     public record Reading(int stage, double atS, Kind kind, double value) {}
 
-    public static final Measurements NONE = new Measurements(Map.of(), Map.of(), List.of());
+    /**
+     * Lid or flame turned.
+     *
+     * @param atS seconds from the stage's beginning
+     */
+    public record Turned(int stage, double atS, Turn turn) {}
+
+    public static final Measurements NONE = new Measurements(Map.of(), Map.of(), List.of(), List.of());
 
     public Measurements {
         heatS = Map.copyOf(heatS);
         stageS = Map.copyOf(stageS);
         readings = List.copyOf(readings);
+        turns = List.copyOf(turns);
     }
 
     public boolean none() {
-        return heatS.isEmpty() && stageS.isEmpty() && readings.isEmpty();
+        return heatS.isEmpty() && stageS.isEmpty() && readings.isEmpty() && turns.isEmpty();
     }
 
     /** The last reading of a kind in a stage. */
@@ -46,5 +56,15 @@ public record Measurements(Map<Integer, Double> heatS, Map<Integer, Double> stag
                 : readings.stream()
                         .filter(r -> r.stage == stage && r.kind == kind)
                         .max(Comparator.comparingDouble(Reading::atS));
+    }
+
+    /** Turns of a stage from a moment on, in order. */
+    List<Turned> turns(int stage, double fromS) {
+        return turns.isEmpty()
+                ? turns
+                : turns.stream()
+                        .filter(t -> t.stage == stage && t.atS >= fromS)
+                        .sorted(Comparator.comparingDouble(Turned::atS))
+                        .toList();
     }
 }

@@ -57,7 +57,7 @@ public final class SimulatedPot {
             return;
         }
         if (watts > 0 && tempC >= boilingC - 1e-6) {
-            double steam = watts * (lid ? BrewRun.STEAM_PAST_LID : 1) / Water.latentHeatJPerG(boilingC);
+            double steam = watts * (lid ? Pot.STEAM_PAST_LID : 1) / Water.latentHeatJPerG(boilingC);
             waterMl = Math.max(0, waterMl - steam * h);
             tempC = boilingC;
             return;

@@ -228,7 +228,7 @@ public record LiveBrew(
                 }
                 clock = doneAt;
             }
-            return new Measurements(heated, measured, read());
+            return new Measurements(heated, measured, read(), List.of());
         }
 
         /** Readings by the stage that was going on; a level is a volume, a weight is kept for the record only. */

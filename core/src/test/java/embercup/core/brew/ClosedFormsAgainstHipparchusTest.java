@@ -180,7 +180,7 @@ class ClosedFormsAgainstHipparchusTest {
         double[] boiling = integrate(start, heatS, y -> slope(y, 1, (1200 - ua * (y[10] - 20)) / c, 0))
                 .getPrimaryState();
         boiling[10] = boil;
-        double steam = 250 * BrewRun.STEAM_PAST_LID / Water.latentHeatJPerG(boil);
+        double steam = 250 * Pot.STEAM_PAST_LID / Water.latentHeatJPerG(boil);
         double[] end = integrate(
                         boiling, 25 * 60, y -> slope(y, MATERIA.extraction().simmerSpeed(), 0, -steam))
                 .getPrimaryState();
