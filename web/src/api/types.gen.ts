@@ -754,10 +754,13 @@ export interface components {
             clockSpeed: number;
             drinkerName: string;
             events: components["schemas"]["Happened"][];
+            fire?: components["schemas"]["FireLine"];
             /** Format: uuid */
             id: string;
             /** Format: double */
             lateS: number;
+            /** Format: double */
+            leftMl: number;
             meanwhile: string[];
             name: string;
             note?: components["schemas"]["NoteLine"];
@@ -765,6 +768,8 @@ export interface components {
             phase: string;
             photo: boolean;
             plan: components["schemas"]["PlanSheet"];
+            /** Format: double */
+            pouredMl: number;
             predictedCurve: components["schemas"]["Point"][];
             predictedSteps: components["schemas"]["StepLine"][];
             /** Format: date-time */
@@ -984,20 +989,29 @@ export interface components {
             /** Format: uuid */
             id?: string;
             /** @enum {string} */
-            kind?: "started" | "step-done" | "measured" | "noted" | "undone" | "finished" | "abandoned";
+            kind?: "started" | "step-done" | "turned" | "measured" | "poured" | "noted" | "undone" | "finished" | "abandoned";
             /** Format: int32 */
             liking?: number;
             meanwhile?: string;
             /** @enum {string} */
             reading?: "volume-ml" | "temperature-c" | "weight-g" | "level-cm";
+            /** @enum {string} */
+            sign?: "plan" | "smell" | "colour" | "taste";
             smell?: string;
             step?: string;
             /** Format: int32 */
             strength?: number;
             taste?: string;
+            /** @enum {string} */
+            turn?: "lid-on" | "lid-off" | "flame-off" | "flame-low" | "flame-medium" | "flame-high";
             /** Format: double */
             value?: number;
             why?: string;
+        };
+        FireLine: {
+            flame: string;
+            kettle: boolean;
+            lid: boolean;
         };
         Happened: {
             /** Format: date-time */
@@ -1007,6 +1021,7 @@ export interface components {
             kind: string;
             step?: string;
             text?: string;
+            turn?: string;
         };
         HerbCautionLine: {
             severity: string;
@@ -1102,6 +1117,7 @@ export interface components {
             /** Format: date-time */
             dueAt: string;
             key: string;
+            sign?: string;
         };
         Load: {
             constituent: string;

@@ -88,6 +88,89 @@ class BrewsOverHttpTest {
         assertThat(brew.get("steps")).isNotEmpty();
     }
 
+    private static JsonNode turned(String brew, String turn) {
+        return event(brew, "{\"id\":\"%s\",\"kind\":\"turned\",\"turn\":\"%s\"}".formatted(UUID.randomUUID(), turn))
+                .body();
+    }
+
+    @Test
+    void aLidLiftedOffTheTeapotIsToldAndMayBeTakenBack() {
+        String id = started().get("id").asString();
+        done(id, "s0.heat", 0);
+        JsonNode covered = done(id, "s0", 0).body();
+        assertThat(covered.get("fire").get("lid").asBoolean()).isTrue();
+        JsonNode open = turned(id, "lid-off");
+        assertThat(open.get("fire").get("lid").asBoolean()).isFalse();
+        assertThat(open.get("aroma").asDouble()).isLessThan(covered.get("aroma").asDouble());
+        JsonNode last = open.get("events").get(open.get("events").size() - 1);
+        assertThat(last.get("turn").asString()).isEqualTo("lid-off");
+        JsonNode back = event(
+                        id,
+                        "{\"id\":\"%s\",\"kind\":\"undone\",\"event\":\"%s\"}"
+                                .formatted(UUID.randomUUID(), last.get("id").asString()))
+                .body();
+        assertThat(back.get("fire").get("lid").asBoolean()).isTrue();
+        assertThat(turned(id, "gas-mark-4")
+                        .get("violations")
+                        .get(0)
+                        .get("wanted")
+                        .asString())
+                .contains("lid-off")
+                .contains("flame-low");
+    }
+
+    @Test
+    void aStepMayBeDoneByItsSmell() {
+        String id = started().get("id").asString();
+        done(id, "s0.heat", 0);
+        done(id, "s0", 0);
+        JsonNode brew = event(
+                        id,
+                        "{\"id\":\"%s\",\"kind\":\"step-done\",\"step\":\"s1\",\"sign\":\"smell\"}"
+                                .formatted(UUID.randomUUID()))
+                .body();
+        assertThat(brew.get("steps"))
+                .filteredOn(s -> s.get("key").asString().equals("s1"))
+                .singleElement()
+                .satisfies(s -> assertThat(s.get("sign").asString()).isEqualTo("smell"));
+    }
+
+    @Test
+    void whatIsPouredIsTakenFromWhatIsLeft() {
+        JsonNode brew = started();
+        String id = brew.get("id").asString();
+        double before = brew.get("leftMl").asDouble();
+        JsonNode poured = event(id, "{\"id\":\"%s\",\"kind\":\"poured\",\"value\":150}".formatted(UUID.randomUUID()))
+                .body();
+        assertThat(poured.get("pouredMl").asDouble()).isEqualTo(150);
+        assertThat(poured.get("leftMl").asDouble()).isCloseTo(before - 150, within(0.01));
+        assertThat(event(id, "{\"id\":\"%s\",\"kind\":\"poured\",\"value\":-5}".formatted(UUID.randomUUID()))
+                        .code())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void ofSeveralBrewsTheOneThatNeedsTheCookFirstStandsFirst() {
+        String steeping = started().get("id").asString();
+        done(steeping, "s0.heat", 0);
+        done(steeping, "s0", 0);
+        String overdue = UUID.randomUUID().toString();
+        post(
+                "/api/brews",
+                "{\"id\":\"%s\",\"start\":true,\"startAt\":\"%s\",\"recipe\":%s}"
+                        .formatted(overdue, Instant.now(), PlansOverHttpTest.LINDEN));
+        done(overdue, "s0.heat", 0);
+        JsonNode open = get("/api/brews").body();
+        assertThat(open)
+                .extracting(b -> b.get("id").asString())
+                .filteredOn(i -> i.equals(steeping) || i.equals(overdue))
+                .containsExactly(overdue, steeping);
+        assertThat(open)
+                .extracting(b -> Instant.parse(
+                        b.get(b.hasNonNull("dueAt") ? "dueAt" : "startAt").asString()))
+                .isSorted();
+    }
+
     @Test
     void anotherServerOnTheSameDatabaseKnowsTheBrewAndItsClock() {
         JsonNode brew = started();

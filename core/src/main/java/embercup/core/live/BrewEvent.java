@@ -1,5 +1,6 @@
 package embercup.core.live;
 
+import embercup.core.brew.Turn;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -21,7 +22,11 @@ public sealed interface BrewEvent {
 
         R stepDone(StepDone event);
 
+        R turned(Turned event);
+
         R measured(Measured event);
+
+        R poured(Poured event);
 
         R noted(Noted event);
 
@@ -40,11 +45,41 @@ public sealed interface BrewEvent {
         }
     }
 
+    /** What told the cook that a step was done. */
+    enum Sign {
+        /** The clock, or what the plan says. */
+        PLAN,
+        SMELL,
+        COLOUR,
+        TASTE
+    }
+
     /** The cook confirmed the end of a step of the plan, named by its key. */
-    record StepDone(UUID id, Instant at, String step) implements BrewEvent {
+    record StepDone(UUID id, Instant at, String step, Sign sign) implements BrewEvent {
+
+        public StepDone(UUID id, Instant at, String step) {
+            this(id, at, step, Sign.PLAN);
+        }
+
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.stepDone(this);
+        }
+    }
+
+    /** Lid or flame turned by hand, other than the plan says; it holds until the next step begins. */
+    record Turned(UUID id, Instant at, Turn turn) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.turned(this);
+        }
+    }
+
+    /** Liquor poured for somebody to drink, mL. */
+    record Poured(UUID id, Instant at, double ml) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.poured(this);
         }
     }
 

@@ -3,6 +3,7 @@ package embercup.core.live;
 import embercup.core.brew.Measurements;
 import embercup.core.live.BrewEvent.Noted;
 import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Fire;
 import embercup.core.plan.Planner;
 import embercup.core.plan.Step;
 import java.time.Duration;
@@ -26,6 +27,9 @@ import java.util.Optional;
  * @param strengthChange predicted strength now minus planned strength
  * @param advice what can be done now about a cup that will not be as planned; empty when it will
  * @param lateS seconds the brew is behind its plan; negative when ahead
+ * @param fire flame and lid as they stand at the step to do
+ * @param turns lid and flame turned by hand, in order
+ * @param pouredMl poured for somebody to drink so far, mL
  */
 public record LiveBrew(
         Phase phase,
@@ -38,6 +42,9 @@ public record LiveBrew(
         String advice,
         double lateS,
         Optional<Instant> readyAt,
+        Optional<Fire> fire,
+        List<BrewEvent.Turned> turns,
+        double pouredMl,
         Optional<Noted> note) {
 
     /** Where a brew stands. */
@@ -52,8 +59,15 @@ public record LiveBrew(
      * @param beganAt when it began; empty while it lies ahead
      * @param doneAt when it was confirmed; empty until then
      * @param dueAt when it is predicted to end, or did end
+     * @param sign what told the cook that it was done
      */
-    public record LiveStep(Step step, Optional<Instant> beganAt, Optional<Instant> doneAt, Instant dueAt) {}
+    public record LiveStep(
+            Step step, Optional<Instant> beganAt, Optional<Instant> doneAt, Instant dueAt, BrewEvent.Sign sign) {}
+
+    /** What is in the mugs or the jug and not poured yet, mL. */
+    public double leftMl() {
+        return Math.max(0, predicted.water().yieldMl() - pouredMl);
+    }
 
     /** @param plan the plan as it was started; its request is planned again with what was measured */
     public static LiveBrew fold(Planner planner, BrewPlan plan, List<BrewEvent> events) {
@@ -66,7 +80,10 @@ public record LiveBrew(
         private final Planner planner;
         private final BrewPlan plan;
         private final List<BrewEvent.Measured> readings = new ArrayList<>();
+        private final List<BrewEvent.Turned> turns = new ArrayList<>();
         private final Map<String, Instant> done = new LinkedHashMap<>();
+        private final Map<String, BrewEvent.Sign> signs = new HashMap<>();
+        private double pouredMl;
         private Optional<Instant> started = Optional.empty();
         private Optional<Instant> ended = Optional.empty();
         private Optional<Noted> note = Optional.empty();
@@ -87,7 +104,19 @@ public record LiveBrew(
 
         @Override
         public Boolean stepDone(BrewEvent.StepDone event) {
+            signs.putIfAbsent(event.step(), event.sign());
             return done.putIfAbsent(event.step(), event.at()) == null;
+        }
+
+        @Override
+        public Boolean turned(BrewEvent.Turned event) {
+            return turns.add(event);
+        }
+
+        @Override
+        public Boolean poured(BrewEvent.Poured event) {
+            pouredMl += event.ml();
+            return true;
         }
 
         @Override
@@ -121,7 +150,7 @@ public record LiveBrew(
         }
 
         LiveBrew state() {
-            BrewPlan predicted = done.isEmpty() && readings.isEmpty()
+            BrewPlan predicted = done.isEmpty() && readings.isEmpty() && turns.isEmpty()
                     ? plan
                     : planner.plan(plan.request().withMeasured(measured()));
             Map<String, Step> again = new HashMap<>();
@@ -137,7 +166,7 @@ public record LiveBrew(
                 Instant due = doneAt.orElse(clock.plus(seconds(timed.durationS())));
                 boolean current = doneAt.isEmpty() && now.isEmpty();
                 Optional<Instant> began = doneAt.isPresent() || current ? Optional.of(clock) : Optional.empty();
-                LiveStep live = new LiveStep(step, began, doneAt, due);
+                LiveStep live = new LiveStep(step, began, doneAt, due, sign(step));
                 if (current) {
                     now = Optional.of(live);
                 }
@@ -148,7 +177,8 @@ public record LiveBrew(
                 LiveStep live = main.get(step.key());
                 if (live == null) {
                     Instant due = started.orElse(Instant.EPOCH).plus(seconds(step.endS()));
-                    live = new LiveStep(step, Optional.empty(), Optional.ofNullable(done.get(step.key())), due);
+                    live = new LiveStep(
+                            step, Optional.empty(), Optional.ofNullable(done.get(step.key())), due, sign(step));
                     if (live.doneAt().isEmpty()) {
                         meanwhile.add(live);
                     }
@@ -171,7 +201,25 @@ public record LiveBrew(
                     running ? advice(predicted) : "",
                     late,
                     readyAt,
+                    running ? now.map(this::fire) : Optional.empty(),
+                    List.copyOf(turns),
+                    pouredMl,
                     note);
+        }
+
+        private BrewEvent.Sign sign(Step step) {
+            return signs.getOrDefault(step.key(), BrewEvent.Sign.PLAN);
+        }
+
+        private Fire fire(LiveStep now) {
+            Fire fire = plan.fire(now.step());
+            Instant began = now.beganAt().orElse(Instant.MAX);
+            for (BrewEvent.Turned turned : turns) {
+                if (!turned.at().isBefore(began)) {
+                    fire = fire.then(turned.turn(), plan.request().kitchen().burner());
+                }
+            }
+            return fire;
         }
 
         /** From this change of strength on a cook would notice (common practice, no source). */
@@ -228,7 +276,21 @@ public record LiveBrew(
                 }
                 clock = doneAt;
             }
-            return new Measurements(heated, measured, read(), List.of());
+            return new Measurements(heated, measured, read(), turned());
+        }
+
+        private List<Measurements.Turned> turned() {
+            List<Measurements.Turned> all = new ArrayList<>();
+            for (BrewEvent.Turned turned : turns) {
+                stageAt(turned.at())
+                        .ifPresent(s -> all.add(
+                                new Measurements.Turned(s.stage(), secondsInto(s, turned.at()), turned.turn())));
+            }
+            return all;
+        }
+
+        private static double secondsInto(Going stage, Instant at) {
+            return Math.max(0, Duration.between(stage.from(), at).toMillis() / 1000.0);
         }
 
         /** Readings by the stage that was going on; a level is a volume, a weight is kept for the record only. */
@@ -238,9 +300,7 @@ public record LiveBrew(
                 stageAt(reading.at()).ifPresent(s -> value(reading)
                         .ifPresent(v -> all.add(new Measurements.Reading(
                                 s.stage(),
-                                Math.max(
-                                        0,
-                                        Duration.between(s.from(), reading.at()).toMillis() / 1000.0),
+                                secondsInto(s, reading.at()),
                                 reading.reading() == BrewEvent.Reading.TEMPERATURE_C
                                         ? Measurements.Kind.TEMPERATURE_C
                                         : Measurements.Kind.VOLUME_ML,

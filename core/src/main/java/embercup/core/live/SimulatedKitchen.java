@@ -6,8 +6,8 @@ import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.live.LiveBrew.LiveStep;
 import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Fire;
 import embercup.core.plan.Step;
-import embercup.core.recipe.Flame;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.time.Duration;
@@ -53,7 +53,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
 
     /** @param now the brew's own clock */
     public Readings at(BrewPlan plan, LiveBrew live, Instant now) {
-        Replay replay = new Replay(plan, now);
+        Replay replay = new Replay(plan, now, live.turns());
         List<LiveStep> main =
                 live.steps().stream().filter(s -> !plan.aside(s.step())).toList();
         for (LiveStep step : main) {
@@ -82,6 +82,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
 
         private final BrewPlan plan;
         private final Instant now;
+        private final List<BrewEvent.Turned> turns;
         private final Kitchen kitchen;
         private final SimulatedPot pot;
         private SimulatedPot kettle;
@@ -90,8 +91,9 @@ public record SimulatedKitchen(double powerFactor, long seed) {
         private boolean strained;
         private boolean fulfilled;
 
-        Replay(BrewPlan plan, Instant now) {
+        Replay(BrewPlan plan, Instant now, List<BrewEvent.Turned> turns) {
             this.plan = plan;
+            this.turns = turns;
             this.now = now;
             this.kitchen = plan.request().kitchen();
             this.pot = new SimulatedPot(plan.vessel(), kitchen.roomC(), plan.boilingC());
@@ -114,17 +116,18 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             Step step = live.step();
             boolean done = live.doneAt().filter(d -> !d.isAfter(now)).isPresent();
             Instant until = done ? live.doneAt().orElseThrow() : now;
-            double seconds = Math.max(
-                    0, Duration.between(live.beganAt().orElseThrow(), until).toMillis() / 1000.0);
             if (step.stage() < 0) {
-                fulfilled = seconds >= step.durationS();
+                fulfilled = seconds(live.beganAt().orElseThrow(), until) >= step.durationS();
                 return;
             }
-            stage(step, plan.stages().get(step.stage()), seconds);
+            stage(live, plan.stages().get(step.stage()), until);
         }
 
-        private void stage(Step step, StageRun run, double seconds) {
+        private void stage(LiveStep live, StageRun run, Instant until) {
+            Step step = live.step();
             Stage stage = run.stage();
+            Instant began = live.beganAt().orElseThrow();
+            double seconds = seconds(began, until);
             boolean heating = step.key().endsWith(".heat") || stage.kind() == StageKind.HEAT;
             atKettle = heating && run.kettle();
             if (atKettle) {
@@ -136,18 +139,21 @@ public record SimulatedKitchen(double powerFactor, long seed) {
                 return;
             }
             begin(stage, run);
-            double watts = heating && stage.onFlame().isEmpty()
-                    ? kitchen.burner().highW()
-                    : step.key().endsWith(".heat")
-                            ? kitchen.burner().highW()
-                            : stage.onFlame().map(this::watts).orElse(0.0);
-            boolean lid = step.key().endsWith(".heat") || stage.lid();
-            pot.advance(seconds, watts * powerFactor, lid);
+            Fire fire = plan.fire(step);
+            Instant from = began;
+            for (BrewEvent.Turned turned : turns) {
+                if (!turned.at().isBefore(began) && turned.at().isBefore(until)) {
+                    pot.advance(seconds(from, turned.at()), fire.watts() * powerFactor, fire.lid());
+                    fire = fire.then(turned.turn(), kitchen.burner());
+                    from = turned.at();
+                }
+            }
+            pot.advance(seconds(from, until), fire.watts() * powerFactor, fire.lid());
             fulfilled = reached(step, run, seconds);
         }
 
-        private double watts(Flame flame) {
-            return kitchen.burner().watts(flame);
+        private static double seconds(Instant from, Instant to) {
+            return Math.max(0, Duration.between(from, to).toMillis() / 1000.0);
         }
 
         /** What the hands do when a stage begins. */

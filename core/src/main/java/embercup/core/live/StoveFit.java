@@ -10,6 +10,8 @@ import embercup.core.recipe.StageKind;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What measured brews say of a burner under a vessel: least squares on the logarithm of measured ÷ planned, with the starting
@@ -76,14 +78,24 @@ public record StoveFit(double heatFactor, double boilOffFactor, int heatings, in
         return heatings + boilOffs;
     }
 
-    /** What one brew that came to its end says, beside what was planned with the burner's own figures. */
-    public static List<Observation> observed(BrewPlan plan, LiveBrew live, List<Measurements.Reading> readings) {
+    /**
+     * What one brew that came to its end says, beside what was planned with the burner's own figures. A stage whose lid or
+     * flame was turned by hand says nothing: it is not what was planned.
+     */
+    public static List<Observation> observed(BrewPlan plan, LiveBrew live) {
+        Measurements measured = live.predicted().request().measured();
+        Set<Integer> turned =
+                measured.turns().stream().map(Measurements.Turned::stage).collect(Collectors.toSet());
         List<Observation> all = new ArrayList<>();
         for (LiveStep step : live.steps()) {
-            heating(plan, step).ifPresent(all::add);
+            heating(plan, step)
+                    .filter(o -> !turned.contains(step.step().stage()))
+                    .ifPresent(all::add);
         }
         for (StageRun run : plan.stages()) {
-            boilOff(plan, live, run, readings).ifPresent(all::add);
+            boilOff(plan, live, run, measured.readings())
+                    .filter(o -> !turned.contains(run.index()))
+                    .ifPresent(all::add);
         }
         return all;
     }

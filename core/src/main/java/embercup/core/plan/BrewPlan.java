@@ -53,6 +53,11 @@ public record BrewPlan(
         return step.stage() < 0 && step.endS() > stageStartS + 1e-6;
     }
 
+    /** Flame and lid while a step lasts. */
+    public Fire fire(Step step) {
+        return Fire.of(this, step);
+    }
+
     /** When to start so that it is ready at {@code readyAt}. */
     public Instant startFor(Instant readyAt) {
         return readyAt.minus(total());

@@ -97,8 +97,7 @@ class LearningTest {
         List<StoveFit.Observation> all = new ArrayList<>();
         for (int brew = 0; brew < 8; brew++) {
             LiveBrew live = LiveBrew.fold(PLANNER, plan, brewed(plan, kitchen, noise));
-            all.addAll(StoveFit.observed(
-                    plan, live, live.predicted().request().measured().readings()));
+            all.addAll(StoveFit.observed(plan, live));
         }
         StoveFit fit = StoveFit.of(all);
         assertThat(fit.boilOffs()).isEqualTo(8);

@@ -15,6 +15,9 @@ import org.jspecify.annotations.Nullable;
  * @param clockSpeed how fast the brew's own clock runs; 1 unless its kitchen is simulated
  * @param ancestorId the brew that this one is a change or a second brew of
  * @param plan as it was started
+ * @param fire flame and lid as they stand at the step to do
+ * @param pouredMl poured for somebody to drink so far
+ * @param leftMl made and not poured yet
  */
 public record BrewSheet(
         UUID id,
@@ -43,19 +46,39 @@ public record BrewSheet(
         List<PlanSheet.StepLine> predictedSteps,
         List<PlanSheet.Point> predictedCurve,
         List<Happened> events,
+        @Nullable FireLine fire,
+        double pouredMl,
+        double leftMl,
         @Nullable NoteLine note) {
+
+    /** Flame and lid now; the flame is {@code off}, {@code low}, {@code medium} or {@code high}. */
+    public record FireLine(String flame, boolean lid, boolean kettle) {}
 
     /** What is known of a step, by its key. */
     public record LiveLine(
-            String key, @Nullable Instant beganAt, @Nullable Instant doneAt, Instant dueAt) {}
+            String key,
+            @Nullable Instant beganAt,
+            @Nullable Instant doneAt,
+            Instant dueAt,
+            @Nullable String sign) {}
 
-    /** One recorded event that still counts. */
+    /**
+     * One recorded event that still counts.
+     *
+     * @param turn lid or flame, as the event told it
+     */
     public record Happened(
             UUID id,
             Instant at,
             String kind,
             @Nullable String step,
-            @Nullable String text) {}
+            @Nullable String turn,
+            @Nullable String text) {
+
+        static Happened of(UUID id, Instant at, String kind, String text) {
+            return new Happened(id, at, kind, null, null, text);
+        }
+    }
 
     public record NoteLine(
             int strength,
@@ -79,5 +102,11 @@ public record BrewSheet(
             Instant startAt,
             @Nullable Instant readyAt,
             @Nullable String now,
-            @Nullable Instant dueAt) {}
+            @Nullable Instant dueAt) {
+
+        /** When the cook is needed: at the end of the step that goes on, or at the start. */
+        Instant needsCookAt() {
+            return dueAt == null ? startAt : dueAt;
+        }
+    }
 }

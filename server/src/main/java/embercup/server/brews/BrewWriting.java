@@ -2,6 +2,7 @@ package embercup.server.brews;
 
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
+import embercup.core.plan.Fire;
 import embercup.server.plans.PlanAsk;
 import embercup.server.plans.PlanSheet;
 import embercup.server.plans.PlanWriting;
@@ -40,7 +41,8 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
                                 s.step().key(),
                                 s.beganAt().orElse(null),
                                 s.doneAt().orElse(null),
-                                s.dueAt()))
+                                s.dueAt(),
+                                s.sign() == BrewEvent.Sign.PLAN ? null : Fields.code(s.sign())))
                         .toList(),
                 live.now().map(n -> n.step().key()).orElse(null),
                 live.meanwhile().stream().map(s -> s.step().key()).toList(),
@@ -57,6 +59,9 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
                 PlanWriting.steps(live.predicted()),
                 PlanWriting.curve(live.predicted()),
                 standing.stream().map(event -> event.accept(writing)).toList(),
+                live.fire().map(BrewWriting::fire).orElse(null),
+                live.pouredMl(),
+                live.leftMl(),
                 live.note()
                         .map(n -> new BrewSheet.NoteLine(
                                 n.strength(),
@@ -72,39 +77,54 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
                         .orElse(null));
     }
 
+    private static BrewSheet.FireLine fire(Fire fire) {
+        return new BrewSheet.FireLine(fire.flame().map(Fields::code).orElse("off"), fire.lid(), fire.kettle());
+    }
+
     @Override
     public BrewSheet.Happened started(BrewEvent.Started e) {
-        return new BrewSheet.Happened(e.id(), e.at(), "started", null, "Started");
+        return BrewSheet.Happened.of(e.id(), e.at(), "started", "Started");
     }
 
     @Override
     public BrewSheet.Happened stepDone(BrewEvent.StepDone e) {
-        return new BrewSheet.Happened(e.id(), e.at(), "step-done", e.step(), null);
+        return new BrewSheet.Happened(e.id(), e.at(), "step-done", e.step(), null, null);
+    }
+
+    @Override
+    public BrewSheet.Happened turned(BrewEvent.Turned e) {
+        String code = Fields.code(e.turn());
+        return new BrewSheet.Happened(e.id(), e.at(), "turned", null, code, code.replace('-', ' '));
     }
 
     @Override
     public BrewSheet.Happened measured(BrewEvent.Measured e) {
         String unit = e.reading().name().toLowerCase(Locale.ROOT).replaceFirst(".*_", "");
-        return new BrewSheet.Happened(e.id(), e.at(), "measured", null, e.value() + " " + unit);
+        return BrewSheet.Happened.of(e.id(), e.at(), "measured", e.value() + " " + unit);
+    }
+
+    @Override
+    public BrewSheet.Happened poured(BrewEvent.Poured e) {
+        return BrewSheet.Happened.of(e.id(), e.at(), "poured", Math.round(e.ml()) + " mL");
     }
 
     @Override
     public BrewSheet.Happened noted(BrewEvent.Noted e) {
-        return new BrewSheet.Happened(e.id(), e.at(), "noted", null, "Noted");
+        return BrewSheet.Happened.of(e.id(), e.at(), "noted", "Noted");
     }
 
     @Override
     public BrewSheet.Happened undone(BrewEvent.Undone e) {
-        return new BrewSheet.Happened(e.id(), e.at(), "undone", null, null);
+        return BrewSheet.Happened.of(e.id(), e.at(), "undone", "Undone");
     }
 
     @Override
     public BrewSheet.Happened finished(BrewEvent.Finished e) {
-        return new BrewSheet.Happened(e.id(), e.at(), "finished", null, "Finished");
+        return BrewSheet.Happened.of(e.id(), e.at(), "finished", "Finished");
     }
 
     @Override
     public BrewSheet.Happened abandoned(BrewEvent.Abandoned e) {
-        return new BrewSheet.Happened(e.id(), e.at(), "abandoned", null, e.why());
+        return BrewSheet.Happened.of(e.id(), e.at(), "abandoned", e.why());
     }
 }

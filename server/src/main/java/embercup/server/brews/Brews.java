@@ -25,6 +25,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -188,13 +189,20 @@ public class Brews implements Plans.Day {
         if (event instanceof BrewEvent.Started) {
             refuseStopped(true, json.readValue(e.plan, PlanSheet.class));
         }
-        boolean needsRunning = event instanceof BrewEvent.StepDone || event instanceof BrewEvent.Finished;
+        boolean needsRunning = event instanceof BrewEvent.StepDone
+                || event instanceof BrewEvent.Turned
+                || event instanceof BrewEvent.Finished;
         if (needsRunning && phase != LiveBrew.Phase.RUNNING) {
             throw Refusal.of(
                     HttpStatus.CONFLICT,
                     "not-running",
                     "This brew is not on the fire",
                     "It is " + e.phase + "; start it first, or open the running one.");
+        }
+        boolean cup = phase == LiveBrew.Phase.RUNNING || phase == LiveBrew.Phase.FINISHED;
+        if (event instanceof BrewEvent.Poured && !cup) {
+            throw Refusal.of(
+                    HttpStatus.CONFLICT, "nothing-to-pour", "There is nothing to pour", "The brew is " + e.phase + ".");
         }
         if (event instanceof BrewEvent.Undone undone) {
             boolean known = events.findById(undone.event())
@@ -229,11 +237,7 @@ public class Brews implements Plans.Day {
         if (ended) {
             notebook.write(entry(e, live));
             if (!before.equals(e.phase) && e.clockReal == null) {
-                learned.observe(
-                        e.id,
-                        folded.plan(),
-                        live,
-                        live.predicted().request().measured().readings());
+                learned.observe(e.id, folded.plan(), live);
             }
         } else if (!before.equals(e.phase)) {
             notebook.strike(e.id);
@@ -300,11 +304,12 @@ public class Brews implements Plans.Day {
         return SimulatedKitchen.of(id).at(folded.plan(), folded.live(), BrewClock.now(e, clock.instant()));
     }
 
-    /** Planned and running brews, oldest first. */
+    /** Planned and running brews, the one that needs the cook first before the rest. */
     @Transactional(readOnly = true)
     public List<BrewSheet.BrewLine> open() {
         return brews.findAllByPhaseInOrderByCreatedAt(List.of("planned", "running")).stream()
                 .map(this::line)
+                .sorted(Comparator.comparing(BrewSheet.BrewLine::needsCookAt))
                 .toList();
     }
 

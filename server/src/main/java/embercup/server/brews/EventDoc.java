@@ -10,13 +10,27 @@ import org.jspecify.annotations.Nullable;
  * Something that happened, as the client tells it.
  *
  * @param id made by the client; sending it again is harmless
+ * @param sign what told the cook that a step was done, when not the plan
+ * @param turn lid or flame turned by hand
+ * @param value what was read, in the unit of the reading, or poured, mL
  * @param ageS how long ago it happened, s; the clock is the server's
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record EventDoc(
         @Nullable UUID id,
 
-        @Schema(allowableValues = {"started", "step-done", "measured", "noted", "undone", "finished", "abandoned"})
+        @Schema(
+                allowableValues = {
+                    "started",
+                    "step-done",
+                    "turned",
+                    "measured",
+                    "poured",
+                    "noted",
+                    "undone",
+                    "finished",
+                    "abandoned"
+                })
         @Nullable
         String kind,
 
@@ -24,6 +38,13 @@ public record EventDoc(
         Double ageS,
 
         @Schema(maxLength = 40) @Nullable String step,
+
+        @Schema(allowableValues = {"plan", "smell", "colour", "taste"}) @Nullable
+        String sign,
+
+        @Schema(allowableValues = {"lid-on", "lid-off", "flame-off", "flame-low", "flame-medium", "flame-high"})
+        @Nullable
+        String turn,
 
         @Schema(allowableValues = {"volume-ml", "temperature-c", "weight-g", "level-cm"}) @Nullable
         String reading,
@@ -60,6 +81,22 @@ public record EventDoc(
     /** An event that is nothing but its kind and, for a step, its key. */
     public static EventDoc of(UUID id, String kind, @Nullable Double ageS, @Nullable String step) {
         return new EventDoc(
-                id, kind, ageS, step, null, null, null, null, null, null, null, null, null, null, null, null, null);
+                id, kind, ageS, step, null, null, null, null, null, null, null, null, null, null, null, null, null,
+                null, null);
+    }
+
+    /** A note without smell and circumstances. */
+    public static EventDoc noted(
+            UUID id,
+            @Nullable Double ageS,
+            int strength,
+            int liking,
+            String taste,
+            String change,
+            @Nullable String colour,
+            @Nullable String clarity) {
+        return new EventDoc(
+                id, "noted", ageS, null, null, null, null, null, null, strength, liking, taste, change, null, colour,
+                clarity, null, null, null);
     }
 }

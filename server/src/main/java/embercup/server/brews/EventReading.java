@@ -1,7 +1,9 @@
 package embercup.server.brews;
 
+import embercup.core.brew.Turn;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.BrewEvent.Reading;
+import embercup.core.live.BrewEvent.Sign;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Step;
 import embercup.core.workings.InvalidInput;
@@ -36,7 +38,11 @@ final class EventReading {
         String kind = doc.kind() == null ? "" : doc.kind();
         return switch (kind) {
             case "started" -> new BrewEvent.Started(id, at);
-            case "step-done" -> new BrewEvent.StepDone(id, at, step(doc, plan));
+            case "step-done" ->
+                new BrewEvent.StepDone(
+                        id, at, step(doc, plan), Fields.oneOf(Sign.class, doc.sign(), "sign", Sign.PLAN));
+            case "turned" -> new BrewEvent.Turned(id, at, Fields.oneOf(Turn.class, doc.turn(), "turn"));
+            case "poured" -> poured(doc, id, at);
             case "measured" -> measured(doc, id, at);
             case "noted" -> noted(doc, id, at);
             case "undone" ->
@@ -45,7 +51,9 @@ final class EventReading {
             case "abandoned" -> new BrewEvent.Abandoned(id, at, Fields.textOrEmpty(doc.why(), "why", 200));
             default ->
                 throw InvalidInput.of(
-                        "kind", kind, "one of: started step-done measured noted undone finished abandoned");
+                        "kind",
+                        kind,
+                        "one of: started step-done turned measured poured noted undone finished abandoned");
         };
     }
 
@@ -70,6 +78,14 @@ final class EventReading {
         }
         check.throwIfAny();
         return new BrewEvent.Measured(id, at, reading, value);
+    }
+
+    private static BrewEvent poured(EventDoc doc, UUID id, Instant at) {
+        double millilitres = Fields.need(doc.value(), "value", "mL that were poured");
+        InvalidInput.Check check = new InvalidInput.Check();
+        check.range("value", millilitres, 1, 60_000, "mL");
+        check.throwIfAny();
+        return new BrewEvent.Poured(id, at, millilitres);
     }
 
     private static BrewEvent noted(EventDoc doc, UUID id, Instant at) {

@@ -154,26 +154,7 @@ class DemoHousehold implements ApplicationRunner {
         Instant ended = happen(brew, p.pace, "");
         tell(brew.id(), event("finished", ended));
         Instant noted = ended.plus(Duration.ofMinutes(20));
-        tell(
-                brew.id(),
-                new EventDoc(
-                        id(),
-                        "noted",
-                        age(noted),
-                        null,
-                        null,
-                        null,
-                        null,
-                        p.felt,
-                        p.liking,
-                        p.taste,
-                        p.change,
-                        null,
-                        p.colour,
-                        p.clarity,
-                        null,
-                        null,
-                        null));
+        tell(brew.id(), EventDoc.noted(id(), age(noted), p.felt, p.liking, p.taste, p.change, p.colour, p.clarity));
     }
 
     private BrewSheet brew(@Nullable UUID recipe, @Nullable UUID drinker, String strength, Instant began) {

@@ -1,6 +1,5 @@
 package embercup.server.learned;
 
-import embercup.core.brew.Measurements;
 import embercup.core.dose.Taste;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Water;
@@ -46,14 +45,14 @@ public class Learned {
 
     /** Writes down what a brew that ended says of its stove; a brew that is ended again says it anew. */
     @Transactional
-    public void observe(UUID brewId, BrewPlan plan, LiveBrew live, List<Measurements.Reading> readings) {
+    public void observe(UUID brewId, BrewPlan plan, LiveBrew live) {
         observations.deleteAllByBrewId(brewId);
         Burner used = plan.request().kitchen().burner();
         Burner own = kitchens.coreBurners().stream()
                 .filter(b -> b.name().equals(used.name()))
                 .findFirst()
                 .orElse(used);
-        for (StoveFit.Observation o : StoveFit.observed(plan, live, readings)) {
+        for (StoveFit.Observation o : StoveFit.observed(plan, live)) {
             ObservationEntity e = new ObservationEntity();
             e.id = Ids.next(clock.millis());
             e.brewId = brewId;

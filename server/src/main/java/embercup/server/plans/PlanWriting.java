@@ -10,9 +10,9 @@ import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Condition;
 import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Fire;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Step;
-import embercup.core.recipe.Flame;
 import embercup.core.recipe.Stage;
 import embercup.server.learned.LearnedSheet;
 import embercup.server.plans.PlanAsk.BurnerDoc;
@@ -154,20 +154,7 @@ public final class PlanWriting {
     }
 
     private static StepLine step(BrewPlan plan, Step s) {
-        StageRun run = s.stage() < 0 ? null : plan.stages().get(s.stage());
-        Burner burner = plan.request().kitchen().burner();
-        double power = 0;
-        boolean lid = false;
-        if (run != null) {
-            boolean heating = s.kind().equals("heat");
-            Flame flame = run.stage().onFlame().orElse(null);
-            power = heating && run.kettle()
-                    ? plan.request().kitchen().kettleW() * Kitchen.KETTLE_EFFICIENCY
-                    : heating && flame == null || s.key().endsWith(".heat")
-                            ? burner.highW()
-                            : flame == null ? 0 : burner.watts(flame);
-            lid = s.key().endsWith(".heat") && !run.kettle() || run.stage().lid() && !run.kettle();
-        }
+        Fire fire = plan.fire(s);
         String until = s.until().isEmpty() ? null : s.until();
         return new StepLine(
                 s.key(),
@@ -179,8 +166,8 @@ public final class PlanWriting {
                 s.handsOn(),
                 until,
                 s.confirm(),
-                power,
-                lid,
+                fire.watts(),
+                fire.lid(),
                 plan.aside(s));
     }
 

@@ -1,0 +1,49 @@
+package embercup.core.plan;
+
+import embercup.core.brew.StageRun;
+import embercup.core.brew.Turn;
+import embercup.core.kitchen.Burner;
+import embercup.core.kitchen.Kitchen;
+import embercup.core.recipe.Flame;
+import embercup.core.recipe.StageKind;
+import java.util.Optional;
+
+/**
+ * What is under and over the pot while a step lasts. Immutable.
+ *
+ * @param flame setting of the burner; empty when it is off, or when the kettle heats
+ * @param watts net power into the water, W; 0 off the heat
+ * @param lid whether the lid is on
+ * @param kettle whether it is the kettle that heats
+ */
+public record Fire(Optional<Flame> flame, double watts, boolean lid, boolean kettle) {
+
+    private static final Fire NONE = new Fire(Optional.empty(), 0, false, false);
+
+    /** As the plan has it; heating that a stage needs before it can begin is done on a high flame under the lid. */
+    static Fire of(BrewPlan plan, Step step) {
+        if (step.stage() < 0) {
+            return NONE;
+        }
+        StageRun run = plan.stages().get(step.stage());
+        Kitchen kitchen = plan.request().kitchen();
+        boolean before = step.key().endsWith(".heat");
+        boolean heats = before || run.stage().kind() == StageKind.HEAT;
+        if (heats && run.kettle()) {
+            return new Fire(Optional.empty(), kitchen.kettleW() * Kitchen.KETTLE_EFFICIENCY, false, true);
+        }
+        Optional<Flame> flame = before ? Optional.of(Flame.HIGH) : run.stage().onFlame();
+        return new Fire(
+                flame,
+                flame.map(kitchen.burner()::watts).orElse(0.0),
+                before || run.stage().lid() && !run.kettle(),
+                false);
+    }
+
+    /** After a hand turned it; the kettle switches itself. */
+    public Fire then(Turn turn, Burner burner) {
+        return kettle
+                ? this
+                : new Fire(turn.ofFlame() ? turn.flame() : flame, turn.watts(burner, watts), turn.lid(lid), false);
+    }
+}

@@ -1,0 +1,225 @@
+package embercup.core.live;
+
+import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.dried;
+import static embercup.core.Pots.heat;
+import static embercup.core.Pots.lindenCup;
+import static embercup.core.Pots.plan;
+import static embercup.core.Pots.recipe;
+import static embercup.core.Pots.reduce;
+import static embercup.core.Pots.rootPot;
+import static embercup.core.Pots.strain;
+import static embercup.core.Pots.withPour;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import embercup.core.brew.Turn;
+import embercup.core.kitchen.Water;
+import embercup.core.live.LiveBrew.LiveStep;
+import embercup.core.materia.Cut;
+import embercup.core.materia.Tradition;
+import embercup.core.measure.Unit;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Step;
+import embercup.core.recipe.Flame;
+import embercup.core.recipe.Recipe;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+
+/** A lid lifted, a flame turned down: what a hand does other than the plan says, and what that does to the pot. */
+class TurnedByHandTest {
+
+    private static final Instant EIGHT = Instant.parse("2026-11-25T20:00:00Z");
+
+    /** A brew that went as planned until a step, and whatever a hand did in it. */
+    private static final class Brew {
+        private final BrewPlan plan;
+        private final List<BrewEvent> events = new ArrayList<>();
+        private Instant begins = EIGHT;
+
+        Brew(Recipe recipe, String key) {
+            plan = plan(recipe);
+            events.add(new BrewEvent.Started(id(), EIGHT));
+            for (Step s : plan.steps()) {
+                if (s.key().equals(key)) {
+                    begins = EIGHT.plusMillis(Math.round(s.startS() * 1000));
+                    return;
+                }
+                events.add(new BrewEvent.StepDone(id(), EIGHT.plusMillis(Math.round(s.endS() * 1000)), s.key()));
+            }
+        }
+
+        private UUID id() {
+            return new UUID(7, events.size());
+        }
+
+        Brew turn(Turn turn, double afterS) {
+            events.add(new BrewEvent.Turned(id(), begins.plusMillis(Math.round(afterS * 1000)), turn));
+            return this;
+        }
+
+        Brew done(String step, double afterS) {
+            events.add(new BrewEvent.StepDone(id(), begins.plusMillis(Math.round(afterS * 1000)), step));
+            return this;
+        }
+
+        LiveBrew live() {
+            return LiveBrew.fold(PLANNER, plan, events);
+        }
+
+        double lengthS(String step) {
+            LiveStep live = live().steps().stream()
+                    .filter(s -> s.step().key().equals(step))
+                    .findFirst()
+                    .orElseThrow();
+            return Duration.between(live.beganAt().orElseThrow(), live.dueAt()).toMillis() / 1000.0;
+        }
+    }
+
+    /** Three cups of root boiled down to two without a lid. */
+    private static Recipe reduction() {
+        return withPour(
+                recipe(
+                        Tradition.AYURVEDIC,
+                        2,
+                        240,
+                        List.of(dried("burdock", Cut.SLICED, 6, Unit.GRAM, 0)),
+                        heat(),
+                        reduce(480),
+                        strain()),
+                720);
+    }
+
+    @Test
+    void aLidLeftOffASimmerLosesFiveTimesTheSteam() {
+        Brew covered = new Brew(rootPot(), "s1");
+        Brew open = new Brew(rootPot(), "s1").turn(Turn.LID_OFF, 0);
+        double held = covered.live().predicted().water().evaporatedMl();
+        double lost = open.live().predicted().water().evaporatedMl();
+        double openRate = 250 / Water.latentHeatJPerG(covered.plan.boilingC());
+        assertThat(lost - held).as("four fifths of 25 min at 250 W").isCloseTo(openRate * 0.8 * 1500, within(12.0));
+        assertThat(open.live().advice())
+                .as("what the steam took can be put back")
+                .contains("mL of hot water");
+    }
+
+    @Test
+    void aLidPutOnAgainLosesOnlyWhileItWasOff() {
+        Brew brief = new Brew(rootPot(), "s1").turn(Turn.LID_OFF, 60).turn(Turn.LID_ON, 360);
+        Brew all = new Brew(rootPot(), "s1").turn(Turn.LID_OFF, 0);
+        double planned = brief.plan.water().evaporatedMl();
+        double some = brief.live().predicted().water().evaporatedMl() - planned;
+        double most = all.live().predicted().water().evaporatedMl() - planned;
+        assertThat(some / most).isCloseTo(300.0 / 1500, within(0.03));
+    }
+
+    @Test
+    void aReductionUnderALidTakesFiveTimesAsLongForWhatIsLeft() {
+        Brew open = new Brew(reduction(), "s1");
+        double whole = open.lengthS("s1");
+        Brew half = new Brew(reduction(), "s1").turn(Turn.LID_ON, whole / 2);
+        assertThat(half.lengthS("s1")).isCloseTo(whole / 2 + whole / 2 / 0.2, within(whole * 0.05));
+    }
+
+    @Test
+    void aReductionOnAHighFlameIsDoneSoonerInTheRatioOfThePowers() {
+        Brew medium = new Brew(reduction(), "s1");
+        Brew high = new Brew(reduction(), "s1").turn(Turn.FLAME_HIGH, 0);
+        double ratio = 700.0 / 1200;
+        assertThat(high.lengthS("s1") / medium.lengthS("s1")).isCloseTo(ratio, within(0.03));
+        assertThat(high.live().predicted().water().yieldMl())
+                .as("it still ends at the mark")
+                .isCloseTo(medium.live().predicted().water().yieldMl(), within(3.0));
+    }
+
+    @Test
+    void aPotWhoseFlameIsOffCoolsInsteadOfSimmering() {
+        Brew out = new Brew(rootPot(), "s1").turn(Turn.FLAME_OFF, 300);
+        assertThat(out.live().predicted().curve())
+                .filteredOn(p -> p.tS() < out.live().predicted().totalS() - 200)
+                .last()
+                .satisfies(p -> assertThat(p.tempC()).isLessThan(90));
+        assertThat(out.live().strengthChange()).isNegative();
+    }
+
+    @Test
+    void aPotTurnedUpBringsItselfBackToTheBoil() {
+        Brew again = new Brew(rootPot(), "s1").turn(Turn.FLAME_OFF, 300).turn(Turn.FLAME_HIGH, 600);
+        Brew off = new Brew(rootPot(), "s1").turn(Turn.FLAME_OFF, 300);
+        assertThat(again.live().predicted().strength())
+                .isGreaterThan(off.live().predicted().strength());
+        assertThat(again.live().predicted().curve()).anyMatch(p -> p.tS() > 1500 && p.tempC() > 99.5);
+    }
+
+    @Test
+    void anUncoveredTeapotLosesAromaAndHeat() {
+        Brew open = new Brew(lindenCup(), "s1").turn(Turn.LID_OFF, 0);
+        assertThat(open.live().predicted().aroma()).isLessThan(open.plan.aroma() - 0.02);
+        assertThat(open.live().predicted().brew().cupC())
+                .isLessThan(open.plan.brew().cupC() - 1);
+    }
+
+    @Test
+    void aLidLiftedWhileItHeatsDelaysTheBoilButIsBackAtTheSimmer() {
+        Brew heating = new Brew(rootPot(), "s0").turn(Turn.LID_OFF, 5);
+        double planned = new Brew(rootPot(), "s0").lengthS("s0");
+        assertThat(heating.lengthS("s0")).isGreaterThan(planned + 5);
+        Brew simmering = heating.done("s0", heating.lengthS("s0"));
+        assertThat(simmering.live().fire().orElseThrow().lid())
+                .as("the next step begins as the plan says")
+                .isTrue();
+        assertThat(simmering.live().fire().orElseThrow().flame()).contains(Flame.LOW);
+    }
+
+    @Test
+    void theFireStandsAsItWasTurnedLast() {
+        Brew pot = new Brew(rootPot(), "s1").turn(Turn.LID_OFF, 10).turn(Turn.FLAME_MEDIUM, 20);
+        assertThat(pot.live().fire().orElseThrow().lid()).isFalse();
+        assertThat(pot.live().fire().orElseThrow().watts()).isEqualTo(700);
+    }
+
+    @Test
+    void whatWasTurnedByHandTeachesNothingOfTheStove() {
+        Brew pot = new Brew(rootPot(), "s0").turn(Turn.FLAME_LOW, 10).done("s0", 900);
+        Brew plain = new Brew(rootPot(), "s0").done("s0", 900);
+        assertThat(StoveFit.observed(plain.plan, plain.live())).hasSize(1);
+        assertThat(StoveFit.observed(pot.plan, pot.live())).isEmpty();
+    }
+
+    @Test
+    void theSimulatedStoveIsTurnedWithIt() {
+        SimulatedKitchen kitchen = new SimulatedKitchen(1, 3);
+        Brew open = new Brew(rootPot(), "s1").turn(Turn.LID_OFF, 0);
+        Brew covered = new Brew(rootPot(), "s1");
+        Instant later = open.begins.plusSeconds(1200);
+        double lost = covered.plan.water().startMl()
+                - kitchen.at(open.plan, open.live(), later).waterMl();
+        double kept = covered.plan.water().startMl()
+                - kitchen.at(covered.plan, covered.live(), later).waterMl();
+        assertThat(lost).isGreaterThan(3 * kept);
+    }
+
+    @Test
+    void aStepThatSmellsDoneSaysSo() {
+        Brew cup = new Brew(lindenCup(), "s1");
+        cup.events.add(new BrewEvent.StepDone(cup.id(), cup.begins.plusSeconds(400), "s1", BrewEvent.Sign.SMELL));
+        assertThat(cup.live().steps())
+                .filteredOn(s -> s.step().key().equals("s1"))
+                .singleElement()
+                .satisfies(s -> assertThat(s.sign()).isEqualTo(BrewEvent.Sign.SMELL));
+        assertThat(cup.live().strengthChange()).isNegative();
+    }
+
+    @Test
+    void whatIsPouredIsNoLongerInTheJug() {
+        Brew cup = new Brew(lindenCup(), "");
+        cup.events.add(new BrewEvent.Poured(cup.id(), EIGHT.plusSeconds(900), 200));
+        cup.events.add(new BrewEvent.Poured(cup.id(), EIGHT.plusSeconds(950), 120));
+        assertThat(cup.live().pouredMl()).isEqualTo(320);
+        assertThat(cup.live().leftMl()).isCloseTo(80, within(10.0));
+    }
+}
