@@ -1013,6 +1013,15 @@ export interface components {
             kettle: boolean;
             lid: boolean;
         };
+        GivesLine: {
+            /** Format: double */
+            aromaMin: number;
+            /** Format: double */
+            biteMin: number;
+            /** Format: double */
+            bodyMin: number;
+            cut: string;
+        };
         Happened: {
             /** Format: date-time */
             at: string;
@@ -1047,6 +1056,7 @@ export interface components {
             constituents: components["schemas"]["ContentLine"][];
             doses: components["schemas"]["DoseLine"][];
             foraged: boolean;
+            gives: components["schemas"]["GivesLine"][];
             identity: string;
             keepsMonths?: number;
             latin: string;
@@ -1058,9 +1068,11 @@ export interface components {
             prep: string[];
             slug: string;
             stains: boolean;
+            standsInFor: components["schemas"]["StandsInLine"][];
             stop?: string;
             substitutes: components["schemas"]["Substitute"][];
             use: string;
+            withAcid?: string;
         };
         KitchenDoc: {
             /** Format: double */
@@ -1482,6 +1494,14 @@ export interface components {
             toC?: number;
             /** Format: double */
             toMl?: number;
+        };
+        StandsInLine: {
+            change: string;
+            common: string;
+            herb: string;
+            /** Format: double */
+            ratio: number;
+            source: string;
         };
         StepLine: {
             aside: boolean;

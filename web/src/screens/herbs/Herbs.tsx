@@ -99,6 +99,7 @@ function One({ slug }: { slug: string }) {
           <Weights herb={h} />
           {!h.stop && <OwnWeights herb={h} />}
         </div>
+        <Gives herb={h} />
         <Cares herb={h} />
         <Knowing herb={h} />
       </div>
@@ -176,6 +177,59 @@ function Weights({ herb }: { herb: HerbSheet }) {
   );
 }
 
+/** How soon it has given half of what it can, by cut, on a common scale of minutes. */
+function Gives({ herb }: { herb: HerbSheet }) {
+  if (herb.gives.length === 0) return null;
+  const most = Math.max(...herb.gives.map((g) => g.biteMin));
+  return (
+    <section>
+      <h3 className="text-xl">How it gives itself</h3>
+      <p className="mt-1 text-muted text-sm">
+        Minutes in water just off the boil until half is drawn; dried. An estimate.
+      </p>
+      <table className="mt-2 w-full max-w-md">
+        <thead>
+          <tr className="border-hairline border-b text-left text-muted text-sm">
+            <th className="py-1 font-normal">Cut</th>
+            <th className="py-1 text-right font-normal">aroma</th>
+            <th className="py-1 text-right font-normal">body</th>
+            <th className="py-1 text-right font-normal">bite</th>
+            <th className="w-2/5 py-1" aria-hidden />
+          </tr>
+        </thead>
+        <tbody>
+          {herb.gives.map((g) => (
+            <tr key={g.cut} className="border-hairline border-b">
+              <td className="py-1">{g.cut}</td>
+              <td className="figure py-1 text-right">{minutes(g.aromaMin)}</td>
+              <td className="figure py-1 text-right">{minutes(g.bodyMin)}</td>
+              <td className="figure py-1 text-right">{minutes(g.biteMin)}</td>
+              <td className="py-1 pl-3" aria-hidden>
+                <svg viewBox="0 0 100 14" preserveAspectRatio="none" className="h-3.5 w-full">
+                  <line x1={0} x2={100} y1={7} y2={7} stroke="var(--hairline)" />
+                  <line x1={0} x2={(g.bodyMin / most) * 100} y1={7} y2={7} stroke="var(--herb)" strokeWidth={5} />
+                  <line
+                    x1={(g.biteMin / most) * 100 - 1}
+                    x2={(g.biteMin / most) * 100 - 1}
+                    y1={1}
+                    y2={13}
+                    stroke="var(--ink)"
+                    strokeWidth={1.5}
+                  />
+                </svg>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function minutes(m: number): string {
+  return m < 10 ? m.toFixed(1) : String(Math.round(m));
+}
+
 function Cares({ herb }: { herb: HerbSheet }) {
   if (herb.cautions.length === 0 && !herb.ageFloorYears) return null;
   return (
@@ -229,10 +283,28 @@ function Knowing({ herb }: { herb: HerbSheet }) {
           </ul>
         </>
       )}
+      {herb.standsInFor.length > 0 && (
+        <>
+          <h3 className="mt-4 text-xl">Can stand in for</h3>
+          <ul className="mt-2 flex flex-col gap-1">
+            {herb.standsInFor.map((s) => (
+              <li key={s.herb}>
+                <Link to={`/herbs/${s.herb}`} className="underline underline-offset-4">
+                  {s.common}
+                </Link>
+                , {s.ratio} g for each gram of it: {s.change}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
       {herb.keepsMonths != null && (
         <p className="mt-4">Keeps about {herb.keepsMonths} months in a closed tin.</p>
       )}
       {herb.stains && <p className="mt-1">Stains hands and counters.</p>}
+      {herb.withAcid && (
+        <p className="mt-1">Turns from {herb.withAcid} when lemon or another acid comes to it.</p>
+      )}
     </section>
   );
 }

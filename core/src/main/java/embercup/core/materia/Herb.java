@@ -30,6 +30,8 @@ import java.util.Optional;
  * @param lookAlikes what it is confused with, and how to tell
  * @param foraged whether it is commonly gathered wild and needs an identity check
  * @param stains whether it dyes hands and counters
+ * @param sour whether it makes the cup acid
+ * @param withAcid how its colour turns in an acid cup; empty when it does not
  * @param substitutes what can stand in for it
  * @param constituents what it holds that has a daily limit
  * @param cautions where care is due
@@ -56,6 +58,8 @@ public record Herb(
         List<LookAlike> lookAlikes,
         boolean foraged,
         boolean stains,
+        boolean sour,
+        Optional<ColourTurn> withAcid,
         List<Substitute> substitutes,
         List<Content> constituents,
         List<HerbCaution> cautions,
@@ -96,6 +100,8 @@ public record Herb(
                 List.of(),
                 false,
                 false,
+                false,
+                Optional.empty(),
                 List.of(),
                 List.of(),
                 List.of(),
@@ -129,6 +135,8 @@ public record Herb(
                 lookAlikes,
                 foraged,
                 stains,
+                sour,
+                withAcid,
                 substitutes,
                 constituents,
                 cautions,
@@ -191,6 +199,9 @@ public record Herb(
             return amounts.getOrDefault(extractClass, 1.0);
         }
     }
+
+    /** Colours of the liquor before and after acid comes to it. */
+    public record ColourTurn(String from, String to, String source) {}
 
     /** A confusable plant, how to tell it, and whether it poisons. */
     public record LookAlike(String name, String tell, boolean poisonous) {}

@@ -1,6 +1,7 @@
 package embercup.core.materia;
 
 import embercup.core.materia.Herb.Bulk;
+import embercup.core.materia.Herb.ColourTurn;
 import embercup.core.materia.Herb.Content;
 import embercup.core.materia.Herb.DoseRange;
 import embercup.core.materia.Herb.Gives;
@@ -185,6 +186,8 @@ final class MateriaReader {
                 lookAlikes,
                 n.flag("foraged"),
                 n.flag("stains"),
+                n.flag("sour"),
+                n.optional("withAcid").map(a -> new ColourTurn(a.text("from"), a.text("to"), source(a))),
                 substitutes,
                 contents,
                 cautions,

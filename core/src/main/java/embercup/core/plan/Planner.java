@@ -59,7 +59,7 @@ public final class Planner {
         double bodyPerMl = bodyPerMl(brew);
         double strength = reference == 0 ? 0 : bodyPerMl / reference;
         double band = band(brew.share(ExtractClass.BODY));
-        notes.addAll(PotNotes.of(request, pot, brew, water));
+        notes.addAll(PotNotes.of(materia, request, pot, brew, water));
         PlanWorkings.water(workings, pot, brew, water);
         PlanWorkings.strength(workings, brew, strength, reference, request);
         PlanWorkings.band(workings, strength, band);

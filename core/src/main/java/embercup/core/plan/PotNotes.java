@@ -4,12 +4,15 @@ import embercup.core.brew.BrewResult;
 import embercup.core.brew.BrewSetup;
 import embercup.core.brew.Charge;
 import embercup.core.kitchen.Vessel;
+import embercup.core.materia.Herb;
+import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** What the pot itself has to say: too small, too shallow, dry, or a recipe that contradicts itself. */
 final class PotNotes {
@@ -21,7 +24,7 @@ final class PotNotes {
 
     private PotNotes() {}
 
-    static List<Caution> of(PlanRequest request, BrewSetup setup, BrewResult brew, WaterPlan water) {
+    static List<Caution> of(Materia materia, PlanRequest request, BrewSetup setup, BrewResult brew, WaterPlan water) {
         List<Caution> notes = new ArrayList<>();
         vessel(notes, setup, water);
         if (brew.ranDry()) {
@@ -39,7 +42,24 @@ final class PotNotes {
                     "kitchen-heat"));
         }
         contradictions(notes, request, brew);
+        colours(notes, materia, request.recipe());
         return notes;
+    }
+
+    /** A liquor that turns its colour with acid is not spoilt. */
+    private static void colours(List<Caution> notes, Materia materia, Recipe recipe) {
+        List<Herb> herbs = recipe.additions().stream()
+                .flatMap(a -> materia.find(a.herb()).stream())
+                .toList();
+        Optional<Herb> sour = herbs.stream().filter(Herb::sour).findFirst();
+        herbs.stream().filter(h -> h.withAcid().isPresent()).findFirst().ifPresent(herb -> {
+            Herb.ColourTurn turn = herb.withAcid().get();
+            String colours = "turns from %s to %s".formatted(turn.from(), turn.to());
+            String text = sour.map(s -> "The cup %s as the %s comes to it: that is the acid, not a fault."
+                            .formatted(colours, s.common().toLowerCase(Locale.ROOT)))
+                    .orElse("With lemon or lime the cup %s: that is the acid, not a fault.".formatted(colours));
+            notes.add(Caution.of("acid-turn", Severity.NOTE, text, turn.source()));
+        });
     }
 
     private static void vessel(List<Caution> notes, BrewSetup setup, WaterPlan water) {

@@ -100,9 +100,8 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
         }
 
         private Want want(Herb herb, Addition addition) {
-            boolean acid = herb.slug().endsWith("-juice");
             boolean pepper = herb.slug().endsWith("-pepper");
-            if (acid) {
+            if (herb.sour() && herb.part() == PlantPart.PANTRY) {
                 return schools.hold(Choice.WITH_THE_POT) ? Want.HARD : Want.CUP;
             }
             if (herb.part() == PlantPart.PANTRY) {

@@ -51,6 +51,31 @@ class ExtractionTest {
         assertThat(tea.ratePerS()[0] * 60).isBetween(0.3, 0.8);
     }
 
+    @Test
+    void aromaComesBeforeBodyBeforeBiteAndACrushedHerbBeforeAWholeOne() {
+        for (String slug : new String[] {"linden", "dandelion", "fennel", "cinnamon-cassia", "reishi"}) {
+            var herb = embercup.core.Pots.MATERIA.herb(slug, "herb");
+            Giving whole = Giving.of(embercup.core.Pots.MATERIA, herb, embercup.core.materia.Form.DRIED, Cut.WHOLE);
+            Giving ground = Giving.of(embercup.core.Pots.MATERIA, herb, embercup.core.materia.Form.DRIED, Cut.GROUND);
+            assertThat(whole.aromaMin()).as(slug).isLessThan(whole.bodyMin());
+            assertThat(whole.bodyMin()).as(slug).isLessThan(whole.biteMin());
+            assertThat(ground.bodyMin()).as(slug).isLessThan(whole.bodyMin() / 5);
+        }
+    }
+
+    /** A flower gives half its body within a usual infusion, a chopped root does not (common practice, no source). */
+    @Test
+    void aTenMinuteInfusionIsEnoughForAFlowerAndNotForARoot() {
+        var materia = embercup.core.Pots.MATERIA;
+        var dried = embercup.core.materia.Form.DRIED;
+        assertThat(Giving.of(materia, materia.herb("linden", "herb"), dried, Cut.CHOPPED)
+                        .bodyMin())
+                .isLessThan(10);
+        assertThat(Giving.of(materia, materia.herb("dandelion", "herb"), dried, Cut.WHOLE)
+                        .bodyMin())
+                .isGreaterThan(10);
+    }
+
     /** Spiro (mem): the rate rises two- to threefold for each 20 °C. */
     @Test
     void twentyDegreesMoreDoubleOrTripleTheRate() {

@@ -57,6 +57,28 @@ class PotNotesTest {
     }
 
     @Test
+    void aBlueCupThatTurnsPinkWithLemonIsNotSpoilt() {
+        var flower = dried("butterfly-pea", Cut.WHOLE, 1, Unit.GRAM, 0);
+        var lemon = new embercup.core.recipe.Addition(
+                "lemon-juice",
+                embercup.core.materia.Form.FRESH,
+                Cut.WHOLE,
+                embercup.core.measure.Quantity.of(1, Unit.TEASPOON),
+                4);
+        Stage pour = new Stage.Pour(OptionalDouble.empty());
+        Stage steep = new Stage.Steep(8, true);
+        BrewPlan plain = plan(recipe(Tradition.FOLK, 1, 240, List.of(flower), heat(), pour, steep, strain()));
+        BrewPlan sour = plan(recipe(
+                Tradition.FOLK, 1, 240, List.of(flower, lemon), heat(), pour, steep, strain(), new Stage.Finish()));
+        assertThat(note(plain, "acid-turn"))
+                .hasValueSatisfying(
+                        n -> assertThat(n.text()).startsWith("With lemon").contains("from blue to pink"));
+        assertThat(note(sour, "acid-turn"))
+                .hasValueSatisfying(n -> assertThat(n.text()).contains("as the lemon juice comes to it"));
+        assertThat(note(plan(rootPot()), "acid-turn")).isEmpty();
+    }
+
+    @Test
     void withoutAVesselThePlanChoosesOneThatHoldsThePot() {
         for (double cups : new double[] {1, 2, 4, 8, 16, 40}) {
             BrewPlan plan = PLANNER.plan(PlanRequest.asWritten(rootPot()).withCups(cups));

@@ -1,10 +1,16 @@
 package embercup.server.herbs;
 
+import embercup.core.brew.Giving;
+import embercup.core.materia.Cut;
+import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbMeasure;
+import embercup.core.materia.Materia;
+import embercup.core.materia.PlantPart;
 import embercup.core.measure.Spread;
 import embercup.server.platform.Fields;
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** A herb as the interface shows it; every number with the key of its source. */
@@ -27,7 +33,10 @@ public record HerbSheet(
         List<Herb.LookAlike> lookAlikes,
         boolean foraged,
         boolean stains,
+        @Nullable String withAcid,
         List<Herb.Substitute> substitutes,
+        List<StandsInLine> standsInFor,
+        List<GivesLine> gives,
         List<ContentLine> constituents,
         List<HerbCautionLine> cautions,
         @Nullable String stop) {
@@ -50,6 +59,12 @@ public record HerbSheet(
 
     public record HerbCautionLine(@Nullable String when, String severity, String text, String source) {}
 
+    /** Minutes until half is drawn, dried, in still water just off the boil. */
+    public record GivesLine(String cut, double aromaMin, double bodyMin, double biteMin) {}
+
+    /** Another herb that this one can stand in for, and what changes. */
+    public record StandsInLine(String herb, String common, double ratio, String change, String source) {}
+
     /** One line of the list. */
     public record HerbLine(
             String slug, String common, String latin, List<String> also, String part, String use, boolean stop) {}
@@ -65,7 +80,7 @@ public record HerbSheet(
                 h.stop().isPresent());
     }
 
-    static HerbSheet of(Herb h) {
+    static HerbSheet of(Materia materia, Herb h) {
         return new HerbSheet(
                 h.slug(),
                 h.common(),
@@ -99,7 +114,10 @@ public record HerbSheet(
                 h.lookAlikes(),
                 h.foraged(),
                 h.stains(),
+                h.withAcid().map(t -> t.from() + " to " + t.to()).orElse(null),
                 h.substitutes(),
+                standsInFor(materia, h),
+                h.stop().isPresent() || h.part() == PlantPart.PANTRY ? List.of() : gives(materia, h),
                 h.constituents().stream()
                         .map(c -> new ContentLine(Fields.code(c.constituent()), c.mgPerG(), c.source()))
                         .toList(),
@@ -111,5 +129,20 @@ public record HerbSheet(
                                 c.source()))
                         .toList(),
                 h.stop().map(Herb.Stop::text).orElse(null));
+    }
+
+    private static List<StandsInLine> standsInFor(Materia materia, Herb herb) {
+        return materia.herbs().stream()
+                .flatMap(other -> other.substitutes().stream()
+                        .filter(s -> s.herb().equals(herb.slug()))
+                        .map(s -> new StandsInLine(other.slug(), other.common(), s.ratio(), s.change(), s.source())))
+                .toList();
+    }
+
+    private static List<GivesLine> gives(Materia materia, Herb herb) {
+        return Stream.of(Cut.WHOLE, Cut.CHOPPED, Cut.GROUND)
+                .map(cut -> Giving.of(materia, herb, Form.DRIED, cut))
+                .map(g -> new GivesLine(Fields.code(g.cut()), g.aromaMin(), g.bodyMin(), g.biteMin()))
+                .toList();
     }
 }

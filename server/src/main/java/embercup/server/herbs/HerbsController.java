@@ -36,7 +36,10 @@ class HerbsController {
 
     @GetMapping("/herbs/{slug}")
     HerbSheet herb(@PathVariable String slug) {
-        return herbary.materia().find(slug).map(HerbSheet::of).orElseThrow(() -> Refusal.notFound("herb", slug));
+        return herbary.materia()
+                .find(slug)
+                .map(h -> HerbSheet.of(herbary.materia(), h))
+                .orElseThrow(() -> Refusal.notFound("herb", slug));
     }
 
     /** Where every value comes from, by key. */
@@ -54,7 +57,7 @@ class HerbsController {
     /** Keeps the cook's own weights of a herb, or a herb of her own. */
     @PutMapping("/herbs/{slug}/own")
     HerbSheet keepOwnHerb(@PathVariable String slug, @RequestBody OwnHerbDoc doc) {
-        return HerbSheet.of(herbary.keep(slug, doc));
+        return HerbSheet.of(herbary.materia(), herbary.keep(slug, doc));
     }
 
     @DeleteMapping("/herbs/{slug}/own")
