@@ -19,6 +19,8 @@ const HERE = [
   { key: "P", what: "On a sheet: print" },
   { key: "← →", what: "On a handle of the drawing: move it" },
   { key: "Space", what: "On a running brew: confirm the step" },
+  { key: "L", what: "On a running brew: lid on or off" },
+  { key: "R", what: "On a running brew: it smells ready" },
   { key: "U", what: "On a running brew: undo the last confirmation" },
 ];
 

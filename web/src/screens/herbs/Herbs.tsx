@@ -204,10 +204,17 @@ function Gives({ herb }: { herb: HerbSheet }) {
               <td className="figure py-1 text-right">{minutes(g.aromaMin)}</td>
               <td className="figure py-1 text-right">{minutes(g.bodyMin)}</td>
               <td className="figure py-1 text-right">{minutes(g.biteMin)}</td>
-              <td className="py-1 pl-3" aria-hidden>
-                <svg viewBox="0 0 100 14" preserveAspectRatio="none" className="h-3.5 w-full">
+              <td className="py-1 pl-3">
+                <svg aria-hidden viewBox="0 0 100 14" preserveAspectRatio="none" className="h-3.5 w-full">
                   <line x1={0} x2={100} y1={7} y2={7} stroke="var(--hairline)" />
-                  <line x1={0} x2={(g.bodyMin / most) * 100} y1={7} y2={7} stroke="var(--herb)" strokeWidth={5} />
+                  <line
+                    x1={0}
+                    x2={(g.bodyMin / most) * 100}
+                    y1={7}
+                    y2={7}
+                    stroke="var(--herb)"
+                    strokeWidth={5}
+                  />
                   <line
                     x1={(g.biteMin / most) * 100 - 1}
                     x2={(g.biteMin / most) * 100 - 1}

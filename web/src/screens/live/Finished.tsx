@@ -7,14 +7,14 @@ import { queryClient } from "../../api/queries";
 import { clock, day, FELT, grams, millilitres, span } from "../../parts/say";
 import { Trouble } from "../../parts/states";
 import { COLOURS, Swatch } from "./colours";
+import { Honey } from "./Honey";
+import { Servings } from "./Servings";
 
 const LIKING = ["not again", "hardly", "well enough", "good", "the best"];
 
 /** A brew that came to an end: the note, beside what was planned. */
 export function Finished({ brew }: { brew: BrewSheet }) {
   const [editing, setEditing] = useState(brew.note == null && brew.phase === "finished");
-  const cooled = brew.plan.honeyAfterS > 0 && brew.phase === "finished";
-  const honeyAt = new Date(new Date(brew.readyAt ?? brew.serverNow).getTime() + brew.plan.honeyAfterS * 1000);
   return (
     <div className="pt-6">
       <title>{`${brew.name} · Ember Cup`}</title>
@@ -30,11 +30,7 @@ export function Finished({ brew }: { brew: BrewSheet }) {
         {brew.readyAt && `–${clock(brew.readyAt)}`}
         {brew.drinkerName && `, for ${brew.drinkerName}`}
       </p>
-      {cooled && honeyAt.getTime() > Date.now() && (
-        <p className="mt-3 max-w-prose border-amber border-l-[5px] pl-3">
-          Honey may go in from {clock(honeyAt)}, when the cup has cooled to 40 °C.
-        </p>
-      )}
+      {brew.phase === "finished" && <Honey brew={brew} />}
       <div className="mt-6 grid gap-12 md:grid-cols-2">
         <section aria-labelledby="note">
           <h2 id="note" className="text-2xl">
@@ -52,6 +48,7 @@ export function Finished({ brew }: { brew: BrewSheet }) {
             Planned and done
           </h2>
           <PlannedAndDone brew={brew} />
+          {brew.phase === "finished" && !brew.request.recipe?.menstruum && <Servings brew={brew} />}
           <SecondBrew brew={brew} />
           <p className="mt-4 flex flex-wrap gap-x-5 gap-y-2">
             {brew.recipeId && (
@@ -384,6 +381,7 @@ function SecondBrew({ brew }: { brew: BrewSheet }) {
 
 function PlannedAndDone({ brew }: { brew: BrewSheet }) {
   const main = brew.plan.steps.filter((s) => s.stage >= 0);
+  const turns = brew.events.filter((e) => e.kind === "turned");
   return (
     <div className="mt-3">
       <dl className="grid grid-cols-[8rem_1fr] gap-y-1.5">
@@ -395,8 +393,15 @@ function PlannedAndDone({ brew }: { brew: BrewSheet }) {
         <dd>{brew.plan.additions.map((a) => `${grams(a.grams)} g ${a.common.toLowerCase()}`).join(", ")}</dd>
         <dt className="text-muted">Water</dt>
         <dd>
-          {millilitres(brew.plan.water.pourMl)} poured, {millilitres(brew.plan.water.yieldMl)} strained
+          {millilitres(brew.plan.water.pourMl)} in, planned {millilitres(brew.plan.water.yieldMl)} strained,
+          as it went {millilitres(brew.leftMl + brew.pouredMl)}
         </dd>
+        {turns.length > 0 && (
+          <>
+            <dt className="text-muted">By hand</dt>
+            <dd>{turns.map((e) => `${clock(e.at)} ${e.text}`).join(", ")}</dd>
+          </>
+        )}
       </dl>
       <table className="mt-4 w-full text-sm">
         <thead>
@@ -419,6 +424,7 @@ function PlannedAndDone({ brew }: { brew: BrewSheet }) {
                 <td className="whitespace-nowrap py-1.5 text-right">{span(s.durationS)}</td>
                 <td className="whitespace-nowrap py-1.5 pl-3 text-right">
                   {took === null ? "–" : span(took)}
+                  {live?.sign && <span className="block text-muted">by its {live.sign}</span>}
                 </td>
               </tr>
             );

@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from "react";
 import { Link } from "react-router";
-import type { BrewSheet } from "../../api/client";
+import type { BrewSheet, StepLine } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { FireLine } from "../../drawings/FireLine";
 import { VesselDrawing } from "../../drawings/Vessel";
@@ -11,6 +11,7 @@ import { useWidth } from "../../parts/size";
 import { Measures } from "../sheet/Measures";
 import { useAlarm } from "./alarm";
 import { useBrewClock } from "./clock";
+import { eventWords, Hands, lastSaid } from "./Hands";
 import { Instruments, useAutopilot, useInstruments } from "./Instruments";
 import { Read } from "./Read";
 import { beginOf, displacedCm, mainSteps, poured, reality, short, stateAt } from "./reality";
@@ -46,7 +47,7 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
     if (brew.nowKey) confirm(brew.id, { kind: "step-done", step: brew.nowKey });
     if (!brew.nowKey || index === main.length - 1) confirm(brew.id, { kind: "finished" });
   }, [brew.id, brew.nowKey, index, main.length]);
-  const last = [...brew.events].reverse().find((e) => e.kind === "step-done" || e.kind === "measured");
+  const last = lastSaid(brew);
   const undo = useCallback(() => {
     if (last) confirm(brew.id, { kind: "undone", event: last.id });
   }, [brew.id, last]);
@@ -63,7 +64,7 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
     : point
       ? ((seenMl ?? point.waterMl) / plan.vessel.brimMl) * plan.vessel.heightCm + displacedCm(brew)
       : undefined;
-  const fire = (current?.powerW ?? 0) > 0 && plan.vessel.kind === "pot";
+  const fire = brew.fire ? brew.fire.flame !== "off" && plan.vessel.kind === "pot" : false;
   const headline = done ? "The cup is ready" : current.label;
   const ticked = new Set(
     brew.steps.filter((s) => s.key.startsWith("prep.") && s.doneAt).map((s) => Number(s.key.slice(5))),
@@ -138,6 +139,7 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
               ))}
             </p>
           )}
+          {current && <Otherwise brew={brew} current={current} />}
           <Changed brew={brew} />
         </section>
         <section ref={pot.ref} aria-label="Vessel" className="flex items-end gap-4">
@@ -145,7 +147,7 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
             plan={plan}
             levelCm={level}
             fire={fire}
-            lid={current?.lid ?? false}
+            lid={brew.fire?.lid ?? false}
             height={pot.width < 380 ? 148 : 190}
             width={Math.min(pot.width - 96, 330)}
             figures={false}
@@ -171,10 +173,10 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
           totalS={timeline.totalS}
           stageStartS={timeline.stageStartS}
           startMl={plan.water.startMl}
-          yieldMl={plan.water.yieldMl}
+          yieldMl={timeline.curve.at(-1)?.waterMl ?? plan.water.yieldMl}
           strength={brew.strength}
           width={line.width}
-          height={line.width < 560 ? 84 : 220}
+          height={line.width < 560 ? 84 : 184}
           nowS={nowS}
         />
       </section>
@@ -187,6 +189,7 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
           >
             {done ? "To the note" : current.confirm}
           </button>
+          <Hands brew={brew} />
           <div className="mt-2 flex flex-wrap gap-2">
             <Read brew={brew} />
             {last && (
@@ -195,10 +198,7 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
                 onClick={undo}
                 className="min-h-11 rounded-one border border-hairline px-4"
               >
-                Undo{" "}
-                {last.step
-                  ? `“${plan.steps.find((s) => s.key === last.step)?.confirm ?? "last"}”`
-                  : "the reading"}
+                Undo {eventWords(brew, last)}
               </button>
             )}
             <button
@@ -225,6 +225,24 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
         </div>
       </div>
     </div>
+  );
+}
+
+/** Lid or flame as a hand left them, where the plan has it otherwise. */
+function Otherwise({ brew, current }: { brew: BrewSheet; current: StepLine }) {
+  const fire = brew.fire;
+  if (!fire || fire.kettle || current.stage < 0) return null;
+  const { lowW, mediumW, highW } = brew.plan.burner;
+  const watts = { off: 0, low: lowW, medium: mediumW, high: highW }[fire.flame] ?? 0;
+  const words = [
+    fire.lid !== current.lid && `the lid is ${fire.lid ? "on" : "off"}`,
+    Math.abs(watts - current.powerW) > 1 && `the flame is ${fire.flame}`,
+  ].filter(Boolean);
+  if (words.length === 0) return null;
+  return (
+    <p className="mt-2 max-w-prose border-ember border-l-[5px] pl-3">
+      Other than planned, {words.join(" and ")}.
+    </p>
   );
 }
 

@@ -1,4 +1,4 @@
-import type { BrewSheet, CurvePoint } from "../../api/client";
+import type { BrewSheet, CurvePoint, StepLine } from "../../api/client";
 
 /** Steps that follow one another; prep that fits into waiting stands aside. */
 export function mainSteps(brew: BrewSheet) {
@@ -21,7 +21,7 @@ export function reality(brew: BrewSheet, overS: number) {
   const main = mainSteps(brew);
   const nowIndex = main.findIndex((s) => s.key === brew.nowKey);
   const begins = new Map(main.map((s) => [s.key, (beginOrStart(brew, s.key, main) - startMs) / 1000]));
-  const steps = brew.plan.steps.map((s) => {
+  const planned = brew.plan.steps.map((s) => {
     const live = brew.steps.find((l) => l.key === s.key);
     const begin = begins.get(s.key);
     if (begin === undefined || !live) return s;
@@ -33,6 +33,7 @@ export function reality(brew: BrewSheet, overS: number) {
       durationS: length + (index === nowIndex ? overS : 0),
     };
   });
+  const steps = planned.flatMap((s) => turned(brew, s, startMs));
   const firstStage = steps.find((s) => s.stage >= 0);
   const stageStartS = firstStage?.startS ?? 0;
   const shift = stageStartS - (brew.predictedSteps.find((s) => s.stage >= 0)?.startS ?? 0);
@@ -43,6 +44,30 @@ export function reality(brew: BrewSheet, overS: number) {
     .map((p) => (p.tS >= turnS - 0.5 ? { ...p, tS: p.tS + overS } : p));
   const last = steps.filter((s) => s.stage >= 0).at(-1);
   return { steps, curve, stageStartS, totalS: last ? last.startS + last.durationS : brew.plan.totalS };
+}
+
+/** A step cut where a hand turned lid or flame, so that the line shows what really was. */
+function turned(brew: BrewSheet, step: StepLine, startMs: number): StepLine[] {
+  const pieces = [step];
+  if (step.stage < 0 || step.handsOn) return pieces;
+  const { lowW, mediumW, highW } = brew.plan.burner;
+  const watts = { "flame-off": 0, "flame-low": lowW, "flame-medium": mediumW, "flame-high": highW };
+  for (const e of brew.events) {
+    const last = pieces.at(-1);
+    const atS = (new Date(e.at).getTime() - startMs) / 1000;
+    if (!last || !e.turn || atS < last.startS || atS >= last.startS + last.durationS) continue;
+    pieces[pieces.length - 1] = { ...last, durationS: atS - last.startS };
+    pieces.push({
+      ...last,
+      key: `${step.key}~${pieces.length}`,
+      kind: "turned",
+      startS: atS,
+      durationS: last.startS + last.durationS - atS,
+      powerW: e.turn in watts ? watts[e.turn as keyof typeof watts] : last.powerW,
+      lid: e.turn === "lid-on" || (e.turn !== "lid-off" && last.lid),
+    });
+  }
+  return pieces;
 }
 
 function beginOrStart(brew: BrewSheet, key: string, main: { key: string }[]): number {

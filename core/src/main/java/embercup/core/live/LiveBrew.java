@@ -229,11 +229,11 @@ public record LiveBrew(
             double change = predicted.strength() / Math.max(1e-9, plan.strength()) - 1;
             double missing = plan.water().yieldMl() - predicted.water().yieldMl();
             if (change > NOTICED) {
-                return "It will be stronger than planned: thin the cups with %d mL of hot water in all."
+                return "Thin the cups with %d mL of hot water in all."
                         .formatted(Math.round(predicted.water().yieldMl() * change / 10) * 10);
             }
             if (change < -NOTICED) {
-                return "It will be weaker than planned: leave the herbs in a little longer, or pour fewer cups.";
+                return "Leave the herbs in a little longer, or pour smaller cups.";
             }
             return missing > plan.water().yieldMl() * NOTICED
                     ? "There will be %d mL less than planned: top it up, or pour smaller cups."
