@@ -11,7 +11,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import embercup.server.RunningServer;
-import java.util.Map;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
@@ -19,7 +18,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.context.ConfigurableApplicationContext;
 
 /** The whole path of one cook, in the real interface: recipe, sheet, fire, note, notebook. */
 @ExtendWith(RunningServer.class)
@@ -94,34 +92,6 @@ class FromRecipeToNoteTest {
                     .hasCount(0);
         }
         Assertions.fail("the brew did not end");
-    }
-
-    @Test
-    void aServerThatIsStoppedInTheMiddleOfABrewFindsItAgain() {
-        ConfigurableApplicationContext first = RunningServer.start(Map.of());
-        String port = first.getEnvironment().getProperty("local.server.port");
-        Page page = browser.laptop("http://127.0.0.1:" + port);
-        page.navigate("/");
-        pot(page, "Linden and elderflower").click();
-        button(page, "Start now").click();
-        button(page, "Pour 5").click();
-        assertThat(now(page)).containsText("Pour");
-        first.close();
-
-        // Confirmed while the server is away: kept in the browser, sent when it is back.
-        button(page, "Covered").click();
-        assertThat(page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("kept here")))
-                .isVisible();
-        try (ConfigurableApplicationContext second = RunningServer.start(Map.of("server.port", port))) {
-            Assertions.assertThat(second.isRunning()).isTrue();
-            assertThat(now(page)).containsText("Let it steep");
-            String before = page.getByRole(AriaRole.TIMER).textContent();
-            page.reload();
-            assertThat(now(page)).containsText("Let it steep");
-            page.waitForTimeout(1500);
-            Assertions.assertThat(page.getByRole(AriaRole.TIMER).textContent()).isNotEqualTo(before);
-            page.close();
-        }
     }
 
     @Test

@@ -47,7 +47,7 @@ class OnTheFireTest {
 
     @Test
     void aPotIsBrewedThroughByItsInstrumentsThenOnceMoreAndCompared() {
-        Page page = simulated(browser.laptop(), "Dandelion and burdock", "120");
+        Page page = simulated(browser.laptop(), "Caraway and anise", "120");
         assertThat(page.getByLabel("Simulated kitchen")).containsText("g on the scale");
         brewedThrough(page);
         page.getByLabel("copper").check(new Locator.CheckOptions().setForce(true));
@@ -71,6 +71,42 @@ class OnTheFireTest {
         button(page, "Give it up").click();
         link(page, "Beside the one before").click();
         assertThat(page.getByText("They first part at")).isVisible();
+    }
+
+    @Test
+    void aLidIsLiftedAFlameTurnedANoseBelievedAndACupPoured() {
+        Page page = browser.phone();
+        page.navigate("/choose");
+        pot(page, "Dandelion and burdock").click();
+        button(page, "Start now").click();
+        while (!now(page).textContent().contains("simmer")) {
+            String before = now(page).textContent();
+            confirm(page);
+            assertThat(now(page)).not().hasText(before);
+        }
+        page.keyboard().press("l");
+        assertThat(page.getByText("Other than planned, the lid is off.")).isVisible();
+        assertThat(page.getByText("The cup will be stronger than planned")).isVisible();
+        button(page, "^high$").click();
+        assertThat(page.getByText("the lid is off and the flame is high")).isVisible();
+        button(page, "Undo “high flame”").click();
+        assertThat(page.getByText("Other than planned, the lid is off.")).isVisible();
+        button(page, "Smells ready").click();
+        assertThat(now(page)).not().containsText("simmer");
+        while (!now(page).textContent().contains("The cup is ready")
+                && heading(page, "How was it?").count() == 0) {
+            String before = now(page).textContent();
+            confirm(page);
+            assertThat(now(page).or(heading(page, "How was it?")).first()).not().hasText(before);
+        }
+        assertThat(page.getByText("by its smell")).isVisible();
+        assertThat(page.getByText(Pattern.compile("\\d\\d:\\d\\d lid off$"))).isVisible();
+        button(page, "Pour 240 mL").click();
+        assertThat(page.getByText(Pattern.compile("^240 mL poured"))).isVisible();
+        button(page, "Ring then").click();
+        page.reload();
+        assertThat(page.getByText(Pattern.compile("^240 mL poured"))).isVisible();
+        assertThat(button(page, "It will ring")).isVisible();
     }
 
     @Test

@@ -12,8 +12,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
-import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterAll;
@@ -22,8 +20,6 @@ import org.junit.jupiter.api.Test;
 
 /** The command of the README, as a person at a terminal types it. */
 class StartCommandTest {
-
-    private static final int READY_S = 240;
 
     private static Path home;
 
@@ -38,65 +34,6 @@ class StartCommandTest {
         new ProcessBuilder("rm", "-rf", home.toString()).start().waitFor();
     }
 
-    private static Path root() {
-        Path at = Path.of("").toAbsolutePath();
-        while (!Files.isExecutable(at.resolve("start"))) {
-            at = at.getParent();
-        }
-        return at;
-    }
-
-    /** A running {@code ./start} with what it has said so far. */
-    private record Started(Process process, Path log) {
-
-        String said() throws IOException {
-            return Files.readString(log);
-        }
-
-        boolean says(String words, int seconds) throws Exception {
-            for (int i = 0; i < seconds * 5; i++) {
-                if (said().contains(words)) {
-                    return true;
-                }
-                if (!process.isAlive()) {
-                    return said().contains(words);
-                }
-                Thread.sleep(200);
-            }
-            return false;
-        }
-
-        int interrupt() throws Exception {
-            new ProcessBuilder("kill", "-TERM", String.valueOf(process.pid()))
-                    .start()
-                    .waitFor();
-            assertThat(process.waitFor(60, TimeUnit.SECONDS))
-                    .as("ends after TERM")
-                    .isTrue();
-            return process.exitValue();
-        }
-    }
-
-    private static Started start(int port, Map<String, String> more, String... arguments) throws IOException {
-        Path log = Files.createTempFile(home, "start-", ".log");
-        List<String> command =
-                new java.util.ArrayList<>(List.of(root().resolve("start").toString()));
-        command.addAll(List.of(arguments));
-        ProcessBuilder builder =
-                new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile());
-        Map<String, String> environment =
-                new HashMap<>(Map.of("EMBER_DATA", home.toString(), "EMBER_PORT", String.valueOf(port)));
-        environment.putAll(more);
-        builder.environment().putAll(environment);
-        return new Started(builder.start(), log);
-    }
-
-    private static int freePort() throws IOException {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        }
-    }
-
     private static String get(int port, String path) throws Exception {
         HttpRequest request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
                 .build();
@@ -107,15 +44,15 @@ class StartCommandTest {
 
     @Test
     void itSetsUpServesKeepsAndEndsCleanly() throws Exception {
-        int port = freePort();
-        Started first = start(port, Map.of());
-        assertThat(first.says("Ember Cup is ready: http://127.0.0.1:" + port, READY_S))
+        int port = StartCommand.freePort();
+        StartCommand first = StartCommand.type(home, port, Map.of());
+        assertThat(first.says("Ember Cup is ready: http://127.0.0.1:" + port, StartCommand.READY_S))
                 .as(first.said())
                 .isTrue();
         assertThat(get(port, "/api/recipes")).contains("Linden and elderflower");
         assertThat(get(port, "/")).contains("<div id=\"root\">");
 
-        Started second = start(freePort(), Map.of());
+        StartCommand second = StartCommand.type(home, StartCommand.freePort(), Map.of());
         assertThat(second.process().waitFor(60, TimeUnit.SECONDS)).isTrue();
         assertThat(second.process().exitValue()).isEqualTo(1);
         assertThat(second.said()).contains("already running");
@@ -127,8 +64,10 @@ class StartCommandTest {
         assertThat(first.said()).contains("Stopped. Everything is kept");
         assertThat(Files.exists(home.resolve("demo/cluster/postmaster.pid"))).isFalse();
 
-        Started own = start(port, Map.of(), "--own");
-        assertThat(own.says("Ember Cup is ready", READY_S)).as(own.said()).isTrue();
+        StartCommand own = StartCommand.type(home, port, Map.of(), "--own");
+        assertThat(own.says("Ember Cup is ready", StartCommand.READY_S))
+                .as(own.said())
+                .isTrue();
         assertThat(get(port, "/api/recipes")).isEqualTo("[]");
         assertThat(own.interrupt()).isZero();
     }
@@ -136,7 +75,8 @@ class StartCommandTest {
     @Test
     void aTakenPortIsSaidInOneSentence() throws Exception {
         try (ServerSocket taken = new ServerSocket(0, 1, java.net.InetAddress.getLoopbackAddress())) {
-            Started start = start(
+            StartCommand start = StartCommand.type(
+                    home,
                     taken.getLocalPort(),
                     Map.of("EMBER_DATA", home.resolve("other").toString()));
             assertThat(start.process().waitFor(60, TimeUnit.SECONDS)).isTrue();
@@ -151,24 +91,26 @@ class StartCommandTest {
 
     @Test
     void aDatabaseThatDoesNotAnswerIsSaidInOneSentence() throws Exception {
-        Started start = start(
-                freePort(),
+        StartCommand start = StartCommand.type(
+                home,
+                StartCommand.freePort(),
                 Map.of(
                         "EMBER_DATA",
                         home.resolve("away").toString(),
                         "EMBER_DB_URL",
-                        "jdbc:postgresql://127.0.0.1:" + freePort() + "/ember"));
-        assertThat(start.process().waitFor(READY_S, TimeUnit.SECONDS)).isTrue();
+                        "jdbc:postgresql://127.0.0.1:" + StartCommand.freePort() + "/ember"));
+        assertThat(start.process().waitFor(StartCommand.READY_S, TimeUnit.SECONDS))
+                .isTrue();
         assertThat(start.process().exitValue()).isEqualTo(1);
         assertThat(start.said()).contains("Ember Cup: the database").doesNotContain("\tat ");
     }
 
     @Test
     void aWrongWordOrPortIsRefused() throws Exception {
-        Started word = start(freePort(), Map.of(), "--theirs");
+        StartCommand word = StartCommand.type(home, StartCommand.freePort(), Map.of(), "--theirs");
         assertThat(word.process().waitFor()).isEqualTo(1);
         assertThat(word.said()).contains("./start knows --own");
-        Started port = start(1, Map.of("EMBER_PORT", "tea"));
+        StartCommand port = StartCommand.type(home, 1, Map.of("EMBER_PORT", "tea"));
         assertThat(port.process().waitFor()).isEqualTo(1);
         assertThat(port.said()).contains("a number from 1 to 65535");
     }

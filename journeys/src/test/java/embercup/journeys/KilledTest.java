@@ -1,0 +1,82 @@
+package embercup.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static embercup.journeys.Browser.button;
+import static embercup.journeys.Browser.now;
+import static embercup.journeys.Browser.pot;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Server and database are killed with signal 9 in the middle of a brew, for real. */
+class KilledTest {
+
+    private static final LocatorAssertions.ContainsTextOptions BACK =
+            new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
+
+    @RegisterExtension
+    final Browser browser = new Browser();
+
+    private Path home;
+
+    @BeforeEach
+    void aDirectoryOfItsOwn() throws Exception {
+        home = Files.createTempDirectory(
+                "ember-killed-", PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx--x--x")));
+    }
+
+    @AfterEach
+    void cleanUp() throws Exception {
+        new ProcessBuilder("rm", "-rf", home.toString()).start().waitFor();
+    }
+
+    private static Locator kept(Page page) {
+        return page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("kept here"));
+    }
+
+    @Test
+    void neitherAKilledServerNorAKilledDatabaseLosesWhatWasConfirmed() throws Exception {
+        int port = StartCommand.freePort();
+        StartCommand first = StartCommand.type(home, port, Map.of()).ready();
+        Page page = browser.laptop("http://127.0.0.1:" + port);
+        page.navigate("/");
+        pot(page, "Linden and elderflower").click();
+        button(page, "Start now").click();
+        button(page, "Pour 5").click();
+        assertThat(now(page)).containsText("Pour");
+
+        first.killServer();
+        button(page, "Covered").click();
+        assertThat(kept(page)).isVisible();
+        StartCommand second = StartCommand.type(home, port, Map.of()).ready();
+        assertThat(now(page)).containsText("Let it steep", BACK);
+        assertThat(kept(page)).hasCount(0);
+
+        button(page, "Lid off").click();
+        assertThat(button(page, "Lid on")).isVisible();
+        StartCommand.killDatabase(home);
+        button(page, "Strain now").click();
+        assertThat(kept(page)).isVisible();
+        second.interrupt();
+        StartCommand third = StartCommand.type(home, port, Map.of()).ready();
+        assertThat(now(page)).containsText("Strain", BACK);
+        assertThat(kept(page)).hasCount(0);
+
+        page.reload();
+        assertThat(now(page)).containsText("Strain");
+        button(page, "Undo “Strain now”").click();
+        assertThat(button(page, "Undo “lid off”")).isVisible();
+        page.close();
+        third.interrupt();
+    }
+}
