@@ -62,15 +62,18 @@ export const useNotebook = (ask: NotebookAsk) =>
     staleTime: 0,
   });
 
+const planOf = (ask: PlanAsk) => ({
+  queryKey: ["plans", ask],
+  queryFn: ({ signal }: { signal: AbortSignal }) => api.plan(ask, signal),
+  staleTime: 60_000,
+});
+
 /** The plan of a sheet; the drawn plan stays until the next one is there. */
 export const usePlan = (ask: PlanAsk, enabled = true) =>
-  useQuery({
-    enabled,
-    queryKey: ["plans", ask],
-    queryFn: ({ signal }) => api.plan(ask, signal),
-    placeholderData: keepPreviousData,
-    staleTime: 60_000,
-  });
+  useQuery({ ...planOf(ask), enabled, placeholderData: keepPreviousData });
+
+/** Asks for a plan before the screen that will want it has been drawn. */
+export const foresee = (ask: PlanAsk) => void queryClient.prefetchQuery(planOf(ask));
 
 /** Today's hours, from six in the morning to the next six. */
 export function useDay() {

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { PlanSheet, StageDoc, WayLine } from "../../api/client";
 import { FireLine } from "../../drawings/FireLine";
 import { Handles } from "../../drawings/Handles";
@@ -11,7 +12,7 @@ import type { Order, Tweak } from "./order";
 import { WhatIf } from "./WhatIf";
 
 /** Vessel, measures, cautions and fire line of a plan, all of them to be handled. */
-export function Drawn({
+export const Drawn = memo(function Drawn({
   plan,
   stages,
   onWay,
@@ -145,4 +146,4 @@ export function Drawn({
       </section>
     </>
   );
-}
+});

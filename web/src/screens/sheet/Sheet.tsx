@@ -2,7 +2,16 @@ import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, type PlanSheet, type WayLine } from "../../api/client";
 import { uuid } from "../../api/outbox";
-import { queryClient, useBrew, useKitchen, usePeople, usePlan, useRecipe, useShelf } from "../../api/queries";
+import {
+  foresee,
+  queryClient,
+  useBrew,
+  useKitchen,
+  usePeople,
+  usePlan,
+  useRecipe,
+  useShelf,
+} from "../../api/queries";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
 import { Loading, Trouble } from "../../parts/states";
@@ -11,7 +20,7 @@ import { gathered, Identity } from "./Identity";
 import { LearnedLines } from "./LearnedLines";
 import { MeasureMode } from "./MeasureMode";
 import { OneCook } from "./OneCook";
-import { applied, ask, type Change, type Order, readOrder, tweaked, writeOrder } from "./order";
+import { applied, ask, type Change, type Order, readOrder, type Tweak, tweaked, writeOrder } from "./order";
 import { SchoolsPanel } from "./SchoolsPanel";
 import { Sentence } from "./Sentence";
 import { Start } from "./Start";
@@ -43,18 +52,22 @@ export default function Sheet() {
   const [undoable, setUndoable] = useState(0);
   const plan = planned.data;
 
-  const change = useCallback(
-    (part: Partial<Order>) =>
-      setParams(
-        (before) => {
-          past.current = [...past.current.slice(-60), before.toString()];
-          setUndoable(past.current.length);
-          return writeOrder({ ...readOrder(before), ...part });
-        },
-        { replace: true, preventScrollReset: true },
-      ),
-    [setParams],
-  );
+  // What the handlers below go by; they stay the same, so that only a new plan draws the drawings anew.
+  const latest = useRef({ params, order, setParams, askOf: (_: Order) => asked });
+  latest.current = {
+    params,
+    order,
+    setParams,
+    askOf: (o) => ask(recipeId, doc, o, o.drinkerId ?? people.data?.find((p) => p.brewer)?.id, round(minute)),
+  };
+  const change = useCallback((part: Partial<Order>) => {
+    const { params, order, setParams, askOf } = latest.current;
+    const next = { ...order, ...part };
+    past.current = [...past.current.slice(-60), params.toString()];
+    setUndoable(past.current.length);
+    foresee(askOf(next));
+    setParams(writeOrder(next), { replace: true, preventScrollReset: true });
+  }, []);
   const undo = useCallback(() => {
     const last = past.current.pop();
     setUndoable(past.current.length);
@@ -86,6 +99,25 @@ export default function Sheet() {
     },
     [plan, unsure.length, starting, recipeId, doc, order, drinkerId, sure, navigate],
   );
+  const way = useCallback(
+    (w: WayLine) => {
+      if (w.drinkerId) change({ drinkerId: w.drinkerId });
+      else if (w.cups != null) change({ cups: w.cups });
+      else if (w.menstruum) change({ menstruum: w.menstruum as Order["menstruum"] });
+      else if (w.herb) {
+        const { changes } = latest.current.order;
+        change({
+          changes: [...changes, { herb: w.herb, with: w.with ?? undefined, share: w.share ?? undefined }],
+        });
+      }
+    },
+    [change],
+  );
+  const strengthTo = useCallback((strength: Order["strength"]) => change({ strength }), [change]);
+  const tweak = useCallback((t: Tweak) => change({ tweaks: tweaked(latest.current.order, t) }), [change]);
+  const drop = useCallback(() => setHeld(null), []);
+  const tweaks = JSON.stringify(order.tweaks);
+  const stages = useMemo(() => (doc ? (applied(doc, JSON.parse(tweaks)).stages ?? []) : []), [doc, tweaks]);
   useKey("s", () => void start(!order.at));
   useKey("z", undo);
   useKey("p", () => window.print());
@@ -95,16 +127,6 @@ export default function Sheet() {
   const error = recipe.error ?? people.error ?? kitchen.error;
   if (error || !recipe.data || !people.data || !kitchen.data)
     return <Trouble error={error} again={() => recipe.refetch()} />;
-
-  const way = (w: WayLine) => {
-    if (w.drinkerId) change({ drinkerId: w.drinkerId });
-    else if (w.cups != null) change({ cups: w.cups });
-    else if (w.menstruum) change({ menstruum: w.menstruum as Order["menstruum"] });
-    else if (w.herb)
-      change({
-        changes: [...order.changes, { herb: w.herb, with: w.with ?? undefined, share: w.share ?? undefined }],
-      });
-  };
 
   return (
     <div className="pt-4">
@@ -165,13 +187,13 @@ export default function Sheet() {
           />
           <Drawn
             plan={plan}
-            stages={applied(recipe.data.recipe, order.tweaks).stages ?? []}
+            stages={stages}
             onWay={way}
             strength={order.strength}
-            onStrength={(strength) => change({ strength })}
-            onTweak={(t) => change({ tweaks: tweaked(order, t) })}
+            onStrength={strengthTo}
+            onTweak={tweak}
             held={held}
-            onDrop={() => setHeld(null)}
+            onDrop={drop}
           />
           {open === "schools" && (
             <SchoolsPanel

@@ -18,6 +18,7 @@ import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
+import org.springframework.web.context.request.async.AsyncRequestTimeoutException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.exc.InvalidFormatException;
@@ -167,7 +168,7 @@ class Problems {
     /** Whether the browser went away: a closed stream, a reload in the middle of an answer; there is nobody to tell. */
     private static boolean gone(Exception e) {
         for (Throwable t = e; t != null; t = t.getCause()) {
-            if (t instanceof AsyncRequestNotUsableException) {
+            if (t instanceof AsyncRequestNotUsableException || t instanceof AsyncRequestTimeoutException) {
                 return true;
             }
         }
