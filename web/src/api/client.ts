@@ -84,15 +84,30 @@ export class AwayError extends Error {
   }
 }
 
+declare global {
+  interface Window {
+    /** Questions that `first.js` asked before this script was read, by their path. */
+    early?: Map<string, Promise<Response>>;
+  }
+}
+
+/** An answer that was asked for before the page's script ran; each is used once. */
+function takeEarly(method: string, path: string): Promise<Response> | undefined {
+  const answer = method === "GET" ? window.early?.get(path) : undefined;
+  window.early?.delete(path);
+  return answer;
+}
+
 async function call<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(path, {
-      method,
-      headers: body === undefined ? {} : { "Content-Type": "application/json" },
-      body: body === undefined ? undefined : JSON.stringify(body),
-      signal,
-    });
+    response = await (takeEarly(method, path) ??
+      fetch(path, {
+        method,
+        headers: body === undefined ? {} : { "Content-Type": "application/json" },
+        body: body === undefined ? undefined : JSON.stringify(body),
+        signal,
+      }));
   } catch (e) {
     if (e instanceof DOMException && e.name === "AbortError") throw e;
     throw new AwayError();
@@ -119,8 +134,7 @@ export const api = {
   addBrew: (ask: BrewAsk) => call<BrewSheet>("POST", "/api/brews", ask),
   brew: (id: string) => call<BrewSheet>("GET", `/api/brews/${id}`),
   recordEvent: (id: string, event: EventDoc) => call<BrewSheet>("POST", `/api/brews/${id}/events`, event),
-  day: (from: string, to: string) =>
-    call<DaySheet>("GET", `/api/day?from=${encodeURIComponent(from)}&to=${encodeURIComponent(to)}`),
+  day: (from: string, to: string) => call<DaySheet>("GET", `/api/day?${new URLSearchParams({ from, to })}`),
   notebook: (ask: NotebookAsk) => {
     const query = new URLSearchParams({ page: String(ask.page) });
     if (ask.words) query.set("words", ask.words);

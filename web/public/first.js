@@ -1,0 +1,15 @@
+// Before the first paint: the theme, so that a night kitchen never flashes white.
+const chosen = localStorage.getItem("ember-theme");
+const night = chosen ? chosen === "night" : matchMedia("(prefers-color-scheme: dark)").matches;
+document.documentElement.dataset.theme = night ? "night" : "day";
+
+// The first questions, on their way while the page's own script is still read; `call` of api/client.ts takes the answers.
+const from = new Date();
+from.setHours(6, 0, 0, 0);
+if (from > new Date()) from.setDate(from.getDate() - 1);
+const to = new Date(from.getTime() + 24 * 3600_000);
+const day = new URLSearchParams({ from: from.toISOString(), to: to.toISOString() });
+const questions = [`/api/day?${day}`];
+if (location.pathname === "/") questions.push("/api/recipes", "/api/notebook?page=0");
+window.early = new Map(questions.map((path) => [path, fetch(path)]));
+for (const answer of window.early.values()) answer.catch(() => {});
