@@ -17,7 +17,7 @@ const HERE = [
   { key: "Z", what: "On a sheet: undo the last change" },
   { key: "M", what: "On a sheet: measure one by one" },
   { key: "P", what: "On a sheet: print" },
-  { key: "← →", what: "On a handle of the drawing: move it" },
+  { key: "← →", what: "On a handle of the drawing: move it; on the curves: read them off" },
   { key: "Space", what: "On a running brew: confirm the step" },
   { key: "L", what: "On a running brew: lid on or off" },
   { key: "R", what: "On a running brew: it smells ready" },

@@ -2,6 +2,7 @@ import { useCallback, useMemo } from "react";
 import { Link } from "react-router";
 import type { BrewSheet, StepLine } from "../../api/client";
 import { confirm } from "../../api/outbox";
+import { stateAt } from "../../drawings/curve";
 import { FireLine } from "../../drawings/FireLine";
 import { VesselDrawing } from "../../drawings/Vessel";
 import { useKey } from "../../parts/Keys";
@@ -14,7 +15,7 @@ import { useBrewClock } from "./clock";
 import { eventWords, Hands, lastSaid } from "./Hands";
 import { Instruments, useAutopilot, useInstruments } from "./Instruments";
 import { Read } from "./Read";
-import { beginOf, displacedCm, mainSteps, poured, reality, short, stateAt } from "./reality";
+import { beginOf, displacedCm, mainSteps, poured, reality, short } from "./reality";
 
 /** A reduction is told this long before its mark, s. */
 const SOON_S = 60;

@@ -1,4 +1,4 @@
-import type { BrewSheet, CurvePoint, StepLine } from "../../api/client";
+import type { BrewSheet, StepLine } from "../../api/client";
 
 /** Steps that follow one another; prep that fits into waiting stands aside. */
 export function mainSteps(brew: BrewSheet) {
@@ -75,23 +75,6 @@ function beginOrStart(brew: BrewSheet, key: string, main: { key: string }[]): nu
   const before = main[i - 1];
   const live = before && brew.steps.find((s) => s.key === before.key);
   return new Date(live?.dueAt ?? brew.startedAt ?? brew.plan.startAt).getTime();
-}
-
-/** The predicted state at a moment, between the samples of the curve. */
-export function stateAt(curve: CurvePoint[], nowS: number): CurvePoint | undefined {
-  const after = curve.findIndex((p) => p.tS > nowS);
-  const b = curve[after];
-  const a = curve[after - 1];
-  if (!a || !b) return after === -1 ? curve.at(-1) : curve[0];
-  const f = (nowS - a.tS) / Math.max(b.tS - a.tS, 0.001);
-  const mix = (x: number, y: number) => x + (y - x) * f;
-  return {
-    ...b,
-    tS: nowS,
-    tempC: mix(a.tempC, b.tempC),
-    waterMl: mix(a.waterMl, b.waterMl),
-    body: mix(a.body, b.body),
-  };
 }
 
 /** Before the pour the serving vessel is empty. */

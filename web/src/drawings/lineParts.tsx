@@ -1,0 +1,296 @@
+import type { scaleLinear } from "d3-scale";
+import type { AdditionLine, CurvePoint, StepLine } from "../api/client";
+import { clock, millilitres, share, span } from "../parts/say";
+import type { FireLineProps } from "./FireLine";
+
+export function Flame({
+  step,
+  x,
+  w,
+  base,
+  h,
+  compact,
+  room,
+}: {
+  step: StepLine;
+  x: number;
+  w: number;
+  base: number;
+  h: number;
+  compact: boolean;
+  room: number;
+}) {
+  const words = say(step);
+  const long = words.main.length * 7.4 + 16;
+  const fits = !compact && w > Math.min(long, words.short.length * 7.4 + 14);
+  const main = w > long ? words.main : words.short;
+  const inside = h > 40;
+  return (
+    <g>
+      {h > 0 && <rect x={x} y={base - h} width={Math.max(1, w)} height={h} fill="var(--ember-fill)" />}
+      {h > 0 && (
+        <path
+          d={`M${x},${base - h} H${x + w} V${base}`}
+          fill="none"
+          stroke="var(--ember)"
+          strokeWidth={compact ? 2 : 3}
+        />
+      )}
+      {step.kind === "strain" && (
+        <line
+          x1={x}
+          x2={x}
+          y1={compact ? base - 22 : base - 58}
+          y2={base}
+          stroke="var(--ink)"
+          strokeWidth={compact ? 2 : 2.5}
+        />
+      )}
+      {fits && (
+        <text x={x + 9} y={inside ? base - h + 21 : base - h - 9} fontSize={15} fontWeight={600}>
+          {main}
+        </text>
+      )}
+      {fits && words.sub && inside && w > words.sub.length * 7 + 14 && (
+        <text x={x + 9} y={base - h + 39} fontSize={14}>
+          {words.sub}
+        </text>
+      )}
+      {step.kind === "strain" && !compact && room > 56 && (
+        <text x={x + 8} y={base - 46} fontSize={14}>
+          strain
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** Pixels from the beginning of a step to what is drawn next: another flame, or the end of the brew. */
+export function roomBehind(
+  stages: StepLine[],
+  step: StepLine,
+  totalS: number,
+  x: (s: number) => number,
+): number {
+  const flame = stages.find((s) => s.startS > step.startS && (s.powerW > 0 || s.kind === "cool"));
+  return x(flame?.kind === "cool" ? totalS : (flame?.startS ?? totalS)) - x(step.startS);
+}
+
+/** What a stretch of the line says, long and short. */
+function say(step: StepLine): { main: string; short: string; sub?: string } {
+  const length = span(step.durationS);
+  switch (step.kind) {
+    case "heat":
+      return step.until === "until it boils" && step.lid
+        ? { main: "High flame", short: "Heat", sub: `boils in ${length}` }
+        : { main: "Kettle", short: "Kettle", sub: `hot in ${length}` };
+    case "boil":
+      return { main: `Rolling boil, ${length}`, short: `Boil ${length}` };
+    case "simmer":
+      return { main: `Low, a quiet simmer, ${length}`, short: `Simmer ${length}` };
+    case "reduce":
+      return { main: `Boil it down, about ${length}`, short: `Down ${length}` };
+    case "steep":
+      return { main: `Steep ${step.lid ? "covered" : "open"}, ${length}`, short: `Steep ${length}` };
+    case "macerate":
+      return { main: `Stand in cold water, ${length}`, short: `Stand ${length}` };
+    case "rest":
+      return { main: `Off, rest ${length}`, short: "Rest" };
+    case "cool":
+      return { main: step.label, short: "Cool" };
+    default:
+      return { main: "", short: "" };
+  }
+}
+
+/** Stretches under the lid, joined where they touch. */
+export function lids(stages: StepLine[]): [number, number][] {
+  const all: [number, number][] = [];
+  for (const s of stages.filter((s) => s.lid && s.durationS > 0)) {
+    const end = s.startS + s.durationS;
+    const before = all.at(-1);
+    if (before && Math.abs(before[1] - s.startS) < 1) before[1] = end;
+    else all.push([s.startS, end]);
+  }
+  return all;
+}
+
+/** A held curve up to the end of this one: behind it stand the figures. */
+export function shown(curve: CurvePoint[], totalS: number): CurvePoint[] {
+  return curve.filter((p) => p.tS <= totalS);
+}
+
+/** Where herbs go in, those of one moment together. */
+export function marks(additions: AdditionLine[], stages: StepLine[]) {
+  const by = new Map<number, string[]>();
+  for (const a of additions) {
+    const stage = stages.filter((s) => s.stage === a.stage);
+    const main = stage.find((s) => s.kind === "pour") ?? stage[0];
+    if (main) by.set(main.startS, [...(by.get(main.startS) ?? []), a.common.toLowerCase()]);
+  }
+  return [...by].sort((a, b) => a[0] - b[0]).map(([atS, names]) => ({ key: String(atS), atS, words: names }));
+}
+
+export function Addition({
+  x,
+  room,
+  words,
+  top,
+  base,
+  compact,
+}: {
+  x: number;
+  room: number;
+  words: string[];
+  top: number;
+  base: number;
+  compact: boolean;
+}) {
+  const all = words.join(", ");
+  const text = all.length * 7 < room ? all : words.length > 1 ? `${words.length} herbs` : (words[0] ?? "");
+  const turned = text.length * 7 > room;
+  return (
+    <g>
+      <line x1={x} x2={x} y1={top} y2={base} stroke="var(--herb)" strokeWidth={2} />
+      <circle cx={x} cy={top} r={compact ? 4 : 6} fill="var(--herb)" />
+      {!compact && (
+        <text x={turned ? x - 11 : x + 12} y={top + 5} fontSize={14} textAnchor={turned ? "end" : "start"}>
+          {text}
+        </text>
+      )}
+    </g>
+  );
+}
+
+export type Scale = ReturnType<typeof scaleLinear<number, number>>;
+
+export function Figures({
+  x,
+  yWater,
+  yBody,
+  aroma,
+  startMl,
+  yieldMl,
+  strength,
+  stageStartS,
+  last,
+}: FireLineProps & { x: Scale; yWater: Scale; yBody: Scale; aroma: Scale; last: CurvePoint | undefined }) {
+  if (!last) return null;
+  const endX = x(last.tS) + 10;
+  const labels = apart([
+    { y: yWater(last.waterMl), text: millilitres(yieldMl), colour: "var(--water)", bold: true },
+    { y: yBody(last.body), text: `strength ${strength.toFixed(1)}`, colour: "var(--herb)", bold: true },
+    { y: aroma(last.aroma), text: `aroma ${share(last.aroma)}`, colour: "var(--herb)", bold: false },
+  ]);
+  return (
+    <g fontSize={15}>
+      <text
+        x={x(stageStartS) + 10}
+        y={yWater(startMl) + (yWater(startMl) > (yWater.range()[1] ?? 0) + 34 ? -9 : 20)}
+        fontWeight={600}
+        style={{ fill: "var(--water)" }}
+      >
+        {millilitres(startMl)}
+      </text>
+      {labels.map((l) => (
+        <text key={l.text} x={endX} y={l.y + 5} fontWeight={l.bold ? 600 : 400} style={{ fill: l.colour }}>
+          {l.text}
+        </text>
+      ))}
+    </g>
+  );
+}
+
+/** Labels pushed apart until none covers another; their order stays. */
+function apart<T extends { y: number }>(labels: T[]): T[] {
+  const sorted = [...labels].sort((a, b) => a.y - b.y);
+  for (let i = 1; i < sorted.length; i++) {
+    const above = sorted[i - 1];
+    const here = sorted[i];
+    if (above && here && here.y - above.y < 18) sorted[i] = { ...here, y: above.y + 18 };
+  }
+  return sorted;
+}
+
+export function Ends({
+  x,
+  base,
+  curveBase,
+  totalS,
+  start,
+  honeyS,
+  word,
+}: {
+  x: Scale;
+  base: number;
+  curveBase: number;
+  totalS: number;
+  start: Date;
+  honeyS: number | null;
+  word: string;
+}) {
+  const at = clock(new Date(start.getTime() + totalS * 1000));
+  return (
+    <g>
+      <line x1={x(totalS)} x2={x(totalS)} y1={base - 58} y2={curveBase} stroke="var(--ink)" strokeWidth={2} />
+      <text x={x(totalS) + 8} y={base - 44} fontSize={15} fontWeight={600}>
+        {word}, {at}
+      </text>
+      {honeyS !== null && (
+        <g>
+          <line
+            x1={x(honeyS)}
+            x2={x(honeyS)}
+            y1={base - 34}
+            y2={curveBase}
+            stroke="var(--amber)"
+            strokeWidth={2}
+            strokeDasharray="4 4"
+          />
+          <text
+            x={x(honeyS) - 6}
+            y={base - 24}
+            fontSize={13}
+            textAnchor="end"
+            style={{ fill: "var(--amber-text)" }}
+          >
+            40 °C, honey: {clock(new Date(start.getTime() + honeyS * 1000))}
+          </text>
+        </g>
+      )}
+    </g>
+  );
+}
+
+const STEPS_S = [60, 120, 300, 600, 900, 1800, 3600, 7200, 10_800, 21_600, 43_200, 86_400, 604_800];
+
+export function Axis({ x, endS, y, start }: { x: Scale; endS: number; y: number; start: Date }) {
+  const room = Math.max(3, Math.floor((x.range()[1] ?? 600) / 110));
+  const step = STEPS_S.find((s) => endS / s <= room) ?? 604_800;
+  const first = Math.ceil(start.getTime() / 1000 / step) * step - start.getTime() / 1000;
+  const ticks: number[] = [];
+  for (let t = first; t < endS; t += step) ticks.push(t);
+  return (
+    <g>
+      {ticks.map((t) => {
+        const at = new Date(start.getTime() + t * 1000);
+        return (
+          <g key={t}>
+            <line x1={x(t)} x2={x(t)} y1={y} y2={y + 6} stroke="var(--muted)" />
+            <text
+              x={x(t)}
+              y={y + 21}
+              fontSize={14}
+              textAnchor={x(t) < 30 ? "start" : "middle"}
+              style={{ fill: "var(--muted)" }}
+            >
+              {step >= 86_400
+                ? at.toLocaleDateString("en-GB", { day: "numeric", month: "short" })
+                : clock(at)}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}
