@@ -640,6 +640,8 @@ export interface components {
             /** @enum {string} */
             form?: "fresh" | "dried";
             herb?: string;
+            /** @description how it is prepared, instead of the materia's words */
+            prep?: string;
             /** Format: int32 */
             stage?: number;
             /** @description one of the units of GET /api/measures/units */
@@ -1305,6 +1307,7 @@ export interface components {
             identityChecks: string[];
             learned: components["schemas"]["LearnedSheet"][];
             name: string;
+            posology?: string;
             /** Format: date-time */
             readyAt: string;
             reasons: components["schemas"]["ReasonLine"][];
@@ -1347,6 +1350,16 @@ export interface components {
             tempC: number;
             /** Format: double */
             waterMl: number;
+        };
+        PosologyDoc: {
+            /** Format: double */
+            cupsADay?: number;
+            /** Format: int32 */
+            daysOff?: number;
+            /** Format: int32 */
+            daysOn?: number;
+            /** @enum {string} */
+            when?: "any-time" | "with-food" | "empty-stomach" | "before-bed";
         };
         PotLine: {
             /** Format: int32 */
@@ -1398,6 +1411,7 @@ export interface components {
             /** @enum {string} */
             menstruum?: "water" | "spirit" | "glycerin" | "vinegar";
             name?: string;
+            posology?: components["schemas"]["PosologyDoc"];
             /** Format: double */
             pourMl?: number;
             stages?: components["schemas"]["StageDoc"][];

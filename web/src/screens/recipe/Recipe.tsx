@@ -294,7 +294,7 @@ function Head({
       )}
       <TextField
         className="col-span-2 sm:col-span-3"
-        label="About it, and how it is taken"
+        label="About it"
         most={600}
         value={draft.about}
         placeholder="Traditionally used …"
@@ -306,7 +306,63 @@ function Head({
         wrong={wrong("dilutionParts")}
         onChange={(dilutionParts) => setRecipe({ dilutionParts })}
       />
+      <Taken posology={r.posology} setRecipe={setRecipe} wrong={wrong} />
     </div>
+  );
+}
+
+const WHEN = [
+  { value: "any-time", label: "at any time" },
+  { value: "with-food", label: "with food" },
+  { value: "empty-stomach", label: "on an empty stomach" },
+  { value: "before-bed", label: "before bed" },
+];
+
+/** Posology: how much of it, when, and for how long. Without cups a day the recipe does not say. */
+function Taken({
+  posology,
+  setRecipe,
+  wrong,
+}: {
+  posology: RecipeDoc["posology"];
+  setRecipe: (r: Partial<RecipeDoc>) => void;
+  wrong: Wrong;
+}) {
+  const set = (part: Partial<NonNullable<RecipeDoc["posology"]>>) => {
+    const next = { ...posology, ...part };
+    setRecipe({ posology: next.cupsADay === undefined ? undefined : next });
+  };
+  return (
+    <>
+      <NumberField
+        label="Taken: cups a day"
+        value={posology?.cupsADay}
+        wrong={wrong("posology.cupsADay")}
+        onChange={(cupsADay) => set({ cupsADay })}
+      />
+      {posology && (
+        <>
+          <SelectField
+            label="When"
+            value={posology.when ?? "any-time"}
+            options={WHEN}
+            onChange={(when) => set({ when: when as NonNullable<RecipeDoc["posology"]>["when"] })}
+          />
+          <NumberField
+            label="Days in a row"
+            value={posology.daysOn}
+            wrong={wrong("posology.daysOn")}
+            onChange={(daysOn) => set({ daysOn })}
+          />
+          <NumberField
+            label="Then days off"
+            value={posology.daysOff}
+            wrong={wrong("posology.daysOff")}
+            onChange={(daysOff) => set({ daysOff })}
+          />
+        </>
+      )}
+    </>
   );
 }
 
@@ -385,6 +441,16 @@ function Herbs({
                 onChange={(stage) => change(i, { stage: Number(stage) })}
               />
             )}
+            <TextField
+              quiet
+              className="col-span-3 md:col-start-3 md:col-end-7"
+              label={`Preparation of herb ${i + 1}`}
+              placeholder="prepared as the book has it"
+              most={80}
+              value={a.prep ?? ""}
+              wrong={wrong(`additions[${i}].prep`)}
+              onChange={(prep) => change(i, { prep: prep || undefined })}
+            />
           </li>
         ))}
       </ul>

@@ -95,6 +95,11 @@ export const Drawn = memo(function Drawn({
         </section>
         <div>
           <Measures plan={plan} />
+          {plan.posology && (
+            <p className="mt-2">
+              <span className="text-muted">Taken</span> {plan.posology}.
+            </p>
+          )}
           <p className="mt-1 text-muted text-sm">
             Strength and curves are an estimate. Ask a clinician about illness, medicines and pregnancy; local
             law decides on regulated herbs.

@@ -11,6 +11,7 @@ import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import embercup.server.recipes.RecipeDoc;
 import embercup.server.recipes.RecipeDoc.AdditionDoc;
+import embercup.server.recipes.RecipeDoc.PosologyDoc;
 import embercup.server.recipes.RecipeDoc.StageDoc;
 import embercup.server.recipes.RecipeReading;
 import embercup.server.recipes.RecipeWriting;
@@ -56,7 +57,8 @@ class RecipeDocTest {
                     code(Cut.values()[random.nextInt(Cut.values().length)]),
                     0.25 + random.nextInt(40) / 4.0,
                     Unit.values()[random.nextInt(Unit.values().length)].code(),
-                    random.nextInt(stages.size())));
+                    random.nextInt(stages.size()),
+                    random.nextBoolean() ? "scrubbed, skin on" : null));
         }
         return new RecipeDoc(
                 "Any pot",
@@ -68,7 +70,17 @@ class RecipeDocTest {
                 null,
                 random.nextBoolean() ? 3.0 : null,
                 additions,
-                stages);
+                stages,
+                random.nextBoolean() ? posology(random) : null);
+    }
+
+    private static PosologyDoc posology(Random random) {
+        int on = 1 + random.nextInt(20);
+        return new PosologyDoc(
+                0.5 + random.nextInt(6) / 2.0,
+                random.nextBoolean() ? "with-food" : null,
+                random.nextBoolean() ? on : null,
+                random.nextBoolean() ? on : null);
     }
 
     @ParameterizedTest
@@ -93,7 +105,7 @@ class RecipeDocTest {
     void everyKindOfStageIsReadAsItself(StageKind kind) {
         StageDoc doc = new StageDoc(kind.code(), 5.0, 62.0, 300.0, null, null, null);
         Recipe recipe = RecipeReading.read(
-                new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(), List.of(doc)), "recipe");
+                new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(), List.of(doc), null), "recipe");
         assertThat(recipe.stages().get(0).kind()).isEqualTo(kind);
     }
 
@@ -106,9 +118,9 @@ class RecipeDocTest {
         assertThat(stage("reduce")).isEqualTo(new Stage.Reduce(300, Flame.MEDIUM, false));
         assertThat(stage("steep")).isEqualTo(new Stage.Steep(5, true));
         assertThat(stage("strain")).isEqualTo(new Stage.Strain(false));
-        AdditionDoc bare = new AdditionDoc("ginger", null, null, 1.0, "tsp", null);
+        AdditionDoc bare = new AdditionDoc("ginger", null, null, 1.0, "tsp", null, null);
         Recipe recipe = RecipeReading.read(
-                new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(bare), null), "recipe");
+                new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(bare), null, null), "recipe");
         assertThat(recipe.additions().get(0).form()).isEqualTo(Form.DRIED);
         assertThat(recipe.additions().get(0).cut()).isEqualTo(Cut.CHOPPED);
         assertThat(recipe.additions().get(0).stage()).isZero();
@@ -118,7 +130,7 @@ class RecipeDocTest {
         boolean hot = kind.equals("heat");
         StageDoc doc = new StageDoc(kind, 5.0, hot ? null : 62.0, 300.0, null, null, null);
         return RecipeReading.read(
-                        new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(), List.of(doc)),
+                        new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(), List.of(doc), null),
                         "recipe")
                 .stages()
                 .get(0);

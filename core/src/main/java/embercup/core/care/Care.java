@@ -14,6 +14,7 @@ import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
 import embercup.core.plan.PlannedAddition;
+import embercup.core.recipe.Posology;
 import embercup.core.recipe.Schools;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
@@ -22,6 +23,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
@@ -59,7 +61,9 @@ public final class Care {
                 .map(slug -> materia.herb(slug, "herb"))
                 .toList();
         herbs.forEach(h -> herb(all, h, drinker));
-        all.addAll(RunLength.of(herbs, plan.request().schools(), history));
+        Optional<Posology> posology = plan.request().recipe().posology();
+        all.addAll(RunLength.of(herbs, plan.request().schools(), history, posology));
+        posology.ifPresent(p -> perDay(all, plan, p));
         stomach(all, herbs, plan);
         Spirits.of(plan).ifPresent(all::add);
         infants(all, drinker);
@@ -113,6 +117,27 @@ public final class Care {
         }
     }
 
+    /** Cups a day as the recipe has them, against the largest usual day of each herb. */
+    private void perDay(List<Caution> all, BrewPlan plan, Posology posology) {
+        for (PlannedAddition addition : plan.additions()) {
+            double grams = addition.perCupG() * posology.cupsADay();
+            materia.herb(addition.herb(), "herb")
+                    .mostPerDayG(plan.request().recipe().tradition(), addition.form())
+                    .filter(most -> grams > most.value() * 1.001)
+                    .ifPresent(most -> all.add(Caution.of(
+                            "posology-day",
+                            Severity.CARE,
+                            addition.herb(),
+                            String.format(
+                                    Locale.ROOT,
+                                    "%s: taken as the recipe says, the day has %.1f g; %.1f g is the usual most. Drink fewer cups of it.",
+                                    addition.common(),
+                                    grams,
+                                    most.value()),
+                            most.source())));
+        }
+    }
+
     /** With food when a herb irritates, whatever the school drinks its cup on. */
     private static void stomach(List<Caution> all, List<Herb> herbs, BrewPlan plan) {
         List<String> irritate = herbs.stream()
@@ -125,8 +150,13 @@ public final class Care {
             return;
         }
         String which = String.join(", ", irritate);
-        String text = plan.request().schools().hold(Schools.Choice.EMPTY)
-                ? "Your school drinks it on an empty stomach; " + which + " can irritate one. With food if it does."
+        boolean empty = plan.request()
+                .recipe()
+                .posology()
+                .map(p -> p.when() == Posology.When.EMPTY_STOMACH)
+                .orElse(plan.request().schools().hold(Schools.Choice.EMPTY));
+        String text = empty
+                ? "It is drunk on an empty stomach here; " + which + " can irritate one. With food if it does."
                 : "Drink it with food: " + which + " can irritate an empty stomach.";
         all.add(Caution.of("stomach", Severity.NOTE, text, "practice"));
     }

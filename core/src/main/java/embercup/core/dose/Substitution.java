@@ -78,12 +78,8 @@ public final class Substitution {
                 recipe,
                 herb,
                 field,
-                a -> new Addition(
-                        a.herb(),
-                        a.form(),
-                        a.cut(),
-                        Quantity.of(a.quantity().amount() * share, a.quantity().unit()),
-                        a.stage()));
+                a -> a.of(
+                        Quantity.of(a.quantity().amount() * share, a.quantity().unit())));
     }
 
     /**

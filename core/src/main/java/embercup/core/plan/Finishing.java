@@ -33,7 +33,7 @@ final class Finishing {
         List<Stage> stages = new ArrayList<>(recipe.stages());
         stages.add(last, new Stage.Cool(HONEY_C, false));
         List<Addition> additions = recipe.additions().stream()
-                .map(a -> a.stage() < last ? a : new Addition(a.herb(), a.form(), a.cut(), a.quantity(), a.stage() + 1))
+                .map(a -> a.stage() < last ? a : a.at(a.stage() + 1))
                 .toList();
         reasons.add(new Reason(last, "Honey goes in below 40 °C in your school; the wait is to there.", "practice"));
         return request.withRecipe(recipe.withStages(stages).withAdditions(additions));

@@ -233,6 +233,9 @@ final class Measures {
     }
 
     private List<String> prep(Herb herb, Addition addition) {
+        if (!addition.prep().isBlank()) {
+            return List.of(addition.prep());
+        }
         List<String> words = new ArrayList<>();
         if (addition.form() == embercup.core.materia.Form.FRESH) {
             herb.prep().forEach(p -> words.add(p.replace("peel or leave the skin on", skin())));

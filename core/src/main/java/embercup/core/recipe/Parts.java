@@ -40,12 +40,7 @@ public final class Parts {
         double perCup = materia.find(addition.herb())
                 .map(h -> usualPerCupG(materia, h, recipe, addition))
                 .orElse(1.0);
-        return new Addition(
-                addition.herb(),
-                addition.form(),
-                addition.cut(),
-                Quantity.of(perCup * share * recipe.cups(), Unit.GRAM),
-                addition.stage());
+        return addition.of(Quantity.of(perCup * share * recipe.cups(), Unit.GRAM));
     }
 
     private static double usualPerCupG(Materia materia, Herb herb, Recipe recipe, Addition addition) {

@@ -143,8 +143,7 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
             finish();
             List<Addition> placed = new ArrayList<>();
             for (int i = 0; i < at.size(); i++) {
-                Addition a = recipe.additions().get(i);
-                placed.add(new Addition(a.herb(), a.form(), a.cut(), a.quantity(), at.get(i)));
+                placed.add(recipe.additions().get(i).at(at.get(i)));
             }
             return new Proposal(recipe.withStages(stages).withAdditions(placed), reasons);
         }

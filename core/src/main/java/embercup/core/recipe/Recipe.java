@@ -2,6 +2,7 @@ package embercup.core.recipe;
 
 import embercup.core.materia.Tradition;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -14,6 +15,7 @@ import java.util.OptionalDouble;
  * @param dilutionParts parts of water to one part of the liquor in the cup, 0–20; 0 for what is drunk as it is
  * @param additions herbs, in the order of writing
  * @param stages what is done, in order
+ * @param posology how it is taken; empty when the recipe does not say
  */
 public record Recipe(
         String name,
@@ -24,7 +26,8 @@ public record Recipe(
         Menstruum menstruum,
         double dilutionParts,
         List<Addition> additions,
-        List<Stage> stages) {
+        List<Stage> stages,
+        Optional<Posology> posology) {
 
     public Recipe {
         additions = List.copyOf(additions);
@@ -40,7 +43,7 @@ public record Recipe(
             OptionalDouble pourMl,
             List<Addition> additions,
             List<Stage> stages) {
-        this(name, tradition, cups, cupMl, pourMl, Menstruum.WATER, 0, additions, stages);
+        this(name, tradition, cups, cupMl, pourMl, Menstruum.WATER, 0, additions, stages, Optional.empty());
     }
 
     /** Liquor the recipe says it makes, mL: less than what is drunk when it is a concentrate. */
@@ -54,21 +57,27 @@ public record Recipe(
 
     /** The same recipe with other additions. */
     public Recipe withAdditions(List<Addition> others) {
-        return new Recipe(name, tradition, cups, cupMl, pourMl, menstruum, dilutionParts, others, stages);
+        return new Recipe(name, tradition, cups, cupMl, pourMl, menstruum, dilutionParts, others, stages, posology);
     }
 
     /** The same recipe with other stages. */
     public Recipe withStages(List<Stage> others) {
-        return new Recipe(name, tradition, cups, cupMl, pourMl, menstruum, dilutionParts, additions, others);
+        return new Recipe(name, tradition, cups, cupMl, pourMl, menstruum, dilutionParts, additions, others, posology);
     }
 
     /** The same recipe as a concentrate with {@code parts} of water to one of liquor. */
     public Recipe diluted(double parts) {
-        return new Recipe(name, tradition, cups, cupMl, pourMl, menstruum, parts, additions, stages);
+        return new Recipe(name, tradition, cups, cupMl, pourMl, menstruum, parts, additions, stages, posology);
     }
 
     /** The same recipe drawn by something else. */
     public Recipe in(Menstruum other) {
-        return new Recipe(name, tradition, cups, cupMl, pourMl, other, dilutionParts, additions, stages);
+        return new Recipe(name, tradition, cups, cupMl, pourMl, other, dilutionParts, additions, stages, posology);
+    }
+
+    /** The same recipe, taken as said. */
+    public Recipe taken(Posology how) {
+        return new Recipe(
+                name, tradition, cups, cupMl, pourMl, menstruum, dilutionParts, additions, stages, Optional.of(how));
     }
 }

@@ -21,6 +21,7 @@ public final class RecipeRules {
     public static final double SMALLEST_CUP_ML = 30;
     public static final double LARGEST_CUP_ML = 1000;
     public static final int LONGEST_NAME = 120;
+    public static final int LONGEST_PREP = 80;
     /** Nobody puts more than this of one herb into a kitchen pot, g. */
     public static final double MOST_GRAMS = 5000;
     /** A pot, a bucket: nothing larger stands on a kitchen stove, mL. */
@@ -121,6 +122,7 @@ public final class RecipeRules {
                 additions + " additions",
                 "1 to " + MOST_ADDITIONS + " additions");
         check.range(path + ".dilutionParts", recipe.dilutionParts(), 0, MOST_DILUTION, "parts of water");
+        recipe.posology().ifPresent(p -> posology(check, p, path + ".posology"));
         double alcohol = recipe.menstruum().alcoholPercent();
         check.require(
                 recipe.menstruum().kind() == Menstruum.Kind.SPIRIT
@@ -131,7 +133,23 @@ public final class RecipeRules {
                 "25 to 96 % for a spirit, in which a tincture keeps; 0 for anything else");
     }
 
+    private static void posology(InvalidInput.Check check, Posology posology, String path) {
+        check.range(path + ".cupsADay", posology.cupsADay(), Posology.FEWEST_CUPS, Posology.MOST_CUPS, "cups");
+        posology.daysOn().ifPresent(d -> check.range(path + ".daysOn", d, 1, Posology.MOST_DAYS, "days"));
+        check.range(path + ".daysOff", posology.daysOff(), 0, Posology.MOST_DAYS, "days");
+        check.require(
+                posology.daysOff() == 0 || posology.daysOn().isPresent(),
+                path + ".daysOn",
+                "",
+                "days in a row before the days off");
+    }
+
     private void addition(InvalidInput.Check check, Addition addition, String path) {
+        check.require(
+                addition.prep().length() <= LONGEST_PREP,
+                path + ".prep",
+                addition.prep().length() + " characters",
+                "at most " + LONGEST_PREP + " characters");
         Optional<Herb> herb = materia.find(addition.herb());
         if (herb.isEmpty()) {
             check.require(false, path + ".herb", addition.herb(), materia.unknownHerb(addition.herb()));

@@ -114,7 +114,7 @@ public record WrittenRecipe(Recipe recipe, List<Line> lines) {
             boolean wet = stages.stream().anyMatch(s -> RecipeRules.WET.contains(s.kind()));
             List<Stage> kept = wet ? withEnds() : List.of();
             List<Addition> placed =
-                    kept.isEmpty() ? additions.stream().map(a -> at(a, 0)).toList() : placed(kept);
+                    kept.isEmpty() ? additions.stream().map(a -> a.at(0)).toList() : placed(kept);
             Recipe recipe = new Recipe(
                     title.isEmpty() ? "A written pot" : title,
                     Tradition.FOLK,
@@ -479,7 +479,7 @@ public record WrittenRecipe(Recipe recipe, List<Line> lines) {
             mentioned(s).forEach(i -> {
                 boolean cup = inTheCup(i);
                 int at = cup ? indexOfFinish(stage) : stage;
-                additions.set(i, at(additions.get(i), at));
+                additions.set(i, additions.get(i).at(at));
             });
         }
 
@@ -512,13 +512,9 @@ public record WrittenRecipe(Recipe recipe, List<Line> lines) {
             boolean finishes = kept.get(last).kind() == StageKind.FINISH;
             return additions.stream()
                     .map(a -> materia.herb(a.herb(), "herb").part() == PlantPart.PANTRY && finishes
-                            ? at(a, last)
-                            : at(a, Math.min(a.stage(), last)))
+                            ? a.at(last)
+                            : a.at(Math.min(a.stage(), last)))
                     .toList();
-        }
-
-        private static Addition at(Addition a, int stage) {
-            return new Addition(a.herb(), a.form(), a.cut(), a.quantity(), stage);
         }
 
         private static OptionalDouble celsius(String s) {

@@ -41,6 +41,7 @@ public record PlanSheet(
         List<ReasonLine> reasons,
         Map<String, String> schools,
         boolean spentHerbs,
+        @Nullable String posology,
         List<String> identityChecks,
         List<LearnedSheet> learned,
         Map<String, WorkingsLine> workings) {

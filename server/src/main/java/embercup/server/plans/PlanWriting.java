@@ -13,6 +13,7 @@ import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Fire;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Step;
+import embercup.core.recipe.Posology;
 import embercup.core.recipe.Stage;
 import embercup.server.learned.LearnedSheet;
 import embercup.server.plans.PlanAsk.BurnerDoc;
@@ -89,6 +90,7 @@ public final class PlanWriting {
                         .toList(),
                 SchoolsReading.write(r.schools()),
                 r.spentHerbs(),
+                r.recipe().posology().map(Posology::words).orElse(null),
                 identityChecks,
                 learned,
                 workings(plan, verdict));

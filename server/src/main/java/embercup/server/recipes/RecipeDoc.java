@@ -29,7 +29,19 @@ public record RecipeDoc(
         @Schema(minimum = "25", maximum = "96") @Nullable Double alcoholPercent,
         @Schema(minimum = "0", maximum = "20") @Nullable Double dilutionParts,
         @ArraySchema(minItems = 1, maxItems = 60) @Nullable List<AdditionDoc> additions,
-        @ArraySchema(maxItems = 40) @Nullable List<StageDoc> stages) {
+        @ArraySchema(maxItems = 40) @Nullable List<StageDoc> stages,
+        @Nullable PosologyDoc posology) {
+
+    /** How it is taken: cups a day, when, days in a row and days of rest after them. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record PosologyDoc(
+            @Schema(minimum = "0.25", maximum = "12") @Nullable Double cupsADay,
+
+            @Schema(allowableValues = {"any-time", "with-food", "empty-stomach", "before-bed"}) @Nullable
+            String when,
+
+            @Schema(minimum = "1", maximum = "365") @Nullable Integer daysOn,
+            @Schema(minimum = "0", maximum = "365") @Nullable Integer daysOff) {}
 
     /** One herb; {@code stage} is the index of the stage at whose start it goes in. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -49,7 +61,10 @@ public record RecipeDoc(
             @Schema(description = "one of the units of GET /api/measures/units", maxLength = 20) @Nullable
             String unit,
 
-            @Schema(minimum = "0", maximum = "39") @Nullable Integer stage) {}
+            @Schema(minimum = "0", maximum = "39") @Nullable Integer stage,
+
+            @Schema(maxLength = 80, description = "how it is prepared, instead of the materia's words") @Nullable
+            String prep) {}
 
     /** One stage; which numbers it needs depends on its kind. */
     @JsonInclude(JsonInclude.Include.NON_NULL)

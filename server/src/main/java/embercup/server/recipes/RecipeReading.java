@@ -8,6 +8,7 @@ import embercup.core.measure.Unit;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Stage;
@@ -19,7 +20,9 @@ import embercup.server.recipes.RecipeDoc.AdditionDoc;
 import embercup.server.recipes.RecipeDoc.StageDoc;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
@@ -95,7 +98,18 @@ public final class RecipeReading {
                         alcohol(doc)),
                 doc.dilutionParts() == null ? 0 : doc.dilutionParts(),
                 additions,
-                stages);
+                stages,
+                Optional.ofNullable(doc.posology()).map(p -> posology(p, path + ".posology")));
+    }
+
+    private Posology posology(RecipeDoc.PosologyDoc doc, String path) {
+        return new Posology(
+                number(doc.cupsADay(), path + ".cupsADay", "how many cups a day"),
+                attempt(
+                        () -> Fields.oneOf(Posology.When.class, doc.when(), path + ".when", Posology.When.ANY_TIME),
+                        Posology.When.ANY_TIME),
+                doc.daysOn() == null ? OptionalInt.empty() : OptionalInt.of(doc.daysOn()),
+                doc.daysOff() == null ? 0 : doc.daysOff());
     }
 
     /** A spirit whose strength is not said is the usual one of the kitchen cupboard. */
@@ -117,7 +131,8 @@ public final class RecipeReading {
                     new Violation(path + ".amount", String.valueOf(doc.amount()), "an amount above 0 that fits a pot"));
         }
         int stage = doc.stage() == null ? 0 : doc.stage();
-        return found.size() > before ? null : new Addition(herb, form, cut, Quantity.of(amount, unit), stage);
+        String prep = doc.prep() == null ? "" : doc.prep().strip();
+        return found.size() > before ? null : new Addition(herb, form, cut, Quantity.of(amount, unit), stage, prep);
     }
 
     private @Nullable Stage stage(StageDoc doc, String path) {

@@ -2,10 +2,12 @@ package embercup.server.recipes;
 
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import embercup.server.platform.Fields;
 import embercup.server.recipes.RecipeDoc.AdditionDoc;
+import embercup.server.recipes.RecipeDoc.PosologyDoc;
 import embercup.server.recipes.RecipeDoc.StageDoc;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
@@ -31,7 +33,8 @@ public final class RecipeWriting {
                         ? null
                         : recipe.stages().stream()
                                 .map(s -> s.accept(new Writer()))
-                                .toList());
+                                .toList(),
+                recipe.posology().map(RecipeWriting::posology).orElse(null));
     }
 
     static AdditionDoc addition(Addition a) {
@@ -41,7 +44,16 @@ public final class RecipeWriting {
                 Fields.code(a.cut()),
                 a.quantity().amount(),
                 a.quantity().unit().code(),
-                a.stage());
+                a.stage(),
+                a.prep().isEmpty() ? null : a.prep());
+    }
+
+    private static PosologyDoc posology(Posology p) {
+        return new PosologyDoc(
+                p.cupsADay(),
+                p.when() == Posology.When.ANY_TIME ? null : Fields.code(p.when()),
+                p.daysOn().isPresent() ? p.daysOn().getAsInt() : null,
+                p.daysOff() == 0 ? null : p.daysOff());
     }
 
     private static @Nullable Double number(OptionalDouble value) {
