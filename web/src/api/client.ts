@@ -144,6 +144,8 @@ export const api = {
     return call<EntryPage>("GET", `/api/notebook?${query}`);
   },
   history: (recipeId: string) => call<Entry[]>("GET", `/api/notebook/history/${recipeId}`),
+  holdTo: (question: string, choice: string | undefined) =>
+    call<Record<string, string>>("PUT", `/api/kitchen/schools/${question}`, { choice }),
   learned: () => call<LearnedSheet[]>("GET", "/api/learned"),
   changeLearned: (ask: { what: string; used?: boolean; forget?: boolean }) =>
     call<void>("POST", "/api/learned", ask),

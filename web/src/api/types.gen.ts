@@ -276,6 +276,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kitchen/schools/{question}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["holdTo"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kitchen/vessels": {
         parameters: {
             query?: never;
@@ -1452,11 +1468,15 @@ export interface components {
             /** Format: double */
             grams?: number;
         };
+        SchoolDraft: {
+            choice?: string;
+        };
         SchoolSheet: {
             choices: components["schemas"]["ChoiceLine"][];
             defaults: {
                 [key: string]: string;
             };
+            household?: string;
             question: string;
             why: string;
             words: string;
@@ -2248,6 +2268,34 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalibrationSheet"];
+                };
+            };
+        };
+    };
+    holdTo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                question: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: string;
+                    };
                 };
             };
         };

@@ -1,6 +1,18 @@
-import type { PlanSheet } from "../../api/client";
-import { useSchools } from "../../api/queries";
+import { api, type PlanSheet } from "../../api/client";
+import { queryClient, useSchools } from "../../api/queries";
 import { Panel } from "../../parts/Panel";
+
+/** Answers a question for every pot of the household; the order need not say it any more. */
+async function hold(
+  question: string,
+  choice: string | undefined,
+  onPick: (question: string, choice: string | undefined) => void,
+) {
+  await api.holdTo(question, choice);
+  await queryClient.invalidateQueries({ queryKey: ["schools"] });
+  await queryClient.invalidateQueries({ queryKey: ["plans"] });
+  onPick(question, undefined);
+}
 
 /** Where practitioners disagree: what this cook holds to, with the default of the tradition and its why. */
 export function SchoolsPanel({
@@ -16,11 +28,12 @@ export function SchoolsPanel({
   return (
     <Panel open wide onOpenChange={(o) => !o && onClose()} title="As your school has it">
       <p className="text-muted">
-        Practitioners differ on these. The recipe’s tradition ({plan.tradition}) sets the first answer.
+        Practitioners differ on these. The recipe’s tradition ({plan.tradition}) sets the first answer; what
+        you change is for this order, unless you make it the way of the house.
       </p>
       <ul className="mt-3 grid gap-x-8 gap-y-4 sm:grid-cols-2">
         {schools.data?.map((s) => {
-          const usual = s.defaults[plan.tradition];
+          const usual = s.household ?? s.defaults[plan.tradition];
           const chosen = plan.schools[s.question] ?? usual ?? "";
           return (
             <li key={s.question}>
@@ -40,6 +53,24 @@ export function SchoolsPanel({
                 </select>
               </label>
               <span className="block text-muted text-sm">{s.why}</span>
+              {chosen !== usual && (
+                <button
+                  type="button"
+                  className="min-h-9 text-sm underline underline-offset-4"
+                  onClick={() => void hold(s.question, chosen, onPick)}
+                >
+                  Always so in this house
+                </button>
+              )}
+              {s.household && chosen === s.household && (
+                <button
+                  type="button"
+                  className="min-h-9 text-sm underline underline-offset-4"
+                  onClick={() => void hold(s.question, undefined, onPick)}
+                >
+                  The way of this house; leave it to the tradition again
+                </button>
+              )}
             </li>
           );
         })}

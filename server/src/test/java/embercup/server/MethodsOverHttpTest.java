@@ -2,6 +2,7 @@ package embercup.server;
 
 import static embercup.server.RunningServer.get;
 import static embercup.server.RunningServer.post;
+import static embercup.server.RunningServer.put;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -45,6 +46,71 @@ class MethodsOverHttpTest {
         JsonNode plan = plan(ROOTS.formatted(""), "");
         assertThat(plan.get("reasons").size()).isGreaterThanOrEqualTo(3);
         assertThat(plan.get("water").get("yieldMl").asDouble()).isCloseTo(480, within(1.0));
+    }
+
+    @Test
+    void theWayOfTheHouseStandsAboveTheTraditionAndBelowTheOrder() {
+        try {
+            assertThat(put("/api/kitchen/schools/honey", "{\"choice\":\"any-time\"}")
+                            .code())
+                    .isEqualTo(200);
+            assertThat(held("", "honey")).isEqualTo("any-time");
+            assertThat(held(",\"schools\":{\"honey\":\"below-40\"}", "honey")).isEqualTo("below-40");
+            assertThat(get("/api/plans/schools").body())
+                    .filteredOn(s -> s.get("question").asString().equals("honey"))
+                    .singleElement()
+                    .satisfies(s -> assertThat(s.get("household").asString()).isEqualTo("any-time"));
+            assertThat(put("/api/kitchen/schools/honey", "{\"choice\":\"boiled\"}")
+                            .code())
+                    .isEqualTo(422);
+            assertThat(put("/api/kitchen/schools/weather", "{\"choice\":\"rain\"}")
+                            .code())
+                    .isEqualTo(422);
+        } finally {
+            put("/api/kitchen/schools/honey", "{}");
+        }
+        assertThat(held("", "honey")).isEqualTo("below-40");
+    }
+
+    private static String held(String more, String question) {
+        return plan(ROOTS.formatted(SIMMERED), more)
+                .get("schools")
+                .get(question)
+                .asString();
+    }
+
+    @Test
+    void howARecipeIsTakenAndPreparedIsKeptAndPlanned() {
+        JsonNode plan = plan(
+                ROOTS.formatted(SIMMERED
+                                + ",\"posology\":{\"cupsADay\":2,\"when\":\"with-food\",\"daysOn\":7,\"daysOff\":7}")
+                        .replace("\"unit\":\"g\"}", "\"unit\":\"g\",\"prep\":\"rinsed twice\"}"),
+                "");
+        assertThat(plan.get("posology").asString()).isEqualTo("2 cups a day, with food; 7 days, then 7 days off");
+        assertThat(plan.get("additions"))
+                .allSatisfy(a -> assertThat(a.get("prep").asString()).isEqualTo("rinsed twice"));
+        assertThat(post(
+                                "/api/plans",
+                                "{\"recipe\":" + ROOTS.formatted(",\"posology\":{\"cupsADay\":40,\"when\":\"often\"}")
+                                        + "}")
+                        .body()
+                        .get("violations"))
+                .extracting(v -> v.get("field").asString())
+                .contains("recipe.posology.when");
+    }
+
+    @Test
+    void aHerbSaysHowItGivesAndWhatItCanStandInFor() {
+        JsonNode fennel = get("/api/herbs/fennel").body();
+        assertThat(fennel.get("standsInFor"))
+                .extracting(s -> s.get("herb").asString())
+                .contains("anise", "caraway");
+        assertThat(fennel.get("gives")).hasSize(3).allSatisfy(g -> assertThat(
+                        g.get("aromaMin").asDouble())
+                .isLessThan(g.get("biteMin").asDouble()));
+        assertThat(get("/api/herbs/butterfly-pea").body().get("withAcid").asString())
+                .isEqualTo("blue to pink");
+        assertThat(get("/api/herbs/foxglove").body().get("gives")).isEmpty();
     }
 
     @Test

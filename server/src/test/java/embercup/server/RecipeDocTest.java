@@ -105,7 +105,8 @@ class RecipeDocTest {
     void everyKindOfStageIsReadAsItself(StageKind kind) {
         StageDoc doc = new StageDoc(kind.code(), 5.0, 62.0, 300.0, null, null, null);
         Recipe recipe = RecipeReading.read(
-                new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(), List.of(doc), null), "recipe");
+                new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(), List.of(doc), null),
+                "recipe");
         assertThat(recipe.stages().get(0).kind()).isEqualTo(kind);
     }
 

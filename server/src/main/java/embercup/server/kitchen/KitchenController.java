@@ -5,6 +5,7 @@ import embercup.server.kitchen.KitchenSheet.BurnerSheet;
 import embercup.server.kitchen.KitchenSheet.PlaceDraft;
 import embercup.server.kitchen.KitchenSheet.VesselDraft;
 import embercup.server.kitchen.KitchenSheet.VesselSheet;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -35,6 +36,12 @@ class KitchenController {
     @PutMapping
     KitchenSheet changeKitchen(@RequestBody PlaceDraft draft) {
         return kitchens.change(draft);
+    }
+
+    /** Answers a question on which schools differ for the whole household; without a choice each tradition answers again. */
+    @PutMapping("/schools/{question}")
+    Map<String, String> holdTo(@PathVariable String question, @RequestBody KitchenSheet.SchoolDraft draft) {
+        return kitchens.holdTo(question, draft.choice());
     }
 
     @PostMapping("/vessels")

@@ -83,6 +83,8 @@ final class KitchenEntities {
         @Column(name = "liang_g")
         double liangG;
 
+        String schools = "";
+
         @Version
         Long version;
     }

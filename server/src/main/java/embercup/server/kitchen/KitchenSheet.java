@@ -24,6 +24,10 @@ public record KitchenSheet(
 
     public record BurnerSheet(UUID id, long version, String name, double lowW, double mediumW, double highW) {}
 
+    /** The household's answer to a question on which schools differ. */
+    public record SchoolDraft(
+            @Schema(maxLength = 40) @Nullable String choice) {}
+
     /** What the client sends to change the place itself. */
     public record PlaceDraft(
             @Nullable Long version,

@@ -4,6 +4,7 @@ import embercup.core.brew.StoveCalibration;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
+import embercup.core.materia.Tradition;
 import embercup.core.measure.KitchenSystem;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.workings.InvalidInput;
@@ -20,12 +21,16 @@ import embercup.server.kitchen.KitchenSheet.VesselSheet;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.Refusal;
+import embercup.server.platform.SchoolsReading;
 import embercup.server.platform.WorkingsLine;
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -81,7 +86,7 @@ public class Kitchens {
      *
      * @param ownHerbs how many herbs are the cook's own or have her own weights
      */
-    public record Own(Kitchen kitchen, MeasureCustom custom, long ownHerbs) {}
+    public record Own(Kitchen kitchen, MeasureCustom custom, long ownHerbs, Map<String, String> schools) {}
 
     /** This place with a vessel and a burner of the household, or its smallest burner, else the standard one. */
     public Own own(@Nullable UUID vesselId, @Nullable UUID burnerId) {
@@ -97,7 +102,45 @@ public class Kitchens {
         return new Own(
                 new Kitchen(row.altitudeM(), row.roomC(), row.tapC(), vessel, burner, row.kettleW()),
                 new MeasureCustom(Fields.oneOf(KitchenSystem.class, row.measures(), "measures"), row.liangG()),
-                row.ownHerbs());
+                row.ownHerbs(),
+                schools(row.schools()));
+    }
+
+    private static Map<String, String> schools(String kept) {
+        Map<String, String> all = new TreeMap<>();
+        for (String pair : kept.isEmpty() ? new String[0] : kept.split(" ")) {
+            int dot = pair.indexOf('.');
+            all.put(pair.substring(0, dot), pair.substring(dot + 1));
+        }
+        return all;
+    }
+
+    /** Where the household departs from every tradition, by question. */
+    @Transactional(readOnly = true)
+    public Map<String, String> schools() {
+        return schools(place().schools);
+    }
+
+    /**
+     * Answers one question for the whole household, or leaves it to each tradition again.
+     *
+     * @throws InvalidInput for an unknown question or choice
+     */
+    @Transactional
+    public Map<String, String> holdTo(String question, @Nullable String choice) {
+        KitchenEntity k = place();
+        Map<String, String> all = schools(k.schools);
+        if (choice == null) {
+            all.remove(question);
+        } else {
+            SchoolsReading.read(Map.of(question, choice), Map.of(), Tradition.FOLK);
+            all.put(question, choice);
+        }
+        k.schools = all.entrySet().stream()
+                .map(e -> e.getKey() + "." + e.getValue())
+                .collect(Collectors.joining(" "));
+        kitchens.saveAndFlush(k);
+        return all;
     }
 
     @Transactional

@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
 class OwnKitchen {
 
     private static final String PLACE = """
-            select new embercup.server.kitchen.OwnKitchen$Row(k.altitudeM, k.roomC, k.tapC, k.kettleW, k.measures, k.liangG,
+            select new embercup.server.kitchen.OwnKitchen$Row(k.altitudeM, k.roomC, k.tapC, k.kettleW, k.measures, k.liangG, k.schools,
                 b.name, b.lowW, b.mediumW, b.highW, (select count(h) from OwnHerb h))
             from Kitchen k left join Burner b on b.id =""";
 
@@ -36,6 +36,7 @@ class OwnKitchen {
             double kettleW,
             String measures,
             double liangG,
+            String schools,
             @Nullable String burnerName,
             @Nullable Double lowW,
             @Nullable Double mediumW,

@@ -156,7 +156,7 @@ public class Plans {
         Materia materia = herbary.materia(household.own().ownHerbs());
         MeasureCustom custom = custom(ask, household);
         Recipe recipe = RecipeReading.read(recipe(ask), "recipe");
-        Schools schools = SchoolsReading.read(ask.schools(), recipe.tradition());
+        Schools schools = SchoolsReading.read(ask.schools(), household.own().schools(), recipe.tradition());
         recipe = changed(materia, recipe, ask, custom, schools);
         Person person = ask.drinkerId() == null ? null : people.get(ask.drinkerId());
         PlanRequest request = new PlanRequest(
@@ -295,7 +295,7 @@ public class Plans {
                 kitchen,
                 custom(ask, new Household(ask)),
                 Measurements.NONE,
-                SchoolsReading.read(ask.schools(), recipe.tradition()),
+                SchoolsReading.read(ask.schools(), Map.of(), recipe.tradition()),
                 Boolean.TRUE.equals(ask.spentHerbs()),
                 taste(ask));
     }

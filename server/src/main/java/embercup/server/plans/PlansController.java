@@ -1,5 +1,6 @@
 package embercup.server.plans;
 
+import embercup.server.kitchen.Kitchens;
 import embercup.server.plans.Plans.Day;
 import java.util.List;
 import java.util.UUID;
@@ -16,10 +17,12 @@ import org.springframework.web.bind.annotation.RestController;
 class PlansController {
 
     private final Plans plans;
+    private final Kitchens kitchens;
     private final Day day;
 
-    PlansController(Plans plans, Day day) {
+    PlansController(Plans plans, Kitchens kitchens, Day day) {
         this.plans = plans;
+        this.kitchens = kitchens;
         this.day = day;
     }
 
@@ -44,6 +47,6 @@ class PlansController {
     /** The questions on which schools differ, with their choices, their defaults and why. */
     @GetMapping("/schools")
     List<SchoolSheet> schools() {
-        return SchoolSheet.all();
+        return SchoolSheet.all(kitchens.schools());
     }
 }

@@ -8,23 +8,33 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A question on which schools differ.
  *
  * @param why why the default is the default
  * @param defaults the choice each tradition makes
+ * @param household the choice this household makes whatever the tradition; empty when it makes none
  */
-record SchoolSheet(String question, String words, String why, List<ChoiceLine> choices, Map<String, String> defaults) {
+record SchoolSheet(
+        String question,
+        String words,
+        String why,
+        List<ChoiceLine> choices,
+        Map<String, String> defaults,
+        @Nullable String household) {
 
     /** One answer. */
     record ChoiceLine(String choice, String words) {}
 
-    static List<SchoolSheet> all() {
-        return Arrays.stream(Question.values()).map(SchoolSheet::of).toList();
+    static List<SchoolSheet> all(Map<String, String> household) {
+        return Arrays.stream(Question.values())
+                .map(q -> of(q, household.get(q.code())))
+                .toList();
     }
 
-    private static SchoolSheet of(Question q) {
+    private static SchoolSheet of(Question q, @Nullable String household) {
         Map<String, String> defaults = new TreeMap<>();
         for (Tradition t : Tradition.values()) {
             defaults.put(Fields.code(t), Schools.of(t).chosen(q).code());
@@ -36,6 +46,7 @@ record SchoolSheet(String question, String words, String why, List<ChoiceLine> c
                 q.choices().stream()
                         .map(c -> new ChoiceLine(c.code(), c.words()))
                         .toList(),
-                defaults);
+                defaults,
+                household);
     }
 }

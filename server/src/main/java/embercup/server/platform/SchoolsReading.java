@@ -16,12 +16,19 @@ public final class SchoolsReading {
 
     private SchoolsReading() {}
 
-    /** @throws InvalidInput for an unknown question or choice, naming the known ones */
-    public static Schools read(@Nullable Map<String, String> chosen, Tradition tradition) {
-        Schools schools = Schools.of(tradition);
-        if (chosen == null) {
-            return schools;
-        }
+    /**
+     * The tradition's answers, the household's over them, the order's over both.
+     *
+     * @throws InvalidInput for an unknown question or choice, naming the known ones
+     */
+    public static Schools read(
+            @Nullable Map<String, String> chosen, Map<String, String> household, Tradition tradition) {
+        Schools held = over(Schools.of(tradition), household);
+        return chosen == null ? held : over(held, chosen);
+    }
+
+    private static Schools over(Schools before, Map<String, String> chosen) {
+        Schools schools = before;
         for (Map.Entry<String, String> entry : chosen.entrySet()) {
             Question question = Question.ofCode(entry.getKey())
                     .orElseThrow(() -> InvalidInput.of(

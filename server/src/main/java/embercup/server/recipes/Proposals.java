@@ -65,7 +65,7 @@ class Proposals {
         Materia materia = herbary.materia();
         Recipe weighed = Parts.resolved(materia, recipe);
         new RecipeRules(materia, MeasureCustom.DEFAULT).checkHerbs(weighed, "recipe");
-        Schools schools = SchoolsReading.read(ask.schools(), recipe.tradition());
+        Schools schools = SchoolsReading.read(ask.schools(), kitchens.schools(), recipe.tradition());
         Proposal proposal = Proposal.of(materia, recipe, schools);
         return new ProposalSheet(RecipeWriting.write(proposal.recipe()), lines(proposal.reasons()));
     }

@@ -35,13 +35,17 @@ public record RecipeDoc(
     /** How it is taken: cups a day, when, days in a row and days of rest after them. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record PosologyDoc(
-            @Schema(minimum = "0.25", maximum = "12") @Nullable Double cupsADay,
+            @Schema(minimum = "0.25", maximum = "12") @Nullable
+            Double cupsADay,
 
             @Schema(allowableValues = {"any-time", "with-food", "empty-stomach", "before-bed"}) @Nullable
             String when,
 
-            @Schema(minimum = "1", maximum = "365") @Nullable Integer daysOn,
-            @Schema(minimum = "0", maximum = "365") @Nullable Integer daysOff) {}
+            @Schema(minimum = "1", maximum = "365") @Nullable
+            Integer daysOn,
+
+            @Schema(minimum = "0", maximum = "365") @Nullable
+            Integer daysOff) {}
 
     /** One herb; {@code stage} is the index of the stage at whose start it goes in. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
