@@ -1672,6 +1672,8 @@ export interface components {
         };
         WayLine: {
             /** Format: int32 */
+            coveredStage?: number;
+            /** Format: int32 */
             cups?: number;
             /** Format: uuid */
             drinkerId?: string;
@@ -1680,6 +1682,8 @@ export interface components {
             /** Format: double */
             share?: number;
             text: string;
+            /** Format: uuid */
+            vesselId?: string;
             with?: string;
         };
         Weight: {

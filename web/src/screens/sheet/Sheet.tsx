@@ -103,6 +103,9 @@ export default function Sheet() {
     (w: WayLine) => {
       if (w.drinkerId) change({ drinkerId: w.drinkerId });
       else if (w.cups != null) change({ cups: w.cups });
+      else if (w.vesselId) change({ vesselId: w.vesselId });
+      else if (w.coveredStage != null)
+        change({ tweaks: tweaked(latest.current.order, { stage: w.coveredStage, part: "lid", value: 1 }) });
       else if (w.menstruum) change({ menstruum: w.menstruum as Order["menstruum"] });
       else if (w.herb) {
         const { changes } = latest.current.order;

@@ -1,12 +1,15 @@
 package embercup.core.care;
 
 import embercup.core.dose.Drinker;
+import embercup.core.dose.Substitution;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
+import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
+import embercup.core.plan.Planner;
 import embercup.core.recipe.Menstruum;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -59,7 +62,7 @@ public record WayOut(
         for (DayLoad load : verdict.loads()) {
             if (load.over()) {
                 ways.addAll(smaller(materia, plan, load));
-                fewer(plan, load).ifPresent(ways::add);
+                fewer(materia, plan, load).ifPresent(ways::add);
             }
         }
         if (verdict.cautions().stream().anyMatch(c -> c.code().equals("alcohol") && c.severity() == Severity.STOP)) {
@@ -80,43 +83,80 @@ public record WayOut(
         return new WayOut(Optional.of(herb), with, 0, 0, Optional.empty(), text);
     }
 
-    /** A smaller dose of the herb that brings the constituent, when a part of it that still matters fits the day. */
+    /** Milligrams of this pot that the rest of the day leaves room for. */
+    private static double roomMg(DayLoad load) {
+        return load.limitMg() - (load.mg() - load.planMg());
+    }
+
+    private static double mg(Materia materia, PlanRequest request, DayLoad load) {
+        BrewPlan again = new Planner(materia).plan(request);
+        return new Care(materia).contents(again).getOrDefault(load.constituent(), 0.0);
+    }
+
+    /**
+     * A smaller dose of the herb that brings the constituent, when a part of it that still matters fits the day. It is planned
+     * again: a dose that was clipped already does not shrink in proportion.
+     */
     private static List<WayOut> smaller(Materia materia, BrewPlan plan, DayLoad load) {
         List<PlannedAddition> bringing = plan.additions().stream()
                 .filter(a -> materia.herb(a.herb(), "herb").constituents().stream()
                         .anyMatch(c -> c.constituent() == load.constituent()))
                 .toList();
-        double room = load.limitMg() - (load.mg() - load.planMg());
-        double share = Math.floor(room / load.planMg() * 100) / 100;
-        if (bringing.size() != 1 || share < LEAST_SHARE || share >= 1) {
+        if (bringing.size() != 1) {
             return List.of();
         }
         PlannedAddition only = bringing.get(0);
-        String text = String.format(
-                Locale.ROOT,
-                "Take only %.1f g of %s instead of %.1f g",
-                only.grams() * share,
-                only.common().toLowerCase(Locale.ROOT),
-                only.grams());
-        return List.of(new WayOut(Optional.of(only.herb()), Optional.empty(), 0, share, Optional.empty(), text));
+        PlanRequest request = plan.request();
+        Substitution substitution = new Substitution(materia, request.custom());
+        double share = hundredths(roomMg(load) / load.planMg());
+        for (int i = 0; i < MOST_TRIES && share > 0 && share < 1; i++) {
+            PlanRequest less = request.withRecipe(substitution.lessen(request.recipe(), only.herb(), share, "share"));
+            double mg = mg(materia, less, load);
+            double grams = only.grams() * mg / load.planMg();
+            if (mg <= roomMg(load)) {
+                return grams < only.grams() * LEAST_SHARE
+                        ? List.of()
+                        : List.of(new WayOut(
+                                Optional.of(only.herb()),
+                                Optional.empty(),
+                                0,
+                                share,
+                                Optional.empty(),
+                                String.format(
+                                        Locale.ROOT,
+                                        "Take only %.1f g of %s instead of %.1f g",
+                                        grams,
+                                        only.common().toLowerCase(Locale.ROOT),
+                                        only.grams())));
+            }
+            share = hundredths(share * roomMg(load) / mg);
+        }
+        return List.of();
+    }
+
+    private static double hundredths(double share) {
+        return Math.floor(share * 100) / 100;
     }
 
     /** A smaller part of a herb than this is not worth the name (design value). */
     private static final double LEAST_SHARE = 0.2;
 
-    private static Optional<WayOut> fewer(BrewPlan plan, DayLoad load) {
-        double perCup = load.planMg() / plan.request().cups();
-        int cups = (int) Math.floor((load.limitMg() - (load.mg() - load.planMg())) / perCup + 1e-9);
-        boolean helps = cups >= 1 && cups < plan.request().cups();
-        return helps
-                ? Optional.of(new WayOut(
+    private static final int MOST_TRIES = 5;
+
+    /** The most whole cups that fit the day; planned again, because a clipped dose grows with fewer cups. */
+    private static Optional<WayOut> fewer(Materia materia, BrewPlan plan, DayLoad load) {
+        for (int cups = (int) Math.ceil(plan.request().cups()) - 1; cups >= 1; cups--) {
+            if (mg(materia, plan.request().withCups(cups), load) <= roomMg(load)) {
+                return Optional.of(new WayOut(
                         Optional.empty(),
                         Optional.empty(),
                         cups,
                         0,
                         Optional.empty(),
-                        "Make " + cups + (cups == 1 ? " cup" : " cups") + " only"))
-                : Optional.empty();
+                        "Make " + cups + (cups == 1 ? " cup" : " cups") + " only"));
+            }
+        }
+        return Optional.empty();
     }
 
     private static String replaceWords(Materia materia, Herb herb, Herb.Substitute s) {

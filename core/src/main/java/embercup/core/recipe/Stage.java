@@ -15,6 +15,11 @@ public sealed interface Stage {
         return false;
     }
 
+    /** The same under a lid, for a boil and a simmer; anything else as it is. */
+    default Stage covered() {
+        return this;
+    }
+
     /** The flame under it; empty for what stands off the heat. */
     default Optional<Flame> onFlame() {
         return Optional.empty();
@@ -54,6 +59,11 @@ public sealed interface Stage {
     /** A rolling boil. */
     record Boil(double minutes, Flame flame, boolean lid) implements Stage {
         @Override
+        public Stage covered() {
+            return new Boil(minutes, flame, true);
+        }
+
+        @Override
         public StageKind kind() {
             return StageKind.BOIL;
         }
@@ -71,6 +81,11 @@ public sealed interface Stage {
 
     /** A quiet simmer. */
     record Simmer(double minutes, Flame flame, boolean lid) implements Stage {
+        @Override
+        public Stage covered() {
+            return new Simmer(minutes, flame, true);
+        }
+
         @Override
         public StageKind kind() {
             return StageKind.SIMMER;

@@ -113,6 +113,28 @@ class WayOutTest {
         assertThat(ways(sage, adultWith(66), Map.of(Constituent.THUJONE, 6.0))).noneMatch(w -> w.cups() > 0);
     }
 
+    /** Nine grams are clipped to the day's most before the limit of thujone is looked at. */
+    @Test
+    void aClippedDoseIsLessenedUntilItReallyFitsTheDay() {
+        Recipe sage = pot(2, dried("sage", Cut.CHOPPED, 9, Unit.GRAM, 0));
+        PlanRequest four =
+                PlanRequest.asWritten(sage).withDrinker(adultWith(66)).withCups(4);
+        BrewPlan plan = PLANNER.plan(four);
+        List<WayOut> ways = WayOut.of(MATERIA, plan, care.judge(plan, History.NONE));
+        assertThat(ways).isNotEmpty().allSatisfy(w -> {
+            PlanRequest taken = w.cups() > 0
+                    ? four.withCups(w.cups())
+                    : four.withRecipe(
+                            new Substitution(MATERIA, MeasureCustom.DEFAULT).lessen(sage, "sage", w.share(), "share"));
+            if (w.cups() > 0 || w.share() > 0) {
+                assertThat(care.judge(PLANNER.plan(taken), History.NONE).stops())
+                        .as(w.text())
+                        .isFalse();
+            }
+        });
+        assertThat(ways).anyMatch(w -> w.share() > 0);
+    }
+
     @Test
     void aHerbForGrownUpsIsReplacedByOneForTheChild() {
         List<WayOut> ways = ways(pot(1, dried("sage", Cut.CHOPPED, 1, Unit.GRAM, 0), PEEL), child(8, 26), Map.of());

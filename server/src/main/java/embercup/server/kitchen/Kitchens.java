@@ -24,6 +24,7 @@ import embercup.server.platform.Refusal;
 import embercup.server.platform.SchoolsReading;
 import embercup.server.platform.WorkingsLine;
 import java.time.Clock;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -73,6 +74,14 @@ public class Kitchens {
                 core.boilingC(),
                 vessels.findAllByOrderByBrimMl().stream().map(Kitchens::sheet).toList(),
                 burners.findAllByOrderByHighW().stream().map(Kitchens::sheet).toList());
+    }
+
+    /** The household's vessels, the smallest first. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Vessel> byId() {
+        Map<UUID, Vessel> all = new LinkedHashMap<>();
+        vessels.findAllByOrderByBrimMl().forEach(v -> all.put(v.id, vessel(v)));
+        return all;
     }
 
     /** The household's burners. */

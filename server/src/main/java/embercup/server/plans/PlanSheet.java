@@ -101,7 +101,10 @@ public record PlanSheet(
     public record CautionLine(
             String code, String severity, @Nullable String herb, String text, String source) {}
 
-    /** What can be done about a stop: another herb, less of it or without it, fewer cups, another menstruum, another drinker. */
+    /**
+     * What can be done about a stop: another herb, less of it or without it, fewer cups, another menstruum, another drinker,
+     * another vessel, a stage under the lid.
+     */
     public record WayLine(
             @Nullable String herb,
             @Nullable String with,
@@ -109,10 +112,24 @@ public record PlanSheet(
             @Nullable Double share,
             @Nullable String menstruum,
             @Nullable UUID drinkerId,
+            @Nullable UUID vesselId,
+            @Nullable Integer coveredStage,
             String text) {
 
         static WayLine forDrinker(UUID id, String text) {
-            return new WayLine(null, null, null, null, null, id, text);
+            return new WayLine(null, null, null, null, null, id, null, null, text);
+        }
+
+        static WayLine inVessel(UUID id, String text) {
+            return new WayLine(null, null, null, null, null, null, id, null, text);
+        }
+
+        static WayLine ofCups(int cups, String text) {
+            return new WayLine(null, null, cups, null, null, null, null, null, text);
+        }
+
+        static WayLine covered(int stage, String text) {
+            return new WayLine(null, null, null, null, null, null, null, stage, text);
         }
     }
 

@@ -221,6 +221,8 @@ public final class PlanWriting {
                 w.share() == 0 ? null : w.share(),
                 w.menstruum().map(Fields::code).orElse(null),
                 null,
+                null,
+                null,
                 w.text());
     }
 

@@ -3,7 +3,6 @@ package embercup.server.plans;
 import embercup.core.brew.Measurements;
 import embercup.core.care.Care;
 import embercup.core.care.History;
-import embercup.core.care.WayOut;
 import embercup.core.dose.Drinker;
 import embercup.core.dose.Purpose;
 import embercup.core.dose.Strength;
@@ -114,7 +113,10 @@ public class Plans {
         Care care = new Care(resolved.materia());
         History history = day.history(ask.drinkerId(), start);
         Care.Verdict verdict = care.judge(plan, history);
-        List<PlanSheet.WayLine> ways = verdict.stops() ? ways(resolved, plan, verdict, day, start) : List.of();
+        List<PlanSheet.WayLine> ways = verdict.stops()
+                ? new WaysOut(resolved.materia(), request, history)
+                        .of(plan, verdict, resolved.drinkerId(), kitchens, people, day, start)
+                : List.of();
         PlanSheet sheet = PlanWriting.write(
                 plan, verdict, ways, identityChecks(plan, resolved.materia()), known, start, resolved.drinkerName());
         return new Made(plan, PlanWriting.writtenOut(plan, start), sheet, care.contents(plan));
@@ -191,26 +193,6 @@ public class Plans {
                 .distinct()
                 .filter(slug -> materia.herb(slug, "herb").needsIdentityCheck())
                 .toList();
-    }
-
-    /** The core's ways out, and the people of the household whom the same plan does not stop. */
-    private List<PlanSheet.WayLine> ways(
-            Resolved resolved, BrewPlan plan, Care.Verdict verdict, Day day, Instant start) {
-        List<PlanSheet.WayLine> ways = new ArrayList<>();
-        Materia materia = resolved.materia();
-        Care care = new Care(materia);
-        Planner planner = new Planner(materia);
-        WayOut.of(materia, plan, verdict).forEach(w -> ways.add(PlanWriting.way(w)));
-        for (Person other : people.all()) {
-            if (other.id().equals(resolved.drinkerId())) {
-                continue;
-            }
-            BrewPlan theirs = planner.plan(resolved.request().withDrinker(people.drinker(other)));
-            if (!care.judge(theirs, day.history(other.id(), start)).stops()) {
-                ways.add(PlanSheet.WayLine.forDrinker(other.id(), "Make it for " + other.name() + " instead"));
-            }
-        }
-        return ways;
     }
 
     /** The gravest caution of every kept recipe for a drinker, from care on. */

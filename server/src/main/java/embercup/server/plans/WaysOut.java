@@ -1,0 +1,117 @@
+package embercup.server.plans;
+
+import embercup.core.care.Care;
+import embercup.core.care.History;
+import embercup.core.care.WayOut;
+import embercup.core.kitchen.Vessel;
+import embercup.core.materia.Materia;
+import embercup.core.materia.Severity;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.PlanRequest;
+import embercup.core.plan.Planner;
+import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Stage;
+import embercup.server.kitchen.Kitchens;
+import embercup.server.people.People;
+import embercup.server.people.Person;
+import embercup.server.plans.PlanSheet.WayLine;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What can be done about the stops of one plan in this household: by the herbs, by the pot, by the drinker. Every way by pot
+ * or drinker was planned and judged before it is offered.
+ */
+final class WaysOut {
+
+    private final Materia materia;
+    private final Planner planner;
+    private final Care care;
+    private final PlanRequest request;
+    private final History history;
+
+    /** @param history of the drinker */
+    WaysOut(Materia materia, PlanRequest request, History history) {
+        this.materia = materia;
+        this.planner = new Planner(materia);
+        this.care = new Care(materia);
+        this.request = request;
+        this.history = history;
+    }
+
+    List<WayLine> of(
+            BrewPlan plan,
+            Care.Verdict verdict,
+            @Nullable UUID drinkerId,
+            Kitchens kitchens,
+            People people,
+            Plans.Day day,
+            Instant start) {
+        List<WayLine> ways = new ArrayList<>();
+        WayOut.of(materia, plan, verdict).forEach(w -> ways.add(PlanWriting.way(w)));
+        if (stops(verdict, "vessel-too-small")) {
+            otherVessels(ways, plan, kitchens.byId());
+            fewerCups().ifPresent(ways::add);
+        }
+        if (stops(verdict, "boils-dry")) {
+            lid().ifPresent(ways::add);
+        }
+        for (Person other : people.all()) {
+            boolean another = !other.id().equals(drinkerId);
+            if (another && starts(request.withDrinker(people.drinker(other)), day.history(other.id(), start))) {
+                ways.add(WayLine.forDrinker(other.id(), "Make it for " + other.name() + " instead"));
+            }
+        }
+        return ways;
+    }
+
+    private static boolean stops(Care.Verdict verdict, String code) {
+        return verdict.cautions().stream()
+                .anyMatch(c -> c.severity() == Severity.STOP && c.code().equals(code));
+    }
+
+    private boolean starts(PlanRequest other, History of) {
+        return !care.judge(planner.plan(other), of).stops();
+    }
+
+    /** Vessels of the same kind that hold it. */
+    private void otherVessels(List<WayLine> ways, BrewPlan plan, Map<UUID, Vessel> vessels) {
+        vessels.forEach((id, vessel) -> {
+            PlanRequest in = request.withKitchen(request.kitchen().withVessel(vessel));
+            if (vessel.kind() == plan.vessel().kind() && starts(in, history)) {
+                ways.add(WayLine.inVessel(id, "Make it in the " + vessel.name()));
+            }
+        });
+    }
+
+    /** As many whole cups as the vessel takes. */
+    private Optional<WayLine> fewerCups() {
+        for (int cups = (int) Math.ceil(request.cups()) - 1; cups >= 1; cups--) {
+            if (starts(request.withCups(cups), history)) {
+                return Optional.of(WayLine.ofCups(cups, "Make " + cups + (cups == 1 ? " cup" : " cups") + " only"));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The first open boil or simmer that does not run dry under a lid. */
+    private Optional<WayLine> lid() {
+        Recipe recipe = request.recipe();
+        for (int i = 0; i < recipe.stages().size(); i++) {
+            Stage stage = recipe.stages().get(i);
+            List<Stage> stages = new ArrayList<>(recipe.stages());
+            stages.set(i, stage.covered());
+            if (!stage.lid()
+                    && stage.covered().lid()
+                    && starts(request.withRecipe(recipe.withStages(stages)), history)) {
+                return Optional.of(WayLine.covered(i, "Keep the lid on while it is on the flame"));
+            }
+        }
+        return Optional.empty();
+    }
+}
