@@ -111,7 +111,7 @@ public class Plans {
         BrewPlan plan = new Planner(resolved.materia()).plan(request);
         Instant start = start(ask, plan);
         Care care = new Care(resolved.materia());
-        History history = day.history(ask.drinkerId(), start);
+        History history = ask.drinkerId() == null ? History.NONE : day.history(ask.drinkerId(), start);
         Care.Verdict verdict = care.judge(plan, history);
         List<PlanSheet.WayLine> ways = verdict.stops()
                 ? new WaysOut(resolved.materia(), request, history)
