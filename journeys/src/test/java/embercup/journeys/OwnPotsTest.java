@@ -71,6 +71,54 @@ class OwnPotsTest {
                 .isVisible();
         assertThat(page.getByLabel("Stage 1", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue("pour");
+        page.getByLabel("Preparation of herb 1").fill("rubbed between the hands");
+        page.getByLabel("Taken: cups a day").fill("2");
+        page.getByLabel("When", new Page.GetByLabelOptions().setExact(true)).selectOption("before-bed");
+        page.getByLabel("Days in a row").fill("7");
+        page.getByLabel("Then days off").fill("7");
+        button(page, "Keep it").click();
+        assertThat(page.getByText("2 cups a day, before bed; 7 days, then 7 days off"))
+                .isVisible();
+        assertThat(page.getByText("rubbed between the hands").first()).isVisible();
+    }
+
+    @Test
+    void theWayOfTheHouseIsSetOnceAndHoldsForEveryPot() {
+        Page page = browser.laptop();
+        page.navigate("/choose");
+        pot(page, "Linden and elderflower").click();
+        button(page, "^Schools$").click();
+        Locator honey = page.getByLabel("When honey goes in");
+        assertThat(honey).hasValue("below-40");
+        honey.selectOption("any-time");
+        assertThat(page).hasURL(Pattern.compile("school=honey.any-time"));
+        button(page, "Always so in this house").click();
+        assertThat(page).not().hasURL(Pattern.compile("school="));
+        page.navigate("/choose");
+        pot(page, "Caraway and anise").click();
+        button(page, "^Schools$").click();
+        assertThat(honey).hasValue("any-time");
+        button(page, "leave it to the tradition again").click();
+        assertThat(honey).hasValue("below-40");
+    }
+
+    @Test
+    void theCurvesAreReadOffByArrowKeys() {
+        Page page = browser.laptop();
+        page.navigate("/choose");
+        pot(page, "Dandelion and burdock").click();
+        Locator curves = slider(page, "Read the curves off");
+        curves.focus();
+        page.keyboard().press("Home");
+        assertThat(curves).hasAttribute("aria-valuetext", Pattern.compile("1\\d °C · 5\\d\\d mL · strength 0.00"));
+        page.keyboard().press("PageUp");
+        page.keyboard().press("PageUp");
+        page.keyboard().press("ArrowRight");
+        assertThat(curves).hasAttribute("aria-valuetext", Pattern.compile("100 °C · .* · strength 0\\.[3-9]"));
+        page.keyboard().press("End");
+        assertThat(curves).hasAttribute("aria-valuetext", Pattern.compile("strength 1\\.00"));
+        page.keyboard().press("Escape");
+        assertThat(curves).hasAttribute("aria-valuetext", "nothing read yet");
     }
 
     @Test
