@@ -20,7 +20,7 @@ interface Mark {
 
 /** Today's hours on every screen: fires burning, cups made, pots due; a click goes there. */
 export function DayStrip() {
-  const { ref, width } = useWidth<HTMLDivElement>(1232);
+  const { ref, width } = useWidth(1232);
   const now = useNow(10_000);
   const { data, from, to } = useDay();
   const x = scaleTime([from, to], [0, width]);

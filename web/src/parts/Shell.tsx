@@ -47,7 +47,7 @@ export function Shell() {
               to={p.to}
               end={p.to === "/"}
               className={({ isActive }) =>
-                `whitespace-nowrap border-b-[3px] py-1.5 ${isActive ? "border-ink font-semibold" : "border-transparent hover:border-hairline"}`
+                `whitespace-nowrap border-b-[3px] py-1.5 max-sm:text-[15px] ${isActive ? "border-ink font-semibold" : "border-transparent hover:border-hairline"}`
               }
             >
               {p.label}

@@ -26,8 +26,8 @@ const ABSENT_S = 45;
 export function OnTheFire({ brew }: { brew: BrewSheet }) {
   useNow(brew.clockSpeed > 1 ? 120 : 500);
   const at = useBrewClock(brew)();
-  const line = useWidth<HTMLDivElement>(1232);
-  const pot = useWidth<HTMLDivElement>(360);
+  const line = useWidth(1232);
+  const pot = useWidth(360);
   const plan = brew.plan;
   const startedMs = new Date(brew.startedAt ?? plan.startAt).getTime();
   const nowS = (at - startedMs) / 1000;

@@ -18,6 +18,8 @@ export default function Compare() {
   const brews = found.map((f) => f.data as BrewSheet);
   const rows = compared(brews);
   const first = rows.find((r) => r.differs);
+  // On a phone every row is two lines: what it is, and below it one column for each brew.
+  const columns = `repeat(${brews.length}, minmax(0, 1fr))`;
   return (
     <div className="pt-6">
       <title>Compare · Ember Cup</title>
@@ -32,10 +34,15 @@ export default function Compare() {
         )}
       </p>
       <div className="mt-4 overflow-x-auto">
-        <table className="w-full min-w-[560px]">
+        <table className="w-full sm:min-w-[560px]">
           <thead>
-            <tr className="border-hairline border-b text-left align-baseline">
-              <th className="py-2 pr-4 font-normal text-muted">In the order of the work</th>
+            <tr
+              className="border-hairline border-b text-left align-baseline max-sm:grid"
+              style={{ gridTemplateColumns: columns }}
+            >
+              <th className="py-2 pr-4 font-normal text-muted max-sm:col-span-full">
+                In the order of the work
+              </th>
               {brews.map((b) => (
                 <th key={b.id} className="py-2 pr-4">
                   <Link
@@ -55,9 +62,13 @@ export default function Compare() {
             {rows.map((r) => (
               <tr
                 key={r.what}
-                className={`border-hairline border-b align-baseline ${r === first ? "bg-strip font-semibold" : r.differs ? "" : "text-muted"}`}
+                style={{ gridTemplateColumns: columns }}
+                className={`border-hairline border-b align-baseline max-sm:grid ${r === first ? "bg-strip font-semibold" : r.differs ? "" : "text-muted"}`}
               >
-                <th scope="row" className="py-1.5 pr-4 text-left font-normal">
+                <th
+                  scope="row"
+                  className="py-1.5 pr-4 text-left font-normal max-sm:col-span-full max-sm:pb-0"
+                >
                   {r.differs ? "≠ " : ""}
                   {r.what}
                 </th>

@@ -8,13 +8,15 @@ import { useWidth } from "../../parts/size";
 /** One recipe over time: dose, strength as it went and as it was felt, and liking, on one time axis. */
 export function History({ recipeId, onAll }: { recipeId: string; onAll: () => void }) {
   const history = useHistory(recipeId);
-  const box = useWidth<HTMLDivElement>(1200);
+  const box = useWidth(1200);
   const entries = (history.data ?? []).filter((e) => e.phase === "finished");
   const first = entries[0];
   const last = entries.at(-1);
   if (!first || !last) return null;
   const height = 150;
-  const x = scaleTime([new Date(first.brewedAt), new Date(last.brewedAt)], [84, box.width - 130]);
+  const left = box.width < 560 ? 18 : 84;
+  const right = box.width - (box.width < 560 ? 96 : 130);
+  const x = scaleTime([new Date(first.brewedAt), new Date(last.brewedAt)], [left, right]);
   const dose = scaleLinear([0, Math.max(...entries.map((e) => e.gramsPerCup)) * 1.15], [height - 24, 14]);
   const strength = scaleLinear([0, 2], [height - 24, 14]);
   const path = (y: (e: (typeof entries)[number]) => number) =>
@@ -42,17 +44,10 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
         role="img"
         aria-label={`${entries.length} brews from ${day(first.brewedAt)} to ${day(last.brewedAt)}: dose, strength and liking`}
       >
+        <line x1={left} x2={right} y1={height - 24} y2={height - 24} stroke="var(--ink)" strokeWidth={1.5} />
         <line
-          x1={84}
-          x2={box.width - 130}
-          y1={height - 24}
-          y2={height - 24}
-          stroke="var(--ink)"
-          strokeWidth={1.5}
-        />
-        <line
-          x1={84}
-          x2={box.width - 130}
+          x1={left}
+          x2={right}
           y1={strength(1)}
           y2={strength(1)}
           stroke="var(--hairline)"
@@ -89,11 +84,11 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
           </g>
         ))}
         <g fontSize={13}>
-          <text x={box.width - 122} y={strength(last.predictedStrength) + 4} style={{ fill: "var(--herb)" }}>
+          <text x={right + 8} y={strength(last.predictedStrength) + 4} style={{ fill: "var(--herb)" }}>
             strength {last.predictedStrength.toFixed(1)}
           </text>
           <text
-            x={box.width - 122}
+            x={right + 8}
             y={
               dose(last.gramsPerCup) +
               (Math.abs(dose(last.gramsPerCup) - strength(last.predictedStrength)) < 15 ? 20 : 4)
@@ -102,12 +97,16 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
           >
             {last.gramsPerCup.toFixed(1)} g a cup
           </text>
-          <text x={box.width - 122} y={height - 8} style={{ fill: "var(--herb)" }}>
-            liking
-          </text>
-          <text x={0} y={strength(1) + 4} style={{ fill: "var(--muted)" }}>
-            as written
-          </text>
+          {left > 60 && (
+            <text x={right + 8} y={height - 8} style={{ fill: "var(--herb)" }}>
+              liking
+            </text>
+          )}
+          {left > 60 && (
+            <text x={0} y={strength(1) + 4} style={{ fill: "var(--muted)" }}>
+              as written
+            </text>
+          )}
         </g>
       </svg>
       <p className="text-muted text-sm">

@@ -474,7 +474,7 @@ function Herbs({
 
 /** What the recipe would make as it stands, in a standard kitchen of this household. */
 function Preview({ recipe }: { recipe: RecipeDoc }) {
-  const box = useWidth<HTMLDivElement>(380);
+  const box = useWidth(380);
   const ready =
     recipe.name?.trim() && (recipe.additions ?? []).every((a) => a.herb) && recipe.additions?.length;
   const asked = useMemo(

@@ -21,7 +21,7 @@ export function Cautions({ plan, onWay }: { plan: PlanSheet; onWay: (way: WayLin
   const shown = all ? plan.cautions : [...grave, ...notes.slice(0, room)];
   const hidden = plan.cautions.length - shown.length;
   return (
-    <section aria-labelledby="cautions" className="md:max-xl:col-span-2 print:col-span-1">
+    <section aria-labelledby="cautions" className="max-md:order-first md:max-xl:col-span-2 print:col-span-1">
       <h2 id="cautions" className="sr-only">
         Cautions
       </h2>

@@ -33,8 +33,8 @@ export const Drawn = memo(function Drawn({
   held: PlanSheet | null;
   onDrop: () => void;
 }) {
-  const line = useWidth<HTMLDivElement>(1232);
-  const pot = useWidth<HTMLDivElement>(390);
+  const line = useWidth(1232);
+  const pot = useWidth(390);
   const w = plan.water;
   const fire = plan.vessel.kind === "pot" && plan.steps.some((s) => s.powerW > 0 && s.kind !== "heat");
   const lid = plan.steps.some((s) => s.lid);
@@ -44,7 +44,7 @@ export const Drawn = memo(function Drawn({
   const toMl = stages[reduce]?.toMl;
   return (
     <>
-      <div className="mt-4 grid gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] xl:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px] print:grid-cols-[372px_minmax(0,1fr)_270px]">
+      <div className="mt-4 grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] xl:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px] print:grid-cols-[372px_minmax(0,1fr)_270px]">
         <section ref={pot.ref} aria-label="Vessel">
           <p className="mb-1 text-muted text-sm">
             {plan.vessel.name}
