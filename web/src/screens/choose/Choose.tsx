@@ -4,6 +4,7 @@ import { api, type BlendSheet, type RecipeSheet } from "../../api/client";
 import { useFoundHerbs, useMarks, useOccasions, usePeople, useRecipes, useShelf } from "../../api/queries";
 import { Primary } from "../../parts/Field";
 import { PotList } from "../../parts/PotList";
+import { SearchField } from "../../parts/SearchField";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { useParam } from "../../parts/useParam";
 import { OneOf, Word } from "../../parts/Word";
@@ -85,16 +86,13 @@ export default function Choose() {
           ))}
         </span>
         <Pick on={house} onPick={() => set("house", house ? "" : "1")} label="all of it in the house" />
-        <label className="ml-auto flex items-baseline gap-2 max-sm:ml-0 max-sm:w-full">
-          <span className="text-muted">with the words</span>
-          <input
-            type="search"
-            value={words}
-            onChange={(e) => set("words", e.target.value)}
-            placeholder="ginger, evening …"
-            className="min-h-11 min-w-0 flex-1 border-ink border-b-2 bg-transparent px-1 placeholder:text-muted"
-          />
-        </label>
+        <SearchField
+          className="ml-auto max-sm:ml-0 max-sm:w-full"
+          label="with the words"
+          value={words}
+          example="ginger, evening …"
+          onChange={(w) => set("words", w)}
+        />
       </div>
       <div className="mt-5">
         {found.length > 0 ? (

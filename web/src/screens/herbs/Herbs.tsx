@@ -3,6 +3,7 @@ import { Link, useParams, useSearchParams } from "react-router";
 import type { HerbSheet } from "../../api/client";
 import { useFoundHerbs, useHerb, useHerbs, useSources } from "../../api/queries";
 import { Secondary } from "../../parts/Field";
+import { SearchField } from "../../parts/SearchField";
 import { capital, grams } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { NewHerb } from "./NewHerb";
@@ -26,16 +27,14 @@ export default function Herbs() {
         <h1 id="herbs" className="text-3xl">
           Herbs
         </h1>
-        <label className="mt-2 block">
-          <span className="sr-only">Search by name</span>
-          <input
-            type="search"
-            value={words}
-            onChange={(e) => setParams(e.target.value ? { words: e.target.value } : {}, { replace: true })}
-            placeholder="common or Latin name"
-            className="min-h-11 w-full border-ink border-b-2 bg-transparent px-1 placeholder:text-muted"
-          />
-        </label>
+        <SearchField
+          className="mt-2"
+          quiet
+          label="Search by name"
+          value={words}
+          example="common or Latin name"
+          onChange={(w) => setParams(w ? { words: w } : {}, { replace: true })}
+        />
         <div className="mt-3">
           <Secondary onClick={() => setAdding(true)}>A herb of my own</Secondary>
         </div>
@@ -275,36 +274,12 @@ function Knowing({ herb }: { herb: HerbSheet }) {
           </ul>
         </>
       )}
-      {herb.substitutes.length > 0 && (
-        <>
-          <h3 className="mt-4 text-xl">Can be replaced by</h3>
-          <ul className="mt-2 flex flex-col gap-1">
-            {herb.substitutes.map((s) => (
-              <li key={s.herb}>
-                <Link to={`/herbs/${s.herb}`} className="underline underline-offset-4">
-                  {s.herb.replaceAll("-", " ")}
-                </Link>
-                , {s.ratio} g for each gram: {s.change}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-      {herb.standsInFor.length > 0 && (
-        <>
-          <h3 className="mt-4 text-xl">Can stand in for</h3>
-          <ul className="mt-2 flex flex-col gap-1">
-            {herb.standsInFor.map((s) => (
-              <li key={s.herb}>
-                <Link to={`/herbs/${s.herb}`} className="underline underline-offset-4">
-                  {s.common}
-                </Link>
-                , {s.ratio} g for each gram of it: {s.change}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
+      <StandIns
+        title="Can be replaced by"
+        of="gram"
+        herbs={herb.substitutes.map((s) => ({ ...s, common: s.herb.replaceAll("-", " ") }))}
+      />
+      <StandIns title="Can stand in for" of="gram of it" herbs={herb.standsInFor} />
       {herb.keepsMonths != null && (
         <p className="mt-4">Keeps about {herb.keepsMonths} months in a closed tin.</p>
       )}
@@ -313,5 +288,33 @@ function Knowing({ herb }: { herb: HerbSheet }) {
         <p className="mt-1">Turns from {herb.withAcid} when lemon or another acid comes to it.</p>
       )}
     </section>
+  );
+}
+
+/** Herbs that take each other's place, with the amount and what changes. */
+function StandIns({
+  title,
+  of,
+  herbs,
+}: {
+  title: string;
+  of: string;
+  herbs: { herb: string; common: string; ratio: number; change: string }[];
+}) {
+  if (herbs.length === 0) return null;
+  return (
+    <>
+      <h3 className="mt-4 text-xl">{title}</h3>
+      <ul className="mt-2 flex flex-col gap-1">
+        {herbs.map((s) => (
+          <li key={s.herb}>
+            <Link to={`/herbs/${s.herb}`} className="underline underline-offset-4">
+              {s.common}
+            </Link>
+            , {s.ratio} g for each {of}: {s.change}
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Entry } from "../../api/client";
 import { useNotebook, usePeople } from "../../api/queries";
+import { SearchField } from "../../parts/SearchField";
 import { clock, day, FELT } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { useParam } from "../../parts/useParam";
@@ -53,16 +54,13 @@ export default function Notebook() {
               <option value="5">the best</option>
             </select>
           </label>
-          <label className="flex items-baseline gap-2 max-sm:w-full">
-            <span className="text-muted">with the words</span>
-            <input
-              type="search"
-              value={words}
-              onChange={(e) => set("words", e.target.value)}
-              placeholder="bitter, linden …"
-              className="min-h-11 min-w-0 flex-1 border-ink border-b-2 bg-transparent px-1 placeholder:text-muted"
-            />
-          </label>
+          <SearchField
+            className="max-sm:w-full"
+            label="with the words"
+            value={words}
+            example="bitter, linden …"
+            onChange={(w) => set("words", w)}
+          />
         </div>
       </div>
       {recipeId && <History recipeId={recipeId} onAll={() => set("recipe", "")} />}

@@ -11,6 +11,7 @@ import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Schools;
 import embercup.core.workings.InvalidInput;
+import java.util.function.Consumer;
 
 /**
  * What a plan is made from. Immutable.
@@ -64,77 +65,96 @@ public record PlanRequest(
     }
 
     public PlanRequest withRecipe(Recipe other) {
-        return new PlanRequest(
-                other, cups, cupMl, strength, purpose, drinker, kitchen, custom, measured, schools, spentHerbs, taste);
+        return with(d -> d.recipe = other);
     }
 
     public PlanRequest withCups(double others) {
-        return new PlanRequest(
-                recipe,
-                others,
-                cupMl,
-                strength,
-                purpose,
-                drinker,
-                kitchen,
-                custom,
-                measured,
-                schools,
-                spentHerbs,
-                taste);
+        return with(d -> d.cups = others);
     }
 
     public PlanRequest withStrength(Strength other) {
-        return new PlanRequest(
-                recipe, cups, cupMl, other, purpose, drinker, kitchen, custom, measured, schools, spentHerbs, taste);
+        return with(d -> d.strength = other);
     }
 
     public PlanRequest withDrinker(Drinker other) {
-        return new PlanRequest(
-                recipe, cups, cupMl, strength, purpose, other, kitchen, custom, measured, schools, spentHerbs, taste);
+        return with(d -> d.drinker = other);
     }
 
     public PlanRequest withKitchen(Kitchen other) {
-        return new PlanRequest(
-                recipe, cups, cupMl, strength, purpose, drinker, other, custom, measured, schools, spentHerbs, taste);
+        return with(d -> d.kitchen = other);
     }
 
     public PlanRequest withCustom(MeasureCustom other) {
-        return new PlanRequest(
-                recipe, cups, cupMl, strength, purpose, drinker, kitchen, other, measured, schools, spentHerbs, taste);
+        return with(d -> d.custom = other);
     }
 
-    public PlanRequest withMeasured(Measurements times) {
-        return new PlanRequest(
-                recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, times, schools, spentHerbs, taste);
+    public PlanRequest withMeasured(Measurements others) {
+        return with(d -> d.measured = others);
     }
 
     public PlanRequest withSchools(Schools others) {
-        return new PlanRequest(
-                recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, measured, others, spentHerbs, taste);
+        return with(d -> d.schools = others);
     }
 
     /** The second brew of the same herbs, or the first. */
     public PlanRequest spent(boolean herbs) {
-        return new PlanRequest(
-                recipe, cups, cupMl, strength, purpose, drinker, kitchen, custom, measured, schools, herbs, taste);
+        return with(d -> d.spentHerbs = herbs);
     }
 
     /** The same to the drinker's own taste. */
     public PlanRequest toTaste(double factor) {
-        return new PlanRequest(
-                recipe,
-                cups,
-                cupMl,
-                strength,
-                purpose,
-                drinker,
-                kitchen,
-                custom,
-                measured,
-                schools,
-                spentHerbs,
-                factor);
+        return with(d -> d.taste = factor);
+    }
+
+    private PlanRequest with(Consumer<Draft> change) {
+        Draft draft = new Draft(this);
+        change.accept(draft);
+        return draft.done();
+    }
+
+    /** A request while one thing of it changes. */
+    private static final class Draft {
+        private final PlanRequest before;
+        private Recipe recipe;
+        private double cups;
+        private Strength strength;
+        private Drinker drinker;
+        private Kitchen kitchen;
+        private MeasureCustom custom;
+        private Measurements measured;
+        private Schools schools;
+        private boolean spentHerbs;
+        private double taste;
+
+        Draft(PlanRequest of) {
+            before = of;
+            recipe = of.recipe;
+            cups = of.cups;
+            strength = of.strength;
+            drinker = of.drinker;
+            kitchen = of.kitchen;
+            custom = of.custom;
+            measured = of.measured;
+            schools = of.schools;
+            spentHerbs = of.spentHerbs;
+            taste = of.taste;
+        }
+
+        PlanRequest done() {
+            return new PlanRequest(
+                    recipe,
+                    cups,
+                    before.cupMl,
+                    strength,
+                    before.purpose,
+                    drinker,
+                    kitchen,
+                    custom,
+                    measured,
+                    schools,
+                    spentHerbs,
+                    taste);
+        }
     }
 
     /** @throws InvalidInput with every number outside its limits */
