@@ -7,7 +7,7 @@ import { FireLine } from "../../drawings/FireLine";
 import { VesselDrawing } from "../../drawings/Vessel";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
-import { clock, span, timer } from "../../parts/say";
+import { capital, clock, share, span, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { Measures } from "../sheet/Measures";
 import { useAlarm } from "./alarm";
@@ -59,6 +59,11 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
   const overS = waits ? Math.max(0, Math.floor(-left)) : 0;
   const timeline = useMemo(() => reality(brew, overS), [brew, overS]);
   const point = stateAt(timeline.curve, nowS);
+  const otherwise = Math.abs(brew.lateS) >= LATE_S || Math.abs(brew.strengthChange) >= NOTICED;
+  const planned = useMemo(
+    () => plan.curve.map((p) => ({ ...p, tS: p.tS + timeline.stageStartS - plan.stageStartS })),
+    [plan, timeline.stageStartS],
+  );
   const seenMl = kitchen.readings?.waterMl;
   const level = !poured(brew)
     ? 0
@@ -179,7 +184,9 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
           width={line.width}
           height={line.width < 560 ? 84 : 184}
           nowS={nowS}
+          against={otherwise ? planned : undefined}
         />
+        {otherwise && <p className="text-muted text-sm">Dashed: as it was planned.</p>}
       </section>
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-4 md:grid-cols-[minmax(0,1fr)_400px]">
         <div>
@@ -229,6 +236,15 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
   );
 }
 
+/** Lateness and differences smaller than these are none that a cook would notice. */
+const LATE_S = 60;
+const NOTICED = 0.04;
+
+/** "aroma 55 % instead of 74 %", when it is worth a word. */
+function moved(what: string, planned: number, now: number): string | false {
+  return Math.abs(now - planned) >= NOTICED && `${what} ${share(now)} instead of ${share(planned)}`;
+}
+
 /** Lid or flame as a hand left them, where the plan has it otherwise. */
 function Otherwise({ brew, current }: { brew: BrewSheet; current: StepLine }) {
   const fire = brew.fire;
@@ -249,9 +265,13 @@ function Otherwise({ brew, current }: { brew: BrewSheet; current: StepLine }) {
 
 /** What really happened to the time and to the cup. */
 function Changed({ brew }: { brew: BrewSheet }) {
-  const late = Math.abs(brew.lateS) >= 60;
-  const stronger = Math.abs(brew.strengthChange) >= 0.04;
-  if (!late && !stronger && !brew.advice) return null;
+  const late = Math.abs(brew.lateS) >= LATE_S;
+  const stronger = Math.abs(brew.strengthChange) >= NOTICED;
+  const beside = [
+    moved("aroma", brew.plan.aroma, brew.aroma),
+    moved("bite", brew.plan.bite, brew.bite),
+  ].filter(Boolean);
+  if (!late && !stronger && beside.length === 0 && !brew.advice) return null;
   const minutes = Math.round(Math.abs(brew.lateS) / 60);
   return (
     <p className="mt-3 max-w-prose border-amber border-l-[5px] pl-3">
@@ -260,6 +280,7 @@ function Changed({ brew }: { brew: BrewSheet }) {
       {stronger
         ? `The cup will be ${brew.strengthChange > 0 ? "stronger" : "weaker"} than planned: ${brew.strength.toFixed(2)} instead of ${brew.plan.strength.toFixed(2)}.`
         : `Strength stays ${brew.strength.toFixed(1)}.`}
+      {beside.length > 0 && ` ${capital(beside.join(", "))}.`}
       {brew.advice && <strong> {brew.advice}</strong>}
     </p>
   );

@@ -44,7 +44,7 @@ export const Drawn = memo(function Drawn({
   const toMl = stages[reduce]?.toMl;
   return (
     <>
-      <div className="mt-4 grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] xl:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px] print:grid-cols-[372px_minmax(0,1fr)_270px]">
+      <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] xl:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px] print:grid-cols-[372px_minmax(0,1fr)_270px]">
         <section ref={pot.ref} aria-label="Vessel">
           <p className="mb-1 text-muted text-sm">
             {plan.vessel.name}
@@ -95,12 +95,8 @@ export const Drawn = memo(function Drawn({
         </section>
         <div>
           <Measures plan={plan} />
-          {plan.posology && (
-            <p className="mt-2">
-              <span className="text-muted">Taken</span> {plan.posology}.
-            </p>
-          )}
           <p className="mt-1 text-muted text-sm">
+            {plan.posology && <span className="text-ink">Taken: {plan.posology}. </span>}
             Strength and curves are an estimate. Ask a clinician about illness, medicines and pregnancy; local
             law decides on regulated herbs.
           </p>
@@ -124,7 +120,7 @@ export const Drawn = memo(function Drawn({
           strength={plan.strength}
           honeyAfterS={plan.honeyAfterS}
           width={line.width}
-          height={line.width < 560 ? 120 : 238}
+          height={line.width < 560 ? 120 : 222}
           against={held?.curve}
           over={(g) =>
             line.width >= 560 &&

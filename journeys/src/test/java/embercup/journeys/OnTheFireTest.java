@@ -87,6 +87,7 @@ class OnTheFireTest {
         page.keyboard().press("l");
         assertThat(page.getByText("Other than planned, the lid is off.")).isVisible();
         assertThat(page.getByText("The cup will be stronger than planned")).isVisible();
+        assertThat(page.getByText("Dashed: as it was planned")).isVisible();
         button(page, "^high$").click();
         assertThat(page.getByText("the lid is off and the flame is high")).isVisible();
         button(page, "Undo “high flame”").click();

@@ -79,7 +79,7 @@ class ScreensTest {
     @Test
     void aLaptopShowsTheWholeSheetWithoutScrolling() {
         Page page = browser.laptop();
-        for (String name : List.of("Dandelion and burdock", "Two-boil astragalus", "Thyme and sage")) {
+        for (String name : List.of("Dandelion and burdock", "Two-boil astragalus", "Linden and elderflower")) {
             page.navigate("/");
             pot(page, name).click();
             button(page, "Start now").waitFor();

@@ -21,6 +21,7 @@ import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -105,6 +106,36 @@ class BrewPropertiesTest {
         });
         assertThat(plan.strengthLow()).isLessThanOrEqualTo(plan.strength());
         assertThat(plan.strengthHigh()).isGreaterThanOrEqualTo(plan.strength());
+    }
+
+    /** Whatever a hand turns in the middle of a brew, no water is made and nothing gets hotter than the boil. */
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void waterBalancesWhateverAHandTurns(int seed) {
+        Random random = new Random(seed);
+        Recipe recipe = any(random);
+        List<Measurements.Turned> turns = new ArrayList<>();
+        for (int i = 0; i < 1 + random.nextInt(6); i++) {
+            turns.add(new Measurements.Turned(
+                    random.nextInt(recipe.stages().size()),
+                    random.nextDouble() * 1800,
+                    Turn.values()[random.nextInt(Turn.values().length)]));
+        }
+        Measurements measured = new Measurements(Map.of(), Map.of(), List.of(), turns);
+        BrewPlan planned = PLANNER.plan(PlanRequest.asWritten(recipe));
+        BrewPlan plan = PLANNER.plan(planned.request().withMeasured(measured));
+        var water = plan.water();
+        assertThat(water.pourMl()).isCloseTo(water.yieldMl() + water.retainedMl() + water.evaporatedMl(), within(0.05));
+        assertThat(water.yieldMl()).isNotNegative();
+        assertThat(plan.totalS()).isFinite().isPositive();
+        assertThat(plan.curve()).allSatisfy(p -> {
+            assertThat(p.waterMl()).isNotNegative();
+            assertThat(p.tempC()).isBetween(0.0, plan.boilingC() + 1e-6);
+        });
+        for (int i = 1; i < plan.curve().size(); i++) {
+            assertThat(plan.curve().get(i).tS())
+                    .isGreaterThanOrEqualTo(plan.curve().get(i - 1).tS());
+        }
     }
 
     @ParameterizedTest

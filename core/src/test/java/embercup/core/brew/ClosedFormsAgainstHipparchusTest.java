@@ -15,72 +15,12 @@ import embercup.core.recipe.Flame;
 import embercup.core.recipe.Stage;
 import java.util.List;
 import java.util.OptionalDouble;
-import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
-import org.hipparchus.ode.ODEState;
-import org.hipparchus.ode.ODEStateAndDerivative;
-import org.hipparchus.ode.OrdinaryDifferentialEquation;
-import org.hipparchus.ode.events.Action;
-import org.hipparchus.ode.events.AdaptableInterval;
-import org.hipparchus.ode.events.ODEEventDetector;
-import org.hipparchus.ode.events.ODEEventHandler;
-import org.hipparchus.ode.nonstiff.DormandPrince853Integrator;
 import org.junit.jupiter.api.Test;
 
 /** Outside check: the same equations integrated with Dormand–Prince and event detection (Hipparchus). */
 class ClosedFormsAgainstHipparchusTest {
 
     private static final double TENTH_PERCENT = 0.001;
-
-    /** A named event: a function whose sign changes. */
-    private record Event(java.util.function.ToDoubleFunction<double[]> g) implements ODEEventDetector {
-        @Override
-        public AdaptableInterval getMaxCheckInterval() {
-            return (s, forward) -> 5.0;
-        }
-
-        @Override
-        public int getMaxIterationCount() {
-            return 100;
-        }
-
-        @Override
-        public BracketingNthOrderBrentSolver getSolver() {
-            return new BracketingNthOrderBrentSolver(1e-12, 1e-9, 1e-12, 5);
-        }
-
-        @Override
-        public ODEEventHandler getHandler() {
-            return (state, detector, increasing) -> Action.STOP;
-        }
-
-        @Override
-        public double g(ODEStateAndDerivative state) {
-            return g.applyAsDouble(state.getPrimaryState());
-        }
-    }
-
-    private static ODEStateAndDerivative integrate(
-            double[] start,
-            double seconds,
-            java.util.function.UnaryOperator<double[]> slope,
-            ODEEventDetector... events) {
-        var integrator = new DormandPrince853Integrator(1e-6, 60, 1e-10, 1e-10);
-        for (ODEEventDetector e : events) {
-            integrator.addEventDetector(e);
-        }
-        OrdinaryDifferentialEquation ode = new OrdinaryDifferentialEquation() {
-            @Override
-            public int getDimension() {
-                return start.length;
-            }
-
-            @Override
-            public double[] computeDerivatives(double t, double[] y) {
-                return slope.apply(y);
-            }
-        };
-        return integrator.integrate(ode, new ODEState(0, start), seconds);
-    }
 
     private static final Vessel POT = Vessel.of("pot", Vessel.Kind.POT, 18, 10);
     private static final Charge ROOT = Charge.of(
@@ -115,11 +55,11 @@ class ClosedFormsAgainstHipparchusTest {
         double c = capacity(700, 0);
         double ua = Losses.wattsPerKelvin(POT, 700, true, true);
         double tBoil = Kitchen.STANDARD.boilingC();
-        var reached = integrate(
+        var reached = Integrated.until(
                 new double[] {15},
                 3600,
                 y -> new double[] {(1200 - ua * (y[0] - 20)) / c},
-                new Event(y -> y[0] - tBoil));
+                Integrated.when(y -> y[0] - tBoil));
         BrewResult run =
                 BrewSimulation.run(setup(700, List.of(), new Stage.Heat(OptionalDouble.empty(), Flame.HIGH, true)));
         assertThat(run.totalS()).isCloseTo(reached.getTime(), within(reached.getTime() * TENTH_PERCENT));
@@ -128,8 +68,8 @@ class ClosedFormsAgainstHipparchusTest {
     @Test
     void aReductionStopsWhenTheIntegratorSaysTheVolumeIsReached() {
         double latent = Water.latentHeatJPerG(Kitchen.STANDARD.boilingC());
-        var reached =
-                integrate(new double[] {800}, 7200, y -> new double[] {-700 / latent}, new Event(y -> y[0] - 500));
+        var reached = Integrated.until(
+                new double[] {800}, 7200, y -> new double[] {-700 / latent}, Integrated.when(y -> y[0] - 500));
         BrewResult run = BrewSimulation.run(setup(
                 800,
                 List.of(),
@@ -145,8 +85,8 @@ class ClosedFormsAgainstHipparchusTest {
         Vessel mug = Vessel.mug(240);
         double c = 240 * Water.SPECIFIC_HEAT_J_PER_G_K + mug.wallJPerK();
         double ua = Losses.wattsPerKelvin(mug, 240, false, false);
-        var reached = integrate(
-                new double[] {75}, 7200, y -> new double[] {-ua * (y[0] - 20) / c}, new Event(y -> y[0] - 40));
+        var reached = Integrated.until(
+                new double[] {75}, 7200, y -> new double[] {-ua * (y[0] - 20) / c}, Integrated.when(y -> y[0] - 40));
         double closed = Heating.of(75, 20, 0, c, ua).secondsTo(40);
         assertThat(closed).isCloseTo(reached.getTime(), within(reached.getTime() * TENTH_PERCENT));
     }
@@ -177,11 +117,11 @@ class ClosedFormsAgainstHipparchusTest {
         double[] start = new double[12];
         start[10] = 15;
         start[11] = 600;
-        double[] boiling = integrate(start, heatS, y -> slope(y, 1, (1200 - ua * (y[10] - 20)) / c, 0))
+        double[] boiling = Integrated.until(start, heatS, y -> slope(y, 1, (1200 - ua * (y[10] - 20)) / c, 0))
                 .getPrimaryState();
         boiling[10] = boil;
         double steam = 250 * Pot.STEAM_PAST_LID / Water.latentHeatJPerG(boil);
-        double[] end = integrate(
+        double[] end = Integrated.until(
                         boiling, 25 * 60, y -> slope(y, MATERIA.extraction().simmerSpeed(), 0, -steam))
                 .getPrimaryState();
         return java.util.Arrays.copyOfRange(end, 5, 10);
