@@ -24,7 +24,7 @@ export function Flame({
   const long = words.main.length * 7.4 + 16;
   const fits = !compact && w > Math.min(long, words.short.length * 7.4 + 14);
   const main = w > long ? words.main : words.short;
-  const inside = h > 40;
+  const inside = h > 28;
   return (
     <g>
       {h > 0 && <rect x={x} y={base - h} width={Math.max(1, w)} height={h} fill="var(--ember-fill)" />}
@@ -51,7 +51,7 @@ export function Flame({
           {main}
         </text>
       )}
-      {fits && words.sub && inside && w > words.sub.length * 7 + 14 && (
+      {fits && words.sub && h > 44 && w > words.sub.length * 7 + 14 && (
         <text x={x + 9} y={base - h + 39} fontSize={14}>
           {words.sub}
         </text>
