@@ -1211,9 +1211,11 @@ export interface components {
             allergies: string[];
             brewer: boolean;
             conditions: string[];
+            dislikes: string[];
             /** Format: uuid */
             id: string;
             name: string;
+            usualStrength: string;
             /** Format: int64 */
             version: number;
             /** Format: double */
@@ -1225,7 +1227,10 @@ export interface components {
             allergies?: string[];
             brewer?: boolean;
             conditions?: string[];
+            dislikes?: string[];
             name?: string;
+            /** @enum {string} */
+            usualStrength?: "gentle" | "standard" | "strong";
             /** Format: int64 */
             version?: number;
             /** Format: double */

@@ -1,10 +1,9 @@
 import { scaleLinear } from "d3-scale";
 import type { AdditionLine, PlanSheet, StageDoc } from "../api/client";
 import { span } from "../parts/say";
-import type { Order, Tweak } from "../screens/sheet/order";
+import type { Strength, Tweak } from "../screens/sheet/order";
 import { useDrag } from "./useDrag";
 
-type Strength = Order["strength"];
 const STRENGTHS: Strength[] = ["gentle", "standard", "strong"];
 
 /** Minutes that one pixel of dragging is worth grow with the length of the stage, so that a jar can be dragged too. */

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { api, type Person, type PersonDraft } from "../../api/client";
 import { useHerbs } from "../../api/queries";
-import { NumberField, TextField } from "../../parts/Field";
+import { NumberField, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
 import { KeepingForm, useKeeping } from "./keeping";
 
@@ -23,12 +23,19 @@ const CONDITIONS = [
   ["stomach-irritation", "irritable stomach"],
 ] as const;
 
+function draftOf(p: Person): PersonDraft {
+  return {
+    ...p,
+    weightKg: p.weightKg ?? undefined,
+    usualStrength: p.usualStrength as PersonDraft["usualStrength"],
+  };
+}
+
 /** Somebody who drinks: what decides doses and cautions. */
 export function PersonForm({ person, onClose }: { person?: Person; onClose: () => void }) {
-  const herbs = useHerbs();
   const [draft, setDraft] = useState<PersonDraft>(
     person
-      ? { ...person, weightKg: person.weightKg ?? undefined }
+      ? draftOf(person)
       : { name: "", ageYears: undefined, conditions: [], allergies: [], brewer: false },
   );
   const keeping = useKeeping<Person>((version) => api.keepPerson(person?.id, body(draft, version)), onClose);
@@ -41,7 +48,7 @@ export function PersonForm({ person, onClose }: { person?: Person; onClose: () =
       version={draft.version ?? undefined}
       keeping={keeping}
       onClose={onClose}
-      onTheirs={(p) => setDraft({ ...p, weightKg: p.weightKg ?? undefined })}
+      onTheirs={(p) => setDraft(draftOf(p))}
       onRemove={person ? () => api.removePerson(person.id) : undefined}
     >
       <div className="grid grid-cols-2 gap-4">
@@ -90,29 +97,28 @@ export function PersonForm({ person, onClose }: { person?: Person; onClose: () =
           ))}
         </div>
       </fieldset>
-      <fieldset className="mt-4">
-        <legend className="text-muted text-sm">Allergic to a herb</legend>
-        <HerbPicker
-          label="Allergic to"
-          value=""
-          onPick={(slug) => !allergies.includes(slug) && set({ allergies: [...allergies, slug] })}
+      <HerbList
+        legend="Allergic to a herb"
+        label="Allergic to"
+        not="Not allergic to"
+        herbs={allergies}
+        onHerbs={(all) => set({ allergies: all })}
+      />
+      <div className="mt-4 grid grid-cols-2 gap-4">
+        <SelectField
+          label="Usually likes it"
+          value={draft.usualStrength ?? "standard"}
+          options={["gentle", "standard", "strong"].map((s) => ({ value: s, label: s }))}
+          onChange={(s) => set({ usualStrength: s as PersonDraft["usualStrength"] })}
         />
-        <ul className="mt-1 flex flex-wrap gap-x-4">
-          {allergies.map((a) => (
-            <li key={a}>
-              {herbs.data?.find((h) => h.slug === a)?.common ?? a}{" "}
-              <button
-                type="button"
-                aria-label={`Not allergic to ${a}`}
-                className="min-h-9 px-1"
-                onClick={() => set({ allergies: allergies.filter((x) => x !== a) })}
-              >
-                ×
-              </button>
-            </li>
-          ))}
-        </ul>
-      </fieldset>
+      </div>
+      <HerbList
+        legend="Would rather not have"
+        label="Does not care for"
+        not="Cares for"
+        herbs={draft.dislikes ?? []}
+        onHerbs={(all) => set({ dislikes: all })}
+      />
       <label className="mt-3 flex min-h-10 items-center gap-2">
         <input
           type="checkbox"
@@ -126,6 +132,48 @@ export function PersonForm({ person, onClose }: { person?: Person; onClose: () =
   );
 }
 
+/** Herbs of a person, each to be taken out again. */
+function HerbList({
+  legend,
+  label,
+  not,
+  herbs,
+  onHerbs,
+}: {
+  legend: string;
+  label: string;
+  not: string;
+  herbs: string[];
+  onHerbs: (herbs: string[]) => void;
+}) {
+  const known = useHerbs();
+  return (
+    <fieldset className="mt-4">
+      <legend className="text-muted text-sm">{legend}</legend>
+      <HerbPicker
+        label={label}
+        value=""
+        onPick={(slug) => !herbs.includes(slug) && onHerbs([...herbs, slug])}
+      />
+      <ul className="mt-1 flex flex-wrap gap-x-4">
+        {herbs.map((a) => (
+          <li key={a}>
+            {known.data?.find((h) => h.slug === a)?.common ?? a}{" "}
+            <button
+              type="button"
+              aria-label={`${not} ${a}`}
+              className="min-h-9 px-1"
+              onClick={() => onHerbs(herbs.filter((x) => x !== a))}
+            >
+              ×
+            </button>
+          </li>
+        ))}
+      </ul>
+    </fieldset>
+  );
+}
+
 function body(d: PersonDraft, version: number | undefined): PersonDraft {
   return {
     version,
@@ -134,6 +182,8 @@ function body(d: PersonDraft, version: number | undefined): PersonDraft {
     weightKg: d.weightKg,
     conditions: d.conditions,
     allergies: d.allergies,
+    usualStrength: d.usualStrength,
+    dislikes: d.dislikes,
     brewer: d.brewer,
   };
 }

@@ -8,7 +8,7 @@ import { useWidth } from "../../parts/size";
 import { Why } from "../../parts/Why";
 import { Cautions } from "./Cautions";
 import { Measures } from "./Measures";
-import type { Order, Tweak } from "./order";
+import type { Strength, Tweak } from "./order";
 import { WhatIf } from "./WhatIf";
 
 /** Vessel, measures, cautions and fire line of a plan, all of them to be handled. */
@@ -26,8 +26,8 @@ export const Drawn = memo(function Drawn({
   /** The stages as ordered, for the handles; empty when they were proposed by the plan. */
   stages: StageDoc[];
   onWay: (way: WayLine) => void;
-  strength: Order["strength"];
-  onStrength: (s: Order["strength"]) => void;
+  strength: Strength;
+  onStrength: (s: Strength) => void;
   onTweak: (t: Tweak) => void;
   /** Another plan that is held beside this one. */
   held: PlanSheet | null;

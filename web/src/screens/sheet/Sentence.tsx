@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { KitchenSheet, Person, PlanSheet } from "../../api/client";
 import { clock } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
-import type { Order } from "./order";
+import type { Order, Ordered } from "./order";
 
 const STRENGTHS = [
   { value: "gentle", label: "gentle", gloss: "three quarters of the recipe" },
@@ -16,7 +16,7 @@ const PURPOSES = [
 ] as const;
 
 interface SentenceProps {
-  order: Order;
+  order: Ordered;
   drinkerId?: string;
   plan?: PlanSheet;
   people: Person[];

@@ -20,7 +20,18 @@ import { gathered, Identity } from "./Identity";
 import { LearnedLines } from "./LearnedLines";
 import { MeasureMode } from "./MeasureMode";
 import { OneCook } from "./OneCook";
-import { applied, ask, type Change, type Order, readOrder, type Tweak, tweaked, writeOrder } from "./order";
+import {
+  applied,
+  ask,
+  type Change,
+  type Order,
+  readOrder,
+  type Strength,
+  settled,
+  type Tweak,
+  tweaked,
+  writeOrder,
+} from "./order";
 import { SchoolsPanel } from "./SchoolsPanel";
 import { Sentence } from "./Sentence";
 import { Start } from "./Start";
@@ -38,9 +49,10 @@ export default function Sheet() {
   const order = useMemo(() => readOrder(params), [params]);
   const drinkerId = order.drinkerId ?? people.data?.find((p) => p.brewer)?.id;
   const doc = recipe.data?.recipe;
+  const ordered = useMemo(() => settled(order, people.data), [order, people.data]);
   const asked = useMemo(
-    () => ask(recipeId, doc, order, drinkerId, round(minute)),
-    [recipeId, doc, order, drinkerId, minute],
+    () => ask(recipeId, doc, ordered, drinkerId, round(minute)),
+    [recipeId, doc, ordered, drinkerId, minute],
   );
   const planned = usePlan(asked, doc !== undefined);
   const [starting, setStarting] = useState(false);
@@ -58,7 +70,10 @@ export default function Sheet() {
     params,
     order,
     setParams,
-    askOf: (o) => ask(recipeId, doc, o, o.drinkerId ?? people.data?.find((p) => p.brewer)?.id, round(minute)),
+    askOf: (o) => {
+      const who = o.drinkerId ?? people.data?.find((p) => p.brewer)?.id;
+      return ask(recipeId, doc, settled(o, people.data), who, round(minute));
+    },
   };
   const change = useCallback((part: Partial<Order>) => {
     const { params, order, setParams, askOf } = latest.current;
@@ -81,7 +96,7 @@ export default function Sheet() {
       setStarting(true);
       setFailure(null);
       try {
-        const wish = ask(recipeId, doc, now ? { ...order, at: undefined } : order, drinkerId, new Date());
+        const wish = ask(recipeId, doc, now ? { ...ordered, at: undefined } : ordered, drinkerId, new Date());
         const brew = await api.addBrew({
           ...wish,
           id: uuid(),
@@ -97,7 +112,7 @@ export default function Sheet() {
         setStarting(false);
       }
     },
-    [plan, unsure.length, starting, recipeId, doc, order, drinkerId, sure, navigate],
+    [plan, unsure.length, starting, recipeId, doc, ordered, order.after, drinkerId, sure, navigate],
   );
   const way = useCallback(
     (w: WayLine) => {
@@ -116,7 +131,7 @@ export default function Sheet() {
     },
     [change],
   );
-  const strengthTo = useCallback((strength: Order["strength"]) => change({ strength }), [change]);
+  const strengthTo = useCallback((strength: Strength) => change({ strength }), [change]);
   const tweak = useCallback((t: Tweak) => change({ tweaks: tweaked(latest.current.order, t) }), [change]);
   const drop = useCallback(() => setHeld(null), []);
   const tweaks = JSON.stringify(order.tweaks);
@@ -153,7 +168,7 @@ export default function Sheet() {
             </p>
           </div>
           <Sentence
-            order={order}
+            order={ordered}
             drinkerId={drinkerId}
             plan={plan}
             people={people.data}
@@ -192,7 +207,7 @@ export default function Sheet() {
             plan={plan}
             stages={stages}
             onWay={way}
-            strength={order.strength}
+            strength={ordered.strength}
             onStrength={strengthTo}
             onTweak={tweak}
             held={held}

@@ -1,10 +1,13 @@
-import type { PlanAsk, RecipeDoc } from "../../api/client";
+import type { Person, PlanAsk, RecipeDoc } from "../../api/client";
+
+export type Strength = "gentle" | "standard" | "strong";
 
 /** What the order sentence says; kept in the address, so that a sheet can be linked and the back button works. */
 export interface Order {
   cups?: number;
   cupMl?: number;
-  strength: "gentle" | "standard" | "strong";
+  /** Empty for the drinker's usual strength. */
+  strength?: Strength;
   purpose: "everyday" | "tonic" | "acute";
   drinkerId?: string;
   vesselId?: string;
@@ -38,6 +41,15 @@ export type Tweak =
   | { stage: number; part: "minutes" | "toMl" | "lid"; value: number }
   | { addition: number; part: "stage"; value: number };
 
+/** An order whose strength is settled. */
+export type Ordered = Order & { strength: Strength };
+
+/** As ordered, else as the drinker usually likes it. */
+export function settled(order: Order, people: Person[] | undefined): Ordered {
+  const drinker = people?.find((p) => (order.drinkerId ? p.id === order.drinkerId : p.brewer));
+  return { ...order, strength: order.strength ?? (drinker?.usualStrength as Strength) ?? "standard" };
+}
+
 const number = (text: string | null) => (text && Number.isFinite(Number(text)) ? Number(text) : undefined);
 
 function oneOf<T extends string>(text: string | null, all: readonly T[], fallback: T): T {
@@ -48,7 +60,7 @@ export function readOrder(params: URLSearchParams): Order {
   return {
     cups: number(params.get("cups")),
     cupMl: number(params.get("cup")),
-    strength: oneOf(params.get("strength"), ["gentle", "standard", "strong"], "standard"),
+    strength: (["gentle", "standard", "strong"] as const).find((s) => s === params.get("strength")),
     purpose: oneOf(params.get("as"), ["everyday", "tonic", "acute"], "everyday"),
     drinkerId: params.get("who") ?? undefined,
     vesselId: params.get("in") ?? undefined,
@@ -117,7 +129,7 @@ export function writeOrder(order: Order): URLSearchParams {
   };
   put("cups", order.cups);
   put("cup", order.cupMl);
-  put("strength", order.strength, "standard");
+  put("strength", order.strength);
   put("as", order.purpose, "everyday");
   put("who", order.drinkerId);
   put("in", order.vesselId);

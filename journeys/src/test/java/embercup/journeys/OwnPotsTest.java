@@ -295,8 +295,20 @@ class OwnPotsTest {
         assertThat(page.getByText(Pattern.compile("between 0 and 120")).first()).isVisible();
         page.getByLabel("Age", new Page.GetByLabelOptions().setExact(true)).fill("81");
         page.getByLabel("blood thinner").check();
+        page.getByLabel("Usually likes it").selectOption("gentle");
         button(page, "Keep it").click();
         assertThat(page.getByText("81 years; blood thinner")).isVisible();
+        page.navigate("/choose");
+        pot(page, "Caraway and anise").click();
+        button(page, "^Drinker:").click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Grandmother")))
+                .click();
+        assertThat(button(page, "^Strength: gentle")).isVisible();
+        button(page, "^Strength:").click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("standard")))
+                .click();
+        assertThat(button(page, "^Strength: standard")).isVisible();
+        page.navigate("/household");
         button(page, "Change Grandmother").click();
         button(page, "take it away").click();
         button(page, "Yes, take it away").click();

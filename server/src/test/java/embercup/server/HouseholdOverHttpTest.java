@@ -101,6 +101,31 @@ class HouseholdOverHttpTest {
     }
 
     @Test
+    void howSheLikesItAndWhatSheDoesNotCareForAreKept() {
+        JsonNode runa = post(
+                        "/api/people",
+                        "{\"name\":\"Runa\",\"ageYears\":30,\"usualStrength\":\"gentle\",\"dislikes\":[\"anise\"]}")
+                .body();
+        assertThat(runa.get("usualStrength").asString()).isEqualTo("gentle");
+        assertThat(runa.get("dislikes").get(0).asString()).isEqualTo("anise");
+        JsonNode plan = post(
+                        "/api/plans",
+                        "{\"drinkerId\":\"%s\",\"recipe\":%s}"
+                                .formatted(
+                                        runa.get("id").asString(),
+                                        PlansOverHttpTest.LINDEN.replace("\"linden\"", "\"anise\"")))
+                .body();
+        assertThat(plan.get("cautions")).anyMatch(c -> c.get("code").asString().equals("dislike"));
+        assertThat(delete("/api/people/" + runa.get("id").asString()).code()).isEqualTo(204);
+        assertThat(post("/api/people", "{\"name\":\"Runa\",\"ageYears\":30,\"dislikes\":[\"moonbeam\"]}")
+                        .code())
+                .isEqualTo(422);
+        assertThat(post("/api/people", "{\"name\":\"Runa\",\"ageYears\":30,\"usualStrength\":\"brutal\"}")
+                        .code())
+                .isEqualTo(422);
+    }
+
+    @Test
     void aVesselHoldsWhatItsSizeSays() {
         JsonNode pot = post(
                         "/api/kitchen/vessels",

@@ -85,6 +85,14 @@ public final class Care {
                     "The drinker is allergic to " + herb.common().toLowerCase(Locale.ROOT) + ". Take it out.",
                     "own"));
         }
+        if (drinker.dislikes().contains(herb.slug())) {
+            all.add(Caution.of(
+                    "dislike",
+                    Severity.NOTE,
+                    herb.slug(),
+                    "The drinker does not care for " + herb.common().toLowerCase(Locale.ROOT) + ".",
+                    "own"));
+        }
         for (HerbCaution c : herb.cautions()) {
             if (c.when().isEmpty()) {
                 all.add(Caution.of("general", c.severity(), herb.slug(), herb.common() + ": " + c.text(), c.source()));

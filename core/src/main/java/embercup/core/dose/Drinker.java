@@ -11,8 +11,14 @@ import java.util.Set;
  * @param weightKg 2–300; empty when not known
  * @param conditions what is known of the person
  * @param allergies slugs of herbs the person must not have
+ * @param dislikes slugs of herbs the person would rather not have
  */
-public record Drinker(double ageYears, OptionalDouble weightKg, Set<Condition> conditions, Set<String> allergies) {
+public record Drinker(
+        double ageYears,
+        OptionalDouble weightKg,
+        Set<Condition> conditions,
+        Set<String> allergies,
+        Set<String> dislikes) {
 
     /** Body weight assumed for an adult whose weight is not known, kg (as in the worked checks of EFSA opinions, mem). */
     public static final double ASSUMED_ADULT_KG = 60;
@@ -24,6 +30,16 @@ public record Drinker(double ageYears, OptionalDouble weightKg, Set<Condition> c
     public Drinker {
         conditions = Set.copyOf(conditions);
         allergies = Set.copyOf(allergies);
+        dislikes = Set.copyOf(dislikes);
+    }
+
+    /** Somebody who likes everything. */
+    public Drinker(double ageYears, OptionalDouble weightKg, Set<Condition> conditions, Set<String> allergies) {
+        this(ageYears, weightKg, conditions, allergies, Set.of());
+    }
+
+    public Drinker disliking(Set<String> herbs) {
+        return new Drinker(ageYears, weightKg, conditions, allergies, herbs);
     }
 
     public boolean has(Condition condition) {

@@ -136,6 +136,14 @@ class CareTest {
     }
 
     @Test
+    void whatADrinkerDoesNotCareForIsANoteAndNoStop() {
+        Drinker picky = new Drinker(30, OptionalDouble.of(60), Set.of(), Set.of()).disliking(Set.of("linden"));
+        assertThat(judge(lindenCup(), picky, Map.of()).stops()).isFalse();
+        assertThat(judge(lindenCup(), picky, Map.of()).cautions())
+                .anyMatch(c -> c.code().equals("dislike") && c.text().contains("linden"));
+    }
+
+    @Test
     void aChildUnderTheHerbsFloorIsStopped() {
         assertThat(judge(decoction("willow-bark", Cut.CHOPPED, 1), child(15, 50), Map.of())
                         .cautions())

@@ -1,6 +1,7 @@
 package embercup.server.people;
 
 import embercup.core.dose.Drinker;
+import embercup.core.dose.Strength;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Materia;
 import embercup.core.workings.InvalidInput;
@@ -77,7 +78,8 @@ public class People {
 
     /** The person as the core sees a drinker. */
     public Drinker drinker(Person person) {
-        return drinker(person.ageYears(), person.weightKg(), person.conditions(), person.allergies(), "drinker");
+        return drinker(person.ageYears(), person.weightKg(), person.conditions(), person.allergies(), "drinker")
+                .disliking(Set.copyOf(person.dislikes()));
     }
 
     /** Somebody of the household, or an adult of whom nothing is known. */
@@ -107,11 +109,7 @@ public class People {
             }
         }
         List<String> herbs = allergies == null ? List.of() : allergies;
-        for (int i = 0; i < herbs.size(); i++) {
-            if (materia.find(herbs.get(i)).isEmpty()) {
-                check.require(false, path + ".allergies[" + i + "]", herbs.get(i), materia.unknownHerb(herbs.get(i)));
-            }
-        }
+        known(check, herbs, path + ".allergies");
         check.range(path + ".ageYears", ageYears, 0, 120, "years");
         if (weightKg != null) {
             check.range(path + ".weightKg", weightKg, 2, 300, "kg");
@@ -122,6 +120,14 @@ public class People {
                 weightKg == null ? OptionalDouble.empty() : OptionalDouble.of(weightKg),
                 known,
                 Set.copyOf(herbs));
+    }
+
+    private void known(InvalidInput.Check check, List<String> herbs, String field) {
+        for (int i = 0; i < herbs.size(); i++) {
+            if (materia.find(herbs.get(i)).isEmpty()) {
+                check.require(false, field + "[" + i + "]", herbs.get(i), materia.unknownHerb(herbs.get(i)));
+            }
+        }
     }
 
     private PersonEntity entity(UUID id) {
@@ -135,6 +141,13 @@ public class People {
         List<String> conditions = draft.conditions() == null ? List.of() : draft.conditions();
         List<String> allergies = draft.allergies() == null ? List.of() : draft.allergies();
         drinker(e.ageYears, e.weightKg, conditions, allergies, "person");
+        List<String> dislikes = draft.dislikes() == null ? List.of() : draft.dislikes();
+        InvalidInput.Check check = new InvalidInput.Check();
+        known(check, dislikes, "person.dislikes");
+        check.throwIfAny();
+        e.usualStrength =
+                Fields.code(Fields.oneOf(Strength.class, draft.usualStrength(), "usualStrength", Strength.STANDARD));
+        e.dislikes = json.writeValueAsString(dislikes);
         e.conditions = json.writeValueAsString(conditions);
         e.allergies = json.writeValueAsString(allergies);
         e.brewer = Boolean.TRUE.equals(draft.brewer());
@@ -149,6 +162,8 @@ public class People {
                 e.weightKg,
                 json.readValue(e.conditions, TEXTS),
                 json.readValue(e.allergies, TEXTS),
+                e.usualStrength,
+                json.readValue(e.dislikes, TEXTS),
                 e.brewer);
     }
 }

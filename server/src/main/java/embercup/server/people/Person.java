@@ -5,7 +5,13 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** Somebody of the household who drinks; {@code brewer} marks the one who usually brews. */
+/**
+ * Somebody of the household who drinks.
+ *
+ * @param usualStrength how strong she usually likes it; what a sheet for her begins with
+ * @param dislikes slugs of herbs she would rather not have
+ * @param brewer marks the one who usually brews
+ */
 public record Person(
         UUID id,
         long version,
@@ -14,6 +20,8 @@ public record Person(
         @Nullable Double weightKg,
         List<String> conditions,
         List<String> allergies,
+        String usualStrength,
+        List<String> dislikes,
         boolean brewer) {
 
     /** What the client sends; {@code version} is needed for a change. */
@@ -29,5 +37,10 @@ public record Person(
 
             @Nullable List<String> conditions,
             @Nullable List<String> allergies,
+
+            @Schema(allowableValues = {"gentle", "standard", "strong"}) @Nullable
+            String usualStrength,
+
+            @Nullable List<String> dislikes,
             @Nullable Boolean brewer) {}
 }

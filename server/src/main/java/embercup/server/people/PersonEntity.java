@@ -32,6 +32,12 @@ class PersonEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     String allergies;
 
+    @Column(name = "usual_strength")
+    String usualStrength;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    String dislikes;
+
     boolean brewer;
 
     @Version
