@@ -94,6 +94,33 @@ class FromRecipeToNoteTest {
         Assertions.fail("the brew did not end");
     }
 
+    /** Somebody who never saw it: what do I want, for whom, and a sheet that can be trusted; every step is one click. */
+    @Test
+    void aNewcomerIsAtACorrectSheetForAChildInSixClicks() {
+        Page page = browser.phone();
+        page.navigate("/");
+        link(page, "^Choose$").click();
+        button(page, "first sign of a cold").click();
+        button(page, "^Drinker:|^For:|Maren").click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Ola")))
+                .first()
+                .click();
+        assertThat(pot(page, "Thyme and sage")).containsText(Pattern.compile("Stop|Care"));
+        pot(page, "Linden and elderflower").click();
+        assertThat(page.getByText(Pattern.compile("^Make")).first()).isVisible();
+        assertThat(button(page, "^Drinker: Ola")).isVisible();
+        assertThat(page.getByText("Linden flower").first()).isVisible();
+        button(page, "Leave the elderflower out").click();
+        assertThat(button(page, "Start now")).isVisible();
+        Object grams = page.evaluate(
+                "fetch('/api/plans',{method:'POST',headers:{'Content-Type':'application/json'},body:JSON.stringify("
+                        + "{recipeId:location.pathname.split('/').pop(),drinkerId:new URLSearchParams(location.search).get('who')})})"
+                        + ".then(r=>r.json()).then(p=>p.additions[0].grams)");
+        Assertions.assertThat(((Number) grams).doubleValue())
+                .as("a child of eight gets less than the adult's 3 g")
+                .isLessThan(3);
+    }
+
     @Test
     void everyNumberAnswersWhy() {
         Page page = browser.laptop();
