@@ -15,7 +15,7 @@ import { useBrewClock } from "./clock";
 import { eventWords, Hands, lastSaid } from "./Hands";
 import { Instruments, useAutopilot, useInstruments } from "./Instruments";
 import { Read } from "./Read";
-import { beginOf, displacedCm, mainSteps, poured, reality, short } from "./reality";
+import { beginOf, displacedCm, mainSteps, poured, reality, short, watts } from "./reality";
 
 /** A reduction is told this long before its mark, s. */
 const SOON_S = 60;
@@ -249,11 +249,9 @@ function moved(what: string, planned: number, now: number): string | false {
 function Otherwise({ brew, current }: { brew: BrewSheet; current: StepLine }) {
   const fire = brew.fire;
   if (!fire || fire.kettle || current.stage < 0) return null;
-  const { lowW, mediumW, highW } = brew.plan.burner;
-  const watts = { off: 0, low: lowW, medium: mediumW, high: highW }[fire.flame] ?? 0;
   const words = [
     fire.lid !== current.lid && `the lid is ${fire.lid ? "on" : "off"}`,
-    Math.abs(watts - current.powerW) > 1 && `the flame is ${fire.flame}`,
+    Math.abs(watts(brew, fire.flame) - current.powerW) > 1 && `the flame is ${fire.flame}`,
   ].filter(Boolean);
   if (words.length === 0) return null;
   return (

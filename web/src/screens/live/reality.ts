@@ -46,12 +46,16 @@ export function reality(brew: BrewSheet, overS: number) {
   return { steps, curve, stageStartS, totalS: last ? last.startS + last.durationS : brew.plan.totalS };
 }
 
+/** What a setting of the brew's burner is worth, W. */
+export function watts(brew: BrewSheet, flame: string): number {
+  const { lowW, mediumW, highW } = brew.plan.burner;
+  return { low: lowW, medium: mediumW, high: highW }[flame] ?? 0;
+}
+
 /** A step cut where a hand turned lid or flame, so that the line shows what really was. */
 function turned(brew: BrewSheet, step: StepLine, startMs: number): StepLine[] {
   const pieces = [step];
   if (step.stage < 0 || step.handsOn) return pieces;
-  const { lowW, mediumW, highW } = brew.plan.burner;
-  const watts = { "flame-off": 0, "flame-low": lowW, "flame-medium": mediumW, "flame-high": highW };
   for (const e of brew.events) {
     const last = pieces.at(-1);
     const atS = (new Date(e.at).getTime() - startMs) / 1000;
@@ -63,7 +67,7 @@ function turned(brew: BrewSheet, step: StepLine, startMs: number): StepLine[] {
       kind: "turned",
       startS: atS,
       durationS: last.startS + last.durationS - atS,
-      powerW: e.turn in watts ? watts[e.turn as keyof typeof watts] : last.powerW,
+      powerW: e.turn.startsWith("flame-") ? watts(brew, e.turn.slice("flame-".length)) : last.powerW,
       lid: e.turn === "lid-on" || (e.turn !== "lid-off" && last.lid),
     });
   }

@@ -17,7 +17,6 @@ const PURPOSES = [
 
 interface SentenceProps {
   order: Ordered;
-  drinkerId?: string;
   plan?: PlanSheet;
   people: Person[];
   kitchen: KitchenSheet;
@@ -26,10 +25,10 @@ interface SentenceProps {
 }
 
 /** The order as a sentence that reads aloud; each underlined part is its control. */
-export function Sentence({ order, drinkerId, plan, people, kitchen, own, onChange }: SentenceProps) {
+export function Sentence({ order, plan, people, kitchen, own, onChange }: SentenceProps) {
   const cups = order.cups ?? own.cups;
   const cupMl = order.cupMl ?? own.cupMl;
-  const drinker = people.find((p) => p.id === drinkerId);
+  const drinker = people.find((p) => p.id === order.drinkerId);
   const vessel = kitchen.vessels.find((v) => v.id === order.vesselId);
   const burner = kitchen.burners.find((b) => b.id === order.burnerId) ?? kitchen.burners[0];
   const onFire = plan?.vessel.kind === "pot";
@@ -82,7 +81,7 @@ export function Sentence({ order, drinkerId, plan, people, kitchen, own, onChang
         {(close) => (
           <OneOf
             label="Drinker"
-            value={drinkerId ?? ""}
+            value={order.drinkerId ?? ""}
             options={people.map((p) => ({ value: p.id, label: p.name, gloss: about(p) }))}
             onPick={(id) => {
               onChange({ drinkerId: id });

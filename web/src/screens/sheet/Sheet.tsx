@@ -47,13 +47,9 @@ export default function Sheet() {
   const shelf = useShelf();
   const minute = useNow(20_000);
   const order = useMemo(() => readOrder(params), [params]);
-  const drinkerId = order.drinkerId ?? people.data?.find((p) => p.brewer)?.id;
   const doc = recipe.data?.recipe;
   const ordered = useMemo(() => settled(order, people.data), [order, people.data]);
-  const asked = useMemo(
-    () => ask(recipeId, doc, ordered, drinkerId, round(minute)),
-    [recipeId, doc, ordered, drinkerId, minute],
-  );
+  const asked = useMemo(() => ask(recipeId, doc, ordered, round(minute)), [recipeId, doc, ordered, minute]);
   const planned = usePlan(asked, doc !== undefined);
   const [starting, setStarting] = useState(false);
   const [failure, setFailure] = useState<unknown>(null);
@@ -70,10 +66,7 @@ export default function Sheet() {
     params,
     order,
     setParams,
-    askOf: (o) => {
-      const who = o.drinkerId ?? people.data?.find((p) => p.brewer)?.id;
-      return ask(recipeId, doc, settled(o, people.data), who, round(minute));
-    },
+    askOf: (o) => ask(recipeId, doc, settled(o, people.data), round(minute)),
   };
   const change = useCallback((part: Partial<Order>) => {
     const { params, order, setParams, askOf } = latest.current;
@@ -96,7 +89,7 @@ export default function Sheet() {
       setStarting(true);
       setFailure(null);
       try {
-        const wish = ask(recipeId, doc, now ? { ...ordered, at: undefined } : ordered, drinkerId, new Date());
+        const wish = ask(recipeId, doc, now ? { ...ordered, at: undefined } : ordered, new Date());
         const brew = await api.addBrew({
           ...wish,
           id: uuid(),
@@ -112,7 +105,7 @@ export default function Sheet() {
         setStarting(false);
       }
     },
-    [plan, unsure.length, starting, recipeId, doc, ordered, order.after, drinkerId, sure, navigate],
+    [plan, unsure.length, starting, recipeId, doc, ordered, order.after, sure, navigate],
   );
   const way = useCallback(
     (w: WayLine) => {
@@ -169,7 +162,6 @@ export default function Sheet() {
           </div>
           <Sentence
             order={ordered}
-            drinkerId={drinkerId}
             plan={plan}
             people={people.data}
             kitchen={kitchen.data}

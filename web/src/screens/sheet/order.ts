@@ -41,13 +41,17 @@ export type Tweak =
   | { stage: number; part: "minutes" | "toMl" | "lid"; value: number }
   | { addition: number; part: "stage"; value: number };
 
-/** An order whose strength is settled. */
+/** An order whose drinker and strength are settled. */
 export type Ordered = Order & { strength: Strength };
 
-/** As ordered, else as the drinker usually likes it. */
+/** For whom it was ordered, else for the one who brews; as strong as ordered, else as the drinker usually likes it. */
 export function settled(order: Order, people: Person[] | undefined): Ordered {
   const drinker = people?.find((p) => (order.drinkerId ? p.id === order.drinkerId : p.brewer));
-  return { ...order, strength: order.strength ?? (drinker?.usualStrength as Strength) ?? "standard" };
+  return {
+    ...order,
+    drinkerId: order.drinkerId ?? drinker?.id,
+    strength: order.strength ?? (drinker?.usualStrength as Strength) ?? "standard",
+  };
 }
 
 const number = (text: string | null) => (text && Number.isFinite(Number(text)) ? Number(text) : undefined);
@@ -154,13 +158,7 @@ export function nextAt(hhmm: string, now: Date): Date {
   return at;
 }
 
-export function ask(
-  recipeId: string,
-  recipe: RecipeDoc | undefined,
-  order: Order,
-  drinkerId: string | undefined,
-  now: Date,
-): PlanAsk {
+export function ask(recipeId: string, recipe: RecipeDoc | undefined, order: Ordered, now: Date): PlanAsk {
   return {
     recipeId,
     recipe: recipe && order.tweaks.length > 0 ? applied(recipe, order.tweaks) : undefined,
@@ -171,7 +169,7 @@ export function ask(
     cupMl: order.cupMl,
     strength: order.strength,
     purpose: order.purpose,
-    drinkerId,
+    drinkerId: order.drinkerId,
     changes: order.changes.length > 0 ? order.changes : undefined,
     kitchen: { vesselId: order.vesselId, burnerId: order.burnerId },
     ...(order.at ? { readyAt: nextAt(order.at, now).toISOString() } : { startAt: now.toISOString() }),

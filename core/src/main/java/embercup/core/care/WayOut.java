@@ -147,16 +147,16 @@ public record WayOut(
     private static Optional<WayOut> fewer(Materia materia, BrewPlan plan, DayLoad load) {
         for (int cups = (int) Math.ceil(plan.request().cups()) - 1; cups >= 1; cups--) {
             if (mg(materia, plan.request().withCups(cups), load) <= roomMg(load)) {
-                return Optional.of(new WayOut(
-                        Optional.empty(),
-                        Optional.empty(),
-                        cups,
-                        0,
-                        Optional.empty(),
-                        "Make " + cups + (cups == 1 ? " cup" : " cups") + " only"));
+                return Optional.of(
+                        new WayOut(Optional.empty(), Optional.empty(), cups, 0, Optional.empty(), only(cups)));
             }
         }
         return Optional.empty();
+    }
+
+    /** "Make 2 cups only". */
+    public static String only(int cups) {
+        return "Make " + cups + (cups == 1 ? " cup" : " cups") + " only";
     }
 
     private static String replaceWords(Materia materia, Herb herb, Herb.Substitute s) {

@@ -62,7 +62,13 @@ public record LiveBrew(
      * @param sign what told the cook that it was done
      */
     public record LiveStep(
-            Step step, Optional<Instant> beganAt, Optional<Instant> doneAt, Instant dueAt, BrewEvent.Sign sign) {}
+            Step step, Optional<Instant> beganAt, Optional<Instant> doneAt, Instant dueAt, BrewEvent.Sign sign) {
+
+        /** Seconds of a brew's clock between two moments; 0 when they come in the other order. */
+        static double seconds(Instant from, Instant to) {
+            return Math.max(0, Duration.between(from, to).toMillis() / 1000.0);
+        }
+    }
 
     /** What is in the mugs or the jug and not poured yet, mL. */
     public double leftMl() {
@@ -263,7 +269,7 @@ public record LiveBrew(
                 if (doneAt == null) {
                     break;
                 }
-                double took = Math.max(0, Duration.between(clock, doneAt).toMillis() / 1000.0);
+                double took = LiveStep.seconds(clock, doneAt);
                 if (step.stage() >= 0) {
                     if (step.kind().equals("heat") && step.key().endsWith(".heat")) {
                         heated.put(step.stage(), took);
@@ -283,14 +289,10 @@ public record LiveBrew(
             List<Measurements.Turned> all = new ArrayList<>();
             for (BrewEvent.Turned turned : turns) {
                 stageAt(turned.at())
-                        .ifPresent(s -> all.add(
-                                new Measurements.Turned(s.stage(), secondsInto(s, turned.at()), turned.turn())));
+                        .ifPresent(s -> all.add(new Measurements.Turned(
+                                s.stage(), LiveStep.seconds(s.from(), turned.at()), turned.turn())));
             }
             return all;
-        }
-
-        private static double secondsInto(Going stage, Instant at) {
-            return Math.max(0, Duration.between(stage.from(), at).toMillis() / 1000.0);
         }
 
         /** Readings by the stage that was going on; a level is a volume, a weight is kept for the record only. */
@@ -300,7 +302,7 @@ public record LiveBrew(
                 stageAt(reading.at()).ifPresent(s -> value(reading)
                         .ifPresent(v -> all.add(new Measurements.Reading(
                                 s.stage(),
-                                secondsInto(s, reading.at()),
+                                LiveStep.seconds(s.from(), reading.at()),
                                 reading.reading() == BrewEvent.Reading.TEMPERATURE_C
                                         ? Measurements.Kind.TEMPERATURE_C
                                         : Measurements.Kind.VOLUME_ML,

@@ -10,7 +10,6 @@ import embercup.core.plan.Fire;
 import embercup.core.plan.Step;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Random;
@@ -117,7 +116,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             boolean done = live.doneAt().filter(d -> !d.isAfter(now)).isPresent();
             Instant until = done ? live.doneAt().orElseThrow() : now;
             if (step.stage() < 0) {
-                fulfilled = seconds(live.beganAt().orElseThrow(), until) >= step.durationS();
+                fulfilled = LiveStep.seconds(live.beganAt().orElseThrow(), until) >= step.durationS();
                 return;
             }
             stage(live, plan.stages().get(step.stage()), until);
@@ -127,33 +126,28 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             Step step = live.step();
             Stage stage = run.stage();
             Instant began = live.beganAt().orElseThrow();
-            double seconds = seconds(began, until);
-            boolean heating = step.key().endsWith(".heat") || stage.kind() == StageKind.HEAT;
-            atKettle = heating && run.kettle();
+            double seconds = LiveStep.seconds(began, until);
+            Fire fire = plan.fire(step);
+            atKettle = fire.kettle();
             if (atKettle) {
                 if (kettle.waterMl() == 0) {
                     kettle.pourIn(plan.water().startMl(), kitchen.tapC());
                 }
-                kettle.advance(seconds, kitchen.kettleW() * Kitchen.KETTLE_EFFICIENCY, true);
+                kettle.advance(seconds, fire.watts(), true);
                 fulfilled = kettle.tempC() >= target(step, run) - 0.3;
                 return;
             }
             begin(stage, run);
-            Fire fire = plan.fire(step);
             Instant from = began;
             for (BrewEvent.Turned turned : turns) {
                 if (!turned.at().isBefore(began) && turned.at().isBefore(until)) {
-                    pot.advance(seconds(from, turned.at()), fire.watts() * powerFactor, fire.lid());
+                    pot.advance(LiveStep.seconds(from, turned.at()), fire.watts() * powerFactor, fire.lid());
                     fire = fire.then(turned.turn(), kitchen.burner());
                     from = turned.at();
                 }
             }
-            pot.advance(seconds(from, until), fire.watts() * powerFactor, fire.lid());
+            pot.advance(LiveStep.seconds(from, until), fire.watts() * powerFactor, fire.lid());
             fulfilled = reached(step, run, seconds);
-        }
-
-        private static double seconds(Instant from, Instant to) {
-            return Math.max(0, Duration.between(from, to).toMillis() / 1000.0);
         }
 
         /** What the hands do when a stage begins. */

@@ -78,7 +78,7 @@ public class Kitchens {
 
     /** The household's vessels, the smallest first. */
     @Transactional(readOnly = true)
-    public Map<UUID, Vessel> byId() {
+    public Map<UUID, Vessel> vesselsById() {
         Map<UUID, Vessel> all = new LinkedHashMap<>();
         vessels.findAllByOrderByBrimMl().forEach(v -> all.put(v.id, vessel(v)));
         return all;

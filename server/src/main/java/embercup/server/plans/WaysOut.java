@@ -55,7 +55,7 @@ final class WaysOut {
         List<WayLine> ways = new ArrayList<>();
         WayOut.of(materia, plan, verdict).forEach(w -> ways.add(PlanWriting.way(w)));
         if (stops(verdict, "vessel-too-small")) {
-            otherVessels(ways, plan, kitchens.byId());
+            otherVessels(ways, plan, kitchens.vesselsById());
             fewerCups().ifPresent(ways::add);
         }
         if (stops(verdict, "boils-dry")) {
@@ -93,7 +93,7 @@ final class WaysOut {
     private Optional<WayLine> fewerCups() {
         for (int cups = (int) Math.ceil(request.cups()) - 1; cups >= 1; cups--) {
             if (starts(request.withCups(cups), history)) {
-                return Optional.of(WayLine.ofCups(cups, "Make " + cups + (cups == 1 ? " cup" : " cups") + " only"));
+                return Optional.of(WayLine.ofCups(cups, WayOut.only(cups)));
             }
         }
         return Optional.empty();
