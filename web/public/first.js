@@ -4,9 +4,12 @@ const night = chosen ? chosen === "night" : matchMedia("(prefers-color-scheme: d
 document.documentElement.dataset.theme = night ? "night" : "day";
 
 // The first questions, on their way while the page's own script is still read; `call` of api/client.ts takes the answers.
-const from = new Date();
+window.earlyMs = Date.now();
+// How far the server's clock is ahead was remembered by api/present.ts.
+const now = new Date(window.earlyMs + (Number(localStorage.getItem("ember-clock-ahead")) || 0));
+const from = new Date(now);
 from.setHours(6, 0, 0, 0);
-if (from > new Date()) from.setDate(from.getDate() - 1);
+if (from > now) from.setDate(from.getDate() - 1);
 const to = new Date(from.getTime() + 24 * 3600_000);
 const day = new URLSearchParams({ from: from.toISOString(), to: to.toISOString() });
 const questions = [`/api/day?${day}`];

@@ -1,3 +1,4 @@
+import { heard } from "./present";
 import type { components } from "./types.gen";
 
 type Schemas = components["schemas"];
@@ -88,6 +89,8 @@ declare global {
   interface Window {
     /** Questions that `first.js` asked before this script was read, by their path. */
     early?: Map<string, Promise<Response>>;
+    /** When it asked them, ms of the browser's clock. */
+    earlyMs: number;
   }
 }
 
@@ -100,8 +103,10 @@ function takeEarly(method: string, path: string): Promise<Response> | undefined 
 
 async function call<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
   let response: Response;
+  const early = takeEarly(method, path);
+  const askedMs = early ? window.earlyMs : Date.now();
   try {
-    response = await (takeEarly(method, path) ??
+    response = await (early ??
       fetch(path, {
         method,
         headers: body === undefined ? {} : { "Content-Type": "application/json" },
@@ -112,6 +117,7 @@ async function call<T>(method: string, path: string, body?: unknown, signal?: Ab
     if (e instanceof DOMException && e.name === "AbortError") throw e;
     throw new AwayError();
   }
+  heard(response, askedMs, Date.now());
   if (response.status === 204) return undefined as T;
   const answer = await response.json().catch(() => null);
   if (response.ok) return answer as T;

@@ -1,5 +1,6 @@
 import { keepPreviousData, QueryClient, useQuery } from "@tanstack/react-query";
 import { AwayError, api, type BrewSheet, type NotebookAsk, type PlanAsk } from "./client";
+import { present } from "./present";
 
 /** Server state lives here and nowhere else; screens derive from it. */
 export const queryClient = new QueryClient({
@@ -77,7 +78,7 @@ export const foresee = (ask: PlanAsk) => void queryClient.prefetchQuery(planOf(a
 
 /** Today's hours, from six in the morning to the next six. */
 export function useDay() {
-  const from = dayStart(new Date());
+  const from = dayStart(present());
   const to = new Date(from.getTime() + 24 * 3600_000);
   const query = useQuery({
     queryKey: ["day", from.toISOString()],

@@ -672,6 +672,7 @@ export interface components {
             herb: string;
             /** Format: double */
             highG: number;
+            inCup: string;
             /** Format: double */
             leftShare: number;
             /** Format: double */
@@ -1021,7 +1022,7 @@ export interface components {
             strength?: number;
             taste?: string;
             /** @enum {string} */
-            turn?: "lid-on" | "lid-off" | "flame-off" | "flame-low" | "flame-medium" | "flame-high";
+            turn?: "lid-on" | "lid-off" | "flame-off" | "flame-low" | "flame-medium" | "flame-high" | "marc-drained" | "marc-pressed";
             /** Format: double */
             value?: number;
             why?: string;
@@ -1030,6 +1031,7 @@ export interface components {
             flame: string;
             kettle: boolean;
             lid: boolean;
+            pressed: boolean;
         };
         GivesLine: {
             /** Format: double */

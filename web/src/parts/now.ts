@@ -1,11 +1,12 @@
 import { useEffect, useState } from "react";
+import { onJump, present } from "../api/present";
 
-/** The present, renewed every `everyMs`; 0 stops it. */
+/** The present by the server's clock, renewed every `everyMs`. */
 export function useNow(everyMs = 1000): Date {
-  const [now, setNow] = useState(() => new Date());
+  const [now, setNow] = useState(present);
+  useEffect(() => onJump(() => setNow(present())), []);
   useEffect(() => {
-    if (everyMs === 0) return;
-    const id = setInterval(() => setNow(new Date()), everyMs);
+    const id = setInterval(() => setNow(present()), everyMs);
     return () => clearInterval(id);
   }, [everyMs]);
   return now;

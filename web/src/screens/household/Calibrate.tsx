@@ -120,7 +120,7 @@ function Clock({
   stop: string;
 }) {
   const [since, setSince] = useState<number | null>(null);
-  const now = useNow(500);
+  useNow(500);
   return (
     <>
       <NumberField label={label} unit="s" value={seconds} onChange={onSeconds} />
@@ -134,7 +134,7 @@ function Clock({
               setSince(null);
             }}
           >
-            {stop} · {timer(Math.max(0, (now.getTime() - since) / 1000))}
+            {stop} · {timer(Math.max(0, (Date.now() - since) / 1000))}
           </Secondary>
         )}
       </div>

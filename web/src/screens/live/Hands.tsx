@@ -1,6 +1,7 @@
 import type { BrewSheet, EventDoc } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { useKey } from "../../parts/Keys";
+import { millilitres } from "../../parts/say";
 
 type Turn = NonNullable<EventDoc["turn"]>;
 
@@ -23,6 +24,7 @@ export function Hands({ brew }: { brew: BrewSheet }) {
   const smells = () => ripens && confirm(brew.id, { kind: "step-done", step: step.key, sign: "smell" });
   useKey("l", lid);
   useKey("r", smells);
+  if (step?.kind === "strain" && fire) return <Marc brew={brew} pressed={fire.pressed} turn={turn} />;
   if (!pot) return null;
   return (
     <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -44,40 +46,71 @@ export function Hands({ brew }: { brew: BrewSheet }) {
         </>
       )}
       {onFlame && (
-        <div role="group" aria-label="Flame" className="flex items-center">
-          <span className="mr-2 text-muted">Flame</span>
-          {FLAMES.map((f) => (
-            <button
-              key={f}
-              type="button"
-              aria-pressed={fire.flame === f}
-              className="min-h-11 border-transparent border-b-[3px] px-2.5 aria-pressed:border-ember aria-pressed:font-semibold"
-              onClick={() => fire.flame !== f && turn(`flame-${f}`)}
-            >
-              {f}
-            </button>
-          ))}
-        </div>
+        <Setting
+          name="Flame"
+          all={FLAMES.map((f) => ({ value: f, words: f }))}
+          now={fire.flame}
+          onPick={(f) => turn(`flame-${f}`)}
+        />
       )}
     </div>
   );
 }
 
-const WORDS: Record<string, string> = {
-  "lid-on": "lid on",
-  "lid-off": "lid off",
-  "flame-off": "flame off",
-  "flame-low": "low flame",
-  "flame-medium": "medium flame",
-  "flame-high": "high flame",
-};
+/** One of a few settings, the one that stands underlined. */
+function Setting<T extends string>({
+  name,
+  all,
+  now,
+  onPick,
+}: {
+  name: string;
+  all: readonly { value: T; words: string }[];
+  now: string;
+  onPick: (value: T) => void;
+}) {
+  return (
+    <div role="group" aria-label={name} className="flex items-center">
+      <span className="mr-2 text-muted">{name}</span>
+      {all.map(({ value, words }) => (
+        <button
+          key={value}
+          type="button"
+          aria-pressed={now === value}
+          className="min-h-11 border-transparent border-b-[3px] px-2.5 aria-pressed:border-ember aria-pressed:font-semibold"
+          onClick={() => now !== value && onPick(value)}
+        >
+          {words}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** Whether the spent herbs are let drip or pressed, and how much that makes. */
+function Marc({ brew, pressed, turn }: { brew: BrewSheet; pressed: boolean; turn: (t: Turn) => void }) {
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-x-4">
+      <Setting
+        name="Marc"
+        all={[
+          { value: "drained", words: "let it drip" },
+          { value: "pressed", words: "press it" },
+        ]}
+        now={pressed ? "pressed" : "drained"}
+        onPick={(m) => turn(`marc-${m}`)}
+      />
+      <span className="text-muted">{millilitres(brew.leftMl)} for the mugs</span>
+    </div>
+  );
+}
 
 /** What an event was, as its undo says it. */
 export function eventWords(brew: BrewSheet, event: BrewSheet["events"][number]): string {
   if (event.kind === "step-done") {
     return `“${brew.plan.steps.find((s) => s.key === event.step)?.confirm ?? "the last step"}”`;
   }
-  if (event.kind === "turned") return `“${WORDS[event.turn ?? ""] ?? "turned"}”`;
+  if (event.kind === "turned") return `“${event.text}”`;
   if (event.kind === "poured") return `the ${event.text} poured`;
   return `the reading, ${event.text}`;
 }

@@ -1,5 +1,6 @@
 import type { BrewSheet } from "../../api/client";
 import { confirm } from "../../api/outbox";
+import { presentMs } from "../../api/present";
 import { day, millilitres } from "../../parts/say";
 import { eventWords, lastSaid } from "./Hands";
 
@@ -13,7 +14,7 @@ export function Servings({ brew }: { brew: BrewSheet }) {
   const cup = Math.round(Math.min(brew.plan.cupMl, brew.leftMl) / 5) * 5;
   const last = lastSaid(brew);
   const usedBy = new Date(brew.readyAt ?? brew.serverNow).getTime() + KEEPS_MS;
-  if (usedBy < Date.now()) return null;
+  if (usedBy < presentMs()) return null;
   return (
     <section aria-label="Servings" className="mt-4">
       <p>

@@ -24,7 +24,7 @@ export function Measures({
         {plan.additions.map((a, i) => (
           <li
             key={i}
-            className={`grid grid-cols-[5.6rem_minmax(0,1fr)] items-baseline gap-x-4 border-hairline border-b ${narrow ? "" : "sm:grid-cols-[5.6rem_minmax(0,1fr)_minmax(0,11.5rem)]"} ${tight ? "py-1" : "py-2"} ${ticked?.has(i) ? "opacity-60" : ""}`}
+            className={`grid grid-cols-[5.6rem_minmax(0,1fr)] items-baseline gap-x-4 border-hairline border-b ${narrow ? "" : "sm:grid-cols-[5.6rem_minmax(0,1fr)_minmax(0,8.75rem)]"} ${tight ? "py-1" : "py-2"} ${ticked?.has(i) ? "opacity-60" : ""}`}
           >
             <Why workings={plan.workings[`additions.${i}.grams`]} className="text-right">
               <span className="figure text-[1.7rem] leading-none">{grams(a.grams)}</span>
@@ -66,7 +66,7 @@ function where(a: AdditionLine, plan: PlanSheet): string {
   const what = [a.form, a.cut === "whole" ? "" : a.cut, a.prep && !a.prep.includes(a.cut) ? a.prep : ""]
     .filter(Boolean)
     .join(", ");
-  const place = a.perCup ? "into the cup" : placeOf(a, plan);
+  const place = a.perCup ? `into the cup${a.inCup && ` ${a.inCup}`}` : placeOf(a, plan);
   return `${what} · ${place}`;
 }
 

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { KitchenSheet, Person, PlanSheet } from "../../api/client";
+import { present, presentMs } from "../../api/present";
 import { clock } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
 import type { Order, Ordered } from "./order";
@@ -153,7 +154,7 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
         {(close) => (
           <ReadyAt
             at={order.at}
-            soon={plan ? new Date(Date.now() + plan.totalS * 1000) : new Date()}
+            soon={plan ? new Date(presentMs() + plan.totalS * 1000) : present()}
             onPick={(at) => {
               onChange({ at });
               close();

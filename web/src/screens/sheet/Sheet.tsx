@@ -2,6 +2,7 @@ import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, type PlanSheet, type WayLine } from "../../api/client";
 import { uuid } from "../../api/outbox";
+import { present } from "../../api/present";
 import {
   foresee,
   queryClient,
@@ -89,7 +90,7 @@ export default function Sheet() {
       setStarting(true);
       setFailure(null);
       try {
-        const wish = ask(recipeId, doc, now ? { ...ordered, at: undefined } : ordered, new Date());
+        const wish = ask(recipeId, doc, now ? { ...ordered, at: undefined } : ordered, present());
         const brew = await api.addBrew({
           ...wish,
           id: uuid(),

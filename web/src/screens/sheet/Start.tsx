@@ -1,4 +1,5 @@
 import type { PlanSheet } from "../../api/client";
+import { presentMs } from "../../api/present";
 import { clock } from "../../parts/say";
 
 /** The one button of the sheet, or why there is none. */
@@ -16,7 +17,7 @@ export function Start({
   unsure: number;
   onStart: (now: boolean) => void;
 }) {
-  const soon = new Date(Date.now() + plan.totalS * 1000);
+  const soon = new Date(presentMs() + plan.totalS * 1000);
   if (plan.stopped) {
     return (
       <p className="max-w-56 border-stop border-l-4 pl-3 text-sm">

@@ -1,16 +1,28 @@
 package embercup.journeys;
 
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Clock;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import embercup.server.RunningServer;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
@@ -18,12 +30,18 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 
 /**
  * A cook's browser: Debian's Chromium, started once; a fresh context for each test. Errors on a page fail the test that
- * caused them.
+ * caused them, and a pot that a test left on the fire is given up after it, so that the next finds the kitchen as it was.
  */
 final class Browser implements BeforeEachCallback, AfterEachCallback {
 
     static final int WIDE = 1280;
     static final int HIGH = 800;
+
+    /** How long a page may take on a machine that is busy with other things, ms. */
+    private static final int PATIENCE_MS = 20_000;
+
+    /** The shell draws pages only; the whole browser draws its own window beside each of them, for half of the time. */
+    private static final List<String> EXECUTABLES = List.of("/usr/bin/chromium-headless-shell", "/usr/bin/chromium");
 
     private static final List<String> FLAGS = List.of(
             "--no-sandbox",
@@ -39,14 +57,25 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
     private final List<BrowserContext> open = new ArrayList<>();
     private final List<String> errors = new ArrayList<>();
 
+    /** Starts Debian's Chromium. */
+    static com.microsoft.playwright.Browser launch(Playwright playwright) {
+        Path executable = EXECUTABLES.stream()
+                .map(Path::of)
+                .filter(Files::isExecutable)
+                .findFirst()
+                .orElseThrow();
+        return playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(executable)
+                        .setArgs(FLAGS));
+    }
+
     private static synchronized com.microsoft.playwright.Browser chromium() {
         if (chromium == null) {
             Playwright playwright = Playwright.create();
-            chromium = playwright
-                    .chromium()
-                    .launch(new BrowserType.LaunchOptions()
-                            .setExecutablePath(Path.of(System.getProperty("chromium", "/usr/bin/chromium")))
-                            .setArgs(FLAGS));
+            chromium = launch(playwright);
+            PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
             Runtime.getRuntime().addShutdownHook(new Thread(playwright::close));
         }
         return chromium;
@@ -64,6 +93,7 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
         }
         open.forEach(BrowserContext::close);
         open.clear();
+        RunningServer.offTheFire();
         if (!errors.isEmpty() && context.getExecutionException().isEmpty()) {
             throw new AssertionError("the page complained: " + errors);
         }
@@ -83,34 +113,53 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
     }
 
     Page phone() {
-        return page(390, 844, ColorScheme.DARK, RunningServer.address());
+        return phone(RunningServer.address());
     }
 
-    Page page(int width, int height, ColorScheme scheme, String server) {
-        BrowserContext context = chromium()
-                .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
-                        .setViewportSize(width, height)
-                        .setColorScheme(scheme)
-                        .setBaseURL(server));
-        open.add(context);
-        context.setDefaultTimeout(15_000);
-        Page page = context.newPage();
-        page.onPageError(errors::add);
+    private Page phone(String server) {
+        return page(390, 844, ColorScheme.DARK, server);
+    }
+
+    /** A phone whose clock is wrong by some minutes; it runs on from there. */
+    Page phoneThatIsFast(int minutes) {
+        Page page = phone();
+        page.clock()
+                .install(new Clock.InstallOptions()
+                        .setTime(Instant.now().plus(minutes, ChronoUnit.MINUTES).toString()));
         return page;
     }
 
-    /** A laptop that lives somewhere and believes it is some moment. */
+    Page page(int width, int height, ColorScheme scheme, String server) {
+        return page(new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setColorScheme(scheme)
+                .setBaseURL(server));
+    }
+
+    /** A laptop that lives somewhere, at some moment by its own clock and by the server's. */
     Page laptop(String zone, String moment) {
-        BrowserContext context = chromium()
-                .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
-                        .setViewportSize(WIDE, HIGH)
-                        .setTimezoneId(zone)
-                        .setBaseURL(RunningServer.address()));
+        Page page = page(new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(WIDE, HIGH)
+                .setTimezoneId(zone)
+                .setBaseURL(RunningServer.address()));
+        page.clock().setFixedTime(moment);
+        String date = DateTimeFormatter.RFC_1123_DATE_TIME.format(
+                OffsetDateTime.parse(moment).withOffsetSameInstant(ZoneOffset.UTC));
+        page.route("**/api/**", route -> {
+            APIResponse answer = route.fetch();
+            Map<String, String> headers = new HashMap<>(answer.headers());
+            headers.put("date", date);
+            route.fulfill(new Route.FulfillOptions().setResponse(answer).setHeaders(headers));
+        });
+        return page;
+    }
+
+    private Page page(com.microsoft.playwright.Browser.NewContextOptions options) {
+        BrowserContext context = chromium().newContext(options);
         open.add(context);
-        context.setDefaultTimeout(15_000);
+        context.setDefaultTimeout(PATIENCE_MS);
         Page page = context.newPage();
         page.onPageError(errors::add);
-        page.clock().setFixedTime(moment);
         return page;
     }
 

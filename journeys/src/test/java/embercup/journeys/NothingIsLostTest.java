@@ -10,8 +10,12 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import embercup.server.RunningServer;
+import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
+import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -124,6 +128,31 @@ class NothingIsLostTest {
         other.navigate(page.url());
         assertThat(button(other, "^Cups: 3 cups")).isVisible();
         assertThat(button(other, "^Strength: gentle")).isVisible();
+    }
+
+    /** Its own clock is two and a quarter hours fast; the minutes it shows are the kitchen's. */
+    @Test
+    void aPhoneWithAWrongClockShowsTheRightMinutes() {
+        Page laptop = brewing(browser.laptop(), "Linden and elderflower");
+        Page phone = browser.phoneThatIsFast(135);
+        phone.navigate("/");
+        Locator strip = link(phone, "^Linden and elderflower.*left");
+        assertThat(strip).isVisible();
+        laptop.navigate("/");
+        pot(laptop, "Caraway and anise").click();
+        pot(phone, "Caraway and anise").click();
+        Assertions.assertThat(readyAt(phone)).isCloseTo(readyAt(laptop), Offset.offset(1L));
+    }
+
+    /** What the button of a sheet says, as minutes from now. */
+    private static long readyAt(Page page) {
+        button(page, "Start now").waitFor();
+        Matcher clock = Pattern.compile("ready (\\d\\d):(\\d\\d)")
+                .matcher(button(page, "Start now").textContent());
+        Assertions.assertThat(clock.find()).isTrue();
+        LocalTime ready = LocalTime.of(Integer.parseInt(clock.group(1)), Integer.parseInt(clock.group(2)));
+        long minutes = ChronoUnit.MINUTES.between(LocalTime.now(), ready);
+        return Math.floorMod(minutes, 24 * 60L);
     }
 
     @Test

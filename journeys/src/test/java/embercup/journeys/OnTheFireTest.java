@@ -94,6 +94,7 @@ class OnTheFireTest {
         assertThat(page.getByText("Other than planned, the lid is off.")).isVisible();
         button(page, "Smells ready").click();
         assertThat(now(page)).not().containsText("simmer");
+        pressTheMarc(page);
         while (!now(page).textContent().contains("The cup is ready")
                 && heading(page, "How was it?").count() == 0) {
             String before = now(page).textContent();
@@ -101,13 +102,28 @@ class OnTheFireTest {
             assertThat(now(page).or(heading(page, "How was it?")).first()).not().hasText(before);
         }
         assertThat(page.getByText("by its smell")).isVisible();
-        assertThat(page.getByText(Pattern.compile("\\d\\d:\\d\\d lid off$"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("\\d\\d:\\d\\d lid off, \\d\\d:\\d\\d marc pressed$")))
+                .isVisible();
         button(page, "Pour 240 mL").click();
         assertThat(page.getByText(Pattern.compile("^240 mL poured"))).isVisible();
         button(page, "Ring then").click();
         page.reload();
         assertThat(page.getByText(Pattern.compile("^240 mL poured"))).isVisible();
         assertThat(button(page, "It will ring")).isVisible();
+    }
+
+    /** Goes on to the strain, and presses what drips; 13 g of root give 8 mL more so. */
+    private static void pressTheMarc(Page page) {
+        while (!now(page).textContent().startsWith("Strain")) {
+            String before = now(page).textContent();
+            confirm(page);
+            assertThat(now(page)).not().hasText(before);
+        }
+        assertThat(now(page)).containsText("Strain through a sieve into 2 mugs");
+        assertThat(button(page, "let it drip")).hasAttribute("aria-pressed", "true");
+        button(page, "press it").click();
+        assertThat(button(page, "press it")).hasAttribute("aria-pressed", "true");
+        assertThat(button(page, "Undo “marc pressed”")).isVisible();
     }
 
     @Test

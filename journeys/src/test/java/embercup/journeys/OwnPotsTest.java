@@ -130,6 +130,7 @@ class OwnPotsTest {
         first.waitForURL(Pattern.compile(".*/recipe/.*"));
         Page second = browser.laptop();
         second.navigate(first.url());
+        second.getByLabel("About it").waitFor();
         first.getByLabel("About it").fill("changed here");
         button(first, "Keep the change").click();
         first.waitForURL(Pattern.compile(".*/sheet/.*"));

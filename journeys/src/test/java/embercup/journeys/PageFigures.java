@@ -1,11 +1,8 @@
 package embercup.journeys;
 
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
-import java.nio.file.Path;
-import java.util.List;
 import java.util.stream.IntStream;
 
 /**
@@ -22,11 +19,7 @@ public final class PageFigures {
     /** @param args the address */
     public static void main(String[] args) {
         try (Playwright playwright = Playwright.create();
-                Browser browser = playwright
-                        .chromium()
-                        .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of(System.getProperty("chromium", "/usr/bin/chromium")))
-                                .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic")))) {
+                Browser browser = embercup.journeys.Browser.launch(playwright)) {
             load(browser, args[0]);
             redraw(browser, args[0]);
         }

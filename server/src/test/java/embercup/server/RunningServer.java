@@ -1,7 +1,13 @@
 package embercup.server;
 
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -18,6 +24,7 @@ public final class RunningServer implements BeforeAllCallback {
 
     private static ConfigurableApplicationContext context;
     private static String address;
+    private static final Set<String> demo = new HashSet<>();
 
     @Override
     public void beforeAll(ExtensionContext extension) {
@@ -29,8 +36,34 @@ public final class RunningServer implements BeforeAllCallback {
         if (context == null) {
             context = start(Map.of("ember.demo", "true"));
             address = "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+            demo.addAll(onTheFire());
         }
         return address;
+    }
+
+    /** Gives up every brew that is waiting or burning and is not the demo household's own. */
+    public static void offTheFire() {
+        if (context == null) {
+            return;
+        }
+        for (String brew : onTheFire()) {
+            if (!demo.contains(brew)) {
+                post(
+                        "/api/brews/" + brew + "/events",
+                        "{\"id\":\"%s\",\"kind\":\"abandoned\"}".formatted(UUID.randomUUID()));
+            }
+        }
+    }
+
+    private static List<String> onTheFire() {
+        Instant now = Instant.now();
+        String days = "?from=%s&to=%s".formatted(now.minus(1, ChronoUnit.DAYS), now.plus(1, ChronoUnit.DAYS));
+        return get("/api/day" + days)
+                .body()
+                .get("open")
+                .valueStream()
+                .map(brew -> brew.get("id").asString())
+                .toList();
     }
 
     /** Another server on the same database. */

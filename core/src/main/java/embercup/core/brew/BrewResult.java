@@ -10,6 +10,7 @@ import java.util.Map;
  * @param pouredMl all water that went in, refills included
  * @param yieldMl strained liquor
  * @param retainedMl water kept by the spent herbs
+ * @param otherwiseKeptMl what the herbs would keep, had they been pressed instead of drained, or drained instead of pressed
  * @param evaporatedMl steam
  * @param drawn what is in the liquor by class, in grams of herb given up
  * @param held what the herbs held by class
@@ -26,6 +27,7 @@ public record BrewResult(
         double pouredMl,
         double yieldMl,
         double retainedMl,
+        double otherwiseKeptMl,
         double evaporatedMl,
         Map<ExtractClass, Double> drawn,
         Map<ExtractClass, Double> held,
@@ -38,6 +40,11 @@ public record BrewResult(
 
     public double totalS() {
         return stages.isEmpty() ? 0 : stages.get(stages.size() - 1).endS();
+    }
+
+    /** Water that the spent herbs keep when they are treated as planned, or otherwise, mL. */
+    public double keptMl(boolean asPlanned) {
+        return asPlanned ? retainedMl : otherwiseKeptMl;
     }
 
     /** Share of a class that the cup holds of what the herbs held, 0–1; 0 when they held none. */

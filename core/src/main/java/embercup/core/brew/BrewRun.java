@@ -45,6 +45,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     private boolean kettle;
     private double asideC;
     private double strainedKeptMl;
+    private double otherwiseKeptMl;
 
     /** How much of a brew is followed. */
     enum Follow {
@@ -100,6 +101,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
                 pouredMl,
                 yield,
                 kept,
+                pot.strained ? otherwiseKeptMl : 0,
                 pot.evaporatedMl,
                 drawn,
                 held,
@@ -222,7 +224,9 @@ final class BrewRun implements Stage.Visitor<Boolean> {
 
     @Override
     public Boolean strain(Stage.Strain stage) {
-        double kept = Math.min(pot.waterMl, liquor.keptMl(stage.pressed()));
+        boolean pressed = setup.measured().pressed(index, stage.pressed());
+        double kept = Math.min(pot.waterMl, liquor.keptMl(pressed));
+        otherwiseKeptMl = Math.min(pot.waterMl, liquor.keptMl(!pressed));
         boolean refillFollows = setup.stages().stream().skip(index).anyMatch(s -> s.kind() == StageKind.REFILL);
         liquor.strain(pot.waterMl, kept);
         double strainedMl = pot.waterMl - kept;

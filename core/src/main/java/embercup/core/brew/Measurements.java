@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param heatS heating before the stage proper, s
  * @param stageS the whole stage, its heating included, s
  * @param readings volumes and temperatures that were read during a stage, or after a strain
- * @param turns lid and flame turned by hand; each holds until the next, or until the next step of the plan
+ * @param turns what hands did to lid, flame and marc; each holds until the next, or until the next step of the plan
  */
 public record Measurements(
         Map<Integer, Double> heatS, Map<Integer, Double> stageS, List<Reading> readings, List<Turned> turns) {
@@ -30,7 +30,7 @@ public record Measurements(
     public record Reading(int stage, double atS, Kind kind, double value) {}
 
     /**
-     * Lid or flame turned.
+     * Lid or flame turned, or the marc pressed.
      *
      * @param atS seconds from the stage's beginning
      */
@@ -56,6 +56,15 @@ public record Measurements(
                 : readings.stream()
                         .filter(r -> r.stage == stage && r.kind == kind)
                         .max(Comparator.comparingDouble(Reading::atS));
+    }
+
+    /** Whether the marc of a strain was pressed; as the plan has it when no hand did otherwise. */
+    boolean pressed(int stage, boolean planned) {
+        boolean pressed = planned;
+        for (Turned turned : turns(stage, 0)) {
+            pressed = turned.turn().pressed(pressed);
+        }
+        return pressed;
     }
 
     /** Turns of a stage from a moment on, in order. */

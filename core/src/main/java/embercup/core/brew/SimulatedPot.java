@@ -32,7 +32,7 @@ public final class SimulatedPot {
         waterMl += millilitres;
     }
 
-    /** Takes liquor out. */
+    /** Takes liquor out; gives it back when negative, mL. */
     public void takeOut(double millilitres) {
         waterMl = Math.max(0, waterMl - millilitres);
     }

@@ -4,37 +4,57 @@ import embercup.core.kitchen.Burner;
 import embercup.core.recipe.Flame;
 import java.util.Optional;
 
-/** What a hand did to the lid or to the flame, other than the plan says. */
+/** What a hand did to the lid, to the flame or to the marc, other than the plan says. */
 public enum Turn {
-    LID_ON,
-    LID_OFF,
-    FLAME_OFF,
-    FLAME_LOW,
-    FLAME_MEDIUM,
-    FLAME_HIGH;
+    LID_ON(Of.LID),
+    LID_OFF(Of.LID),
+    FLAME_OFF(Of.FLAME),
+    FLAME_LOW(Of.FLAME),
+    FLAME_MEDIUM(Of.FLAME),
+    FLAME_HIGH(Of.FLAME),
+    /** The herbs were only let drip off. */
+    MARC_DRAINED(Of.MARC),
+    /** The rest was pressed out of the herbs. */
+    MARC_PRESSED(Of.MARC);
 
-    /** Whether it is the flame's; the others are the lid's. */
-    public boolean ofFlame() {
-        return this != LID_ON && this != LID_OFF;
+    private enum Of {
+        LID,
+        FLAME,
+        MARC
     }
 
-    /** The setting of the burner after it; empty when the flame is off, or for a lid. */
+    private final Of of;
+
+    Turn(Of of) {
+        this.of = of;
+    }
+
+    public boolean ofFlame() {
+        return of == Of.FLAME;
+    }
+
+    /** The setting of the burner after it; empty when the flame is off, or when it is not the flame's. */
     public Optional<Flame> flame() {
         return switch (this) {
             case FLAME_LOW -> Optional.of(Flame.LOW);
             case FLAME_MEDIUM -> Optional.of(Flame.MEDIUM);
             case FLAME_HIGH -> Optional.of(Flame.HIGH);
-            case FLAME_OFF, LID_ON, LID_OFF -> Optional.empty();
+            default -> Optional.empty();
         };
     }
 
-    /** Power after it, W; {@code before} for a lid. */
+    /** Power after it, W; {@code before} when it is not the flame's. */
     public double watts(Burner burner, double before) {
         return ofFlame() ? flame().map(burner::watts).orElse(0.0) : before;
     }
 
-    /** Whether the lid is on after it; {@code before} for the flame. */
+    /** Whether the lid is on after it; {@code before} when it is not the lid's. */
     public boolean lid(boolean before) {
-        return ofFlame() ? before : this == LID_ON;
+        return of == Of.LID ? this == LID_ON : before;
+    }
+
+    /** Whether the marc is pressed after it; {@code before} when it is not the marc's. */
+    public boolean pressed(boolean before) {
+        return of == Of.MARC ? this == MARC_PRESSED : before;
     }
 }

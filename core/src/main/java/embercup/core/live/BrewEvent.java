@@ -67,7 +67,7 @@ public sealed interface BrewEvent {
         }
     }
 
-    /** Lid or flame turned by hand, other than the plan says; it holds until the next step begins. */
+    /** A hand at lid, flame or marc, other than the plan says; it holds until the next step begins. */
     record Turned(UUID id, Instant at, Turn turn) implements BrewEvent {
         @Override
         public <R> R accept(Visitor<R> visitor) {

@@ -27,8 +27,8 @@ import java.util.Optional;
  * @param strengthChange predicted strength now minus planned strength
  * @param advice what can be done now about a cup that will not be as planned; empty when it will
  * @param lateS seconds the brew is behind its plan; negative when ahead
- * @param fire flame and lid as they stand at the step to do
- * @param turns lid and flame turned by hand, in order
+ * @param fire flame, lid and marc as they stand at the step to do
+ * @param turns what hands did to lid, flame and marc, in order
  * @param pouredMl poured for somebody to drink so far, mL
  */
 public record LiveBrew(

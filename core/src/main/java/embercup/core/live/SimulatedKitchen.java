@@ -139,10 +139,13 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             }
             begin(stage, run);
             Instant from = began;
+            Fire planned = fire;
             for (BrewEvent.Turned turned : turns) {
                 if (!turned.at().isBefore(began) && turned.at().isBefore(until)) {
                     pot.advance(LiveStep.seconds(from, turned.at()), fire.watts() * powerFactor, fire.lid());
-                    fire = fire.then(turned.turn(), kitchen.burner());
+                    Fire after = fire.then(turned.turn(), kitchen.burner());
+                    pot.takeOut(keptMl(planned, after) - keptMl(planned, fire));
+                    fire = after;
                     from = turned.at();
                 }
             }
@@ -165,7 +168,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             }
             if (stage.kind() == StageKind.STRAIN && !strained) {
                 strained = true;
-                pot.takeOut(keptMl(((Stage.Strain) stage).pressed()));
+                pot.takeOut(plan.brew().keptMl(true));
             }
             if (stage instanceof Stage.Refill refill) {
                 strained = false;
@@ -176,8 +179,9 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             }
         }
 
-        private double keptMl(boolean pressed) {
-            return plan.brew().retainedMl() * (pressed ? 0.6 : 1);
+        /** What the herbs keep; what is pressed out of them comes to the rest. */
+        private double keptMl(Fire planned, Fire now) {
+            return plan.brew().keptMl(now.pressed() == planned.pressed());
         }
 
         private double target(Step step, StageRun run) {

@@ -16,6 +16,15 @@ public enum Cut {
         return Math.abs(ordinal() - other.ordinal());
     }
 
+    /** What holds it back when the liquor is strained (common practice, no source). */
+    public String strainer() {
+        return switch (this) {
+            case WHOLE, SLICED, CHOPPED -> "a sieve";
+            case BRUISED, CRUSHED, GRATED -> "a fine sieve";
+            case GROUND, PASTE -> "a cloth";
+        };
+    }
+
     /** Fine enough to flow and to pass a coarse sieve. */
     public boolean fine() {
         return this == GROUND || this == PASTE;

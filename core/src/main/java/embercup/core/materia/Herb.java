@@ -5,6 +5,7 @@ import embercup.core.measure.Unit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * One herb or kitchen ingredient of the materia: what it is, how it measures, how much is usual, how it gives itself to
@@ -31,7 +32,9 @@ import java.util.Optional;
  * @param foraged whether it is commonly gathered wild and needs an identity check
  * @param stains whether it dyes hands and counters
  * @param sour whether it makes the cup acid
+ * @param curdles whether it splits in an acid cup
  * @param withAcid how its colour turns in an acid cup; empty when it does not
+ * @param inCup how warm a cup it goes into; empty when that does not matter
  * @param substitutes what can stand in for it
  * @param constituents what it holds that has a daily limit
  * @param cautions where care is due
@@ -59,7 +62,9 @@ public record Herb(
         boolean foraged,
         boolean stains,
         boolean sour,
+        boolean curdles,
         Optional<ColourTurn> withAcid,
+        Optional<CupGate> inCup,
         List<Substitute> substitutes,
         List<Content> constituents,
         List<HerbCaution> cautions,
@@ -101,6 +106,8 @@ public record Herb(
                 false,
                 false,
                 false,
+                false,
+                Optional.empty(),
                 Optional.empty(),
                 List.of(),
                 List.of(),
@@ -136,7 +143,9 @@ public record Herb(
                 foraged,
                 stains,
                 sour,
+                curdles,
                 withAcid,
+                inCup,
                 substitutes,
                 constituents,
                 cautions,
@@ -199,6 +208,14 @@ public record Herb(
             return amounts.getOrDefault(extractClass, 1.0);
         }
     }
+
+    /**
+     * How warm a cup may be, or must be, for what is stirred into it.
+     *
+     * @param aboveC the cup is warmer than this; empty when it may be cold
+     * @param belowC the cup is cooler than this; empty when it may be hot
+     */
+    public record CupGate(OptionalDouble aboveC, OptionalDouble belowC, String why, String source) {}
 
     /** Colours of the liquor before and after acid comes to it. */
     public record ColourTurn(String from, String to, String source) {}

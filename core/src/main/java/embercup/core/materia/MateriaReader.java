@@ -3,6 +3,7 @@ package embercup.core.materia;
 import embercup.core.materia.Herb.Bulk;
 import embercup.core.materia.Herb.ColourTurn;
 import embercup.core.materia.Herb.Content;
+import embercup.core.materia.Herb.CupGate;
 import embercup.core.materia.Herb.DoseRange;
 import embercup.core.materia.Herb.Gives;
 import embercup.core.materia.Herb.HerbCaution;
@@ -187,7 +188,11 @@ final class MateriaReader {
                 n.flag("foraged"),
                 n.flag("stains"),
                 n.flag("sour"),
+                n.flag("curdles"),
                 n.optional("withAcid").map(a -> new ColourTurn(a.text("from"), a.text("to"), source(a))),
+                n.optional("inCup")
+                        .map(c -> new CupGate(
+                                c.numberIfAny("aboveC"), c.numberIfAny("belowC"), c.text("why"), source(c))),
                 substitutes,
                 contents,
                 cautions,

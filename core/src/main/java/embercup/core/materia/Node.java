@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Consumer;
 
@@ -69,6 +70,10 @@ final class Node {
             return n.doubleValue();
         }
         throw new IllegalStateException(path + "." + name + " is not a number");
+    }
+
+    OptionalDouble numberIfAny(String name) {
+        return has(name) ? OptionalDouble.of(number(name)) : OptionalDouble.empty();
     }
 
     double numberOr(String name, double fallback) {

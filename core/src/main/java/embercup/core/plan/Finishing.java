@@ -1,41 +1,164 @@
 package embercup.core.plan;
 
+import embercup.core.brew.StageRun;
+import embercup.core.materia.Herb;
+import embercup.core.materia.Herb.CupGate;
+import embercup.core.materia.Materia;
+import embercup.core.materia.Severity;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Proposal.Reason;
 import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Schools;
 import embercup.core.recipe.Schools.Choice;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
-/** The temperature gate before what a cook's school puts into the cup only below a temperature. */
+/**
+ * What is stirred into the cup, and how warm the cup may be, or must be, for it: fat while it is hot, honey once it has cooled
+ * where the cook's school has it so. A finish that mixes them is taken apart, with a wait before each cooler part.
+ */
 final class Finishing {
 
-    /** Honey goes in below this in one school (common practice, no source), °C. */
-    private static final double HONEY_C = 40;
+    private final Materia materia;
+    private final PlanRequest request;
+    private final Recipe recipe;
+    private final int last;
 
-    private Finishing() {}
+    private Finishing(Materia materia, PlanRequest request) {
+        this.materia = materia;
+        this.request = request;
+        this.recipe = request.recipe();
+        this.last = recipe.stages().size() - 1;
+    }
 
-    /** The request with a wait for honey before its finish, when the school has it and the recipe has none. */
-    static PlanRequest gated(PlanRequest request, List<Reason> reasons) {
-        Recipe recipe = request.recipe();
-        int last = recipe.stages().size() - 1;
-        boolean honey = recipe.stages().get(last).kind() == StageKind.FINISH
-                && recipe.additions().stream()
-                        .anyMatch(a -> a.stage() == last && a.herb().equals("honey"));
-        boolean cooled = recipe.stages().stream()
-                .anyMatch(s -> s instanceof Stage.Cool c && c.toC() <= HONEY_C
-                        || s instanceof Stage.Macerate m && m.toC().orElse(0) <= HONEY_C);
-        if (!honey || cooled || !request.schools().hold(Choice.BELOW_40)) {
+    /** The request with a wait before whatever goes only into a cooler cup, when the recipe has none. */
+    static PlanRequest gated(Materia materia, PlanRequest request, List<Reason> reasons) {
+        return new Finishing(materia, request).gated(reasons);
+    }
+
+    private PlanRequest gated(List<Reason> reasons) {
+        List<Double> gates = recipe.additions().stream()
+                .map(this::belowC)
+                .flatMapToDouble(OptionalDouble::stream)
+                .boxed()
+                .distinct()
+                .sorted(Comparator.reverseOrder())
+                .toList();
+        if (gates.isEmpty()) {
             return request;
         }
-        List<Stage> stages = new ArrayList<>(recipe.stages());
-        stages.add(last, new Stage.Cool(HONEY_C, false));
-        List<Addition> additions = recipe.additions().stream()
-                .map(a -> a.stage() < last ? a : a.at(a.stage() + 1))
-                .toList();
-        reasons.add(new Reason(last, "Honey goes in below 40 °C in your school; the wait is to there.", "practice"));
+        List<Stage> stages = new ArrayList<>(recipe.stages().subList(0, last));
+        List<Addition> additions = new ArrayList<>(recipe.additions());
+        if (recipe.additions().stream()
+                .anyMatch(a -> a.stage() == last && belowC(a).isEmpty())) {
+            stages.add(new Stage.Finish());
+        }
+        for (double gate : gates) {
+            stages.add(new Stage.Cool(gate, false));
+            stages.add(new Stage.Finish());
+            int at = stages.size() - 1;
+            IntStream.range(0, additions.size())
+                    .filter(i -> belowC(recipe.additions().get(i)).equals(OptionalDouble.of(gate)))
+                    .peek(i ->
+                            reasons.add(reason(at - 1, gate, recipe.additions().get(i))))
+                    .forEach(i -> additions.set(i, additions.get(i).at(at)));
+        }
         return request.withRecipe(recipe.withStages(stages).withAdditions(additions));
+    }
+
+    private Reason reason(int wait, double gate, Addition addition) {
+        Herb herb = materia.herb(addition.herb(), "herb");
+        CupGate why = herb.inCup().orElseThrow();
+        return new Reason(
+                wait,
+                "%s goes in below %s: %s. The wait is to there."
+                        .formatted(herb.common(), StageWords.celsius(gate), why.why()),
+                why.source());
+    }
+
+    /** Below which the cup must be for an addition of the finish; empty when it may be hot, or is as cool already. */
+    private OptionalDouble belowC(Addition addition) {
+        boolean finish = addition.stage() == last && recipe.stages().get(last).kind() == StageKind.FINISH;
+        OptionalDouble gate =
+                gate(materia, addition.herb()).map(CupGate::belowC).orElse(OptionalDouble.empty());
+        return finish
+                        && holds(addition.herb(), request.schools())
+                        && gate.isPresent()
+                        && gate.getAsDouble() < coolestC()
+                ? gate
+                : OptionalDouble.empty();
+    }
+
+    private static Optional<CupGate> gate(Materia materia, String herb) {
+        return materia.find(herb).flatMap(Herb::inCup);
+    }
+
+    /** The lowest temperature that the recipe itself waits for. */
+    private double coolestC() {
+        return recipe.stages().stream()
+                .mapToDouble(s -> s instanceof Stage.Cool c
+                        ? c.toC()
+                        : s instanceof Stage.Macerate m ? m.toC().orElse(0) : Double.POSITIVE_INFINITY)
+                .min()
+                .orElse(Double.POSITIVE_INFINITY);
+    }
+
+    /** What a herb asks of its cup: "while it is above 45 °C", "below 40 °C"; empty when nothing. */
+    static String words(Herb herb, Schools schools) {
+        if (herb.inCup().isEmpty() || !holds(herb.slug(), schools)) {
+            return "";
+        }
+        CupGate gate = herb.inCup().get();
+        return gate.aboveC().isPresent()
+                ? "while it is above " + StageWords.celsius(gate.aboveC().getAsDouble())
+                : "below " + StageWords.celsius(gate.belowC().orElseThrow());
+    }
+
+    /** Honey alone is a question on which schools differ. */
+    private static boolean holds(String herb, Schools schools) {
+        return !herb.equals("honey") || schools.hold(Choice.BELOW_40);
+    }
+
+    /** Cautions about what goes into the cup: too cool a cup for a fat, milk beside acid. */
+    static void notes(List<Caution> notes, Materia materia, Recipe recipe, List<StageRun> runs) {
+        for (Addition addition : recipe.additions()) {
+            StageRun run = runs.get(addition.stage());
+            gate(materia, addition.herb())
+                    .filter(g -> run.stage().kind() == StageKind.FINISH
+                            && g.aboveC().isPresent()
+                            && run.startC() < g.aboveC().getAsDouble())
+                    .ifPresent(g -> notes.add(Caution.of(
+                            "cup-too-cool",
+                            Severity.NOTE,
+                            addition.herb(),
+                            "%s: the cup has cooled to %s by then, and %s. Stir it in sooner."
+                                    .formatted(
+                                            materia.herb(addition.herb(), "herb")
+                                                    .common(),
+                                            StageWords.celsius(run.startC()),
+                                            g.why()),
+                            g.source())));
+        }
+        List<Herb> herbs = recipe.additions().stream()
+                .flatMap(a -> materia.find(a.herb()).stream())
+                .toList();
+        Optional<Herb> sour = herbs.stream().filter(Herb::sour).findFirst();
+        Optional<Herb> milk = herbs.stream().filter(Herb::curdles).findFirst();
+        if (sour.isPresent() && milk.isPresent()) {
+            notes.add(Caution.of(
+                    "curdles",
+                    Severity.CARE,
+                    milk.get().slug(),
+                    "%s splits in a cup with %s: leave one of them out."
+                            .formatted(milk.get().common(), sour.get().common().toLowerCase(Locale.ROOT)),
+                    "practice"));
+        }
     }
 }

@@ -5,20 +5,22 @@ import embercup.core.brew.Turn;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.recipe.Flame;
+import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.util.Optional;
 
 /**
- * What is under and over the pot while a step lasts. Immutable.
+ * What is under and over the pot while a step lasts, and what is done to the herbs. Immutable.
  *
  * @param flame setting of the burner; empty when it is off, or when the kettle heats
  * @param watts net power into the water, W; 0 off the heat
  * @param lid whether the lid is on
  * @param kettle whether it is the kettle that heats
+ * @param pressed whether the marc is pressed, where it is strained
  */
-public record Fire(Optional<Flame> flame, double watts, boolean lid, boolean kettle) {
+public record Fire(Optional<Flame> flame, double watts, boolean lid, boolean kettle, boolean pressed) {
 
-    private static final Fire NONE = new Fire(Optional.empty(), 0, false, false);
+    private static final Fire NONE = new Fire(Optional.empty(), 0, false, false, false);
 
     /** As the plan has it; heating that a stage needs before it can begin is done on a high flame under the lid. */
     static Fire of(BrewPlan plan, Step step) {
@@ -30,20 +32,26 @@ public record Fire(Optional<Flame> flame, double watts, boolean lid, boolean ket
         boolean before = step.key().endsWith(".heat");
         boolean heats = before || run.stage().kind() == StageKind.HEAT;
         if (heats && run.kettle()) {
-            return new Fire(Optional.empty(), kitchen.kettleW() * Kitchen.KETTLE_EFFICIENCY, false, true);
+            return new Fire(Optional.empty(), kitchen.kettleW() * Kitchen.KETTLE_EFFICIENCY, false, true, false);
         }
         Optional<Flame> flame = before ? Optional.of(Flame.HIGH) : run.stage().onFlame();
         return new Fire(
                 flame,
                 flame.map(kitchen.burner()::watts).orElse(0.0),
                 before || run.stage().lid() && !run.kettle(),
-                false);
+                false,
+                run.stage() instanceof Stage.Strain strain && strain.pressed());
     }
 
     /** After a hand turned it; the kettle switches itself. */
     public Fire then(Turn turn, Burner burner) {
         return kettle
                 ? this
-                : new Fire(turn.ofFlame() ? turn.flame() : flame, turn.watts(burner, watts), turn.lid(lid), false);
+                : new Fire(
+                        turn.ofFlame() ? turn.flame() : flame,
+                        turn.watts(burner, watts),
+                        turn.lid(lid),
+                        false,
+                        turn.pressed(pressed));
     }
 }

@@ -116,6 +116,7 @@ final class Measures {
                     a.cut(),
                     a.stage(),
                     perCup(a),
+                    "",
                     g,
                     g,
                     g,
@@ -193,16 +194,23 @@ final class Measures {
                 addition.cut(),
                 addition.stage(),
                 perCup(addition),
+                perCup(addition) ? Finishing.words(herb, request.schools()) : "",
                 grams,
                 low,
                 high,
                 dose.perCupG(),
-                kitchen.words(),
+                perCup(addition) ? toEachCup(herb, addition, dose.perCupG()) : kitchen.words(),
                 crosses,
                 String.join(", ", prep(herb, addition)),
                 said(herb, addition, dose.perCupG()),
                 1,
                 own.nearest());
+    }
+
+    private String toEachCup(Herb herb, Addition addition, double perCupG) {
+        String words =
+                measure.kitchen(herb, addition.form(), addition.cut(), perCupG).words();
+        return request.cups() > 1 ? words + " to each cup" : words;
     }
 
     /** The dose as the cook's school says it; the grams of the pot stand beside it. */

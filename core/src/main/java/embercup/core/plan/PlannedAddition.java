@@ -11,11 +11,12 @@ import java.util.Optional;
  * @param common name as the cook says it
  * @param stage index of the stage at whose start it goes in
  * @param perCup whether it goes into each cup instead of the pot
+ * @param inCup how warm the cup is for it, "below 40 °C"; empty when that does not matter
  * @param grams best amount for the whole pot, g
  * @param lowG grams when measured by the kitchen measure and light-handed, g
  * @param highG grams when measured by the kitchen measure and heavy-handed, g
  * @param perCupG grams for one cup, g
- * @param measure kitchen measure in words, "2 tsp"
+ * @param measure kitchen measure in words, "2 tsp", or "1 tsp to each cup"
  * @param weigh whether the spread of the kitchen measure crosses a dose limit
  * @param prep what is done to it first; empty when nothing
  * @param said the amount as the cook's school says a dose, "1.5 g to 150 mL"
@@ -29,6 +30,7 @@ public record PlannedAddition(
         Cut cut,
         int stage,
         boolean perCup,
+        String inCup,
         double grams,
         double lowG,
         double highG,
@@ -49,6 +51,7 @@ public record PlannedAddition(
                 cut,
                 stage,
                 perCup,
+                inCup,
                 grams,
                 lowG,
                 highG,

@@ -53,8 +53,7 @@ public final class Planner {
         BrewResult brew = BrewSimulation.run(pot);
         WaterPlan water = water(pot, brew);
         Vessel vessel = pot.vessel();
-        double dipCm = vessel.fromRimCm(water.dipMl());
-        Timeline timeline = Timeline.of(materia, request, additions, brew.stages(), water, dipCm);
+        Timeline timeline = Timeline.of(materia, request, additions, brew.stages(), water, vessel);
         double reference = referenceBodyPerMl(request);
         double bodyPerMl = bodyPerMl(brew);
         double strength = reference == 0 ? 0 : bodyPerMl / reference;
@@ -99,7 +98,7 @@ public final class Planner {
         }
         rules.check(request.recipe(), "recipe");
         request.check();
-        return Finishing.gated(request, reasons);
+        return Finishing.gated(materia, request, reasons);
     }
 
     private static List<Charge> spentCharges(List<Charge> charges, BrewResult first) {

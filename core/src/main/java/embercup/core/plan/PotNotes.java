@@ -43,6 +43,7 @@ final class PotNotes {
         }
         contradictions(notes, request, brew);
         colours(notes, materia, request.recipe());
+        Finishing.notes(notes, materia, request.recipe(), brew.stages());
         return notes;
     }
 

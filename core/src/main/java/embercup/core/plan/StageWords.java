@@ -1,8 +1,14 @@
 package embercup.core.plan;
 
+import embercup.core.kitchen.Vessel;
+import embercup.core.materia.Cut;
+import embercup.core.recipe.Addition;
 import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.Stage;
+import embercup.core.recipe.StageKind;
+import java.util.Comparator;
 import java.util.Locale;
 
 /** What a stage says to the cook: short, imperative, with the amount. */
@@ -48,7 +54,8 @@ final class StageWords {
     }
 
     /** Label of the stage proper. */
-    record Label(double waterMl, double yieldMl, PlanRequest request, boolean tap) implements Stage.Visitor<String> {
+    record Label(double waterMl, double yieldMl, PlanRequest request, Vessel vessel, boolean tap)
+            implements Stage.Visitor<String> {
         @Override
         public String heat(Stage.Heat stage) {
             return stage.toC().isPresent()
@@ -108,7 +115,8 @@ final class StageWords {
 
         @Override
         public String strain(Stage.Strain stage) {
-            return "Strain" + (stage.pressed() ? " and press" : "") + " into " + cupsWord() + diluted() + spentHerbs();
+            return "Strain" + (stage.pressed() ? " and press" : "") + tool() + " into " + cupsWord() + diluted()
+                    + spentHerbs();
         }
 
         @Override
@@ -124,6 +132,21 @@ final class StageWords {
         @Override
         public String finish(Stage.Finish stage) {
             return "Finish the cup";
+        }
+
+        /** What holds the herbs back: the plunger of a press, else a strainer for the finest of them. */
+        private String tool() {
+            if (vessel.kind() == Vessel.Kind.PRESS) {
+                return ", plunger down slowly,";
+            }
+            Recipe recipe = request.recipe();
+            return " through "
+                    + recipe.additions().stream()
+                            .filter(a -> recipe.stages().get(a.stage()).kind() != StageKind.FINISH)
+                            .map(Addition::cut)
+                            .max(Comparator.naturalOrder())
+                            .orElse(Cut.WHOLE)
+                            .strainer();
         }
 
         private String cupsWord() {

@@ -1,6 +1,7 @@
 package embercup.core.plan;
 
 import embercup.core.brew.StageRun;
+import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
@@ -11,6 +12,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 
 /**
  * Puts the steps of one cook on one time axis. Prep runs while something else waits, if it fits before it is needed; what
@@ -65,8 +67,8 @@ final class Timeline {
             List<PlannedAddition> additions,
             List<StageRun> runs,
             WaterPlan water,
-            double dipCm) {
-        List<Step> stageSteps = stageSteps(request, additions, runs, water, dipCm);
+            Vessel vessel) {
+        List<Step> stageSteps = stageSteps(request, additions, runs, water, vessel);
         List<Step> preps = new ArrayList<>();
         double before = 0;
         List<Step> busy =
@@ -154,9 +156,11 @@ final class Timeline {
 
     private static Step prepStep(int index, PlannedAddition addition, double workS, double restS) {
         String name = addition.common().toLowerCase(Locale.ROOT);
-        String amount = addition.weigh()
-                ? "Weigh " + Words.grams(addition.grams()) + " of " + name
-                : "Measure " + addition.measure() + " of " + name + ", " + Words.grams(addition.grams());
+        String amount = addition.perCup()
+                ? "Put the " + name + " ready, " + addition.measure()
+                : addition.weigh()
+                        ? "Weigh " + Words.grams(addition.grams()) + " of " + name
+                        : "Measure " + addition.measure() + " of " + name + ", " + Words.grams(addition.grams());
         String label = amount
                 + (addition.prep().isEmpty() ? "" : "; " + addition.prep())
                 + (restS > 0 ? "; let it rest " + StageWords.minutes(restS / 60) : "");
@@ -164,7 +168,7 @@ final class Timeline {
     }
 
     private static List<Step> stageSteps(
-            PlanRequest request, List<PlannedAddition> additions, List<StageRun> runs, WaterPlan water, double dipCm) {
+            PlanRequest request, List<PlannedAddition> additions, List<StageRun> runs, WaterPlan water, Vessel vessel) {
         List<Step> steps = new ArrayList<>();
         for (int i = 0; i < runs.size(); i++) {
             StageRun run = runs.get(i);
@@ -194,7 +198,7 @@ final class Timeline {
             }
             String label = run.stage()
                     .accept(new StageWords.Label(
-                            run.startMl(), water.yieldMl(), request, i == 0 && kind == StageKind.MACERATE));
+                            run.startMl(), water.yieldMl(), request, vessel, i == 0 && kind == StageKind.MACERATE));
             steps.add(new Step(
                     "s" + i,
                     kind.code(),
@@ -203,7 +207,7 @@ final class Timeline {
                     run.startS() + run.heatS(),
                     run.properS(),
                     handsOn(kind),
-                    until(run, water, dipCm),
+                    until(run, water, vessel),
                     kind == StageKind.HEAT && run.boils() ? "It has boiled" : begin));
         }
         return steps;
@@ -217,6 +221,14 @@ final class Timeline {
                 .toList();
         if (in.isEmpty() || run.stage().kind() == StageKind.POUR || run.stage().kind() == StageKind.MACERATE) {
             return label;
+        }
+        if (run.stage().kind() == StageKind.FINISH) {
+            String gates = additions.stream()
+                    .filter(a -> a.stage() == run.index() && !a.inCup().isEmpty())
+                    .map(PlannedAddition::inCup)
+                    .distinct()
+                    .collect(Collectors.joining(", "));
+            return "Stir " + String.join(" and ", in) + " into each cup" + (gates.isEmpty() ? "" : ", " + gates);
         }
         String list = in.size() <= 2 ? String.join(" and ", in) : in.size() + " herbs";
         return Words.capital(list) + " in. " + label;
@@ -245,7 +257,7 @@ final class Timeline {
         };
     }
 
-    private static String until(StageRun run, WaterPlan water, double dipCm) {
+    private static String until(StageRun run, WaterPlan water, Vessel vessel) {
         Stage stage = run.stage();
         if (stage instanceof Stage.Heat heat) {
             return heat.toC().isPresent()
@@ -257,7 +269,7 @@ final class Timeline {
                     Locale.ROOT,
                     "until %s is in the pot: the mark at %.1f cm from the rim",
                     StageWords.millilitres(water.dipMl()),
-                    dipCm);
+                    vessel.fromRimCm(water.dipMl()));
         }
         if (stage instanceof Stage.Cool cool) {
             return "until " + StageWords.celsius(cool.toC());

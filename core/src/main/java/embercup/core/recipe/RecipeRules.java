@@ -184,7 +184,11 @@ public final class RecipeRules {
             } else if (kind == StageKind.COMBINE) {
                 check.require(refilled && strained, at + ".kind", "combine", "a combine after a refill and its strain");
             } else if (kind == StageKind.FINISH) {
-                check.require(i == stages.size() - 1, at + ".kind", "finish", "finish as the last stage");
+                check.require(
+                        stages.subList(i, stages.size()).stream().allMatch(s -> AFTER_FINISH.contains(s.kind())),
+                        at + ".kind",
+                        "finish",
+                        "finish at the end: after it only cool and another finish");
             } else if (strained) {
                 check.require(
                         AFTER_STRAIN.contains(kind),
@@ -201,6 +205,8 @@ public final class RecipeRules {
                 "no stage in which the herbs give",
                 "at least one of boil, simmer, reduce, steep, macerate, rest");
     }
+
+    private static final Set<StageKind> AFTER_FINISH = EnumSet.of(StageKind.FINISH, StageKind.COOL);
 
     private static final Set<StageKind> AFTER_STRAIN =
             EnumSet.of(StageKind.COMBINE, StageKind.COOL, StageKind.REST, StageKind.REFILL, StageKind.FINISH);

@@ -190,6 +190,34 @@ class TurnedByHandTest {
         assertThat(StoveFit.observed(pot.plan, pot.live())).isEmpty();
     }
 
+    /** Dispensary practice (from memory): a gram of root keeps 1.5 mL drained and 0.9 mL pressed; there are 13 g of it. */
+    @Test
+    void aMarcThatIsPressedGivesWhatTheDrippingOneWouldHaveKept() {
+        Brew dripped = new Brew(rootPot(), "s2");
+        Brew pressed = new Brew(rootPot(), "s2").turn(Turn.MARC_PRESSED, 5);
+        double more = pressed.live().predicted().water().yieldMl()
+                - dripped.live().predicted().water().yieldMl();
+        assertThat(more).isCloseTo(13 * (1.5 - 0.9), within(0.2));
+        assertThat(pressed.live().fire().orElseThrow().pressed()).isTrue();
+        assertThat(pressed.live().predicted().strength())
+                .as("what is pressed out is as strong as what ran off")
+                .isCloseTo(dripped.live().predicted().strength(), within(0.01));
+        Brew after = pressed.turn(Turn.MARC_DRAINED, 15);
+        assertThat(after.live().predicted().water().yieldMl())
+                .isEqualTo(dripped.live().predicted().water().yieldMl());
+    }
+
+    @Test
+    void theSimulatedPotGivesWhatIsPressedOutOfIt() {
+        SimulatedKitchen kitchen = new SimulatedKitchen(1, 3);
+        Brew pressed = new Brew(rootPot(), "s2").turn(Turn.MARC_PRESSED, 20);
+        double dripped = kitchen.at(pressed.plan, pressed.live(), pressed.begins.plusSeconds(19))
+                .waterMl();
+        double all = kitchen.at(pressed.plan, pressed.live(), pressed.begins.plusSeconds(21))
+                .waterMl();
+        assertThat(all - dripped).isCloseTo(13 * (1.5 - 0.9), within(0.5));
+    }
+
     @Test
     void theSimulatedStoveIsTurnedWithIt() {
         SimulatedKitchen kitchen = new SimulatedKitchen(1, 3);

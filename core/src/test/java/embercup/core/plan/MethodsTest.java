@@ -23,10 +23,8 @@ import embercup.core.materia.Tradition;
 import embercup.core.measure.Unit;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Recipe;
-import embercup.core.recipe.Schools;
 import embercup.core.recipe.Schools.Choice;
 import embercup.core.recipe.Stage;
-import embercup.core.recipe.StageKind;
 import embercup.core.workings.InvalidInput;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -193,41 +191,6 @@ class MethodsTest {
     private static String lastLabel(PlanRequest request) {
         List<Step> steps = plan(request).steps();
         return steps.get(steps.size() - 1).label();
-    }
-
-    // ---- gates of the cup
-
-    private static Recipe honeyCup() {
-        return recipe(
-                Tradition.FOLK,
-                2,
-                200,
-                List.of(dried("linden", Cut.CHOPPED, 3, Unit.GRAM, 0), fresh("honey", Cut.WHOLE, 2, Unit.TEASPOON, 3)),
-                pour(),
-                steep(10),
-                strain(),
-                new Stage.Finish());
-    }
-
-    @Test
-    void honeyWaitsUntilTheCupIsBelowForty() {
-        BrewPlan plan = plan(honeyCup());
-        Step cool = plan.steps().stream()
-                .filter(s -> s.kind().equals("cool"))
-                .findFirst()
-                .orElseThrow();
-        assertThat(cool.until()).isEqualTo("until 40 °C");
-        assertThat(cool.durationS() / 60)
-                .as("an open mug from about 75 °C: 20–30 min time constant (common practice)")
-                .isBetween(12.0, 45.0);
-        assertThat(plan.reasons()).anyMatch(r -> r.text().contains("Honey"));
-    }
-
-    @Test
-    void honeyGoesInAtAnyTimeWhereTheSchoolHasItSo() {
-        BrewPlan plan = plan(PlanRequest.asWritten(honeyCup())
-                .withSchools(Schools.of(Tradition.FOLK).with(Choice.ANY_TIME)));
-        assertThat(plan.stages()).noneMatch(s -> s.stage().kind() == StageKind.COOL);
     }
 
     // ---- the dose in the school's words

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param clockSpeed how fast the brew's own clock runs; 1 unless its kitchen is simulated
  * @param ancestorId the brew that this one is a change or a second brew of
  * @param plan as it was started
- * @param fire flame and lid as they stand at the step to do
+ * @param fire flame, lid and marc as they stand at the step to do
  * @param pouredMl poured for somebody to drink so far
  * @param leftMl made and not poured yet
  */
@@ -51,8 +51,13 @@ public record BrewSheet(
         double leftMl,
         @Nullable NoteLine note) {
 
-    /** Flame and lid now; the flame is {@code off}, {@code low}, {@code medium} or {@code high}. */
-    public record FireLine(String flame, boolean lid, boolean kettle) {}
+    /**
+     * Flame, lid and marc now.
+     *
+     * @param flame {@code off}, {@code low}, {@code medium} or {@code high}
+     * @param pressed whether the marc is pressed, where it is strained
+     */
+    public record FireLine(String flame, boolean lid, boolean kettle, boolean pressed) {}
 
     /** What is known of a step, by its key. */
     public record LiveLine(
@@ -65,7 +70,7 @@ public record BrewSheet(
     /**
      * One recorded event that still counts.
      *
-     * @param turn lid or flame, as the event told it
+     * @param turn lid, flame or marc, as the event told it
      */
     public record Happened(
             UUID id,

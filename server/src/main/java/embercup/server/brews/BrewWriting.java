@@ -1,5 +1,6 @@
 package embercup.server.brews;
 
+import embercup.core.brew.Turn;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.plan.Fire;
@@ -78,7 +79,8 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
     }
 
     private static BrewSheet.FireLine fire(Fire fire) {
-        return new BrewSheet.FireLine(fire.flame().map(Fields::code).orElse("off"), fire.lid(), fire.kettle());
+        return new BrewSheet.FireLine(
+                fire.flame().map(Fields::code).orElse("off"), fire.lid(), fire.kettle(), fire.pressed());
     }
 
     @Override
@@ -94,7 +96,21 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
     @Override
     public BrewSheet.Happened turned(BrewEvent.Turned e) {
         String code = Fields.code(e.turn());
-        return new BrewSheet.Happened(e.id(), e.at(), "turned", null, code, code.replace('-', ' '));
+        return new BrewSheet.Happened(e.id(), e.at(), "turned", null, code, words(e.turn()));
+    }
+
+    /** As a cook would say it; the same words stand in the record and in its undo. */
+    private static String words(Turn turn) {
+        return switch (turn) {
+            case LID_ON -> "lid on";
+            case LID_OFF -> "lid off";
+            case FLAME_OFF -> "flame off";
+            case FLAME_LOW -> "low flame";
+            case FLAME_MEDIUM -> "medium flame";
+            case FLAME_HIGH -> "high flame";
+            case MARC_DRAINED -> "marc drained";
+            case MARC_PRESSED -> "marc pressed";
+        };
     }
 
     @Override

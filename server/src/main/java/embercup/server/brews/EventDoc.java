@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param id made by the client; sending it again is harmless
  * @param sign what told the cook that a step was done, when not the plan
- * @param turn lid or flame turned by hand
+ * @param turn what a hand did to lid, flame or marc
  * @param value what was read, in the unit of the reading, or poured, mL
  * @param ageS how long ago it happened, s; the clock is the server's
  */
@@ -42,7 +42,17 @@ public record EventDoc(
         @Schema(allowableValues = {"plan", "smell", "colour", "taste"}) @Nullable
         String sign,
 
-        @Schema(allowableValues = {"lid-on", "lid-off", "flame-off", "flame-low", "flame-medium", "flame-high"})
+        @Schema(
+                allowableValues = {
+                    "lid-on",
+                    "lid-off",
+                    "flame-off",
+                    "flame-low",
+                    "flame-medium",
+                    "flame-high",
+                    "marc-drained",
+                    "marc-pressed"
+                })
         @Nullable
         String turn,
 

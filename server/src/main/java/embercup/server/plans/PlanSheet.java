@@ -53,6 +53,7 @@ public record PlanSheet(
             String cut,
             int stage,
             boolean perCup,
+            String inCup,
             double grams,
             double lowG,
             double highG,

@@ -111,6 +111,7 @@ public final class PlanWriting {
                         Fields.code(a.cut()),
                         a.stage(),
                         a.perCup(),
+                        a.inCup(),
                         a.grams(),
                         a.lowG(),
                         a.highG(),
