@@ -141,7 +141,7 @@ export function FireLine(props: FireLineProps) {
           stroke="var(--ink)"
           strokeWidth={compact ? 0 : 1.5}
         />
-        {marks(additions, stages).map((m, i, all) => (
+        {marks(additions, stages, x).map((m, i, all) => (
           <Addition
             key={m.key}
             x={x(m.atS)}

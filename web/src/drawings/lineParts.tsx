@@ -120,15 +120,24 @@ export function shown(curve: CurvePoint[], totalS: number): CurvePoint[] {
   return curve.filter((p) => p.tS <= totalS);
 }
 
-/** Where herbs go in, those of one moment together. */
-export function marks(additions: AdditionLine[], stages: StepLine[]) {
+/** Marks nearer than this cannot be told apart, px. */
+const ONE_MARK = 14;
+
+/** Where herbs go in, those of one moment together, and those of moments that fall together on the paper. */
+export function marks(additions: AdditionLine[], stages: StepLine[], x: (s: number) => number) {
   const by = new Map<number, string[]>();
   for (const a of additions) {
     const stage = stages.filter((s) => s.stage === a.stage);
     const main = stage.find((s) => s.kind === "pour") ?? stage[0];
     if (main) by.set(main.startS, [...(by.get(main.startS) ?? []), a.common.toLowerCase()]);
   }
-  return [...by].sort((a, b) => a[0] - b[0]).map(([atS, names]) => ({ key: String(atS), atS, words: names }));
+  const all: { key: string; atS: number; words: string[] }[] = [];
+  for (const [atS, words] of [...by].sort((a, b) => a[0] - b[0])) {
+    const before = all.at(-1);
+    if (before && x(atS) - x(before.atS) < ONE_MARK) before.words.push(...words);
+    else all.push({ key: String(atS), atS, words: [...words] });
+  }
+  return all;
 }
 
 export function Addition({
@@ -148,7 +157,7 @@ export function Addition({
 }) {
   const all = words.join(", ");
   const text = all.length * 7 < room ? all : words.length > 1 ? `${words.length} herbs` : (words[0] ?? "");
-  const turned = text.length * 7 > room;
+  const turned = text.length * 7 > room && x > text.length * 7 + 16;
   return (
     <g>
       <line x1={x} x2={x} y1={top} y2={base} stroke="var(--herb)" strokeWidth={2} />
@@ -177,7 +186,7 @@ export function Figures({
 }: FireLineProps & { x: Scale; yWater: Scale; yBody: Scale; aroma: Scale; last: CurvePoint | undefined }) {
   if (!last) return null;
   const endX = x(last.tS) + 10;
-  const labels = apart([
+  const labels = apart(yWater.range()[0] ?? 0, [
     { y: yWater(last.waterMl), text: millilitres(yieldMl), colour: "var(--water)", bold: true },
     { y: yBody(last.body), text: `strength ${strength.toFixed(1)}`, colour: "var(--herb)", bold: true },
     { y: aroma(last.aroma), text: `aroma ${share(last.aroma)}`, colour: "var(--herb)", bold: false },
@@ -201,15 +210,19 @@ export function Figures({
   );
 }
 
-/** Labels pushed apart until none covers another; their order stays. */
-function apart<T extends { y: number }>(labels: T[]): T[] {
+/** From one line of figures to the next, px. */
+const LINE = 18;
+
+/** Labels pushed apart until none covers another and none stands below the base; their order stays. */
+function apart<T extends { y: number }>(base: number, labels: T[]): T[] {
   const sorted = [...labels].sort((a, b) => a.y - b.y);
-  for (let i = 1; i < sorted.length; i++) {
-    const above = sorted[i - 1];
-    const here = sorted[i];
-    if (above && here && here.y - above.y < 18) sorted[i] = { ...here, y: above.y + 18 };
-  }
-  return sorted;
+  let free = Number.NEGATIVE_INFINITY;
+  return sorted.map((l, i) => {
+    const lowest = base - 8 - LINE * (sorted.length - 1 - i);
+    const y = Math.min(lowest, Math.max(l.y, free));
+    free = y + LINE;
+    return { ...l, y };
+  });
 }
 
 export function Ends({

@@ -105,12 +105,16 @@ function place(brews: BrewLine[], x: (d: Date) => number, width: number, now: Da
           : name;
     const length = words.length * LETTER + 12;
     const own = Math.max(0, Math.min(fromX, width - length));
-    const places = brew.phase === "finished" ? [own] : [own, ...taken.map(([, to]) => to), 0];
-    const labelX = places.find((p) => p + length <= width + 4 && free(p, length));
+    const beside = taken.flatMap(([from, to]) => [from - length, to]).sort(near(own));
+    const places = brew.phase === "finished" ? [own] : [own, ...beside];
+    const labelX = places.find((p) => p >= 0 && p + length <= width + 4 && free(p, length));
     if (labelX !== undefined) taken.push([labelX, labelX + length]);
     return { brew, fromX, toX, words, labelX: labelX ?? own, shown: labelX !== undefined };
   });
 }
+
+/** Places by their distance from another, the nearest first. */
+const near = (own: number) => (a: number, b: number) => Math.abs(a - own) - Math.abs(b - own);
 
 /** The first words of a pot's name, enough to know it by. */
 function short(name: string): string {

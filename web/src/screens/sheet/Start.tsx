@@ -45,7 +45,7 @@ export function Start({
         <span className="block font-display font-semibold text-xl [font-stretch:85%]">
           {later ? `Start at ${clock(plan.startAt)}` : "Start now"}
         </span>
-        <span className="block text-[15px]">ready {later ? clock(plan.readyAt) : clock(soon)}</span>
+        <span className="block text-[15px]">ready {clock(plan.readyAt)}</span>
       </button>
       {later && (
         <button
