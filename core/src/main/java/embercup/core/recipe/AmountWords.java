@@ -19,11 +19,16 @@ final class AmountWords {
      * @param amount the number; the middle of a range
      * @param high the upper end of a range, else the number itself
      * @param unit empty when the number is followed by no unit
+     * @param loose a word that leaves the amount open: "a few", "heaped"; empty when none was said
      * @param rest what follows
      */
-    record Read(double amount, double high, Optional<Unit> unit, String rest) {
+    record Read(double amount, double high, Optional<Unit> unit, String loose, String rest) {
         boolean range() {
             return high > amount * 1.001;
+        }
+
+        private Read left(String word) {
+            return new Read(amount, high, unit, word, rest);
         }
     }
 
@@ -49,11 +54,18 @@ final class AmountWords {
 
     private static final Map<String, Unit> UNITS = units();
 
-    private static final String NUMBER =
-            "(?:\\d+\\s+\\d+/\\d+|\\d+/\\d+|\\d+(?:[.,]\\d+)?\\s*[½¼¾⅓⅔⅛⅜⅝⅞]?|[½¼¾⅓⅔⅛⅜⅝⅞])";
+    /** A number in figures: "2", "1/2", "1 1/2", "1½", "0,5". */
+    static final String NUMBER = "(?:\\d+\\s+\\d+/\\d+|\\d+/\\d+|\\d+(?:[.,]\\d+)?\\s*[½¼¾⅓⅔⅛⅜⅝⅞]?|[½¼¾⅓⅔⅛⅜⅝⅞])";
+
     private static final Pattern BEGINS =
             Pattern.compile("^(" + NUMBER + ")(?:\\s*(?:-|–|—|to|or)\\s*(" + NUMBER + "))?[\\s-]*(.*)$");
     private static final Pattern WORD_BEGINS = Pattern.compile("^([a-z]+)\\s+(.*)$");
+    private static final Pattern ABOUT =
+            Pattern.compile("^(?:about|around|roughly|approximately|approx\\.?|ca\\.?|the juice of|juice of)\\s+");
+    private static final Pattern LOOSE = Pattern.compile("^(?:a )?(few|couple)(?: of)?\\s+(.*)$");
+    /** How full a spoon is. */
+    private static final Pattern FULL =
+            Pattern.compile("^(heaped|heaping|rounded|generous|scant|level|good|big|small|large)\\s+");
 
     private static Map<String, Unit> units() {
         Map<String, Unit> all = new LinkedHashMap<>();
@@ -98,6 +110,16 @@ final class AmountWords {
 
     /** Empty when the text begins with no number. Lower case is expected. */
     static Optional<Read> read(String text) {
+        return plain(ABOUT.matcher(text).replaceFirst(""));
+    }
+
+    private static Optional<Read> plain(String text) {
+        Matcher loose = LOOSE.matcher(text);
+        if (loose.matches()) {
+            double amount = loose.group(1).equals("few") ? 3 : 2;
+            Read read = withUnit(amount, amount, loose.group(2));
+            return Optional.of(loose.group(1).equals("few") ? read.left("a few") : read);
+        }
         Matcher m = BEGINS.matcher(text);
         if (m.matches()) {
             double low = number(m.group(1));
@@ -117,7 +139,10 @@ final class AmountWords {
         return Optional.empty();
     }
 
-    private static Read withUnit(double amount, double high, String rest) {
+    private static Read withUnit(double amount, double high, String text) {
+        Matcher full = FULL.matcher(text);
+        String rest = full.lookingAt() ? text.substring(full.end()) : text;
+        String loose = full.lookingAt() && !full.group(1).equals("level") ? full.group(1) : "";
         for (Map.Entry<String, Unit> e : UNITS.entrySet()) {
             String name = e.getKey();
             if (rest.startsWith(name)
@@ -126,10 +151,10 @@ final class AmountWords {
                 if (e.getValue() == Unit.INCH || e.getValue() == Unit.CENTIMETRE) {
                     after = after.replaceFirst("^(?:pieces?|knobs?|chunks?)\\s+", "");
                 }
-                return new Read(amount, high, Optional.of(e.getValue()), after.replaceFirst("^of\\s+", ""));
+                return new Read(amount, high, Optional.of(e.getValue()), loose, after.replaceFirst("^of\\s+", ""));
             }
         }
-        return new Read(amount, high, Optional.empty(), rest.replaceFirst("^of\\s+", ""));
+        return new Read(amount, high, Optional.empty(), loose, rest.replaceFirst("^of\\s+", ""));
     }
 
     static double number(String text) {
