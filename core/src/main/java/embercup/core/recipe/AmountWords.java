@@ -2,7 +2,6 @@ package embercup.core.recipe;
 
 import embercup.core.measure.Unit;
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -32,33 +31,10 @@ final class AmountWords {
         }
     }
 
-    private static final Map<String, Double> FRACTIONS = Map.of(
-            "½", 0.5, "¼", 0.25, "¾", 0.75, "⅓", 1 / 3.0, "⅔", 2 / 3.0, "⅛", 0.125, "⅜", 0.375, "⅝", 0.625, "⅞", 0.875);
-
-    private static final Map<String, Double> WORDS = Map.ofEntries(
-            Map.entry("a", 1.0),
-            Map.entry("an", 1.0),
-            Map.entry("one", 1.0),
-            Map.entry("two", 2.0),
-            Map.entry("three", 3.0),
-            Map.entry("four", 4.0),
-            Map.entry("five", 5.0),
-            Map.entry("six", 6.0),
-            Map.entry("seven", 7.0),
-            Map.entry("eight", 8.0),
-            Map.entry("nine", 9.0),
-            Map.entry("ten", 10.0),
-            Map.entry("twelve", 12.0),
-            Map.entry("half", 0.5),
-            Map.entry("quarter", 0.25));
-
     private static final Map<String, Unit> UNITS = units();
 
-    /** A number in figures: "2", "1/2", "1 1/2", "1½", "0,5". */
-    static final String NUMBER = "(?:\\d+\\s+\\d+/\\d+|\\d+/\\d+|\\d+(?:[.,]\\d+)?\\s*[½¼¾⅓⅔⅛⅜⅝⅞]?|[½¼¾⅓⅔⅛⅜⅝⅞])";
-
-    private static final Pattern BEGINS =
-            Pattern.compile("^(" + NUMBER + ")(?:\\s*(?:-|–|—|to|or)\\s*(" + NUMBER + "))?[\\s-]*(.*)$");
+    private static final Pattern BEGINS = Pattern.compile(
+            "^(" + NumberWords.FIGURES + ")(?:\\s*(?:-|–|—|to|or)\\s*(" + NumberWords.FIGURES + "))?[\\s-]*(.*)$");
     private static final Pattern WORD_BEGINS = Pattern.compile("^([a-z]+)\\s+(.*)$");
     private static final Pattern ABOUT =
             Pattern.compile("^(?:about|around|roughly|approximately|approx\\.?|ca\\.?|the juice of|juice of)\\s+");
@@ -122,13 +98,13 @@ final class AmountWords {
         }
         Matcher m = BEGINS.matcher(text);
         if (m.matches()) {
-            double low = number(m.group(1));
-            double high = m.group(2) == null ? low : number(m.group(2));
+            double low = NumberWords.of(m.group(1));
+            double high = m.group(2) == null ? low : NumberWords.of(m.group(2));
             return Optional.of(withUnit((low + high) / 2, Math.max(low, high), m.group(3)));
         }
         Matcher word = WORD_BEGINS.matcher(text);
-        if (word.matches() && WORDS.containsKey(word.group(1))) {
-            double value = WORDS.get(word.group(1));
+        if (word.matches() && NumberWords.word(word.group(1)).isPresent()) {
+            double value = NumberWords.of(word.group(1));
             String rest = word.group(2).replaceFirst("^(?:a|an)\\s+", "");
             Matcher half = WORD_BEGINS.matcher(rest);
             if (value == 1 && half.matches() && half.group(1).equals("half")) {
@@ -155,26 +131,5 @@ final class AmountWords {
             }
         }
         return new Read(amount, high, Optional.empty(), loose, rest.replaceFirst("^of\\s+", ""));
-    }
-
-    static double number(String text) {
-        String t = text.strip().replace(',', '.');
-        for (Map.Entry<String, Double> f : FRACTIONS.entrySet()) {
-            if (t.endsWith(f.getKey())) {
-                String whole = t.substring(0, t.length() - 1).strip();
-                return f.getValue() + (whole.isEmpty() ? 0 : Double.parseDouble(whole));
-            }
-        }
-        String[] parts = t.split("\\s+");
-        if (parts.length == 2) {
-            return Double.parseDouble(parts[0]) + fraction(parts[1]);
-        }
-        return t.contains("/") ? fraction(t) : Double.parseDouble(t.toLowerCase(Locale.ROOT));
-    }
-
-    private static double fraction(String text) {
-        String[] ends = text.split("/");
-        double below = Double.parseDouble(ends[1]);
-        return below == 0 ? 0 : Double.parseDouble(ends[0]) / below;
     }
 }

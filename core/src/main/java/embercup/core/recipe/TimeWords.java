@@ -1,6 +1,5 @@
 package embercup.core.recipe;
 
-import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -18,31 +17,7 @@ final class TimeWords {
      */
     record Read(double minutes, boolean range) {}
 
-    private static final Map<String, Double> WORDS = Map.ofEntries(
-            Map.entry("a", 1.0),
-            Map.entry("an", 1.0),
-            Map.entry("half a", 0.5),
-            Map.entry("half an", 0.5),
-            Map.entry("one", 1.0),
-            Map.entry("two", 2.0),
-            Map.entry("three", 3.0),
-            Map.entry("four", 4.0),
-            Map.entry("five", 5.0),
-            Map.entry("six", 6.0),
-            Map.entry("seven", 7.0),
-            Map.entry("eight", 8.0),
-            Map.entry("nine", 9.0),
-            Map.entry("ten", 10.0),
-            Map.entry("twelve", 12.0),
-            Map.entry("fifteen", 15.0),
-            Map.entry("twenty", 20.0),
-            Map.entry("thirty", 30.0),
-            Map.entry("forty", 40.0),
-            Map.entry("sixty", 60.0));
-
-    private static final String NUMBER =
-            "(half an?|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|"
-                    + "twenty|thirty|forty|sixty|" + AmountWords.NUMBER + ")";
+    private static final String NUMBER = "(" + NumberWords.ANY + ")";
     private static final String UNIT = "(seconds?|secs?|minutes?|mins?|hours?|hrs?|h|days?|weeks?)\\b";
     private static final String TO = "\\s*(?:-|–|—|to|or)\\s*";
     private static final Pattern QUARTERS = Pattern.compile("\\b(?:(three)|an?|one)[ -]quarters?(?: of)? an hour\\b");
@@ -58,15 +33,15 @@ final class TimeWords {
             return Optional.empty();
         }
         double each = minutesEach(m.group(3));
-        double low = number(m.group(1)) * each;
+        double low = NumberWords.of(m.group(1)) * each;
         double more = m.group(4) != null
                 ? (m.group(4).equals("half") ? 0.5 : 0.25) * each
-                : m.group(5) != null ? number(m.group(5)) * minutesEach(m.group(6)) : 0;
-        double high = m.group(2) == null ? low : number(m.group(2)) * each;
+                : m.group(5) != null ? NumberWords.of(m.group(5)) * minutesEach(m.group(6)) : 0;
+        double high = m.group(2) == null ? low : NumberWords.of(m.group(2)) * each;
         Matcher upTo = UP_TO.matcher(plain.substring(m.end()));
         if (m.group(2) == null && upTo.matches()) {
             Matcher end = TIME.matcher(upTo.group(1));
-            high = end.lookingAt() ? number(end.group(1)) * minutesEach(end.group(3)) : high;
+            high = end.lookingAt() ? NumberWords.of(end.group(1)) * minutesEach(end.group(3)) : high;
         }
         return Optional.of(new Read((low + high) / 2 + more, high != low));
     }
@@ -79,10 +54,5 @@ final class TimeWords {
             case 'w' -> 7 * 24 * 60;
             default -> 1;
         };
-    }
-
-    private static double number(String word) {
-        Double said = WORDS.get(word);
-        return said != null ? said : AmountWords.number(word);
     }
 }
