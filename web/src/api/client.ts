@@ -211,10 +211,7 @@ export const api = {
   putTin: (draft: TinDraft) => call<Tin>("POST", "/api/shelf", draft),
   removeTin: (id: string) => call<void>("DELETE", `/api/shelf/${id}`),
   ownHerb: (slug: string) =>
-    call<OwnHerbDoc>("GET", `/api/herbs/${slug}/own`).catch((e) => {
-      if (e instanceof ProblemError && e.status === 404) return null;
-      throw e;
-    }),
+    call<OwnHerbDoc | undefined>("GET", `/api/herbs/${slug}/own`).then((own) => own ?? null),
   keepOwnHerb: (slug: string, doc: OwnHerbDoc) => call<HerbSheet>("PUT", `/api/herbs/${slug}/own`, doc),
   forgetOwnHerb: (slug: string) => call<void>("DELETE", `/api/herbs/${slug}/own`),
   herbs: () => call<HerbLine[]>("GET", "/api/herbs"),

@@ -100,6 +100,7 @@ class OwnThingsOverHttpTest {
                         .asDouble())
                 .isCloseTo(1.8, within(1e-6));
         assertThat(delete("/api/herbs/agrimony/own").code()).isEqualTo(204);
+        assertThat(get("/api/herbs/agrimony/own").code()).as("nothing of hers").isEqualTo(204);
         assertThat(post("/api/measures/convert", spoon).body().get("amount").asDouble())
                 .isEqualTo(before);
     }
@@ -118,8 +119,18 @@ class OwnThingsOverHttpTest {
                 """;
         Answer made = post("/api/plans", plan);
         assertThat(made.code()).as(made.body().toString()).isEqualTo(200);
+        Answer tove = post("/api/people", "{\"name\":\"Tove\",\"ageYears\":30,\"allergies\":[\"harbour-mint\"]}");
+        assertThat(tove.code()).as(tove.body().toString()).isEqualTo(201);
+        String forTove = plan.replaceFirst(
+                "\\{", "{\"drinkerId\":\"" + tove.body().get("id").asString() + "\",");
+        assertThat(post("/api/plans", forTove).body().get("stopped").asBoolean())
+                .as("an allergy to a herb of the cook's own")
+                .isTrue();
         assertThat(delete("/api/herbs/harbour-mint/own").code()).isEqualTo(204);
         assertThat(post("/api/plans", plan).code()).isEqualTo(422);
+        assertThat(post("/api/plans", forTove.replace("harbour-mint", "linden")).code())
+                .as("the herb is gone, its allergy stays without harm")
+                .isEqualTo(200);
     }
 
     @Test

@@ -38,10 +38,6 @@ public record Drinker(
         this(ageYears, weightKg, conditions, allergies, Set.of());
     }
 
-    public Drinker disliking(Set<String> herbs) {
-        return new Drinker(ageYears, weightKg, conditions, allergies, herbs);
-    }
-
     public boolean has(Condition condition) {
         return conditions.contains(condition);
     }

@@ -137,7 +137,7 @@ class CareTest {
 
     @Test
     void whatADrinkerDoesNotCareForIsANoteAndNoStop() {
-        Drinker picky = new Drinker(30, OptionalDouble.of(60), Set.of(), Set.of()).disliking(Set.of("linden"));
+        Drinker picky = new Drinker(30, OptionalDouble.of(60), Set.of(), Set.of(), Set.of("linden"));
         assertThat(judge(lindenCup(), picky, Map.of()).stops()).isFalse();
         assertThat(judge(lindenCup(), picky, Map.of()).cautions())
                 .anyMatch(c -> c.code().equals("dislike") && c.text().contains("linden"));

@@ -49,6 +49,13 @@ public class Herbary {
         return ownHerbs == 0 ? shipped : materia();
     }
 
+    /** Complains of a herb that is neither shipped nor the cook's own; the database is asked for the latter only. */
+    public void unknown(String slug, String field, InvalidInput.Check check) {
+        if (shipped.find(slug).isEmpty() && materia().find(slug).isEmpty()) {
+            check.require(false, field, slug, shipped.unknownHerb(slug));
+        }
+    }
+
     /** What the cook says of a herb, with its version; empty when she says nothing. */
     @Transactional(readOnly = true)
     Optional<OwnHerbDoc> own(String slug) {

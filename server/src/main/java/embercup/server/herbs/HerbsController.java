@@ -6,6 +6,7 @@ import embercup.server.platform.Refusal;
 import java.util.Collection;
 import java.util.List;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -48,10 +49,12 @@ class HerbsController {
         return herbary.materia().sources().values();
     }
 
-    /** What the cook says of a herb herself; 404 when she says nothing. */
+    /** What the cook says of a herb herself; 204 when she says nothing. */
     @GetMapping("/herbs/{slug}/own")
-    OwnHerbDoc ownHerb(@PathVariable String slug) {
-        return herbary.own(slug).orElseThrow(() -> Refusal.notFound("herb of your own", slug));
+    ResponseEntity<OwnHerbDoc> ownHerb(@PathVariable String slug) {
+        return herbary.own(slug)
+                .map(ResponseEntity::ok)
+                .orElse(ResponseEntity.noContent().build());
     }
 
     /** Keeps the cook's own weights of a herb, or a herb of her own. */

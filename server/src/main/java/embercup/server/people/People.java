@@ -3,8 +3,8 @@ package embercup.server.people;
 import embercup.core.dose.Drinker;
 import embercup.core.dose.Strength;
 import embercup.core.materia.Condition;
-import embercup.core.materia.Materia;
 import embercup.core.workings.InvalidInput;
+import embercup.server.herbs.Herbary;
 import embercup.server.people.Person.PersonDraft;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
@@ -30,13 +30,13 @@ public class People {
 
     private final PersonRepository repository;
     private final JsonMapper json;
-    private final Materia materia;
+    private final Herbary herbary;
     private final Clock clock;
 
-    People(PersonRepository repository, JsonMapper json, Materia materia, Clock clock) {
+    People(PersonRepository repository, JsonMapper json, Herbary herbary, Clock clock) {
         this.repository = repository;
         this.json = json;
-        this.materia = materia;
+        this.herbary = herbary;
         this.clock = clock;
     }
 
@@ -76,10 +76,15 @@ public class People {
         repository.delete(entity(id));
     }
 
-    /** The person as the core sees a drinker. */
+    /** The person as the core sees a drinker; an allergy to a herb that is no longer in the house stays hers. */
     public Drinker drinker(Person person) {
-        return drinker(person.ageYears(), person.weightKg(), person.conditions(), person.allergies(), "drinker")
-                .disliking(Set.copyOf(person.dislikes()));
+        Drinker drinker = drinker(person.ageYears(), person.weightKg(), person.conditions(), List.of(), "drinker");
+        return new Drinker(
+                drinker.ageYears(),
+                drinker.weightKg(),
+                drinker.conditions(),
+                Set.copyOf(person.allergies()),
+                Set.copyOf(person.dislikes()));
     }
 
     /** Somebody of the household, or an adult of whom nothing is known. */
@@ -124,9 +129,7 @@ public class People {
 
     private void known(InvalidInput.Check check, List<String> herbs, String field) {
         for (int i = 0; i < herbs.size(); i++) {
-            if (materia.find(herbs.get(i)).isEmpty()) {
-                check.require(false, field + "[" + i + "]", herbs.get(i), materia.unknownHerb(herbs.get(i)));
-            }
+            herbary.unknown(herbs.get(i), field + "[" + i + "]", check);
         }
     }
 
