@@ -32,6 +32,8 @@ export interface FireLineProps {
 }
 
 const INSET = 4;
+/** A wait shorter than this is none, s. */
+const SOON_S = 60;
 /** Room for the figures behind the end of the brew, px. */
 const FIGURES = 128;
 
@@ -41,7 +43,8 @@ export function FireLine(props: FireLineProps) {
   const [cursor, setCursor] = useState<number | null>(null);
   const compact = width < 560;
   const honeyS = props.honeyAfterS === undefined ? null : totalS + props.honeyAfterS;
-  const showHoney = honeyS !== null && honeyS < totalS * 1.9 && !compact;
+  const waits = props.honeyAfterS !== undefined && props.honeyAfterS > SOON_S;
+  const showHoney = honeyS !== null && waits && honeyS < totalS * 1.9 && !compact;
   const shownS = Math.max(totalS, (nowS ?? 0) * 1.01, props.against?.at(-1)?.tS ?? 0, 60);
   const margin = compact ? 0 : FIGURES;
   const endS = Math.max(shownS * (1 + margin / (width - margin)), showHoney ? honeyS * 1.01 : 0);
@@ -50,6 +53,8 @@ export function FireLine(props: FireLineProps) {
   const curveTop = band.base + (compact ? 4 : 14);
   const curveBase = compact ? height - 4 : height - 26;
   const stages = steps.filter((s) => s.stage >= 0);
+  const herbs = marks(additions, stages, x);
+  const nextMark = (s: StepLine) => herbs.map((m) => x(m.atS)).find((px) => px > x(s.startS) + 1);
   const maxW = Math.max(1, ...stages.map((s) => s.powerW));
   const power = scaleLinear([0, maxW], [0, band.base - band.top]);
   const maxMl = Math.max(props.startMl, ...curve.map((p) => p.waterMl), 1);
@@ -101,7 +106,7 @@ export function FireLine(props: FireLineProps) {
             base={band.base}
             h={power(s.powerW)}
             compact={compact}
-            room={roomBehind(stages, s, totalS, x)}
+            room={Math.min(roomBehind(stages, s, totalS, x), (nextMark(s) ?? width) - x(s.startS))}
           />
         ))}
         {lids(stages).map(([a, b]) => (
@@ -141,7 +146,7 @@ export function FireLine(props: FireLineProps) {
           stroke="var(--ink)"
           strokeWidth={compact ? 0 : 1.5}
         />
-        {marks(additions, stages, x).map((m, i, all) => (
+        {herbs.map((m, i, all) => (
           <Addition
             key={m.key}
             x={x(m.atS)}

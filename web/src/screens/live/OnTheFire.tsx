@@ -128,7 +128,9 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
           )}
           {waits && !done && left < -ABSENT_S && (
             <p className="mt-2 max-w-prose border-ember border-l-[5px] pl-3">
-              Its time ran out {span(-left)} ago. What that did to the cup is reckoned when you confirm.
+              Its time ran out {span(-left)} ago.{" "}
+              {fire && <strong>Look at the pot first: left on the flame it boils dry. </strong>}
+              What that did to the cup is reckoned when you confirm.
             </p>
           )}
           {alarm.ringing && (

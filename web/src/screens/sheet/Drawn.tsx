@@ -11,6 +11,9 @@ import { Measures } from "./Measures";
 import type { Strength, Tweak } from "./order";
 import { WhatIf } from "./WhatIf";
 
+/** So many reasons for stages stand beside the vessel; more need the whole width. */
+const FEW = 2;
+
 /** Vessel, measures, cautions and fire line of a plan, all of them to be handled. */
 export const Drawn = memo(function Drawn({
   plan,
@@ -42,6 +45,7 @@ export const Drawn = memo(function Drawn({
   const cold = plan.steps.find((s) => s.stage >= 0)?.kind !== "heat" || plan.vessel.kind === "pot";
   const reduce = stages.findIndex((s) => s.kind === "reduce");
   const toMl = stages[reduce]?.toMl;
+  const reasons = plan.reasons.map((r) => r.text);
   return (
     <>
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] xl:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px] print:grid-cols-[372px_minmax(0,1fr)_270px]">
@@ -92,6 +96,7 @@ export const Drawn = memo(function Drawn({
             </Why>
             .
           </p>
+          {reasons.length <= FEW && <p className="mt-1 text-muted text-sm">{reasons.join(" ")}</p>}
         </section>
         <div>
           <Measures plan={plan} />
@@ -103,9 +108,7 @@ export const Drawn = memo(function Drawn({
         </div>
         <Cautions plan={plan} onWay={onWay} />
       </div>
-      {plan.reasons.length > 0 && (
-        <p className="mt-2 max-w-5xl text-muted text-sm">{plan.reasons.map((r) => r.text).join(" ")}</p>
-      )}
+      {reasons.length > FEW && <p className="mt-2 max-w-5xl text-muted text-sm">{reasons.join(" ")}</p>}
       <section aria-label="Fire line" className="mt-3" ref={line.ref}>
         {held && <WhatIf held={held} plan={plan} onDrop={onDrop} />}
         <FireLine

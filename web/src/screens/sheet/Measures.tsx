@@ -63,11 +63,17 @@ export function Measures({
 
 /** "dried, sliced · into the cold water". */
 function where(a: AdditionLine, plan: PlanSheet): string {
-  const what = [a.form, a.cut === "whole" ? "" : a.cut, a.prep && !a.prep.includes(a.cut) ? a.prep : ""]
-    .filter(Boolean)
-    .join(", ");
-  const place = a.perCup ? `into the cup${a.inCup && ` ${a.inCup}`}` : placeOf(a, plan);
-  return `${what} · ${place}`;
+  if (a.perCup) return `${plantWords(a)}into the cup${a.inCup && ` ${a.inCup}`}`;
+  return `${plantWords(a)}${placeOf(a, plan)}`;
+}
+
+/** "dried, sliced · "; nothing for what comes out of a jar as it is. */
+function plantWords(a: AdditionLine): string {
+  if (a.perCup && a.form === "fresh" && a.cut === "whole") return "";
+  const cut = a.cut === "whole" ? "" : a.cut;
+  // "crushed" already says "crush".
+  const prep = a.prep && !a.prep.includes(a.cut) && !cut.startsWith(a.prep) ? a.prep : "";
+  return `${[a.form, cut, prep].filter(Boolean).join(", ")} · `;
 }
 
 function placeOf(a: AdditionLine, plan: PlanSheet): string {

@@ -45,6 +45,19 @@ public record Measurements(
         turns = List.copyOf(turns);
     }
 
+    /** A stove of half the power that was thought is none (design values). */
+    private static final double LATE_TIMES = 2;
+
+    private static final double LATE_S = 180;
+
+    /**
+     * Whether "it boils" was confirmed so late that it must have boiled long before: nobody looked. It then tells nothing of
+     * the stove, and the pot boiled on.
+     */
+    public static boolean unattended(double tookS, double expectedS) {
+        return tookS > LATE_TIMES * expectedS + LATE_S;
+    }
+
     public boolean none() {
         return heatS.isEmpty() && stageS.isEmpty() && readings.isEmpty() && turns.isEmpty();
     }

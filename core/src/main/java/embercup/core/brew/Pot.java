@@ -130,24 +130,33 @@ final class Pot {
             if (left > room) {
                 follow(heating, room, spell.lid(), 1);
             } else {
-                lastOfHeating(heating, targetC, measuredS.map(m -> left), spell.lid());
+                lastOfHeating(heating, targetC, measuredS.map(m -> left), spell);
                 break;
             }
         }
         return tS - from;
     }
 
-    private void lastOfHeating(Heating heating, double targetC, Optional<Double> measuredS, boolean lid) {
+    private void lastOfHeating(Heating heating, double targetC, Optional<Double> measuredS, Spell spell) {
         double seconds = heating.secondsTo(targetC);
         if (seconds > LONGEST_HEATING_S) {
             neverBoils = true;
             seconds = LONGEST_HEATING_S;
         }
         double measured = measuredS.orElse(seconds);
+        if (targetC >= boilingC && Measurements.unattended(measured, seconds)) {
+            follow(heating, seconds, spell.lid(), 1);
+            boilOff(
+                    measured - seconds,
+                    steamGPerS(spell),
+                    spell.lid(),
+                    setup.extraction().boilSpeed());
+            return;
+        }
         Heating real = measured != seconds && measured > 0
                 ? new Heating(tempC, heating.endC(), heating.tauS() * measured / Math.max(seconds, 1))
                 : heating;
-        follow(real, measured, lid, 1);
+        follow(real, measured, spell.lid(), 1);
     }
 
     /** Heats the water in the kettle, apart from the herbs. @return seconds it took */

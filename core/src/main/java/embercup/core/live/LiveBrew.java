@@ -232,6 +232,9 @@ public record LiveBrew(
         private static final double NOTICED = 0.12;
 
         private String advice(BrewPlan predicted) {
+            if (predicted.brew().ranDry()) {
+                return "The pot may have boiled dry: take it off the heat, let it cool, and look before anybody drinks.";
+            }
             double change = predicted.strength() / Math.max(1e-9, plan.strength()) - 1;
             double missing = plan.water().yieldMl() - predicted.water().yieldMl();
             if (change > NOTICED) {

@@ -110,7 +110,7 @@ public record StoveFit(double heatFactor, double boilOffFactor, int heatings, in
                 !run.kettle() && (step.key().endsWith(".heat") || run.stage().kind() == StageKind.HEAT);
         double took =
                 Duration.between(live.beganAt().get(), live.doneAt().get()).toMillis() / 1000.0;
-        return inPot && took > 20 && step.durationS() > 20
+        return inPot && took > 20 && step.durationS() > 20 && !Measurements.unattended(took, step.durationS())
                 ? java.util.Optional.of(new Observation(Kind.HEATING, step.durationS() / took))
                 : java.util.Optional.empty();
     }

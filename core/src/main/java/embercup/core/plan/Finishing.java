@@ -78,7 +78,7 @@ final class Finishing {
         CupGate why = herb.inCup().orElseThrow();
         return new Reason(
                 wait,
-                "%s goes in below %s: %s. The wait is to there."
+                "%s goes in below %s: %s. The cup waits for it."
                         .formatted(herb.common(), StageWords.celsius(gate), why.why()),
                 why.source());
     }

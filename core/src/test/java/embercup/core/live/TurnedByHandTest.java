@@ -175,6 +175,26 @@ class TurnedByHandTest {
         assertThat(simmering.live().fire().orElseThrow().flame()).contains(Flame.LOW);
     }
 
+    /** 1200 W under a lid make 1200 × 0.2 / 2257 = 0.106 g of steam a second (latent heat of water at 100 °C: IAPWS). */
+    @Test
+    void aPotForgottenOnTheFlameBoilsOnAndTeachesNothing() {
+        double planned = new Brew(rootPot(), "s0").lengthS("s0");
+        Brew forgotten = new Brew(rootPot(), "s0").done("s0", planned + 1800);
+        double steam = forgotten.live().predicted().water().evaporatedMl()
+                - forgotten.plan.water().evaporatedMl();
+        assertThat(steam).isCloseTo(1200 * 0.2 / 2257 * 1800, within(8.0));
+        assertThat(forgotten.live().strengthChange())
+                .as("what is left is stronger")
+                .isPositive();
+        assertThat(StoveFit.observed(forgotten.plan, forgotten.live())).isEmpty();
+        Brew slow = new Brew(rootPot(), "s0").done("s0", planned * 1.5);
+        assertThat(slow.live().predicted().water().evaporatedMl())
+                .as("a slow stove boils nothing away")
+                .isCloseTo(slow.plan.water().evaporatedMl(), within(5.0));
+        Brew dry = new Brew(rootPot(), "s0").done("s0", planned + 3 * 3600);
+        assertThat(dry.live().advice()).startsWith("The pot may have boiled dry");
+    }
+
     @Test
     void theFireStandsAsItWasTurnedLast() {
         Brew pot = new Brew(rootPot(), "s1").turn(Turn.LID_OFF, 10).turn(Turn.FLAME_MEDIUM, 20);
@@ -184,8 +204,8 @@ class TurnedByHandTest {
 
     @Test
     void whatWasTurnedByHandTeachesNothingOfTheStove() {
-        Brew pot = new Brew(rootPot(), "s0").turn(Turn.FLAME_LOW, 10).done("s0", 900);
-        Brew plain = new Brew(rootPot(), "s0").done("s0", 900);
+        Brew pot = new Brew(rootPot(), "s0").turn(Turn.FLAME_LOW, 10).done("s0", 400);
+        Brew plain = new Brew(rootPot(), "s0").done("s0", 400);
         assertThat(StoveFit.observed(plain.plan, plain.live())).hasSize(1);
         assertThat(StoveFit.observed(pot.plan, pot.live())).isEmpty();
     }
