@@ -1329,6 +1329,7 @@ export interface components {
             honeyAfterS: number;
             identityChecks: string[];
             learned: components["schemas"]["LearnedSheet"][];
+            mug?: components["schemas"]["VesselLine"];
             name: string;
             posology?: string;
             /** Format: date-time */

@@ -32,6 +32,8 @@ export interface FireLineProps {
 }
 
 const INSET = 4;
+/** Room for the word "now", px. */
+const NOW_WORD = 36;
 /** A wait shorter than this is none, s. */
 const SOON_S = 60;
 /** Room for the figures behind the end of the brew, px. */
@@ -80,6 +82,7 @@ export function FireLine(props: FireLineProps) {
   const area = last
     ? `${paths.water} L${x(last.tS)},${curveBase} L${x(curve[0]?.tS ?? 0)},${curveBase} Z`
     : "";
+  const figuresFollow = (px: number) => px < x(totalS) + 2 && px > x(totalS) - NOW_WORD;
   const at = cursor === null ? undefined : stateAt(curve, cursor);
   const text = describe(steps, totalS, start);
   const move = (clientX: number, box: DOMRect) =>
@@ -230,7 +233,13 @@ export function FireLine(props: FireLineProps) {
               strokeWidth={3}
             />
             {!compact && (
-              <text x={x(nowS) + 6} y={curveBase - 6} fontSize={13} fontWeight={600}>
+              <text
+                x={x(nowS) + (figuresFollow(x(nowS)) ? -6 : 6)}
+                y={curveBase - 6}
+                textAnchor={figuresFollow(x(nowS)) ? "end" : "start"}
+                fontSize={13}
+                fontWeight={600}
+              >
                 now
               </text>
             )}

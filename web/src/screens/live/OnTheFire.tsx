@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from "react";
 import { Link } from "react-router";
-import type { BrewSheet, StepLine } from "../../api/client";
+import type { BrewSheet, PlanSheet, StepLine } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { stateAt } from "../../drawings/curve";
 import { FireLine } from "../../drawings/FireLine";
@@ -15,7 +15,7 @@ import { useBrewClock } from "./clock";
 import { eventWords, Hands, lastSaid } from "./Hands";
 import { Instruments, useAutopilot, useInstruments } from "./Instruments";
 import { Read } from "./Read";
-import { beginOf, displacedCm, mainSteps, poured, reality, short, watts } from "./reality";
+import { beginOf, displacedCm, mainSteps, poured, reality, served, short, watts } from "./reality";
 
 /** A reduction is told this long before its mark, s. */
 const SOON_S = 60;
@@ -65,10 +65,13 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
     [plan, timeline.stageStartS],
   );
   const seenMl = kitchen.readings?.waterMl;
+  const mugs = served(brew);
+  const drawn = mugs ?? plan;
+  const inVesselMl = point && (seenMl ?? point.waterMl) / (mugs ? plan.cups : 1);
   const level = !poured(brew)
     ? 0
-    : point
-      ? ((seenMl ?? point.waterMl) / plan.vessel.brimMl) * plan.vessel.heightCm + displacedCm(brew)
+    : inVesselMl !== undefined
+      ? (inVesselMl / drawn.vessel.brimMl) * drawn.vessel.heightCm + (mugs ? 0 : displacedCm(brew))
       : undefined;
   const fire = brew.fire ? brew.fire.flame !== "off" && plan.vessel.kind === "pot" : false;
   const headline = done ? "The cup is ready" : current.label;
@@ -152,7 +155,7 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
         </section>
         <section ref={pot.ref} aria-label="Vessel" className="flex items-end gap-4">
           <VesselDrawing
-            plan={plan}
+            plan={drawn}
             levelCm={level}
             fire={fire}
             lid={brew.fire?.lid ?? false}
@@ -167,7 +170,9 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
               <dd className="figure mt-2 text-2xl">
                 {Math.round((kitchen.readings?.waterMl ?? point.waterMl) / 5) * 5} mL
               </dd>
-              <dt className="text-muted">{kitchen.readings ? "in the pot" : "predicted"}</dt>
+              <dt className="text-muted">
+                {where(plan, mugs !== undefined, kitchen.readings !== undefined)}
+              </dt>
             </dl>
           )}
         </section>
@@ -236,6 +241,12 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
       </div>
     </div>
   );
+}
+
+/** Where the water is that stands beside the vessel. */
+function where(plan: PlanSheet, served: boolean, read: boolean): string {
+  if (served) return plan.cups === 1 ? "in the mug" : `in ${plan.cups} mugs`;
+  return read ? "in the pot" : "predicted";
 }
 
 /** Lateness and differences smaller than these are none that a cook would notice. */

@@ -1,4 +1,4 @@
-import type { BrewSheet, StepLine } from "../../api/client";
+import type { BrewSheet, PlanSheet, StepLine } from "../../api/client";
 
 /** Steps that follow one another; prep that fits into waiting stands aside. */
 export function mainSteps(brew: BrewSheet) {
@@ -85,6 +85,14 @@ function beginOrStart(brew: BrewSheet, key: string, main: { key: string }[]): nu
 export function poured(brew: BrewSheet): boolean {
   const pour = brew.plan.steps.find((s) => s.kind === "pour");
   return !pour || brew.steps.some((l) => l.key === pour.key && l.doneAt != null);
+}
+
+/** The plan with a mug for its vessel, once the liquor is in the mugs. */
+export function served(brew: BrewSheet): PlanSheet | undefined {
+  const { plan } = brew;
+  const last = plan.steps.filter((s) => s.kind === "strain" || s.kind === "combine").at(-1);
+  const done = last && brew.steps.some((l) => l.key === last.key && l.doneAt != null);
+  return done && plan.mug ? { ...plan, vessel: plan.mug, additions: [] } : undefined;
 }
 
 export function displacedCm(brew: BrewSheet): number {

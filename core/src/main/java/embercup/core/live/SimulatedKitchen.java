@@ -69,8 +69,8 @@ public record SimulatedKitchen(double powerFactor, long seed) {
         double pot = plan.vessel().brimMl() * POT_G_PER_ML;
         return new Readings(
                 replay.tempC() + tremble.nextGaussian() * THERMOMETER_C,
-                replay.pot.waterMl(),
-                pot + herbs + replay.pot.waterMl() + tremble.nextGaussian() * SCALE_G,
+                replay.waterMl(),
+                pot + herbs + replay.waterMl() + tremble.nextGaussian() * SCALE_G,
                 replay.boils(),
                 live.now().map(n -> n.step().key()).orElse(""),
                 replay.fulfilled);
@@ -83,7 +83,12 @@ public record SimulatedKitchen(double powerFactor, long seed) {
         private final Instant now;
         private final List<BrewEvent.Turned> turns;
         private final Kitchen kitchen;
-        private final SimulatedPot pot;
+        private SimulatedPot pot;
+        /** How many alike hold the liquor: one pot, or the mugs. */
+        private double alike = 1;
+
+        private double asideMl;
+        private double asideC;
         private SimulatedPot kettle;
         private boolean poured;
         private boolean atKettle;
@@ -101,6 +106,10 @@ public record SimulatedKitchen(double powerFactor, long seed) {
 
         private SimulatedPot kettle() {
             return new SimulatedPot(Vessel.of("kettle", Vessel.Kind.TEAPOT, 14, 16), kitchen.roomC(), plan.boilingC());
+        }
+
+        double waterMl() {
+            return pot.waterMl() * alike;
         }
 
         double tempC() {
@@ -150,6 +159,10 @@ public record SimulatedKitchen(double powerFactor, long seed) {
                 }
             }
             pot.advance(LiveStep.seconds(from, until), fire.watts() * powerFactor, fire.lid());
+            if (live.doneAt().filter(d -> !d.isAfter(now)).isPresent()
+                    && plan.intoMugs().orElse(-1) == run.index()) {
+                intoMugs();
+            }
             fulfilled = reached(step, run, seconds);
         }
 
@@ -172,11 +185,25 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             }
             if (stage instanceof Stage.Refill refill) {
                 strained = false;
+                asideC = (asideMl * asideC + pot.waterMl() * pot.tempC()) / Math.max(1e-9, asideMl + pot.waterMl());
+                asideMl += pot.waterMl();
                 pot.takeOut(pot.waterMl());
                 double scale =
                         plan.request().liquorMl() / plan.request().recipe().statedYieldMl();
                 pot.pourIn(refill.toMl() * scale, kitchen.tapC());
             }
+        }
+
+        /** The liquor warms the mugs it is poured into, and cools in them. */
+        private void intoMugs() {
+            if (asideMl > 0) {
+                pot.pourIn(asideMl, asideC);
+            }
+            double cups = plan.request().cups();
+            SimulatedPot mug = new SimulatedPot(Vessel.mug(plan.request().cupMl()), kitchen.roomC(), plan.boilingC());
+            mug.pourIn(pot.waterMl() / cups, pot.tempC());
+            pot = mug;
+            alike = cups;
         }
 
         /** What the herbs keep; what is pressed out of them comes to the rest. */

@@ -5,11 +5,14 @@ import embercup.core.brew.CurvePoint;
 import embercup.core.brew.StageRun;
 import embercup.core.kitchen.Vessel;
 import embercup.core.recipe.Proposal.Reason;
+import embercup.core.recipe.Recipe;
+import embercup.core.recipe.StageKind;
 import embercup.core.workings.Workings;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 
 /**
  * Everything a cook needs for one brew. Immutable; times are seconds from the first step.
@@ -56,6 +59,18 @@ public record BrewPlan(
     /** Flame and lid while a step lasts. */
     public Fire fire(Step step) {
         return Fire.of(this, step);
+    }
+
+    /** The stage at whose end the liquor is in the mugs; empty for what is kept in a jar or a bottle. */
+    public OptionalInt intoMugs() {
+        Recipe recipe = request.recipe();
+        if (recipe.menstruum().cold() || recipe.dilutionParts() > 0) {
+            return OptionalInt.empty();
+        }
+        return stages.stream()
+                .filter(r -> r.stage().kind() == StageKind.STRAIN || r.stage().kind() == StageKind.COMBINE)
+                .mapToInt(StageRun::index)
+                .max();
     }
 
     /** When to start so that it is ready at {@code readyAt}. */

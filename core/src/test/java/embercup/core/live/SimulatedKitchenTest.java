@@ -2,10 +2,12 @@ package embercup.core.live;
 
 import static embercup.core.Pots.PLANNER;
 import static embercup.core.Pots.dried;
+import static embercup.core.Pots.heat;
 import static embercup.core.Pots.lindenCup;
 import static embercup.core.Pots.macerate;
 import static embercup.core.Pots.recipe;
 import static embercup.core.Pots.rootPot;
+import static embercup.core.Pots.simmer;
 import static embercup.core.Pots.strain;
 import static embercup.core.Pots.twoBoils;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -17,6 +19,7 @@ import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlanRequest;
 import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Stage;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -123,6 +126,41 @@ class SimulatedKitchenTest {
         SimulatedKitchen.Readings end = pot.until("end").orElseThrow();
         assertThat(end.waterMl()).isPositive();
         assertThat(pot.live().readyAt()).isPresent();
+    }
+
+    /** Half a litre at 95 °C warms two mugs of 0.3 kJ/K from the room: about 83 °C are left (calorimetry by hand). */
+    @Test
+    void whatIsStrainedWarmsTheMugsAndCoolsInThem() {
+        Recipe cup = recipe(
+                Tradition.FOLK,
+                2,
+                240,
+                List.of(dried("dandelion", Cut.SLICED, 7, Unit.GRAM, 0)),
+                heat(),
+                simmer(10, true),
+                strain(),
+                new Stage.Cool(45, false));
+        Brewing pot = new Brewing(cup, EXACT);
+        SimulatedKitchen.Readings poured = pot.until("cool").orElseThrow();
+        List<BrewEvent> unstrained = pot.events.subList(0, pot.events.size() - 1);
+        double before = EXACT.at(pot.plan, LiveBrew.fold(PLANNER, pot.plan, unstrained), pot.now)
+                .tempC();
+        double water = poured.waterMl() * 4.186;
+        double mugs = 2 * 300.0;
+        assertThat(poured.tempC()).isCloseTo((water * before + mugs * 20) / (water + mugs), within(1.0));
+        Instant began = pot.now;
+        pot.until("end");
+        assertThat(Duration.between(began, pot.now).toSeconds()
+                        / pot.plan.stages().get(3).properS())
+                .as("it cools as the plan says")
+                .isBetween(0.85, 1.15);
+    }
+
+    @Test
+    void bothLiquorsOfTwoBoilsAreInTheMugs() {
+        Brewing pot = new Brewing(twoBoils(), EXACT);
+        SimulatedKitchen.Readings end = pot.until("end").orElseThrow();
+        assertThat(end.waterMl() / pot.plan.water().yieldMl()).isBetween(0.85, 1.15);
     }
 
     @Test

@@ -19,6 +19,7 @@ public record PlanSheet(
         Water water,
         double boilingC,
         VesselLine vessel,
+        @Nullable VesselLine mug,
         BurnerLine burner,
         List<StepLine> steps,
         double stageStartS,

@@ -35,6 +35,7 @@ import embercup.server.recipes.RecipeWriting;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** Writes the core's plan for the wire. */
 public final class PlanWriting {
@@ -64,6 +65,7 @@ public final class PlanWriting {
                 water(plan),
                 plan.boilingC(),
                 vessel(plan),
+                mug(plan),
                 new BurnerLine(burner.name(), burner.lowW(), burner.mediumW(), burner.highW()),
                 steps(plan),
                 plan.stageStartS(),
@@ -128,6 +130,26 @@ public final class PlanWriting {
     private static Water water(BrewPlan plan) {
         var w = plan.water();
         return new Water(w.pourMl(), w.startMl(), w.retainedMl(), w.evaporatedMl(), w.yieldMl(), w.dipMl());
+    }
+
+    /** One of the mugs, filled; none for what is kept in a jar or a bottle. */
+    private static @Nullable VesselLine mug(BrewPlan plan) {
+        if (plan.intoMugs().isEmpty()) {
+            return null;
+        }
+        Vessel v = Vessel.mug(plan.request().cupMl());
+        double level = v.levelCm(plan.water().yieldMl() / plan.request().cups());
+        return new VesselLine(
+                v.name(),
+                Fields.code(v.kind()),
+                v.innerDiameterCm(),
+                v.heightCm(),
+                v.brimMl(),
+                v.mostMl(),
+                level,
+                level,
+                0,
+                0);
     }
 
     private static VesselLine vessel(BrewPlan plan) {
