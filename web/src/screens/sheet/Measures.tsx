@@ -63,7 +63,7 @@ export function Measures({
 
 /** "dried, sliced · into the cold water". */
 function where(a: AdditionLine, plan: PlanSheet): string {
-  if (a.perCup) return `${plantWords(a)}into the cup${a.inCup && ` ${a.inCup}`}`;
+  if (a.perCup) return `${plantWords(a)}into the cup${a.inCup ? ` ${a.inCup}` : ""}`;
   return `${plantWords(a)}${placeOf(a, plan)}`;
 }
 

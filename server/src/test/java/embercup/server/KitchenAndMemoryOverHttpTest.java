@@ -113,8 +113,25 @@ class KitchenAndMemoryOverHttpTest {
         assertThat(Duration.between(Instant.now(), its)).isGreaterThan(Duration.ofMinutes(1));
         JsonNode told = event(id, "\"kind\":\"step-done\",\"step\":\"s0\"");
         assertThat(told.get("nowKey").asString()).isEqualTo("s1");
+        Instant due = dueOnTheStrip(id);
+        assertThat(Duration.between(Instant.now(), due))
+                .as("the simmer's minutes are seconds by the clock on the wall")
+                .isBetween(Duration.ofSeconds(1), Duration.ofSeconds(30));
         event(id, "\"kind\":\"abandoned\"");
         assertThat(post("/api/devices/kitchen/" + id, "{\"speed\":10}").code()).isEqualTo(409);
+    }
+
+    private static Instant dueOnTheStrip(String id) {
+        Instant now = Instant.now();
+        JsonNode day = get("/api/day?from=%s&to=%s"
+                        .formatted(now.minus(Duration.ofHours(12)), now.plus(Duration.ofHours(12))))
+                .body();
+        return day.get("open")
+                .valueStream()
+                .filter(b -> b.get("id").asString().equals(id))
+                .map(b -> Instant.parse(b.get("dueAt").asString()))
+                .findFirst()
+                .orElseThrow();
     }
 
     // ---- learning the stove

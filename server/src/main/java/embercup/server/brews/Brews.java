@@ -407,9 +407,9 @@ public class Brews implements Plans.Day {
                 e.cups,
                 e.phase,
                 live.startedAt().orElse(plan.startAt()),
-                ready,
+                BrewClock.real(e, ready),
                 live.now().map(n -> n.step().label()).orElse(null),
-                live.now().map(LiveBrew.LiveStep::dueAt).orElse(null));
+                live.now().map(n -> BrewClock.real(e, n.dueAt())).orElse(null));
     }
 
     private BrewSheet sheet(BrewEntity e, Folded folded) {
