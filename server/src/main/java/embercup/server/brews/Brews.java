@@ -1,12 +1,10 @@
 package embercup.server.brews;
 
-import embercup.core.care.History;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.live.SimulatedKitchen;
 import embercup.core.materia.Constituent;
 import embercup.core.plan.BrewPlan;
-import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.workings.InvalidInput;
 import embercup.server.learned.Learned;
@@ -20,26 +18,17 @@ import embercup.server.platform.Ids;
 import embercup.server.platform.Refusal;
 import embercup.server.shelf.Shelf;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Set;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -47,18 +36,12 @@ import tools.jackson.databind.json.JsonMapper;
  * second server would miss.
  */
 @Service
-public class Brews implements Plans.Day {
-
-    private static final TypeReference<Map<String, Double>> LOADS = new TypeReference<>() {};
-    private static final TypeReference<List<String>> SLUGS = new TypeReference<>() {};
-    /** No herb of the materia has a longer limit than this. */
-    private static final int LONGEST_RUN_DAYS = 60;
-    /** A day of loads: twelve hours before and after, so that an evening pot counts with the morning's. */
-    private static final Duration HALF_A_DAY = Duration.ofHours(12);
+public class Brews {
 
     private final BrewRepository brews;
     private final EventRepository events;
     private final Plans plans;
+    private final DrinkersDays days;
     private final Notebook notebook;
     private final Learned learned;
     private final Shelf shelf;
@@ -71,6 +54,7 @@ public class Brews implements Plans.Day {
             BrewRepository brews,
             EventRepository events,
             Plans plans,
+            DrinkersDays days,
             Notebook notebook,
             Learned learned,
             Shelf shelf,
@@ -81,6 +65,7 @@ public class Brews implements Plans.Day {
         this.brews = brews;
         this.events = events;
         this.plans = plans;
+        this.days = days;
         this.notebook = notebook;
         this.learned = learned;
         this.shelf = shelf;
@@ -102,7 +87,7 @@ public class Brews implements Plans.Day {
         if (ask.id() != null && brews.existsById(ask.id())) {
             return get(ask.id());
         }
-        Plans.Made made = plans.make(ask.plan(), this);
+        Plans.Made made = plans.make(ask.plan(), days);
         Instant now = clock.instant();
         boolean start = Boolean.TRUE.equals(ask.start());
         refuseStopped(start, made.sheet());
@@ -317,52 +302,6 @@ public class Brews implements Plans.Day {
     @Transactional(readOnly = true)
     public List<BrewSheet.BrewLine> between(Instant from, Instant to) {
         return brews.startedBetween(from, to).stream().map(this::line).toList();
-    }
-
-    @Override
-    @Transactional(readOnly = true)
-    public History history(@Nullable UUID drinkerId, Instant at) {
-        if (drinkerId == null) {
-            return History.NONE;
-        }
-        Map<Constituent, Double> mg = new EnumMap<>(Constituent.class);
-        Map<String, Set<LocalDate>> days = new HashMap<>();
-        ZoneId zone = ZoneId.systemDefault();
-        LocalDate today = LocalDate.ofInstant(at, zone);
-        Instant from = today.minusDays(LONGEST_RUN_DAYS).atStartOfDay(zone).toInstant();
-        for (BrewRepository.Drunk d : brews.drunkBetween(drinkerId, from, at.plus(HALF_A_DAY))) {
-            if (d.startedAt().isAfter(at.minus(HALF_A_DAY))) {
-                json.readValue(d.loads(), LOADS)
-                        .forEach((c, v) -> mg.merge(Fields.oneOf(Constituent.class, c, "constituent"), v, Double::sum));
-            }
-            LocalDate day = LocalDate.ofInstant(d.startedAt(), zone);
-            json.readValue(d.herbs(), SLUGS)
-                    .forEach(h -> days.computeIfAbsent(h, x -> new HashSet<>()).add(day));
-        }
-        Map<String, Integer> runs = new HashMap<>();
-        days.forEach((herb, drunk) -> runs.put(herb, run(drunk, today)));
-        return new History(mg, runs);
-    }
-
-    /** Days in a row up to the day before. */
-    private static int run(Set<LocalDate> drunk, LocalDate today) {
-        int run = 0;
-        while (drunk.contains(today.minusDays(run + 1L))) {
-            run++;
-        }
-        return run;
-    }
-
-    @Override
-    @Transactional(readOnly = true)
-    public List<Interleaving.Pot> onTheFire(Instant zero) {
-        return brews.findAllByPhaseInOrderByCreatedAt(List.of("planned", "running")).stream()
-                .filter(e -> e.startedAt != null)
-                .map(e -> {
-                    double start = Duration.between(zero, e.startedAt).toMillis() / 1000.0;
-                    return new Interleaving.Pot(e.name, again(e).plan(), start, start, start);
-                })
-                .toList();
     }
 
     private static Map<String, Double> loads(Map<Constituent, Double> mg) {
