@@ -1,5 +1,5 @@
 import { Dialog } from "radix-ui";
-import { useEffect, useState } from "react";
+import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 
 const GO: Record<string, { to: string; what: string }> = {
@@ -79,19 +79,26 @@ export function Keys() {
   );
 }
 
-/** Runs something on a key of the page, unless somebody is typing. */
+/**
+ * Runs something on a key of the page, unless somebody is typing. What it runs is renewed together with what is seen: a key
+ * pressed at once on a new step means that step.
+ */
 export function useKey(key: string, run: () => void) {
-  useEffect(() => {
+  const latest = useRef(run);
+  useLayoutEffect(() => {
+    latest.current = run;
+  });
+  useLayoutEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (typing(e.target) || e.ctrlKey || e.metaKey || e.altKey) return;
       if (key === " " && e.target instanceof HTMLElement && e.target.closest("button, a, [role=radio]"))
         return;
       if (e.key.toLowerCase() === key) {
         e.preventDefault();
-        run();
+        latest.current();
       }
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
-  }, [key, run]);
+  }, [key]);
 }

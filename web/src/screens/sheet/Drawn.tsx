@@ -94,9 +94,8 @@ export const Drawn = memo(function Drawn({
             <Why workings={plan.workings.boilingC} className="text-ink">
               {plan.boilingC.toFixed(1)} °C
             </Why>
-            .
+            .{reasons.length <= FEW && ` ${reasons.join(" ")}`}
           </p>
-          {reasons.length <= FEW && <p className="mt-1 text-muted text-sm">{reasons.join(" ")}</p>}
         </section>
         <div>
           <Measures plan={plan} />
