@@ -14,7 +14,7 @@ export function Measures({
   onTick?: (i: number) => void;
   narrow?: boolean;
 }) {
-  const tight = plan.additions.length > 4;
+  const tight = plan.additions.length > 3;
   return (
     <section aria-labelledby="measures">
       <h2 id="measures" className="font-body font-normal text-muted text-sm [font-stretch:100%]">
