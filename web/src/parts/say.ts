@@ -57,7 +57,7 @@ export function capital(text: string): string {
 
 /** A share as a percentage of the whole. */
 export function share(x: number): string {
-  return `${Math.round(x * 100)} %`;
+  return `${Math.round(x * 100)}\u00a0%`;
 }
 
 /** A number in workings: as many digits as help. */

@@ -5,6 +5,9 @@ import { useHistory } from "../../api/queries";
 import { day } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 
+/** Half of five dots, px: so far the last liking reaches beyond its brew. */
+const HALF_OF_FIVE = 28;
+
 /** One recipe over time: dose, strength as it went and as it was felt, and liking, on one time axis. */
 export function History({ recipeId, onAll }: { recipeId: string; onAll: () => void }) {
   const history = useHistory(recipeId);
@@ -98,7 +101,7 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
             {last.gramsPerCup.toFixed(1)} g a cup
           </text>
           {left > 60 && (
-            <text x={right + 8} y={height - 8} style={{ fill: "var(--herb)" }}>
+            <text x={right + 8 + HALF_OF_FIVE} y={height - 8} style={{ fill: "var(--herb)" }}>
               liking
             </text>
           )}

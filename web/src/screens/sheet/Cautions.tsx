@@ -13,7 +13,14 @@ const COLOURS: Record<string, string> = {
 const SHOWN = 2;
 
 /** What must be known before the first measure, the gravest first, and the three numbers of the cup. */
-export function Cautions({ plan, onWay }: { plan: PlanSheet; onWay: (way: WayLine) => void }) {
+export function Cautions({
+  plan,
+  onWay,
+}: {
+  plan: PlanSheet;
+  /** Takes a way out of a stop; missing where the ways out stand elsewhere. */
+  onWay?: (way: WayLine) => void;
+}) {
   const [all, setAll] = useState(false);
   const grave = plan.cautions.filter((c) => c.severity !== "note");
   const notes = plan.cautions.filter((c) => c.severity === "note");
@@ -30,7 +37,7 @@ export function Cautions({ plan, onWay }: { plan: PlanSheet; onWay: (way: WayLin
           <Caution key={i} caution={c} whole={all} />
         ))}
       </ul>
-      {plan.stopped && <Ways ways={plan.waysOut} onWay={onWay} />}
+      {plan.stopped && onWay && <Ways ways={plan.waysOut} onWay={onWay} />}
       {(hidden > 0 || all) && plan.cautions.length > SHOWN && (
         <button
           type="button"
@@ -89,9 +96,9 @@ function Caution({ caution, whole }: { caution: CautionLine; whole: boolean }) {
 }
 
 /** Ways out of a stop: each changes the order at once; another drinker is chosen in the sentence. */
-function Ways({ ways, onWay }: { ways: WayLine[]; onWay: (way: WayLine) => void }) {
+export function Ways({ ways, onWay }: { ways: WayLine[]; onWay: (way: WayLine) => void }) {
   return (
-    <div className="mt-3" role="group" aria-label="Ways out">
+    <div className="max-xl:mt-3 xl:mb-3" role="group" aria-label="Ways out">
       <p className="font-semibold">Ways out</p>
       <ul className="mt-1 flex flex-col">
         {ways.map((w) => (

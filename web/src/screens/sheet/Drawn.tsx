@@ -6,13 +6,15 @@ import { VesselDrawing } from "../../drawings/Vessel";
 import { clock, millilitres } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { Why } from "../../parts/Why";
-import { Cautions } from "./Cautions";
+import { Cautions, Ways } from "./Cautions";
 import { Measures } from "./Measures";
 import type { Strength, Tweak } from "./order";
 import { WhatIf } from "./WhatIf";
 
 /** So many reasons for stages stand beside the vessel; more need the whole width. */
 const FEW = 2;
+/** From here on the cautions have a column of their own, and the ways out of a stop fit beside them, px. */
+const THREE_COLUMNS = 1150;
 
 /** Vessel, measures, cautions and fire line of a plan, all of them to be handled. */
 export const Drawn = memo(function Drawn({
@@ -45,6 +47,7 @@ export const Drawn = memo(function Drawn({
   const cold = plan.steps.find((s) => s.stage >= 0)?.kind !== "heat" || plan.vessel.kind === "pot";
   const reduce = stages.findIndex((s) => s.kind === "reduce");
   const toMl = stages[reduce]?.toMl;
+  const wide = line.width >= THREE_COLUMNS;
   const reasons = plan.reasons.map((r) => r.text);
   return (
     <>
@@ -98,6 +101,7 @@ export const Drawn = memo(function Drawn({
           </p>
         </section>
         <div>
+          {wide && plan.stopped && <Ways ways={plan.waysOut} onWay={onWay} />}
           <Measures plan={plan} />
           <p className="mt-1 text-muted text-sm">
             {plan.posology && <span className="text-ink">Taken: {plan.posology}. </span>}
@@ -105,7 +109,7 @@ export const Drawn = memo(function Drawn({
             law decides on regulated herbs.
           </p>
         </div>
-        <Cautions plan={plan} onWay={onWay} />
+        <Cautions plan={plan} onWay={wide ? undefined : onWay} />
       </div>
       {reasons.length > FEW && <p className="mt-2 max-w-5xl text-muted text-sm">{reasons.join(" ")}</p>}
       <section aria-label="Fire line" className="mt-3" ref={line.ref}>

@@ -182,7 +182,7 @@ export default function Sheet() {
               unsure={unsure.length}
               onStart={start}
             />
-            <OneCook asked={asked} onAt={(at) => change({ at })} />
+            {!plan.stopped && <OneCook asked={asked} onAt={(at) => change({ at })} />}
           </div>
         )}
       </div>
