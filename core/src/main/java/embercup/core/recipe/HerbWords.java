@@ -22,6 +22,7 @@ final class HerbWords {
 
     private final Materia materia;
     private final Map<Pattern, Herb> names = new LinkedHashMap<>();
+    private final Map<Pattern, Set<Herb>> shared = new LinkedHashMap<>();
 
     HerbWords(Materia materia) {
         this.materia = materia;
@@ -30,11 +31,17 @@ final class HerbWords {
             names(h).forEach(n ->
                     all.computeIfAbsent(n, x -> new LinkedHashSet<>()).add(h));
         }
-        // A name of two herbs, the flower and the berry of one tree, names neither.
-        all.values().removeIf(herbs -> herbs.size() > 1);
         List<String> longestFirst = new ArrayList<>(all.keySet());
         longestFirst.sort(Comparator.comparingInt(String::length).reversed());
-        longestFirst.forEach(n -> names.put(word(n), all.get(n).iterator().next()));
+        for (String name : longestFirst) {
+            Set<Herb> herbs = all.get(name);
+            // A name of two herbs, the flower and the berry of one tree, names neither.
+            if (herbs.size() > 1) {
+                shared.put(word(name), herbs);
+            } else {
+                names.put(word(name), herbs.iterator().next());
+            }
+        }
     }
 
     private static Stream<String> names(Herb h) {
@@ -82,6 +89,15 @@ final class HerbWords {
         return Stream.concat(names(herb), Stream.of(firstWord(herb)))
                 .anyMatch(n ->
                         Pattern.compile("\\b" + Pattern.quote(n)).matcher(text).find());
+    }
+
+    /** Herbs that share the name that a text in lower case holds; empty when it holds none of two. */
+    Set<Herb> sharing(String text) {
+        return shared.entrySet().stream()
+                .filter(e -> e.getKey().matcher(text.replace("× ", "")).find())
+                .map(Map.Entry::getValue)
+                .findFirst()
+                .orElse(Set.of());
     }
 
     /** A herb whose name is like the last word before a comma or a bracket; empty when none is. */

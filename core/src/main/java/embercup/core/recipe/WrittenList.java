@@ -115,6 +115,13 @@ final class WrittenList {
     }
 
     private Line unknown(String text, String rest) {
+        List<String> sharing = herbs.sharing(rest).stream()
+                .map(h -> h.common().toLowerCase(Locale.ROOT))
+                .toList();
+        if (!sharing.isEmpty()) {
+            String ask = "That may be " + String.join(" or ", sharing) + ". Which is it?";
+            return new Line(text, Kind.UNKNOWN, List.of(), List.of(ask), -1);
+        }
         String ask = herbs.like(rest)
                 .map(h -> "Not known as it is written. Is it " + h.common().toLowerCase(Locale.ROOT) + "?")
                 .orElse("No herb of the materia is named here. Choose one or leave the line out.");
