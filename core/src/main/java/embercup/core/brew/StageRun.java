@@ -24,6 +24,11 @@ public record StageRun(
         boolean kettle,
         boolean boils) {
 
+    /** A wait for a cooler cup that is as cool already: nobody needs to be told of it. */
+    public boolean needless() {
+        return stage instanceof Stage.Cool && durationS() < 1;
+    }
+
     public double durationS() {
         return endS - startS;
     }

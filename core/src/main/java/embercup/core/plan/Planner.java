@@ -40,7 +40,8 @@ public final class Planner {
     /** @throws InvalidInput when recipe or request cannot be brewed; names every field */
     public BrewPlan plan(PlanRequest asked) {
         List<Reason> reasons = new ArrayList<>();
-        PlanRequest request = ready(asked, reasons);
+        List<Reason> waits = new ArrayList<>();
+        PlanRequest request = ready(asked, reasons, waits);
         List<Caution> notes = new ArrayList<>();
         Map<String, embercup.core.workings.Workings> workings = new LinkedHashMap<>();
         List<PlannedAddition> additions = new Measures(materia, request).planned(notes, workings);
@@ -52,6 +53,7 @@ public final class Planner {
         }
         BrewResult brew = BrewSimulation.run(pot);
         WaterPlan water = water(pot, brew);
+        waits.stream().filter(r -> !brew.stages().get(r.stage()).needless()).forEach(reasons::add);
         Vessel vessel = pot.vessel();
         Timeline timeline = Timeline.of(materia, request, additions, brew.stages(), water, vessel);
         double reference = referenceBodyPerMl(request);
@@ -87,7 +89,7 @@ public final class Planner {
     }
 
     /** The request with stages, when the recipe has none, and with the gates of its finish; checked. */
-    private PlanRequest ready(PlanRequest asked, List<Reason> reasons) {
+    private PlanRequest ready(PlanRequest asked, List<Reason> reasons, List<Reason> waits) {
         RecipeRules rules = new RecipeRules(materia, asked.custom());
         PlanRequest request = asked.withRecipe(Parts.resolved(materia, asked.recipe()));
         if (asked.recipe().stages().isEmpty()) {
@@ -98,7 +100,7 @@ public final class Planner {
         }
         rules.check(request.recipe(), "recipe");
         request.check();
-        return Finishing.gated(materia, request, reasons);
+        return Finishing.gated(materia, request, waits);
     }
 
     private static List<Charge> spentCharges(List<Charge> charges, BrewResult first) {

@@ -170,10 +170,12 @@ final class Timeline {
     private static List<Step> stageSteps(
             PlanRequest request, List<PlannedAddition> additions, List<StageRun> runs, WaterPlan water, Vessel vessel) {
         List<Step> steps = new ArrayList<>();
-        for (int i = 0; i < runs.size(); i++) {
-            StageRun run = runs.get(i);
+        List<StageRun> felt = runs.stream().filter(r -> !r.needless()).toList();
+        for (int n = 0; n < felt.size(); n++) {
+            StageRun run = felt.get(n);
+            int i = run.index();
             StageKind kind = run.stage().kind();
-            String begin = i + 1 < runs.size() ? begins(additions, runs.get(i + 1), water) : "Done";
+            String begin = n + 1 < felt.size() ? begins(additions, felt.get(n + 1), water) : "Done";
             if (run.heatS() > 0) {
                 String until = run.kettle() && !run.boils() && kind == StageKind.POUR
                         ? "until the kettle is hot"

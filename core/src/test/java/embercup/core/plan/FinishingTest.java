@@ -108,6 +108,31 @@ class FinishingTest {
                 .satisfies(c -> assertThat(c.text()).contains("melts at about 25 °C"));
     }
 
+    /** A mug takes the boil off: about 80 °C are left in it, and lemon and milk need not wait (design value of the gate). */
+    @Test
+    void lemonGoesIntoACupThatIsNoLongerScalding() {
+        BrewPlan plan = plan(finishedWith(spoon("lemon-juice", 3)));
+        assertThat(startC(plan, "lemon-juice")).isLessThan(85);
+        assertThat(plan.steps()).noneMatch(s -> s.kind().equals("cool"));
+        assertThat(plan.steps().get(plan.steps().size() - 1).label())
+                .isEqualTo("Stir lemon juice into each cup, below 85 °C");
+        assertThat(plan.reasons()).noneMatch(r -> r.text().contains("waits"));
+        assertThat(plan.steps().stream().filter(s -> s.kind().equals("strain")).map(Step::confirm))
+                .as("what is confirmed is what comes next")
+                .containsExactly("Finish the cup");
+    }
+
+    @Test
+    void fatAcidAndHoneyEachHaveTheirTurn() {
+        BrewPlan plan = plan(finishedWith(spoon("honey", 3), spoon("lemon-juice", 3), spoon("ghee", 3)));
+        assertThat(plan.steps().stream().filter(s -> s.kind().equals("finish")).map(Step::label))
+                .containsExactly(
+                        "Stir ghee into each cup, while it is above 45 °C",
+                        "Stir lemon juice into each cup, below 85 °C",
+                        "Stir honey into each cup, below 40 °C");
+        assertThat(plan.steps().stream().filter(s -> s.kind().equals("cool"))).hasSize(1);
+    }
+
     /** Acid coagulates the milk's casein (common practice, no source). */
     @Test
     void milkAndLemonInOneCupAreTold() {
