@@ -113,11 +113,7 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
     }
 
     Page phone() {
-        return phone(RunningServer.address());
-    }
-
-    private Page phone(String server) {
-        return page(390, 844, ColorScheme.DARK, server);
+        return page(390, 844, ColorScheme.DARK, RunningServer.address());
     }
 
     /** A phone whose clock is wrong by some minutes; it runs on from there. */

@@ -122,12 +122,7 @@ class KitchenAndMemoryOverHttpTest {
     }
 
     private static Instant dueOnTheStrip(String id) {
-        Instant now = Instant.now();
-        JsonNode day = get("/api/day?from=%s&to=%s"
-                        .formatted(now.minus(Duration.ofHours(12)), now.plus(Duration.ofHours(12))))
-                .body();
-        return day.get("open")
-                .valueStream()
+        return RunningServer.onTheFire().stream()
                 .filter(b -> b.get("id").asString().equals(id))
                 .map(b -> Instant.parse(b.get("dueAt").asString()))
                 .findFirst()

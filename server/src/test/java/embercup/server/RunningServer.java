@@ -36,7 +36,7 @@ public final class RunningServer implements BeforeAllCallback {
         if (context == null) {
             context = start(Map.of("ember.demo", "true"));
             address = "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
-            demo.addAll(onTheFire());
+            onTheFire().forEach(brew -> demo.add(brew.get("id").asString()));
         }
         return address;
     }
@@ -46,7 +46,8 @@ public final class RunningServer implements BeforeAllCallback {
         if (context == null) {
             return;
         }
-        for (String brew : onTheFire()) {
+        for (JsonNode line : onTheFire()) {
+            String brew = line.get("id").asString();
             if (!demo.contains(brew)) {
                 post(
                         "/api/brews/" + brew + "/events",
@@ -55,15 +56,11 @@ public final class RunningServer implements BeforeAllCallback {
         }
     }
 
-    private static List<String> onTheFire() {
+    /** Brews that are waiting or burning, as the day strip has them. */
+    public static List<JsonNode> onTheFire() {
         Instant now = Instant.now();
         String days = "?from=%s&to=%s".formatted(now.minus(1, ChronoUnit.DAYS), now.plus(1, ChronoUnit.DAYS));
-        return get("/api/day" + days)
-                .body()
-                .get("open")
-                .valueStream()
-                .map(brew -> brew.get("id").asString())
-                .toList();
+        return get("/api/day" + days).body().get("open").valueStream().toList();
     }
 
     /** Another server on the same database. */

@@ -129,6 +129,9 @@ public record SimulatedKitchen(double powerFactor, long seed) {
                 return;
             }
             stage(live, plan.stages().get(step.stage()), until);
+            if (done && plan.intoMugs().orElse(-1) == step.stage()) {
+                intoMugs();
+            }
         }
 
         private void stage(LiveStep live, StageRun run, Instant until) {
@@ -159,10 +162,6 @@ public record SimulatedKitchen(double powerFactor, long seed) {
                 }
             }
             pot.advance(LiveStep.seconds(from, until), fire.watts() * powerFactor, fire.lid());
-            if (live.doneAt().filter(d -> !d.isAfter(now)).isPresent()
-                    && plan.intoMugs().orElse(-1) == run.index()) {
-                intoMugs();
-            }
             fulfilled = reached(step, run, seconds);
         }
 

@@ -64,18 +64,6 @@ public class Plans {
 
     /** What is known of the days around a plan: what the drinker had, and what is on the fire. */
     public interface Day {
-        Day NOTHING = new Day() {
-            @Override
-            public History history(@Nullable UUID drinkerId, Instant at) {
-                return History.NONE;
-            }
-
-            @Override
-            public List<Interleaving.Pot> onTheFire(Instant zero) {
-                return List.of();
-            }
-        };
-
         /** The drinker's cups of that day and the days before it. */
         History history(@Nullable UUID drinkerId, Instant at);
 
