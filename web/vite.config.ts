@@ -1,6 +1,7 @@
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
-import { defineConfig, type Plugin } from "vite";
+import type { Plugin } from "vite";
+import { defineConfig } from "vitest/config";
 
 /** Every page needs these faces; the browser is told before it has read the styles. */
 const FACES =
@@ -25,5 +26,6 @@ const preloadFaces: Plugin = {
 export default defineConfig({
   plugins: [react(), tailwindcss(), preloadFaces],
   build: { outDir: "target/classes/static", emptyOutDir: true, assetsInlineLimit: 0 },
+  test: { include: ["test/**/*.test.ts"] },
   server: { proxy: { "/api": { target: "http://127.0.0.1:8080", changeOrigin: true } } },
 });

@@ -63,6 +63,8 @@ export class ProblemError extends Error {
   readonly violations: { field: string; value: string; wanted: string }[];
   /** What the server keeps instead of a stale change. */
   readonly kept: unknown;
+  /** Names the kind of problem. */
+  readonly type: string;
 
   constructor(
     status: number,
@@ -70,11 +72,13 @@ export class ProblemError extends Error {
     detail: string,
     violations: ProblemError["violations"],
     kept?: unknown,
+    type = "about:blank",
   ) {
     super(detail ? `${title}. ${detail}` : title);
     this.status = status;
     this.violations = violations;
     this.kept = kept;
+    this.type = type;
   }
 }
 
@@ -128,6 +132,7 @@ async function call<T>(method: string, path: string, body?: unknown, signal?: Ab
     answer?.detail ?? "",
     answer?.violations ?? [],
     answer?.current,
+    answer?.type,
   );
 }
 
@@ -138,6 +143,10 @@ export const api = {
   kitchen: () => call<KitchenSheet>("GET", "/api/kitchen"),
   plan: (ask: PlanAsk, signal?: AbortSignal) => call<PlanSheet>("POST", "/api/plans", ask, signal),
   addBrew: (ask: BrewAsk) => call<BrewSheet>("POST", "/api/brews", ask),
+  /** Why the numbers of a plan are what they are. */
+  planWorkings: (ask: PlanAsk) =>
+    call<PlanSheet>("POST", "/api/plans", { ...ask, workings: true }).then((plan) => plan.workings),
+  brewWorkings: (id: string) => call<Record<string, Workings>>("GET", `/api/brews/${id}/workings`),
   brew: (id: string) => call<BrewSheet>("GET", `/api/brews/${id}`),
   recordEvent: (id: string, event: EventDoc) => call<BrewSheet>("POST", `/api/brews/${id}/events`, event),
   day: (from: string, to: string) => call<DaySheet>("GET", `/api/day?${new URLSearchParams({ from, to })}`),
@@ -213,7 +222,9 @@ export const api = {
   ownHerb: (slug: string) =>
     call<OwnHerbDoc | undefined>("GET", `/api/herbs/${slug}/own`).then((own) => own ?? null),
   keepOwnHerb: (slug: string, doc: OwnHerbDoc) => call<HerbSheet>("PUT", `/api/herbs/${slug}/own`, doc),
-  forgetOwnHerb: (slug: string) => call<void>("DELETE", `/api/herbs/${slug}/own`),
+  /** A herb that is still used somewhere is refused, and can be put away. */
+  forgetOwnHerb: (slug: string, retire = false) =>
+    call<void>("DELETE", `/api/herbs/${slug}/own?retire=${retire}`),
   herbs: () => call<HerbLine[]>("GET", "/api/herbs"),
   herb: (slug: string) => call<HerbSheet>("GET", `/api/herbs/${slug}`),
   sources: () => call<Source[]>("GET", "/api/sources"),

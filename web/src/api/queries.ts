@@ -47,7 +47,11 @@ export const useOwnHerb = (slug: string) =>
   useQuery({ queryKey: ["own-herb", slug], queryFn: () => api.ownHerb(slug), enabled: slug !== "" });
 export const useHerb = (slug: string) =>
   useQuery({ queryKey: ["herbs", slug], queryFn: () => api.herb(slug), enabled: slug !== "" });
-export const useBrew = (id: string) => useQuery({ queryKey: ["brews", id], queryFn: () => api.brew(id) });
+export const useBrew = (id: string) =>
+  useQuery({
+    queryKey: ["brews", id],
+    queryFn: async () => newer(queryClient.getQueryData<BrewSheet>(["brews", id]), await api.brew(id)),
+  });
 export const useHistory = (recipeId: string | undefined) =>
   useQuery({
     queryKey: ["notebook", "history", recipeId],
@@ -99,7 +103,13 @@ export function dayStart(now: Date): Date {
 
 /** Takes a brew's state unless a newer one is here: the stream and the answer to a confirmation race each other. */
 export function keepNewer(brew: BrewSheet) {
-  queryClient.setQueryData<BrewSheet>(["brews", brew.id], (before) =>
-    before && before.serverNow > brew.serverNow ? before : brew,
-  );
+  queryClient.setQueryData<BrewSheet>(["brews", brew.id], (before) => newer(before, brew));
+}
+
+/** The one that knows more events; of the same events the later answer. */
+export function newer(before: BrewSheet | undefined, brew: BrewSheet): BrewSheet {
+  if (!before || brew.state > before.state) return brew;
+  return brew.state < before.state || Date.parse(before.serverNow) > Date.parse(brew.serverNow)
+    ? before
+    : brew;
 }

@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/brews/{id}/workings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["workings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/day": {
         parameters: {
             query?: never;
@@ -760,6 +776,7 @@ export interface components {
             readyAt?: string;
             /** Format: date-time */
             startAt: string;
+            unreadable: boolean;
         };
         BrewSheet: {
             advice: string;
@@ -776,6 +793,7 @@ export interface components {
             fire?: components["schemas"]["FireLine"];
             /** Format: uuid */
             id: string;
+            late: boolean;
             /** Format: double */
             lateS: number;
             /** Format: double */
@@ -790,7 +808,7 @@ export interface components {
             /** Format: double */
             pouredMl: number;
             predictedCurve: components["schemas"]["Point"][];
-            predictedSteps: components["schemas"]["StepLine"][];
+            predictedSteps: components["schemas"]["When"][];
             /** Format: date-time */
             readyAt?: string;
             /** Format: uuid */
@@ -801,11 +819,14 @@ export interface components {
             simulated: boolean;
             /** Format: date-time */
             startedAt?: string;
+            /** Format: int64 */
+            state: number;
             steps: components["schemas"]["LiveLine"][];
             /** Format: double */
             strength: number;
             /** Format: double */
             strengthChange: number;
+            told: string[];
         };
         BulkLine: {
             cut: string;
@@ -968,6 +989,8 @@ export interface components {
             colour: string;
             /** Format: double */
             cups: number;
+            /** Format: uuid */
+            drinkerId?: string;
             drinkerName: string;
             effect: string;
             /** Format: int32 */
@@ -1031,6 +1054,9 @@ export interface components {
             flame: string;
             kettle: boolean;
             lid: boolean;
+            otherwise: boolean;
+            /** Format: double */
+            powerW: number;
             pressed: boolean;
         };
         GivesLine: {
@@ -1048,6 +1074,9 @@ export interface components {
             /** Format: uuid */
             id: string;
             kind: string;
+            lid?: boolean;
+            /** Format: double */
+            powerW?: number;
             step?: string;
             text?: string;
             turn?: string;
@@ -1303,6 +1332,8 @@ export interface components {
             taste?: number;
             /** @description whether what is learned of stove and taste is used; true when it is missing */
             useLearned?: boolean;
+            /** @description whether the answer carries the workings of every figure; false when it is missing */
+            workings?: boolean;
         };
         PlanSheet: {
             additions: components["schemas"]["AdditionLine"][];
@@ -1323,10 +1354,10 @@ export interface components {
             curve: components["schemas"]["Point"][];
             dailyLoads: components["schemas"]["Load"][];
             /** Format: double */
-            drinkableAfterS: number;
+            drinkableAfterS?: number;
             drinkerName: string;
             /** Format: double */
-            honeyAfterS: number;
+            honeyAfterS?: number;
             identityChecks: string[];
             learned: components["schemas"]["LearnedSheet"][];
             mug?: components["schemas"]["VesselLine"];
@@ -1338,6 +1369,7 @@ export interface components {
             schools: {
                 [key: string]: string;
             };
+            servedKey?: string;
             spentHerbs: boolean;
             /** Format: double */
             stageStartS: number;
@@ -1546,11 +1578,16 @@ export interface components {
             source: string;
         };
         StepLine: {
+            /** Format: int32 */
+            addition?: number;
             aside: boolean;
+            boils?: boolean;
             confirm: string;
             /** Format: double */
             durationS: number;
+            flame?: string;
             handsOn: boolean;
+            kettle?: boolean;
             key: string;
             kind: string;
             label: string;
@@ -1638,6 +1675,8 @@ export interface components {
             /** Format: double */
             dipLevelCm: number;
             /** Format: double */
+            displacedCm?: number;
+            /** Format: double */
             endLevelCm: number;
             /** Format: double */
             heightCm: number;
@@ -1673,6 +1712,7 @@ export interface components {
             pourMl: number;
             /** Format: double */
             retainedMl: number;
+            startCups?: string;
             /** Format: double */
             startMl: number;
             /** Format: double */
@@ -1706,6 +1746,13 @@ export interface components {
             form?: "fresh" | "dried";
             /** Format: double */
             gPerTsp?: number;
+        };
+        When: {
+            /** Format: double */
+            durationS: number;
+            key: string;
+            /** Format: double */
+            startS: number;
         };
         WorkingsLine: {
             formula?: string;
@@ -1913,6 +1960,30 @@ export interface operations {
                 };
                 content: {
                     "text/event-stream": components["schemas"]["SseEmitter"];
+                };
+            };
+        };
+    };
+    workings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: components["schemas"]["WorkingsLine"];
+                    };
                 };
             };
         };
@@ -2126,7 +2197,9 @@ export interface operations {
     };
     forgetOwnHerb: {
         parameters: {
-            query?: never;
+            query?: {
+                retire?: boolean;
+            };
             header?: never;
             path: {
                 slug: string;

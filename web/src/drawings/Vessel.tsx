@@ -1,5 +1,5 @@
 import type { PlanSheet } from "../api/client";
-import { cups, millilitres } from "../parts/say";
+import { millilitres } from "../parts/say";
 import { useDrag } from "./useDrag";
 
 interface VesselProps {
@@ -198,8 +198,8 @@ export function VesselDrawing({
             style={{ fill: wide ? "var(--ink)" : "var(--muted)" }}
           >
             {wide
-              ? `${startsHot(plan) ? "pour hot" : "pour cold"}: ${cups(plan.water.startMl)}`
-              : cups(plan.water.startMl)}
+              ? `${startsHot(plan) ? "pour hot" : "pour cold"}: ${plan.water.startCups ?? ""}`
+              : (plan.water.startCups ?? "")}
           </text>
         </g>
       )}

@@ -1,6 +1,6 @@
 import type { scaleLinear } from "d3-scale";
 import type { AdditionLine, CurvePoint, StepLine } from "../api/client";
-import { clock, millilitres, share, span } from "../parts/say";
+import { capital, clock, millilitres, share, span } from "../parts/say";
 import type { FireLineProps } from "./FireLine";
 
 export function Flame({
@@ -81,9 +81,13 @@ function say(step: StepLine): { main: string; short: string; sub?: string } {
   const length = span(step.durationS);
   switch (step.kind) {
     case "heat":
-      return step.until === "until it boils" && step.lid
-        ? { main: "High flame", short: "Heat", sub: `boils in ${length}` }
-        : { main: "Kettle", short: "Kettle", sub: `hot in ${length}` };
+      return step.kettle
+        ? { main: "Kettle", short: "Kettle", sub: `hot in ${length}` }
+        : {
+            main: `${capital(step.flame ?? "high")} flame`,
+            short: "Heat",
+            sub: `${step.boils === false ? "hot" : "boils"} in ${length}`,
+          };
     case "boil":
       return { main: `Rolling boil, ${length}`, short: `Boil ${length}` };
     case "simmer":

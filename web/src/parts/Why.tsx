@@ -1,27 +1,56 @@
+import { useQuery } from "@tanstack/react-query";
 import { Popover } from "radix-ui";
-import type { ReactNode } from "react";
+import { createContext, type ReactNode, useContext, useState } from "react";
 import type { Workings } from "../api/client";
 import { useSources } from "../api/queries";
 import { figure } from "./say";
 
-/** A number that answers "why?": click it, or press `?` on it. */
+interface Asked {
+  /** What tells one plan's figures from another's. */
+  key: unknown;
+  load: () => Promise<Record<string, Workings>>;
+}
+
+const Figures = createContext<Asked | null>(null);
+
+/** Where the numbers below it come from; nothing is asked for before somebody asks why. */
+export const FiguresOf = Figures.Provider;
+
+/**
+ * A number that answers "why?": click it, or press `?` on it. Its workings are given, or are those of the figure `of` of the
+ * plan around it.
+ */
 export function Why({
+  what,
+  of,
   workings,
   children,
   className = "",
 }: {
+  /** What the number is. */
+  what: string;
+  of?: string;
   workings?: Workings;
   children: ReactNode;
   className?: string;
 }) {
-  if (!workings) return <span className={className}>{children}</span>;
+  const asked = useContext(Figures);
+  const [open, setOpen] = useState(false);
+  const loaded = useQuery({
+    queryKey: ["workings", asked?.key],
+    queryFn: () => asked?.load() ?? Promise.resolve<Record<string, Workings>>({}),
+    enabled: open && !workings && asked !== null,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  if (!workings && !asked) return <span className={className}>{children}</span>;
+  const step = workings ?? (of ? loaded.data?.[of] : undefined);
   return (
-    <Popover.Root>
+    <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger asChild>
         <button
           type="button"
           className={`group text-left decoration-dotted decoration-1 underline-offset-4 hover:underline ${className}`}
-          aria-label={`${workings.label}: why this number?`}
+          aria-label={`${what}: why this number?`}
           onKeyDown={(e) => e.key === "?" && e.currentTarget.click()}
         >
           {children}
@@ -33,7 +62,17 @@ export function Why({
           sideOffset={6}
           className="z-40 max-h-[70dvh] w-[min(420px,92vw)] overflow-auto rounded-one border border-hairline bg-raised p-4 text-sm shadow-lg"
         >
-          <Tree step={workings} depth={0} />
+          {step ? (
+            <Tree step={step} depth={0} />
+          ) : (
+            <p className="text-muted">
+              {loaded.error
+                ? loaded.error.message
+                : loaded.data
+                  ? "No workings are kept of this number."
+                  : "Working it out …"}
+            </p>
+          )}
           <Popover.Arrow className="fill-hairline" />
         </Popover.Content>
       </Popover.Portal>
@@ -41,9 +80,16 @@ export function Why({
   );
 }
 
+/** A part with more lines than this is folded until somebody opens it. */
+const MANY = 24;
+
+const lines = (step: Workings): number => (step.inputs ?? []).reduce((sum, i) => sum + lines(i), 1);
+
 function Tree({ step, depth }: { step: Workings; depth: number }) {
   const sources = useSources();
   const source = sources.data?.find((s) => s.key === step.source);
+  const inputs = step.inputs ?? [];
+  const [open, setOpen] = useState(depth === 0 || lines(step) <= MANY);
   return (
     <div className={depth > 0 ? "mt-2 border-l border-hairline pl-3" : ""}>
       <div className="flex items-baseline justify-between gap-4">
@@ -54,9 +100,18 @@ function Tree({ step, depth }: { step: Workings; depth: number }) {
       </div>
       {step.formula && <div className="text-muted">{step.formula}</div>}
       {source && <div className="text-muted italic">Source: {source.title}</div>}
-      {(step.inputs ?? []).map((input, i) => (
-        <Tree key={i} step={input} depth={depth + 1} />
-      ))}
+      {open ? (
+        inputs.map((input, i) => <Tree key={i} step={input} depth={depth + 1} />)
+      ) : (
+        <button
+          type="button"
+          className="min-h-9 underline underline-offset-4"
+          onClick={() => setOpen(true)}
+          aria-label={`${step.label}: its ${inputs.length} ${inputs.length === 1 ? "part" : "parts"}`}
+        >
+          {inputs.length} {inputs.length === 1 ? "part" : "parts"}
+        </button>
+      )}
     </div>
   );
 }

@@ -10,16 +10,6 @@ export function millilitres(ml: number): string {
   return `${ml >= 100 ? Math.round(ml / 5) * 5 : Math.round(ml)} mL`;
 }
 
-const QUARTERS = ["", "¼", "½", "¾"];
-
-/** "2¼ cups" beside a volume, in US cups. */
-export function cups(ml: number): string {
-  const quarters = Math.round((ml / 236.5882365) * 4);
-  const whole = Math.floor(quarters / 4);
-  const text = `${whole > 0 ? whole : ""}${QUARTERS[quarters % 4]}` || "0";
-  return `${text} ${quarters > 4 ? "cups" : "cup"}`;
-}
-
 export function clock(at: Date | string): string {
   const d = typeof at === "string" ? new Date(at) : at;
   return `${String(d.getHours()).padStart(2, "0")}:${String(d.getMinutes()).padStart(2, "0")}`;

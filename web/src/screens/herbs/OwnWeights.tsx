@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { api, type HerbSheet, type OwnHerbDoc } from "../../api/client";
+import { api, type HerbSheet, type OwnHerbDoc, ProblemError } from "../../api/client";
 import { queryClient, useOwnHerb } from "../../api/queries";
 import { NumberField, Primary, Secondary, SelectField } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
@@ -31,6 +31,9 @@ function Form({ herb, kept, onClose }: { herb: HerbSheet; kept: OwnHerbDoc | nul
       : [{ form: (first?.form ?? "dried") as "dried", cut: (first?.cut ?? "chopped") as "chopped" }],
   );
   const [failure, setFailure] = useState<unknown>(null);
+  const [asking, setAsking] = useState(false);
+  const ofHerOwn = kept?.part != null;
+  const inUse = failure instanceof ProblemError && failure.type.endsWith(":herb-in-use");
   const change = (i: number, part: Partial<Weight>) =>
     setWeights(weights.map((w, j) => (j === i ? { ...w, ...part } : w)));
   const done = async (what: () => Promise<unknown>) => {
@@ -85,13 +88,30 @@ function Form({ herb, kept, onClose }: { herb: HerbSheet; kept: OwnHerbDoc | nul
         <Secondary onClick={() => setWeights([...weights, { form: "dried", cut: "whole" }])}>
           Another cut
         </Secondary>
-        {kept && (
-          <Secondary onClick={() => void done(() => api.forgetOwnHerb(herb.slug))}>
-            Back to the books
+        {kept && !asking && (
+          <Secondary onClick={() => setAsking(true)}>
+            {ofHerOwn ? "Forget this herb" : "Back to the books"}
           </Secondary>
         )}
         <Secondary onClick={onClose}>Leave it</Secondary>
       </div>
+      {asking && (
+        <div className="mt-3 border-ember border-l-[5px] pl-3" role="group" aria-label="Forget it?">
+          <p>
+            {inUse
+              ? "Put it away: nothing offers it any more, and what uses it still works."
+              : ofHerOwn
+                ? `Forget ${herb.common} altogether? Its weights go with it.`
+                : "Forget your own weights and take those of the books again?"}
+          </p>
+          <div className="mt-2 flex flex-wrap gap-3">
+            <Secondary onClick={() => void done(() => api.forgetOwnHerb(herb.slug, inUse))}>
+              {inUse ? "Put it away" : "Yes, forget"}
+            </Secondary>
+            <Secondary onClick={() => setAsking(false)}>Keep it</Secondary>
+          </div>
+        </div>
+      )}
     </form>
   );
 }

@@ -85,11 +85,11 @@ export function Calibrate({
           <>
             <p>
               low {Math.round(fitted.lowW)} W, medium{" "}
-              <Why workings={fitted.medium} className="figure text-xl">
+              <Why what="Net power, medium" workings={fitted.medium} className="figure text-xl">
                 {Math.round(fitted.mediumW)} W
               </Why>
               , high{" "}
-              <Why workings={fitted.high} className="figure text-xl">
+              <Why what="Net power, high" workings={fitted.high} className="figure text-xl">
                 {Math.round(fitted.highW)} W
               </Why>{" "}
               <span className="text-muted">

@@ -15,8 +15,9 @@ export function Honey({ brew }: { brew: BrewSheet }) {
   const at = useBrewClock(brew)();
   const [wanted, setWanted] = useState(() => localStorage.getItem(KEY) === brew.id);
   const ready = new Date(brew.readyAt ?? brew.serverNow).getTime();
-  const honeyAt = ready + brew.plan.honeyAfterS * 1000;
-  if (brew.plan.honeyAfterS <= 0 || at > honeyAt + OVER_MIN * 60_000) return null;
+  const after = brew.plan.honeyAfterS ?? 0;
+  const honeyAt = ready + after * 1000;
+  if (after <= 0 || at > honeyAt + OVER_MIN * 60_000) return null;
   const want = (on: boolean) => {
     if (on) localStorage.setItem(KEY, brew.id);
     else localStorage.removeItem(KEY);

@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from "react";
 import { Link } from "react-router";
-import type { BrewSheet, PlanSheet, StepLine } from "../../api/client";
+import { api, type BrewSheet, type PlanSheet, type StepLine } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { stateAt } from "../../drawings/curve";
 import { FireLine } from "../../drawings/FireLine";
@@ -9,13 +9,14 @@ import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
 import { capital, clock, share, span, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
+import { FiguresOf } from "../../parts/Why";
 import { Measures } from "../sheet/Measures";
 import { useAlarm } from "./alarm";
 import { useBrewClock } from "./clock";
 import { eventWords, Hands, lastSaid } from "./Hands";
 import { Instruments, useAutopilot, useInstruments } from "./Instruments";
 import { Read } from "./Read";
-import { beginOf, displacedCm, mainSteps, poured, reality, served, short, watts } from "./reality";
+import { beginOf, mainSteps, poured, reality, served, short } from "./reality";
 
 /** A reduction is told this long before its mark, s. */
 const SOON_S = 60;
@@ -48,6 +49,7 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
     if (brew.nowKey) confirm(brew.id, { kind: "step-done", step: brew.nowKey });
     if (!brew.nowKey || index === main.length - 1) confirm(brew.id, { kind: "finished" });
   }, [brew.id, brew.nowKey, index, main.length]);
+  const figures = useMemo(() => ({ key: brew.id, load: () => api.brewWorkings(brew.id) }), [brew.id]);
   const last = lastSaid(brew);
   const undo = useCallback(() => {
     if (last) confirm(brew.id, { kind: "undone", event: last.id });
@@ -59,7 +61,7 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
   const overS = waits ? Math.max(0, Math.floor(-left)) : 0;
   const timeline = useMemo(() => reality(brew, overS), [brew, overS]);
   const point = stateAt(timeline.curve, nowS);
-  const otherwise = Math.abs(brew.lateS) >= LATE_S || Math.abs(brew.strengthChange) >= NOTICED;
+  const otherwise = brew.late || brew.told.includes("strength");
   const planned = useMemo(
     () => plan.curve.map((p) => ({ ...p, tS: p.tS + timeline.stageStartS - plan.stageStartS })),
     [plan, timeline.stageStartS],
@@ -71,15 +73,18 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
   const level = !poured(brew)
     ? 0
     : inVesselMl !== undefined
-      ? (inVesselMl / drawn.vessel.brimMl) * drawn.vessel.heightCm + (mugs ? 0 : displacedCm(brew))
+      ? (inVesselMl / drawn.vessel.brimMl) * drawn.vessel.heightCm + (drawn.vessel.displacedCm ?? 0)
       : undefined;
   const fire = brew.fire ? brew.fire.flame !== "off" && plan.vessel.kind === "pot" : false;
   const headline = done ? "The cup is ready" : current.label;
   const ticked = new Set(
-    brew.steps.filter((s) => s.key.startsWith("prep.") && s.doneAt).map((s) => Number(s.key.slice(5))),
+    plan.steps
+      .filter((p) => p.addition != null && brew.steps.some((s) => s.key === p.key && s.doneAt))
+      .map((p) => p.addition ?? -1),
   );
   const tick = (i: number) => {
-    const key = `prep.${i}`;
+    const key = plan.steps.find((s) => s.addition === i)?.key;
+    if (!key) return;
     const event = brew.events.find((e) => e.step === key);
     if (event) confirm(brew.id, { kind: "undone", event: event.id });
     else confirm(brew.id, { kind: "step-done", step: key });
@@ -236,7 +241,9 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
         </div>
         <div className="max-md:mt-2">
           <Instruments brew={brew} kitchen={kitchen} />
-          <Measures plan={plan} ticked={ticked} onTick={tick} narrow />
+          <FiguresOf value={figures}>
+            <Measures plan={plan} ticked={ticked} onTick={tick} narrow />
+          </FiguresOf>
         </div>
       </div>
     </div>
@@ -249,24 +256,19 @@ function where(plan: PlanSheet, served: boolean, read: boolean): string {
   return read ? "in the pot" : "predicted";
 }
 
-/** Lateness and differences smaller than these are none that a cook would notice. */
-const LATE_S = 60;
-const NOTICED = 0.04;
-
 /** "aroma 55 % instead of 74 %", when it is worth a word. */
-function moved(what: string, planned: number, now: number): string | false {
-  return Math.abs(now - planned) >= NOTICED && `${what} ${share(now)} instead of ${share(planned)}`;
+function moved(brew: BrewSheet, what: "aroma" | "bite"): string | false {
+  return brew.told.includes(what) && `${what} ${share(brew[what])} instead of ${share(brew.plan[what])}`;
 }
 
 /** Lid or flame as a hand left them, where the plan has it otherwise. */
 function Otherwise({ brew, current }: { brew: BrewSheet; current: StepLine }) {
   const fire = brew.fire;
-  if (!fire || fire.kettle || current.stage < 0) return null;
+  if (!fire?.otherwise || current.stage < 0) return null;
   const words = [
     fire.lid !== current.lid && `the lid is ${fire.lid ? "on" : "off"}`,
-    Math.abs(watts(brew, fire.flame) - current.powerW) > 1 && `the flame is ${fire.flame}`,
+    fire.powerW !== current.powerW && `the flame is ${fire.flame}`,
   ].filter(Boolean);
-  if (words.length === 0) return null;
   return (
     <p className="mt-2 max-w-prose border-ember border-l-[5px] pl-3">
       Other than planned, {words.join(" and ")}.
@@ -276,12 +278,9 @@ function Otherwise({ brew, current }: { brew: BrewSheet; current: StepLine }) {
 
 /** What really happened to the time and to the cup. */
 function Changed({ brew }: { brew: BrewSheet }) {
-  const late = Math.abs(brew.lateS) >= LATE_S;
-  const stronger = Math.abs(brew.strengthChange) >= NOTICED;
-  const beside = [
-    moved("aroma", brew.plan.aroma, brew.aroma),
-    moved("bite", brew.plan.bite, brew.bite),
-  ].filter(Boolean);
+  const late = brew.late;
+  const stronger = brew.told.includes("strength");
+  const beside = [moved(brew, "aroma"), moved(brew, "bite")].filter(Boolean);
   if (!late && !stronger && beside.length === 0 && !brew.advice) return null;
   const minutes = Math.round(Math.abs(brew.lateS) / 60);
   return (

@@ -36,7 +36,8 @@ export function reality(brew: BrewSheet, overS: number) {
   const steps = planned.flatMap((s) => turned(brew, s, startMs));
   const firstStage = steps.find((s) => s.stage >= 0);
   const stageStartS = firstStage?.startS ?? 0;
-  const shift = stageStartS - (brew.predictedSteps.find((s) => s.stage >= 0)?.startS ?? 0);
+  const first = brew.plan.steps.find((s) => s.stage >= 0)?.key;
+  const shift = stageStartS - (brew.predictedSteps.find((s) => s.key === first)?.startS ?? 0);
   const current = steps.find((s) => s.key === brew.nowKey);
   const turnS = current ? current.startS + current.durationS - overS : Number.POSITIVE_INFINITY;
   const curve = brew.predictedCurve
@@ -44,12 +45,6 @@ export function reality(brew: BrewSheet, overS: number) {
     .map((p) => (p.tS >= turnS - 0.5 ? { ...p, tS: p.tS + overS } : p));
   const last = steps.filter((s) => s.stage >= 0).at(-1);
   return { steps, curve, stageStartS, totalS: last ? last.startS + last.durationS : brew.plan.totalS };
-}
-
-/** What a setting of the brew's burner is worth, W. */
-export function watts(brew: BrewSheet, flame: string): number {
-  const { lowW, mediumW, highW } = brew.plan.burner;
-  return { low: lowW, medium: mediumW, high: highW }[flame] ?? 0;
 }
 
 /** A step cut where a hand turned lid or flame, so that the line shows what really was. */
@@ -67,8 +62,8 @@ function turned(brew: BrewSheet, step: StepLine, startMs: number): StepLine[] {
       kind: "turned",
       startS: atS,
       durationS: last.startS + last.durationS - atS,
-      powerW: e.turn.startsWith("flame-") ? watts(brew, e.turn.slice("flame-".length)) : last.powerW,
-      lid: e.turn === "lid-on" || (e.turn !== "lid-off" && last.lid),
+      powerW: e.powerW ?? last.powerW,
+      lid: e.lid ?? last.lid,
     });
   }
   return pieces;
@@ -90,14 +85,8 @@ export function poured(brew: BrewSheet): boolean {
 /** The plan with a mug for its vessel, once the liquor is in the mugs. */
 export function served(brew: BrewSheet): PlanSheet | undefined {
   const { plan } = brew;
-  const last = plan.steps.filter((s) => s.kind === "strain" || s.kind === "combine").at(-1);
-  const done = last && brew.steps.some((l) => l.key === last.key && l.doneAt != null);
+  const done = plan.servedKey && brew.steps.some((l) => l.key === plan.servedKey && l.doneAt != null);
   return done && plan.mug ? { ...plan, vessel: plan.mug, additions: [] } : undefined;
-}
-
-export function displacedCm(brew: BrewSheet): number {
-  const v = brew.plan.vessel;
-  return v.startLevelCm - (brew.plan.water.startMl / v.brimMl) * v.heightCm;
 }
 
 export function short(label: string): string {

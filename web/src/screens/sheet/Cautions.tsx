@@ -51,20 +51,26 @@ export function Cautions({
       <dl className="mt-3 grid grid-cols-3 gap-4 border-hairline border-t pt-2">
         <div>
           <dd>
-            <Why workings={plan.workings.strength} className="figure text-2xl">
+            <Why what="strength" of="strength" className="figure text-2xl">
               {plan.strength.toFixed(1)} <span className="text-base">×</span>
             </Why>
           </dd>
           <dt className="text-muted text-sm">
             strength
             <span className="block">
-              {plan.strengthLow.toFixed(1)}–{plan.strengthHigh.toFixed(1)}
+              <Why what="strength, low" of="strengthLow">
+                {plan.strengthLow.toFixed(1)}
+              </Why>
+              –
+              <Why what="strength, high" of="strengthHigh">
+                {plan.strengthHigh.toFixed(1)}
+              </Why>
             </span>
           </dt>
         </div>
         <div>
           <dd>
-            <Why workings={plan.workings.aroma} className="figure text-2xl">
+            <Why what="aroma in the cup" of="aroma" className="figure text-2xl">
               {Math.round(plan.aroma * 100)} %
             </Why>
           </dd>
@@ -72,7 +78,7 @@ export function Cautions({
         </div>
         <div>
           <dd>
-            <Why workings={plan.workings.bite} className="figure text-2xl">
+            <Why what="bitter and tannic matter in the cup" of="bite" className="figure text-2xl">
               {Math.round(plan.bite * 100)} %
             </Why>
           </dd>

@@ -75,26 +75,33 @@ export const Drawn = memo(function Drawn({
             }
           />
           <p className="mt-1 text-muted text-sm">
-            <Why workings={plan.workings["water.pourMl"]} className="text-ink">
+            <Why what="water to pour" of="water.pourMl" className="text-ink">
               {cold && fire ? "Pour" : "Heat"} {millilitres(w.startMl)}
             </Why>
             {w.pourMl > w.startMl + 1 && `, then ${millilitres(w.pourMl - w.startMl)} fresh`}: herbs keep{" "}
-            <Why workings={plan.workings["water.retainedMl"]} className="text-ink">
+            <Why what="kept by the herbs" of="water.retainedMl" className="text-ink">
               {millilitres(w.retainedMl)}
             </Why>
             , steam takes{" "}
-            <Why workings={plan.workings["water.evaporatedMl"]} className="text-ink">
+            <Why what="steam" of="water.evaporatedMl" className="text-ink">
               {millilitres(w.evaporatedMl)}
             </Why>
             . Strained:{" "}
-            <Why workings={plan.workings["water.yieldMl"]} className="text-ink">
+            <Why what="strained liquor" of="water.yieldMl" className="text-ink">
               {millilitres(w.yieldMl)}
             </Why>
             . Surface {rim.toFixed(1)} cm under the rim
-            {w.dipMl > 0 &&
-              `; stop at ${(plan.vessel.heightCm - plan.vessel.dipLevelCm).toFixed(1)} cm under it`}
+            {w.dipMl > 0 && (
+              <>
+                ; stop at{" "}
+                <Why what="the mark of the reduction" of="water.dipMl" className="text-ink">
+                  {(plan.vessel.heightCm - plan.vessel.dipLevelCm).toFixed(1)} cm
+                </Why>{" "}
+                under it
+              </>
+            )}
             . Water boils at{" "}
-            <Why workings={plan.workings.boilingC} className="text-ink">
+            <Why what="water boils at" of="boilingC" className="text-ink">
               {plan.boilingC.toFixed(1)} °C
             </Why>
             .{reasons.length <= FEW && ` ${reasons.join(" ")}`}
@@ -124,7 +131,7 @@ export const Drawn = memo(function Drawn({
           startMl={w.startMl}
           yieldMl={w.yieldMl}
           strength={plan.strength}
-          honeyAfterS={plan.honeyAfterS}
+          honeyAfterS={plan.honeyAfterS ?? undefined}
           width={line.width}
           height={line.width < 560 ? 120 : 222}
           against={held?.curve}

@@ -26,7 +26,7 @@ export function Measures({
             key={i}
             className={`grid grid-cols-[5.6rem_minmax(0,1fr)] items-baseline gap-x-4 border-hairline border-b ${narrow ? "" : "sm:grid-cols-[5.6rem_minmax(0,1fr)_minmax(0,8.75rem)]"} ${tight ? "py-1" : "py-2"} ${ticked?.has(i) ? "opacity-60" : ""}`}
           >
-            <Why workings={plan.workings[`additions.${i}.grams`]} className="text-right">
+            <Why what={`${a.common}, grams`} of={`additions.${i}.grams`} className="text-right">
               <span className="figure text-[1.7rem] leading-none">{grams(a.grams)}</span>
               <span className="ml-1.5 text-muted">g</span>
             </Why>

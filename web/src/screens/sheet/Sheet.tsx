@@ -16,6 +16,7 @@ import {
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
 import { Loading, Trouble } from "../../parts/states";
+import { FiguresOf } from "../../parts/Why";
 import { Drawn } from "./Drawn";
 import { gathered, Identity } from "./Identity";
 import { LearnedLines } from "./LearnedLines";
@@ -135,6 +136,8 @@ export default function Sheet() {
   useKey("p", () => window.print());
   useKey("m", () => setOpen("measure"));
 
+  const figures = useMemo(() => ({ key: asked, load: () => api.planWorkings(asked) }), [asked]);
+
   if (recipe.isPending || people.isPending || kitchen.isPending) return <Loading what="the sheet" />;
   const error = recipe.error ?? people.error ?? kitchen.error;
   if (error || !recipe.data || !people.data || !kitchen.data)
@@ -190,7 +193,7 @@ export default function Sheet() {
       {planned.error && <Trouble error={planned.error} again={() => planned.refetch()} />}
       {planned.isPending && <Loading what="the plan" />}
       {plan && !planned.error && (
-        <>
+        <FiguresOf value={figures}>
           <Identity
             plan={plan}
             sure={sure}
@@ -217,7 +220,7 @@ export default function Sheet() {
             />
           )}
           {open === "measure" && <MeasureMode plan={plan} onClose={() => setOpen(null)} />}
-        </>
+        </FiguresOf>
       )}
     </div>
   );

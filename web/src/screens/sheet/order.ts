@@ -93,9 +93,9 @@ function writeChange(c: Change): string {
 }
 
 function readTweak(text: string): Tweak[] {
-  const [where = "", part, number] = text.split(".");
+  const [where = "", part, ...number] = text.split(".");
   const at = Number(where.slice(1));
-  const value = Number(number);
+  const value = Number(number.join("."));
   if (!Number.isInteger(at) || !Number.isFinite(value)) return [];
   if (where.startsWith("a")) return [{ addition: at, part: "stage", value }];
   return part === "minutes" || part === "toMl" || part === "lid" ? [{ stage: at, part, value }] : [];

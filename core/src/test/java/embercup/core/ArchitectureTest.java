@@ -16,8 +16,19 @@ class ArchitectureTest {
             .importPackages("embercup.core");
 
     /** From the ground up; a package uses only those before it. */
-    private static final List<String> ORDER =
-            List.of("workings", "measure", "materia", "recipe", "dose", "kitchen", "brew", "plan", "live", "care");
+    private static final List<String> ORDER = List.of(
+            "workings",
+            "measure",
+            "materia",
+            "recipe",
+            "reading",
+            "dose",
+            "kitchen",
+            "brew",
+            "plan",
+            "live",
+            "care",
+            "words");
 
     @Test
     void aPackageUsesOnlyThoseAboveItInTheList() {
@@ -42,14 +53,7 @@ class ArchitectureTest {
         noClasses()
                 .should()
                 .dependOnClassesThat()
-                .resideInAnyPackage(
-                        "org.springframework..",
-                        "jakarta..",
-                        "org.hibernate..",
-                        "java.sql..",
-                        "java.net..",
-                        "com.fasterxml..",
-                        "tools.jackson..")
+                .resideInAnyPackage("org.springframework..", "jakarta..", "org.hibernate..", "java.sql..", "java.net..")
                 .check(CORE);
     }
 
@@ -68,13 +72,24 @@ class ArchitectureTest {
     }
 
     @Test
-    void onlyTheMateriaReaderKnowsYaml() {
+    void onlyTheMateriaReadsDocuments() {
         noClasses()
                 .that()
                 .resideOutsideOfPackage("embercup.core.materia..")
                 .should()
                 .dependOnClassesThat()
-                .resideInAPackage("org.yaml..")
+                .resideInAnyPackage("org.yaml..", "com.fasterxml..", "tools.jackson..")
+                .check(CORE);
+    }
+
+    @Test
+    void onlyTheWordsKnowALanguage() {
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("embercup.core.words..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("com.ibm.icu..")
                 .check(CORE);
     }
 }

@@ -1,5 +1,7 @@
 package embercup.core;
 
+import static embercup.core.Pots.WORDS;
+
 import embercup.core.dose.Drinker;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
@@ -11,10 +13,13 @@ import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
+import embercup.core.plan.Step;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
+import embercup.core.words.Words;
+import embercup.core.workings.InvalidInputException;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -23,6 +28,7 @@ import java.util.Set;
 public final class Pots {
 
     public static final Materia MATERIA = Materia.shipped();
+    public static final Words WORDS = Words.english();
     public static final Planner PLANNER = new Planner(MATERIA);
     public static final double US_CUP_ML = 236.5882365;
 
@@ -129,5 +135,20 @@ public final class Pots {
 
     public static Drinker child(double years, double kg) {
         return new Drinker(years, OptionalDouble.of(kg), Set.of(), Set.of());
+    }
+
+    /** What a step says. */
+    public static String label(BrewPlan plan, Step step) {
+        return WORDS.label(plan, step);
+    }
+
+    /** What a step is, as a test names it: prep, heat, or the code of its stage. */
+    public static String kind(Step step) {
+        return step instanceof Step.OfStage of ? of.kind().code() : step.stage() < 0 ? "prep" : "heat";
+    }
+
+    /** The words of an error, field by field. */
+    public static String said(Throwable error) {
+        return WORDS.message(((InvalidInputException) error).violations());
     }
 }

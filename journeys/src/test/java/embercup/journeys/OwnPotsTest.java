@@ -326,6 +326,7 @@ class OwnPotsTest {
         assertThat(page.getByText("0.85 g")).isVisible();
         button(page, "Change my own weights").click();
         button(page, "Back to the books").click();
+        button(page, "Yes, forget").click();
         assertThat(page.getByText("0.85 g")).hasCount(0);
     }
 

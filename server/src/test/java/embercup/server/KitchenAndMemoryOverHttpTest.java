@@ -226,7 +226,11 @@ class KitchenAndMemoryOverHttpTest {
         JsonNode plan = post("/api/plans", ask).body();
         assertThat(plan.get("learned").get(0).get("words").asString()).contains("from 3 notes");
         assertThat(grams(plan)).isGreaterThan(before * 1.03);
-        assertThat(plan.get("workings").toString()).contains("taste");
+        assertThat(plan.get("workings").isEmpty())
+                .as("only who asks why is told")
+                .isTrue();
+        String why = ask.replaceFirst("\\}$", ",\"workings\":true}");
+        assertThat(post("/api/plans", why).body().get("workings").toString()).contains("taste");
     }
 
     private static double grams(JsonNode plan) {

@@ -45,11 +45,13 @@ class OwnThingsOverHttpTest {
 
     @Test
     void aWrittenRecipeIsReadAndPlanned() {
-        String text = "Grey day pot\\n3 tbsp dried dandelion root, sliced\\n1 tsp dried moonwort\\n3 cups water\\n"
+        String text = "Grey day pot\\n3 tbsp dried dandelion root, sliced\\n1 tsp dried thunderwort\\n3 cups water\\n"
                 + "Bring to a boil, simmer for 20 minutes, strain.";
         JsonNode read = post("/api/recipes/read", "{\"text\":\"" + text + "\"}").body();
         assertThat(read.get("lines").size()).isEqualTo(5);
-        assertThat(read.get("lines").get(2).get("kind").asString()).isEqualTo("unknown");
+        assertThat(read.get("lines").get(2).get("kind").asString())
+                .as(read.toString())
+                .isEqualTo("unknown");
         Answer plan = post("/api/plans", "{\"recipe\":" + read.get("recipe") + "}");
         assertThat(plan.code()).isEqualTo(200);
         assertThat(post("/api/recipes/read", "{\"text\":\"\"}").code()).isEqualTo(422);

@@ -56,8 +56,8 @@ class PlansOverHttpTest {
 
     @Test
     void aPlanSaysEverythingACookNeeds() {
-        JsonNode plan =
-                plan(LINDEN, ",\"cups\":3,\"startAt\":\"2026-11-25T20:00:00Z\"").body();
+        JsonNode plan = plan(LINDEN, ",\"cups\":3,\"workings\":true,\"startAt\":\"2026-11-25T20:00:00Z\"")
+                .body();
         assertThat(plan.get("additions").get(0).get("grams").asDouble()).isCloseTo(4.5, within(1e-9));
         JsonNode water = plan.get("water");
         assertThat(water.get("pourMl").asDouble())
@@ -113,7 +113,7 @@ class PlansOverHttpTest {
                 "\"herb\":\"linden\"|\"herb\":\"lindenn\"|recipe.additions[0].herb|linden",
                 "\"unit\":\"g\"|\"unit\":\"gills\"|recipe.additions[0].unit|tsp",
                 "\"amount\":3|\"amount\":0|recipe.additions[0].amount|above 0",
-                "\"amount\":3|\"amount\":9e9|recipe.additions[0].amount|fits a pot",
+                "\"amount\":3|\"amount\":9e9|recipe.additions[0].amount|at most 1000000",
                 "\"amount\":3|\"amount\":\"much\"|recipe.additions[0].amount|a number",
                 "\"stage\":0|\"stage\":9|recipe.additions[0].stage|0 to 2",
                 "\"kind\":\"pour\"|\"kind\":\"microwave\"|recipe.stages[0].kind|simmer",

@@ -64,7 +64,7 @@ public final class RunningServer implements BeforeAllCallback {
     }
 
     /** Another server on the same database. */
-    public static ConfigurableApplicationContext start(Map<String, Object> more) {
+    public static ConfigurableApplicationContext start(Map<String, Object> more, String... args) {
         TestPostgres postgres = TestPostgres.get();
         Map<String, Object> properties = new HashMap<>();
         properties.put("server.port", "0");
@@ -72,7 +72,7 @@ public final class RunningServer implements BeforeAllCallback {
         properties.put("spring.datasource.username", "ember");
         properties.put("spring.datasource.password", postgres.password());
         properties.putAll(more);
-        return EmberCup.run(properties);
+        return EmberCup.run(properties, args);
     }
 
     /** An answer: its status and its body as JSON. */

@@ -1,22 +1,23 @@
 package embercup.core.brew;
 
+import embercup.core.brew.BrewResult.Waters;
 import embercup.core.brew.Measurements.Kind;
+import embercup.core.brew.StageRun.State;
+import embercup.core.brew.StageRun.Times;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.kitchen.Water;
-import embercup.core.materia.ExtractClass;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
- * Runs one brew through its stages in closed form: what each stage asks of the {@link Pot}. Mutable, used once;
- * {@link BrewSimulation} is the door.
+ * Leads one brew through its stages: what each stage asks of the {@link Pot}, and what its hands do. Water and heat only, in
+ * closed form; what the herbs give is computed along the phases afterwards. Mutable, used once; {@link BrewSimulation} is the
+ * door.
  */
 final class BrewRun implements Stage.Visitor<Boolean> {
 
@@ -30,13 +31,11 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     private static final double STRAIN_EACH_CUP_S = 15;
     private static final double POUR_S = 30;
     private static final double FINISH_EACH_CUP_S = 30;
-    private static final double DRINKABLE_C = 62;
-    private static final double HONEY_C = 40;
 
     private final BrewSetup setup;
     private final Kitchen kitchen;
     private final Pot pot;
-    private final Liquor liquor;
+    private final Measurements measured;
     private final List<StageRun> runs = new ArrayList<>();
 
     private int index;
@@ -47,70 +46,48 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     private double strainedKeptMl;
     private double otherwiseKeptMl;
 
-    /** How much of a brew is followed. */
-    enum Follow {
-        WATER,
-        BODY,
-        ALL
-    }
-
-    BrewRun(BrewSetup setup, Follow follow) {
+    BrewRun(BrewSetup setup, Measurements measured) {
         this.setup = setup;
+        this.measured = measured;
         this.kitchen = setup.kitchen();
-        this.pot = new Pot(setup, follow);
-        this.liquor = pot.liquor;
+        this.pot = new Pot(setup, measured);
         this.pouredMl = setup.pourMl();
     }
 
-    BrewResult run() {
+    void run() {
         for (index = 0; index < setup.stages().size(); index++) {
             Stage stage = setup.stages().get(index);
-            if (!pot.strained) {
-                liquor.add(index);
-            }
             double startS = pot.nowS();
-            double startC = pot.tempC;
-            double startMl = pot.waterMl;
+            State start = now();
             heatS = 0;
             kettle = false;
             pot.begin(index);
             boolean boils = stage.accept(this);
-            runs.add(new StageRun(
-                    index, stage, startS, heatS, pot.nowS(), startC, pot.tempC, startMl, pot.waterMl, kettle, boils));
+            runs.add(new StageRun(index, stage, new Times(startS, heatS, pot.nowS()), start, now(), kettle, boils));
         }
-        return result();
+        pot.end();
     }
 
-    private BrewResult result() {
-        Map<ExtractClass, Double> drawn = new EnumMap<>(ExtractClass.class);
-        Map<ExtractClass, Double> held = new EnumMap<>(ExtractClass.class);
-        for (int c = 0; c < Charge.CLASSES.length; c++) {
-            drawn.put(Charge.CLASSES[c], liquor.drawn(c, pot.strained));
-            held.put(Charge.CLASSES[c], liquor.held(c));
-        }
-        List<Map<ExtractClass, Double>> left = new ArrayList<>();
-        for (int i = 0; i < setup.charges().size(); i++) {
-            left.add(liquor.leftInHerb(i));
-        }
-        double kept = pot.strained ? strainedKeptMl : 0;
-        double yield = pot.strained ? pot.asideMl + pot.waterMl : pot.waterMl;
-        Heating cooling = pot.cooling(Vessel.mug(setup.cupMl()), setup.cupMl(), false);
-        return new BrewResult(
-                runs,
-                pot.curve(),
+    private State now() {
+        return new State(pot.tempC, pot.waterMl);
+    }
+
+    Pot pot() {
+        return pot;
+    }
+
+    List<StageRun> stages() {
+        return runs;
+    }
+
+    /** Volumes of the whole brew, mL. */
+    Waters waters() {
+        return new Waters(
                 pouredMl,
-                yield,
-                kept,
+                pot.strained ? pot.asideMl + pot.waterMl : pot.waterMl,
+                pot.strained ? strainedKeptMl : 0,
                 pot.strained ? otherwiseKeptMl : 0,
-                pot.evaporatedMl,
-                drawn,
-                held,
-                left,
-                pot.tempC,
-                Math.max(0, cooling.secondsTo(DRINKABLE_C)),
-                Math.max(0, cooling.secondsTo(HONEY_C)),
-                pot.ranDry,
-                pot.neverBoils);
+                pot.evaporatedMl);
     }
 
     // ---- the stages
@@ -118,7 +95,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     @Override
     public Boolean heat(Stage.Heat stage) {
         double target = Math.min(stage.toC().orElse(pot.boilingC), pot.boilingC);
-        if (pourFollows() && liquor.empty()) {
+        if (pourFollows() && pot.bed.empty()) {
             heatKettle(target);
         } else {
             pot.heat(target, stage.flame(), stage.lid(), measuredHeat());
@@ -155,7 +132,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
                 proper(stage.minutes() * 60),
                 stage.flame(),
                 stage.lid(),
-                setup.extraction().boilSpeed());
+                setup.extraction().speeds().boil());
         return true;
     }
 
@@ -166,16 +143,16 @@ final class BrewRun implements Stage.Visitor<Boolean> {
                 proper(stage.minutes() * 60),
                 stage.flame(),
                 stage.lid(),
-                setup.extraction().simmerSpeed());
+                setup.extraction().speeds().simmer());
         return true;
     }
 
     @Override
     public Boolean reduce(Stage.Reduce stage) {
         toTheBoil(NEARLY_BOILING_K);
-        double target = stage.toMl() * setup.volumeScale() + liquor.keptMl(pressedLater());
-        double speed = setup.extraction().boilSpeed();
-        if (measured().isPresent()) {
+        double target = stage.toMl() * setup.volumeScale() + pot.bed.keptMl(pressedLater());
+        double speed = setup.extraction().speeds().boil();
+        if (measuredS().isPresent()) {
             pot.hold(proper(0), stage.flame(), stage.lid(), speed);
         } else {
             pot.boilDown(target, stage.flame(), stage.lid(), speed);
@@ -203,7 +180,10 @@ final class BrewRun implements Stage.Visitor<Boolean> {
         if (index == 0) {
             pot.tempC = stage.toC().orElse(kitchen.tapC());
         }
-        pot.stand(proper(stage.minutes() * 60), stage.lid(), setup.extraction().shakenSpeed());
+        pot.stand(
+                proper(stage.minutes() * 60),
+                stage.lid(),
+                setup.extraction().speeds().shaken());
         return false;
     }
 
@@ -215,23 +195,20 @@ final class BrewRun implements Stage.Visitor<Boolean> {
 
     @Override
     public Boolean cool(Stage.Cool stage) {
-        Vessel in = pot.strained ? Vessel.mug(setup.cupMl()) : setup.vessel();
-        double millilitres = pot.strained ? setup.cupMl() : pot.waterMl;
-        double seconds = pot.cooling(in, millilitres, stage.lid()).secondsTo(stage.toC());
+        double seconds = pot.coolingS(stage.toC(), stage.lid());
         pot.stand(proper(Math.min(seconds, Pot.LONGEST_HEATING_S)), stage.lid(), 1);
         return false;
     }
 
     @Override
     public Boolean strain(Stage.Strain stage) {
-        boolean pressed = setup.measured().pressed(index, stage.pressed());
-        double kept = Math.min(pot.waterMl, liquor.keptMl(pressed));
-        otherwiseKeptMl = Math.min(pot.waterMl, liquor.keptMl(!pressed));
+        boolean pressed = measured.pressed(index, stage.pressed());
+        double kept = Math.min(pot.waterMl, pot.bed.keptMl(pressed));
+        otherwiseKeptMl = Math.min(pot.waterMl, pot.bed.keptMl(!pressed));
         boolean refillFollows = setup.stages().stream().skip(index).anyMatch(s -> s.kind() == StageKind.REFILL);
-        liquor.strain(pot.waterMl, kept);
+        pot.strain(kept);
         double strainedMl = pot.waterMl - kept;
         strainedKeptMl = kept;
-        pot.strained = true;
         if (refillFollows || pot.asideMl > 0) {
             asideC = pot.asideMl + strainedMl == 0
                     ? pot.tempC
@@ -243,8 +220,8 @@ final class BrewRun implements Stage.Visitor<Boolean> {
             pot.waterMl = strainedMl;
             intoMugs();
         }
-        setup.measured().last(index, Kind.VOLUME_ML).ifPresent(r -> strainedMeasured(r.value()));
-        pot.stand(proper(STRAIN_S + STRAIN_EACH_CUP_S * setup.cups()), false, 1);
+        measured.last(index, Kind.VOLUME_ML).ifPresent(r -> strainedMeasured(r.value()));
+        pot.stand(proper(STRAIN_S + STRAIN_EACH_CUP_S * setup.cups().count()), false, 1);
         return false;
     }
 
@@ -262,7 +239,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     /** Liquor that is poured warms the mugs. */
     private void intoMugs() {
         double water = pot.waterMl * Water.SPECIFIC_HEAT_J_PER_G_K;
-        double wall = Vessel.mug(setup.cupMl()).wallJPerK() * setup.cups();
+        double wall = Vessel.mug(setup.cups().ml()).wallJPerK() * setup.cups().count();
         pot.tempC = (water * pot.tempC + wall * kitchen.roomC()) / (water + wall);
     }
 
@@ -289,26 +266,26 @@ final class BrewRun implements Stage.Visitor<Boolean> {
 
     @Override
     public Boolean finish(Stage.Finish stage) {
-        pot.stand(proper(FINISH_EACH_CUP_S * setup.cups()), false, 1);
+        pot.stand(proper(FINISH_EACH_CUP_S * setup.cups().count()), false, 1);
         return false;
     }
 
     // ---- what was measured, or else predicted
 
-    private Optional<Double> measured() {
-        return Optional.ofNullable(setup.measured().stageS().get(index));
+    private Optional<Double> measuredS() {
+        return Optional.ofNullable(measured.stageS().get(index));
     }
 
     /** Seconds of the stage after its heating. */
     private double proper(double predictedS) {
-        return measured().map(m -> m - heatS).orElse(predictedS);
+        return measuredS().map(m -> m - heatS).orElse(predictedS);
     }
 
     /** A heat stage is all heating; every other stage may have some before it. */
     private Optional<Double> measuredHeat() {
         return setup.stages().get(index).kind() == StageKind.HEAT
-                ? measured()
-                : Optional.ofNullable(setup.measured().heatS().get(index));
+                ? measuredS()
+                : Optional.ofNullable(measured.heatS().get(index));
     }
 
     private void toTheBoil(double nearlyK) {

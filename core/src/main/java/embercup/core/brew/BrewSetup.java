@@ -7,11 +7,12 @@ import embercup.core.recipe.Stage;
 import java.util.List;
 
 /**
- * Everything one brew depends on. Immutable.
+ * Everything one brew depends on, and nothing that somebody could change later: the pot, the stove, the herbs as they were.
+ * Immutable.
  *
+ * @param cups what it is made for
  * @param volumeScale factor on the recipe's own {@code toMl} volumes
  * @param pourMl starting water, mL
- * @param measured what stages really took; overrides what would be predicted
  */
 public record BrewSetup(
         Kitchen kitchen,
@@ -19,11 +20,12 @@ public record BrewSetup(
         ExtractionData extraction,
         List<Stage> stages,
         List<Charge> charges,
-        double cups,
-        double cupMl,
+        Cups cups,
         double volumeScale,
-        double pourMl,
-        Measurements measured) {
+        double pourMl) {
+
+    /** How many cups of what size, mL. */
+    public record Cups(double count, double ml) {}
 
     public BrewSetup {
         stages = List.copyOf(stages);
@@ -31,20 +33,30 @@ public record BrewSetup(
     }
 
     public BrewSetup withPour(double millilitres) {
-        return new BrewSetup(
-                kitchen, vessel, extraction, stages, charges, cups, cupMl, volumeScale, millilitres, measured);
+        return new BrewSetup(kitchen, vessel, extraction, stages, charges, cups, volumeScale, millilitres);
+    }
+
+    public BrewSetup withCharges(List<Charge> others) {
+        return new BrewSetup(kitchen, vessel, extraction, stages, others, cups, volumeScale, pourMl);
+    }
+
+    public BrewSetup in(Vessel other) {
+        return new BrewSetup(kitchen, other, extraction, stages, charges, cups, volumeScale, pourMl);
     }
 
     /** The recipe's own pot: this one's herbs and volumes divided by its scale, {@code pourMl} of water. */
-    public BrewSetup own(double ownCups, double ownCupMl, double ownPourMl) {
+    public BrewSetup own(Cups ownCups, double ownPourMl) {
         List<Charge> own = charges.stream().map(c -> c.times(1 / volumeScale)).toList();
-        return new BrewSetup(
-                kitchen, vessel, extraction, stages, own, ownCups, ownCupMl, 1, ownPourMl, Measurements.NONE);
+        return new BrewSetup(kitchen, vessel, extraction, stages, own, ownCups, 1, ownPourMl);
     }
 
-    /** The same brew before anything was measured: what the water was poured for. */
-    public BrewSetup unmeasured() {
-        return new BrewSetup(
-                kitchen, vessel, extraction, stages, charges, cups, cupMl, volumeScale, pourMl, Measurements.NONE);
+    /** Water that all herbs keep, mL. */
+    public double keptMl(boolean pressed) {
+        return charges.stream().mapToDouble(c -> c.keptMl(pressed)).sum();
+    }
+
+    /** Room that all herbs take under water beside what they soak up, mL. */
+    public double displacedMl() {
+        return charges.stream().mapToDouble(Charge::displacedMl).sum();
     }
 }

@@ -9,32 +9,43 @@ import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PartDefaults;
 import embercup.core.recipe.Menstruum;
+import java.util.EnumMap;
 import java.util.Map;
 
 /**
- * One herb as it goes into the water. Immutable.
+ * One herb as it goes into the water, with every fact of it that the brew needs. Immutable.
  *
+ * @param herb slug
+ * @param common name as the cook says it
  * @param grams as weighed
  * @param dryG grams of the same dry matter in a dried herb; what crowds the water
  * @param stage index of the stage at whose start it goes in
- * @param ratePerS first-order rate at the reference temperature in still water by class, 1/s
- * @param holdsPerG what a gram holds by class, relative to the body of a dried gram
- * @param drainedMlPerG water kept by a gram when drained, mL/g
- * @param pressedMlPerG water kept by a gram when pressed, mL/g
- * @param soakedMl water it holds already when it goes in, mL; spent herbs do
  */
-public record Charge(
-        Herb herb,
-        double grams,
-        double dryG,
-        int stage,
-        double[] ratePerS,
-        double[] holdsPerG,
-        double drainedMlPerG,
-        double pressedMlPerG,
-        double soakedMl) {
+public record Charge(String herb, String common, double grams, double dryG, int stage, Releases releases, Soaks soaks) {
 
-    /** Classes in the order of the arrays. */
+    /**
+     * How fast and how much it gives.
+     *
+     * @param ratePerS first-order rate at the reference temperature in still water by class, 1/s
+     * @param holdsPerG what a gram holds by class, relative to the body of a dried gram
+     */
+    public record Releases(Map<ExtractClass, Double> ratePerS, Map<ExtractClass, Double> holdsPerG) {
+        public Releases {
+            ratePerS = Map.copyOf(ratePerS);
+            holdsPerG = Map.copyOf(holdsPerG);
+        }
+    }
+
+    /**
+     * What it does to the water.
+     *
+     * @param drainedMlPerG water kept by a gram when drained, mL/g
+     * @param pressedMlPerG water kept by a gram when pressed, mL/g
+     * @param soakedMl water it holds already when it goes in, mL; spent herbs do
+     */
+    public record Soaks(double drainedMlPerG, double pressedMlPerG, double soakedMl) {}
+
+    /** Classes in the order of the arrays that the simulation runs on. */
     static final ExtractClass[] CLASSES = ExtractClass.values();
 
     /** Water kept by fresh herbs (source key {@code dispensary-water}), mL/g. */
@@ -44,56 +55,71 @@ public record Charge(
     /** Water kept by powders, drained or pressed (source key {@code dispensary-water}), mL/g. */
     private static final double POWDER_KEPT = 2.5;
     /** Room that a gram of herb takes under water: plant matter of about 1.4 g/mL (estimate), mL/g. */
-    private static final double DISPLACED_ML_PER_DRY_G = 0.7;
+    public static final double DISPLACED_ML_PER_DRY_G = 0.7;
 
     public static Charge of(
             Materia materia, Herb herb, Form form, Cut cut, double grams, int stage, Menstruum menstruum) {
+        double dryG = form == Form.FRESH ? grams * HerbMeasure.driedShare(materia, herb) : grams;
+        return new Charge(
+                herb.slug(),
+                herb.common(),
+                grams,
+                dryG,
+                stage,
+                releases(materia, herb, form, cut, grams == 0 ? 0 : dryG / grams, menstruum),
+                soaks(materia.part(herb.part()), form, cut));
+    }
+
+    private static Releases releases(
+            Materia materia, Herb herb, Form form, Cut cut, double dryShare, Menstruum menstruum) {
         PartDefaults part = materia.part(herb.part());
         ExtractionData data = materia.extraction();
-        double dryG = form == Form.FRESH ? grams * HerbMeasure.driedShare(materia, herb) : grams;
-        double[] rates = new double[CLASSES.length];
-        double[] holds = new double[CLASSES.length];
         double speed = part.speedPerMin().value()
                 / 60
                 * herb.gives().speed()
                 * data.cutSpeed().getOrDefault(cut, 1.0)
-                * (form == Form.FRESH ? data.freshSpeed() : 1);
-        for (int c = 0; c < CLASSES.length; c++) {
-            rates[c] = speed * data.of(CLASSES[c]).speed();
-            double drawn = 1 + (data.of(CLASSES[c]).inSpirit() - 1) * menstruum.alcoholPercent() / 100;
-            holds[c] =
-                    part.holds(CLASSES[c]) * herb.gives().amount(CLASSES[c]) * (grams == 0 ? 0 : dryG / grams) * drawn;
+                * (form == Form.FRESH ? data.speeds().fresh() : 1);
+        Map<ExtractClass, Double> rates = new EnumMap<>(ExtractClass.class);
+        Map<ExtractClass, Double> holds = new EnumMap<>(ExtractClass.class);
+        for (ExtractClass c : CLASSES) {
+            double drawn = 1 + (data.of(c).inSpirit() - 1) * menstruum.alcoholPercent() / 100;
+            rates.put(c, speed * data.of(c).speed());
+            holds.put(c, part.holds(c) * herb.gives().amount(c) * dryShare * drawn);
         }
-        boolean powder = cut.fine() && form == Form.DRIED;
-        boolean fresh = form == Form.FRESH && part.keptDrainedMlPerG().value() > 0;
-        return new Charge(
-                herb,
-                grams,
-                dryG,
-                stage,
-                rates,
-                holds,
-                fresh
-                        ? FRESH_DRAINED
-                        : powder ? POWDER_KEPT : part.keptDrainedMlPerG().value(),
-                fresh
-                        ? FRESH_PRESSED
-                        : powder ? POWDER_KEPT : part.keptPressedMlPerG().value(),
-                0);
+        return new Releases(rates, holds);
+    }
+
+    private static Soaks soaks(PartDefaults part, Form form, Cut cut) {
+        double drained = part.keptDrainedMlPerG().value();
+        double pressed = part.keptPressedMlPerG().value();
+        if (form == Form.FRESH && drained > 0) {
+            return new Soaks(FRESH_DRAINED, FRESH_PRESSED, 0);
+        }
+        return cut.fine() && form == Form.DRIED
+                ? new Soaks(POWDER_KEPT, POWDER_KEPT, 0)
+                : new Soaks(drained, pressed, 0);
+    }
+
+    /** First-order rate of a class at the reference temperature, 1/s. */
+    public double ratePerS(ExtractClass extractClass) {
+        return releases.ratePerS.getOrDefault(extractClass, 0.0);
+    }
+
+    /** What a gram holds of a class, relative to the body of a dried gram. */
+    public double holdsPerG(ExtractClass extractClass) {
+        return releases.holdsPerG.getOrDefault(extractClass, 0.0);
     }
 
     /** The same herb in another amount. */
     public Charge times(double factor) {
         return new Charge(
                 herb,
+                common,
                 grams * factor,
                 dryG * factor,
                 stage,
-                ratePerS,
-                holdsPerG,
-                drainedMlPerG,
-                pressedMlPerG,
-                soakedMl * factor);
+                releases,
+                new Soaks(soaks.drainedMlPerG, soaks.pressedMlPerG, soaks.soakedMl * factor));
     }
 
     /**
@@ -102,20 +128,30 @@ public record Charge(
      * @param left share of each class that is still in it, 0–1
      */
     public Charge spent(Map<ExtractClass, Double> left) {
-        double[] holds = holdsPerG.clone();
-        for (int c = 0; c < CLASSES.length; c++) {
-            holds[c] *= left.getOrDefault(CLASSES[c], 1.0);
-        }
-        return new Charge(herb, grams, dryG, stage, ratePerS, holds, 0, 0, keptMl(false));
+        Map<ExtractClass, Double> holds = new EnumMap<>(ExtractClass.class);
+        releases.holdsPerG.forEach((c, h) -> holds.put(c, h * left.getOrDefault(c, 1.0)));
+        return new Charge(
+                herb,
+                common,
+                grams,
+                dryG,
+                stage,
+                new Releases(releases.ratePerS, holds),
+                new Soaks(0, 0, keptMl(false)));
+    }
+
+    /** Water kept by a gram, mL/g. */
+    public double keptMlPerG(boolean pressed) {
+        return pressed ? soaks.pressedMlPerG : soaks.drainedMlPerG;
     }
 
     /** Water this herb keeps, mL. */
     public double keptMl(boolean pressed) {
-        return grams * (pressed ? pressedMlPerG : drainedMlPerG);
+        return grams * keptMlPerG(pressed);
     }
 
     /** Room the herb takes under water beside what it soaks up there, mL. */
     public double displacedMl() {
-        return dryG * DISPLACED_ML_PER_DRY_G + soakedMl;
+        return dryG * DISPLACED_ML_PER_DRY_G + soaks.soakedMl;
     }
 }

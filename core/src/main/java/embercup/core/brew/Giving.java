@@ -8,7 +8,7 @@ import embercup.core.materia.Materia;
 import embercup.core.recipe.Menstruum;
 
 /**
- * How fast a herb gives itself to still water at the reference temperature: minutes until half of what it can give is drawn,
+ * How fast a herb infuses into still water at the reference temperature: minutes until half of what it can give is drawn,
  * ln 2 / k. Immutable. Rates: see {@code parts.yaml} and {@code extraction.yaml}.
  */
 public record Giving(Cut cut, double bodyMin, double aromaMin, double biteMin) {
@@ -23,6 +23,6 @@ public record Giving(Cut cut, double bodyMin, double aromaMin, double biteMin) {
     }
 
     private static double half(Charge charge, ExtractClass extractClass) {
-        return Math.log(2) / charge.ratePerS()[extractClass.ordinal()] / 60;
+        return Math.log(2) / charge.ratePerS(extractClass) / 60;
     }
 }

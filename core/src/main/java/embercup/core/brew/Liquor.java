@@ -3,12 +3,14 @@ package embercup.core.brew;
 import embercup.core.materia.ExtractClass;
 import embercup.core.materia.ExtractionData;
 import embercup.core.materia.ExtractionData.ClassConstants;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 
 /**
- * The herbs in the water and what they have given. Mutable; belongs to one {@link BrewRun}.
+ * What the herbs give to the water along the phases of a brew. Mutable, used once.
  *
  * <p>Each herb approaches its equilibrium: dx/dt = k·(x_eq − x), x_eq = 1/(1 + K·m/V). Over one sub-step V is taken at the
  * middle and k is integrated over the temperature, so that the step is x += (x_eq − x)·(1 − exp(−∫k dt)). Source: see
@@ -16,72 +18,109 @@ import java.util.Map;
  */
 final class Liquor {
 
-    private static final int CLASSES = Charge.CLASSES.length;
     private static final double GAS_CONSTANT_J_PER_MOL_K = 8.314462618;
     private static final double ZERO_CELSIUS_K = 273.15;
     private static final double LOSS_REFERENCE_K = 373.15;
 
-    private final List<Charge> charges;
+    private final List<Herb> herbs;
     private final double[][] given;
     private final boolean[] in;
-    private final double[] inLiquor = new double[CLASSES];
-    private final double[] aside = new double[CLASSES];
-    private final double[] held = new double[CLASSES];
-    private final ClassConstants[] constants = new ClassConstants[CLASSES];
+    private final double[] inLiquor;
+    private final double[] aside;
+    private final double[] held;
+    private final ClassConstants[] constants;
     private final double referenceK;
-    /** Classes that are followed: all for a plan, the body alone where only the strength is wanted. */
-    private final int followed;
+    /** How many classes are followed. */
+    private final int classes;
 
-    private final double[] rates = new double[CLASSES];
-    private final double[] losses = new double[CLASSES];
+    private final double[] rates;
+    private final double[] losses;
     private double ratesAtC = Double.NaN;
     private double crowdG;
 
-    Liquor(List<Charge> charges, ExtractionData data, boolean bodyOnly) {
-        this.followed = bodyOnly ? 1 : CLASSES;
-        this.charges = charges;
-        this.given = new double[charges.size()][CLASSES];
-        this.in = new boolean[charges.size()];
-        this.referenceK = data.referenceC() + ZERO_CELSIUS_K;
-        for (int c = 0; c < CLASSES; c++) {
-            constants[c] = data.of(Charge.CLASSES[c]);
-            for (Charge charge : charges) {
-                held[c] += charge.grams() * charge.holdsPerG()[c];
+    /** @param referenceC temperature of the herbs' rates, °C */
+    Liquor(List<Herb> herbs, List<ClassConstants> constants, double referenceC) {
+        this.herbs = herbs;
+        this.classes = constants.size();
+        this.constants = constants.toArray(new ClassConstants[0]);
+        this.given = new double[herbs.size()][classes];
+        this.in = new boolean[herbs.size()];
+        this.referenceK = referenceC + ZERO_CELSIUS_K;
+        this.inLiquor = new double[classes];
+        this.aside = new double[classes];
+        this.held = new double[classes];
+        this.rates = new double[classes];
+        this.losses = new double[classes];
+        for (Herb herb : herbs) {
+            for (int c = 0; c < classes; c++) {
+                held[c] += herb.holds[c];
             }
         }
     }
 
-    /** Puts in what the recipe adds at the start of a stage. */
-    void add(int stage) {
-        for (int i = 0; i < charges.size(); i++) {
-            if (charges.get(i).stage() == stage && !in[i]) {
+    /** @param classes how many classes are followed, in their order: 1 where only the strength is wanted */
+    static Liquor of(List<Charge> charges, ExtractionData data, int classes) {
+        return new Liquor(
+                charges.stream().map(c -> Herb.of(c, classes)).toList(),
+                Arrays.stream(Charge.CLASSES).limit(classes).map(data::of).toList(),
+                data.referenceC());
+    }
+
+    /** A herb as arrays: first-order rates, 1/s, and all it holds, by class. */
+    record Herb(int stage, double dryG, double[] ratePerS, double[] holds) {
+        static Herb of(Charge charge, int classes) {
+            double[] rates = new double[classes];
+            double[] holds = new double[classes];
+            for (int c = 0; c < classes; c++) {
+                rates[c] = charge.ratePerS(Charge.CLASSES[c]);
+                holds[c] = charge.grams() * charge.holdsPerG(Charge.CLASSES[c]);
+            }
+            return new Herb(charge.stage(), charge.dryG(), rates, holds);
+        }
+    }
+
+    /** Goes through one phase; {@code each} hears of every step of it once it is done. */
+    void through(Phase phase, Consumer<Slice> each) {
+        if (phase instanceof Phase.HerbsIn herbsIn) {
+            add(herbsIn.stage());
+        } else if (phase instanceof Phase.Strained strained) {
+            strain(strained.goes());
+        } else {
+            Phase.Over over = phase instanceof Phase.Below below
+                    ? below.over()
+                    : phase instanceof Phase.AtTheBoil boil ? boil.over() : NOTHING;
+            Slice.of(phase, slice -> {
+                step(slice, over);
+                each.accept(slice);
+            });
+        }
+    }
+
+    private static final Phase.Over NOTHING = new Phase.Over(false, 1, false, 0);
+
+    private void step(Slice s, Phase.Over over) {
+        if (over.strained()) {
+            standStrained(s.seconds(), s.fromC(), s.midC(), s.toC(), over.lid());
+        } else {
+            give(s.seconds(), s.fromC(), s.midC(), s.toC(), s.midMl(), over.agitation(), over.lid());
+        }
+    }
+
+    private void add(int stage) {
+        for (int i = 0; i < herbs.size(); i++) {
+            if (herbs.get(i).stage == stage && !in[i]) {
                 in[i] = true;
-                crowdG += charges.get(i).dryG();
+                crowdG += herbs.get(i).dryG;
             }
         }
-    }
-
-    boolean empty() {
-        return crowdG == 0;
-    }
-
-    double keptMl(boolean pressed) {
-        double sum = 0;
-        for (int i = 0; i < charges.size(); i++) {
-            sum += in[i] ? charges.get(i).keptMl(pressed) : 0;
-        }
-        return sum;
-    }
-
-    double crowdG() {
-        return crowdG;
     }
 
     /** One sub-step; temperatures at its start, middle and end. */
-    void give(double seconds, double startC, double midC, double endC, double waterMl, double agitation, boolean lid) {
+    private void give(
+            double seconds, double startC, double midC, double endC, double waterMl, double agitation, boolean lid) {
         double crowd = waterMl <= 0 ? 0 : crowdG / waterMl;
         meanFactors(startC, midC, endC);
-        for (int c = 0; c < followed; c++) {
+        for (int c = 0; c < classes; c++) {
             ClassConstants k = constants[c];
             double loss = losses[c] * seconds * (lid ? k.lossUnderLid() : 1);
             double keepNew = 1;
@@ -102,10 +141,10 @@ final class Liquor {
         for (int i = 0; i < given.length; i++) {
             double[] x = given[i];
             if (in[i] && x[c] < equilibrium) {
-                Charge charge = charges.get(i);
-                double more = (equilibrium - x[c]) * -Math.expm1(-charge.ratePerS()[c] * factorS);
+                Herb herb = herbs.get(i);
+                double more = (equilibrium - x[c]) * -Math.expm1(-herb.ratePerS[c] * factorS);
                 x[c] += more;
-                sum += more * charge.grams() * charge.holdsPerG()[c];
+                sum += more * herb.holds[c];
             }
         }
         return sum;
@@ -118,7 +157,7 @@ final class Liquor {
             return;
         }
         ratesAtC = steady ? midC : Double.NaN;
-        for (int c = 0; c < followed; c++) {
+        for (int c = 0; c < classes; c++) {
             ClassConstants k = constants[c];
             rates[c] = mean(k.activationKj(), referenceK, startC, midC, endC);
             losses[c] = k.lossPerMin() == 0
@@ -139,10 +178,9 @@ final class Liquor {
         return Math.exp(kj * 1000 / GAS_CONSTANT_J_PER_MOL_K * (1 / referenceK - 1 / (celsius + ZERO_CELSIUS_K)));
     }
 
-    /** Takes the liquor off: of {@code waterMl} in the pot, {@code keptMl} stays in the herbs with its share of extract. */
-    void strain(double waterMl, double keptMl) {
-        double goes = waterMl <= 0 ? 0 : Math.max(0, 1 - keptMl / waterMl);
-        for (int c = 0; c < CLASSES; c++) {
+    /** Takes the liquor off: {@code goes} of it comes, the rest stays in the herbs with its share of extract. */
+    private void strain(double goes) {
+        for (int c = 0; c < classes; c++) {
             aside[c] += inLiquor[c] * goes;
             inLiquor[c] *= 1 - goes;
         }
@@ -154,9 +192,9 @@ final class Liquor {
     }
 
     /** Loses volatile and heat-tender classes from the strained liquor. */
-    void standStrained(double seconds, double startC, double midC, double endC, boolean lid) {
+    private void standStrained(double seconds, double startC, double midC, double endC, boolean lid) {
         meanFactors(startC, midC, endC);
-        for (int c = 0; c < followed; c++) {
+        for (int c = 0; c < classes; c++) {
             if (losses[c] > 0) {
                 aside[c] *= Math.exp(-losses[c] * seconds * (lid ? constants[c].lossUnderLid() : 1));
             }
@@ -170,7 +208,7 @@ final class Liquor {
     /** Share of each class that a herb has not given, 0–1. */
     Map<ExtractClass, Double> leftInHerb(int charge) {
         Map<ExtractClass, Double> left = new EnumMap<>(ExtractClass.class);
-        for (int c = 0; c < CLASSES; c++) {
+        for (int c = 0; c < classes; c++) {
             left.put(Charge.CLASSES[c], 1 - given[charge][c]);
         }
         return left;

@@ -3,6 +3,9 @@ package embercup.core.brew;
 import embercup.core.brew.Measurements.Kind;
 import embercup.core.brew.Measurements.Reading;
 import embercup.core.brew.Measurements.Turned;
+import embercup.core.brew.Phase.Level;
+import embercup.core.brew.Phase.Over;
+import embercup.core.brew.Phase.Warmth;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.kitchen.Water;
@@ -10,14 +13,14 @@ import embercup.core.recipe.Flame;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
- * The liquor on its way: water, warmth and what it has drawn, led through one phase after another. Mutable, used once;
- * {@link BrewRun} says which phases follow each other.
+ * The water on its way: how much there is and how warm, led through one {@link Phase} after another. Mutable, used once;
+ * {@link BrewRun} says what each stage asks of it, and {@link Liquor} what the herbs give along the phases.
  *
- * <p>Heat is {@link Heating}; at the boil the surplus power makes steam, dm/dt = −f_lid·P/L(T); extraction is
- * {@link Liquor}. A phase is cut where a hand turned lid or flame and where a volume was read, and further into sub-steps
- * only for the extraction and the curve.
+ * <p>Heat is {@link Heating}; at the boil the surplus power makes steam, dm/dt = −f_lid·P/L(T). A phase is cut where a hand
+ * turned lid or flame and where a volume or a temperature was read.
  */
 final class Pot {
 
@@ -33,12 +36,12 @@ final class Pot {
     private static final double HERB_J_PER_G_K = 1.5;
 
     private final BrewSetup setup;
+    private final Measurements measured;
     private final Kitchen kitchen;
-    private final BrewRun.Follow follow;
-    private final List<CurvePoint> curve = new ArrayList<>();
+    private final List<Phase> phases = new ArrayList<>();
 
     final double boilingC;
-    final Liquor liquor;
+    final Bed bed;
     double tempC;
     double waterMl;
     double evaporatedMl;
@@ -53,12 +56,12 @@ final class Pot {
     private double tS;
     private double stageStartS;
 
-    Pot(BrewSetup setup, BrewRun.Follow follow) {
+    Pot(BrewSetup setup, Measurements measured) {
         this.setup = setup;
+        this.measured = measured;
         this.kitchen = setup.kitchen();
-        this.follow = follow;
         this.boilingC = kitchen.boilingC();
-        this.liquor = new Liquor(setup.charges(), setup.extraction(), follow == BrewRun.Follow.BODY);
+        this.bed = new Bed(setup.charges());
         this.tempC = kitchen.tapC();
         this.waterMl = setup.pourMl();
     }
@@ -66,6 +69,9 @@ final class Pot {
     void begin(int stageIndex) {
         stage = stageIndex;
         stageStartS = tS;
+        if (!strained && bed.add(stageIndex)) {
+            phases.add(new Phase.HerbsIn(stageIndex));
+        }
         sample();
     }
 
@@ -73,9 +79,18 @@ final class Pot {
         return tS;
     }
 
-    List<CurvePoint> curve() {
+    /** The last moment, for the curve. */
+    void end() {
         sample();
-        return curve;
+    }
+
+    /** What it went through. */
+    List<Phase> phases() {
+        return phases;
+    }
+
+    private void sample() {
+        phases.add(new Phase.Sample(stage, tS, tempC, waterMl + asideMl));
     }
 
     private double inStageS() {
@@ -96,7 +111,7 @@ final class Pot {
 
     /** As the plan says from now on, and as hands turned it. */
     private List<Spell> spells(double watts, boolean lid) {
-        List<Turned> turns = setup.measured().turns(stage, inStageS());
+        List<Turned> turns = measured.turns(stage, inStageS());
         Spell first = new Spell(inStageS(), watts, lid);
         if (turns.isEmpty()) {
             return List.of(first);
@@ -128,7 +143,7 @@ final class Pot {
             double needed = heating.secondsTo(targetC);
             double left = measuredS.orElse(needed + tS - from) - (tS - from);
             if (left > room) {
-                follow(heating, room, spell.lid(), 1);
+                follow(heating, warmth(spell), room, spell.lid(), 1);
             } else {
                 lastOfHeating(heating, targetC, measuredS.map(m -> left), spell);
                 break;
@@ -143,26 +158,23 @@ final class Pot {
             neverBoils = true;
             seconds = LONGEST_HEATING_S;
         }
-        double measured = measuredS.orElse(seconds);
-        if (targetC >= boilingC && Measurements.unattended(measured, seconds)) {
-            follow(heating, seconds, spell.lid(), 1);
-            boilOff(
-                    measured - seconds,
-                    steamGPerS(spell),
-                    spell.lid(),
-                    setup.extraction().boilSpeed());
+        double took = measuredS.orElse(seconds);
+        if (targetC >= boilingC && Measurements.unattended(took, seconds)) {
+            follow(heating, warmth(spell), seconds, spell.lid(), 1);
+            boilOff(took - seconds, spell, 1, setup.extraction().speeds().boil());
             return;
         }
-        Heating real = measured != seconds && measured > 0
-                ? new Heating(tempC, heating.endC(), heating.tauS() * measured / Math.max(seconds, 1))
+        Heating real = took != seconds && took > 0
+                ? new Heating(tempC, heating.endC(), heating.tauS() * took / Math.max(seconds, 1))
                 : heating;
-        follow(real, measured, spell.lid(), 1);
+        follow(real, warmth(spell), took, spell.lid(), 1);
     }
 
     /** Heats the water in the kettle, apart from the herbs. @return seconds it took */
     double heatKettle(double targetC, Optional<Double> measuredS) {
         double energy = waterMl * Water.SPECIFIC_HEAT_J_PER_G_K * Math.max(0, targetC - tempC);
-        double seconds = measuredS.orElse(energy / (kitchen.kettleW() * Kitchen.KETTLE_EFFICIENCY));
+        double seconds = measuredS.orElse(energy / kitchen.kettleNetW());
+        phases.add(new Phase.InKettle(stage, seconds, waterMl, tempC, targetC, kitchen.kettleNetW()));
         tS += seconds;
         tempC = targetC;
         sample();
@@ -197,8 +209,7 @@ final class Pot {
 
     /** A volume that was read long enough after the boil to tell its pace. */
     private Optional<Reading> onTheWay(Spell first) {
-        return setup.measured()
-                .last(stage, Kind.VOLUME_ML)
+        return measured.last(stage, Kind.VOLUME_ML)
                 .filter(r ->
                         r.atS() - inStageS() - climbS(warming(first), Double.POSITIVE_INFINITY) > LEAST_OBSERVED_S);
     }
@@ -229,16 +240,17 @@ final class Pot {
         if (seconds <= 0) {
             return;
         }
-        Heating heating = spell.watts() > 0 ? warming(spell) : cooling(setup.vessel(), waterMl, spell.lid());
+        Warmth warmth = spell.watts() > 0 ? warmth(spell) : cooling(setup.vessel(), waterMl, spell.lid());
+        Heating heating = along(warmth);
         double climb = climbS(heating, seconds);
-        follow(heating, climb, spell.lid(), agitation);
+        follow(heating, warmth, climb, spell.lid(), agitation);
         double rate = steamGPerS(spell) * pace;
         double boil = Math.min(seconds - climb, Math.max(0, waterMl - toMl) / rate);
         if (Double.isNaN(boil) || Double.isInfinite(boil)) {
             neverBoils = true;
             boil = LONGEST_HEATING_S;
         }
-        boilOff(boil, rate, spell.lid(), agitation);
+        boilOff(boil, spell, pace, agitation);
     }
 
     /** Off the flame. */
@@ -247,7 +259,8 @@ final class Pot {
             return;
         }
         if (strained) {
-            follow(cooling(Vessel.mug(setup.cupMl()), setup.cupMl(), lid), seconds, lid, agitation);
+            Warmth mug = inMug(lid);
+            follow(along(mug), mug, seconds, lid, agitation);
             return;
         }
         double endS = inStageS() + seconds;
@@ -260,123 +273,123 @@ final class Pot {
     // ---- the physics under them
 
     private double capacityJPerK(double millilitres, double wall) {
-        return millilitres * Water.SPECIFIC_HEAT_J_PER_G_K + wall + liquor.crowdG() * HERB_J_PER_G_K;
+        return millilitres * Water.SPECIFIC_HEAT_J_PER_G_K + wall + bed.dryG() * HERB_J_PER_G_K;
     }
 
     private double steamGPerS(Spell spell) {
-        return spell.watts() * (spell.lid() ? STEAM_PAST_LID : 1) / Water.latentHeatJPerG(boilingC);
+        return Phase.AtTheBoil.steamGPerS(spell.watts(), spell.lid(), boilingC);
+    }
+
+    private Warmth warmth(Spell spell) {
+        Vessel vessel = setup.vessel();
+        return new Warmth(
+                spell.watts(),
+                capacityJPerK(waterMl, vessel.wallJPerK()),
+                Losses.wattsPerKelvin(vessel, waterMl, spell.lid(), true),
+                kitchen.roomC());
     }
 
     private Heating warming(Spell spell) {
-        Vessel vessel = setup.vessel();
-        return Heating.of(
-                tempC,
-                kitchen.roomC(),
-                spell.watts(),
-                capacityJPerK(waterMl, vessel.wallJPerK()),
-                Losses.wattsPerKelvin(vessel, waterMl, spell.lid(), true));
+        return along(warmth(spell));
     }
 
-    /** How this liquor would cool in a vessel. */
-    Heating cooling(Vessel in, double millilitres, boolean lid) {
-        return Heating.of(
-                tempC,
-                kitchen.roomC(),
+    private Heating along(Warmth w) {
+        return Heating.of(tempC, w.roomC(), w.watts(), w.capacityJPerK(), w.lossWPerK());
+    }
+
+    /** How this liquor would lose its heat in a vessel. */
+    private Warmth cooling(Vessel in, double millilitres, boolean lid) {
+        return new Warmth(
                 0,
                 capacityJPerK(millilitres, in.wallJPerK()),
-                Losses.wattsPerKelvin(in, millilitres, lid, false));
+                Losses.wattsPerKelvin(in, millilitres, lid, false),
+                kitchen.roomC());
+    }
+
+    /** How one cup of it loses its heat in its mug; the herbs are no longer in it. */
+    Warmth inMug(boolean lid) {
+        double ml = setup.cups().ml();
+        Vessel mug = Vessel.mug(ml);
+        return new Warmth(
+                0,
+                ml * Water.SPECIFIC_HEAT_J_PER_G_K + mug.wallJPerK(),
+                Losses.wattsPerKelvin(mug, ml, lid, false),
+                kitchen.roomC());
+    }
+
+    /** Seconds until the liquor has cooled to a temperature, in its mug once it is strained; infinite when it never does. */
+    double coolingS(double toC, boolean lid) {
+        return along(strained ? inMug(lid) : cooling(setup.vessel(), waterMl, lid))
+                .secondsTo(toC);
     }
 
     /** Follows a temperature curve below the boil. */
-    private void follow(Heating heating, double seconds, boolean lid, double agitation) {
+    private void follow(Heating heating, Warmth warmth, double seconds, boolean lid, double agitation) {
         if (seconds <= 0) {
             return;
         }
-        Optional<Reading> read = setup.measured().last(stage, Kind.TEMPERATURE_C);
+        Optional<Reading> read = measured.last(stage, Kind.TEMPERATURE_C);
         double until = read.map(Reading::atS).orElse(0.0) - inStageS();
         if (read.isPresent() && until > 0 && until < seconds - 1e-6) {
-            follow(heating, until, lid, agitation, read.get().value());
-            tempC = Math.min(boilingC, read.get().value());
-            follow(new Heating(tempC, heating.endC(), heating.tauS()), seconds - until, lid, agitation, Double.NaN);
+            double celsius = Math.min(boilingC, read.get().value());
+            below(heating, warmth, until, lid, agitation, OptionalDouble.of(celsius));
+            tempC = celsius;
+            Heating rest = new Heating(celsius, heating.endC(), heating.tauS());
+            below(rest, warmth, seconds - until, lid, agitation, OptionalDouble.empty());
             return;
         }
-        follow(heating, seconds, lid, agitation, Double.NaN);
+        below(heating, warmth, seconds, lid, agitation, OptionalDouble.empty());
     }
 
     /** The same without a reading on the way; ends at {@code readC} when the thermometer said so. */
-    private void follow(Heating heating, double seconds, boolean lid, double agitation, double readC) {
-        int steps = steps(seconds, heating.startC() == heating.endC());
-        double h = seconds / steps;
+    private void below(
+            Heating heating, Warmth warmth, double seconds, boolean lid, double agitation, OptionalDouble readC) {
         double steamW = strained ? 0 : Losses.steamWattsPerKelvin(setup.vessel(), lid);
-        double from = heating.startC();
-        for (int i = 0; i < steps; i++) {
-            double mid = Math.min(boilingC, heating.celsiusAt((i + 0.5) * h));
-            boolean read = i == steps - 1 && !Double.isNaN(readC);
-            double to = Math.min(boilingC, read ? readC : heating.celsiusAt((i + 1) * h));
-            if (steamW > 0 && mid > kitchen.roomC()) {
-                evaporate(steamW * (mid - kitchen.roomC()) * h / Water.latentHeatJPerG(mid));
-            }
-            step(h, from, mid, to, agitation, lid);
-            from = to;
-        }
+        double before = waterMl;
+        evaporate(Phase.Below.steamG(steamW, heating, kitchen.roomC(), seconds));
+        phases.add(new Phase.Below(
+                stage,
+                seconds,
+                heating,
+                warmth,
+                new Over(lid, agitation, strained, asideMl),
+                new Level(before, waterMl),
+                steamW,
+                readC));
+        tS += seconds;
+        tempC = readC.orElse(Math.min(boilingC, heating.celsiusAt(seconds)));
     }
 
     /** At the boil: the temperature stands, the water goes. */
-    private void boilOff(double seconds, double gramsPerS, boolean lid, double agitation) {
+    private void boilOff(double seconds, Spell spell, double pace, double agitation) {
         if (seconds <= 0) {
             return;
         }
-        int steps = steps(seconds, true);
-        double h = seconds / steps;
-        for (int i = 0; i < steps; i++) {
-            evaporate(gramsPerS * h / 2);
-            step(h, boilingC, boilingC, boilingC, agitation, lid);
-            evaporate(gramsPerS * h / 2);
-            sampleOver();
-        }
-    }
-
-    private static int steps(double seconds, boolean steady) {
-        return (int) Math.max(3, Math.min(steady ? 10 : 24, Math.ceil(seconds / (steady ? 150 : 60))));
+        double before = waterMl;
+        evaporate(steamGPerS(spell) * pace * seconds);
+        phases.add(new Phase.AtTheBoil(
+                stage,
+                seconds,
+                boilingC,
+                spell.watts(),
+                pace,
+                new Over(spell.lid(), agitation, strained, asideMl),
+                new Level(before, waterMl)));
+        tS += seconds;
+        tempC = boilingC;
     }
 
     private void evaporate(double grams) {
-        double floor = liquor.keptMl(false);
+        double floor = bed.keptMl(false);
         double goes = Math.max(0, Math.min(grams, waterMl - floor));
         ranDry |= goes < grams * 0.999;
         waterMl -= goes;
         evaporatedMl += goes;
     }
 
-    private void step(double seconds, double fromC, double midC, double toC, double agitation, boolean lid) {
-        if (follow != BrewRun.Follow.WATER) {
-            if (strained) {
-                liquor.standStrained(seconds, fromC, midC, toC, lid);
-            } else {
-                liquor.give(seconds, fromC, midC, toC, waterMl, agitation, lid);
-            }
-        }
-        tS += seconds;
-        tempC = toC;
-        sample();
-    }
-
-    private void sample() {
-        if (follow == BrewRun.Follow.ALL) {
-            curve.add(new CurvePoint(tS, tempC, waterMl + asideMl, liquor.drawn(0, strained), share(1), share(2)));
-        }
-    }
-
-    /** Replaces the last sample once its step has lost the rest of its steam. */
-    private void sampleOver() {
-        if (follow == BrewRun.Follow.ALL) {
-            curve.remove(curve.size() - 1);
-            sample();
-        }
-    }
-
-    private double share(int extractClass) {
-        double held = liquor.held(extractClass);
-        return held == 0 ? 0 : liquor.drawn(extractClass, strained) / held;
+    /** The liquor comes off the herbs, but for what they keep. */
+    void strain(double keptMl) {
+        phases.add(new Phase.Strained(stage, waterMl, keptMl));
+        strained = true;
     }
 }

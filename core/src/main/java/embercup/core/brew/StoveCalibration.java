@@ -4,7 +4,11 @@ import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.kitchen.Water;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.InvalidInputException.Check;
+import embercup.core.workings.Limit;
+import embercup.core.workings.Term;
+import embercup.core.workings.Wanted;
 import embercup.core.workings.Workings;
 
 /**
@@ -14,77 +18,90 @@ import embercup.core.workings.Workings;
  */
 public record StoveCalibration(Burner burner, Workings highW, Workings mediumW) {
 
-    private static final double LEAST_W = 20;
-    private static final double MOST_W = 6000;
     private static final int HALVINGS = 60;
 
     /**
-     * @param waterMl cold tap water in the pot, 200–5 000 mL
-     * @param heatS seconds to the boil on high, lid on, 30–3 600
-     * @param boilOffMl boiled away on medium, lid off, 5–2 000 mL
-     * @param boilOffS in so many seconds, 60–3 600
-     * @throws InvalidInput when a measurement is outside its range or no burner could have made it
+     * @param waterMl cold tap water in the pot, mL
+     * @param heatS seconds to the boil on high, lid on
+     * @param boilOffMl boiled away on medium, lid off, mL
+     * @param boilOffS in so many seconds
      */
-    public static StoveCalibration of(
-            Kitchen kitchen, Vessel vessel, double waterMl, double heatS, double boilOffMl, double boilOffS) {
-        InvalidInput.Check check = new InvalidInput.Check();
-        check.range("waterMl", waterMl, 200, 5000, "mL");
-        check.range("heatS", heatS, 30, 3600, "s");
-        check.range("boilOffMl", boilOffMl, 5, 2000, "mL");
-        check.range("boilOffS", boilOffS, 60, 3600, "s");
+    public record Measured(double waterMl, double heatS, double boilOffMl, double boilOffS) {}
+
+    /** @throws InvalidInputException when a measurement is outside its range or no burner could have made it */
+    public static StoveCalibration of(Kitchen kitchen, Vessel vessel, Measured m) {
+        Check check = new Check();
+        check.range("waterMl", m.waterMl, Limit.CALIBRATION_ML);
+        check.range("heatS", m.heatS, Limit.CALIBRATION_HEAT_S);
+        check.range("boilOffMl", m.boilOffMl, Limit.BOILED_OFF_ML);
+        check.range("boilOffS", m.boilOffS, Limit.BOILED_OFF_S);
         check.throwIfAny();
-        double high = wattsToBoil(kitchen, vessel, waterMl, heatS);
-        double medium = boilOffMl / boilOffS * Water.latentHeatJPerG(kitchen.boilingC());
+        Workings high = highW(kitchen, vessel, m);
+        Workings medium = mediumW(kitchen, m);
+        double least = Limit.BURNER_W.low();
+        double most = Limit.BURNER_W.high();
         check.require(
-                high > LEAST_W * 1.01 && high < MOST_W * 0.99,
+                high.value() > least * 1.01 && high.value() < most * 0.99,
                 "heatS",
-                heatS,
-                "a time in which a kitchen burner could boil that water");
+                m.heatS,
+                new Wanted.PossibleHeating());
         check.require(
-                medium > LEAST_W && medium < MOST_W,
+                medium.value() > least && medium.value() < most,
                 "boilOffMl",
-                boilOffMl,
-                "an amount that a kitchen burner could boil away");
+                m.boilOffMl,
+                new Wanted.PossibleBoilOff());
         check.throwIfAny();
         Burner old = kitchen.burner();
-        double top = Math.max(high, medium);
-        Burner fitted = new Burner(old.name(), Math.min(medium, medium * old.lowW() / old.mediumW()), medium, top);
-        Workings highSteps = Workings.computed(
-                "net power, high",
-                "the power at which this water reaches the boil in the measured time, with what the lid loses",
-                high,
-                "W",
-                Workings.given("water", waterMl, "mL"),
-                Workings.given("time to the boil", heatS / 60, "min"),
-                Workings.given("from", kitchen.tapC(), "°C"),
-                Workings.given("to", kitchen.boilingC(), "°C"));
-        Workings mediumSteps = Workings.computed(
-                        "net power, medium",
-                        "water boiled away ÷ time × heat to turn a gram into steam",
-                        medium,
-                        "W",
-                        Workings.given("boiled away", boilOffMl, "mL"),
-                        Workings.given("time", boilOffS / 60, "min"),
-                        Workings.sourced(
-                                "heat to turn a gram into steam",
-                                Water.latentHeatJPerG(kitchen.boilingC()),
-                                "J/g",
-                                "iapws-if97"))
-                .from("own");
-        return new StoveCalibration(fitted, highSteps.from("own"), mediumSteps);
+        double low = Math.min(medium.value(), medium.value() * old.lowW() / old.mediumW());
+        Burner fitted = new Burner(old.name(), low, medium.value(), Math.max(high.value(), medium.value()));
+        return new StoveCalibration(fitted, high, medium);
     }
 
-    /** Bisection: more power is always faster. */
-    private static double wattsToBoil(Kitchen kitchen, Vessel vessel, double waterMl, double heatS) {
-        double capacity = waterMl * Water.SPECIFIC_HEAT_J_PER_G_K + vessel.wallJPerK();
-        double loss = Losses.wattsPerKelvin(vessel, waterMl, true, true);
-        double low = LEAST_W;
-        double high = MOST_W;
+    private static Workings highW(Kitchen kitchen, Vessel vessel, Measured m) {
+        double capacity = m.waterMl * Water.SPECIFIC_HEAT_J_PER_G_K + vessel.wallJPerK();
+        return Workings.solved(
+                        Term.NET_POWER_HIGH,
+                        "W",
+                        BrewEquation.POWER_TO_BOIL,
+                        Workings.given(Term.FROM_C, kitchen.tapC(), "°C"),
+                        Workings.given(Term.TO_C, kitchen.boilingC(), "°C"),
+                        Workings.given(Term.MINUTES, m.heatS / 60, "min"),
+                        Workings.sourced(Term.HEAT_CAPACITY, capacity, "J/K", "iapws-if97"),
+                        Workings.sourced(
+                                Term.HEAT_LOSS,
+                                Losses.wattsPerKelvin(vessel, m.waterMl, true, true),
+                                "W/K",
+                                "kitchen-heat"),
+                        Workings.given(Term.ROOM_C, kitchen.roomC(), "°C"))
+                .from("own");
+    }
+
+    private static Workings mediumW(Kitchen kitchen, Measured m) {
+        return Workings.quotient(
+                        Term.NET_POWER_MEDIUM,
+                        "W",
+                        Workings.product(
+                                Term.HEAT_INTO_STEAM,
+                                "J",
+                                Workings.given(Term.BOILED_AWAY, m.boilOffMl, "mL"),
+                                Workings.sourced(
+                                        Term.LATENT_HEAT,
+                                        Water.latentHeatJPerG(kitchen.boilingC()),
+                                        "J/g",
+                                        "iapws-if97")),
+                        Workings.given(Term.SECONDS, m.boilOffS, "s"))
+                .from("own");
+    }
+
+    /** The power at which the boil is reached in the measured time, W. Bisection: more power is always faster. */
+    static double powerToBoil(double fromC, double toC, double seconds, Phase.Warmth losing) {
+        double low = Limit.BURNER_W.low();
+        double high = Limit.BURNER_W.high();
         for (int i = 0; i < HALVINGS; i++) {
             double mid = (low + high) / 2;
-            double seconds = Heating.of(kitchen.tapC(), kitchen.roomC(), mid, capacity, loss)
-                    .secondsTo(kitchen.boilingC());
-            if (seconds > heatS) {
+            double takes = Heating.of(fromC, losing.roomC(), mid, losing.capacityJPerK(), losing.lossWPerK())
+                    .secondsTo(toC);
+            if (takes > seconds) {
                 low = mid;
             } else {
                 high = mid;

@@ -5,22 +5,25 @@ import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Herb.DoseRange;
+import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Occasion;
 import embercup.core.materia.PlantPart;
 import embercup.core.materia.Tradition;
+import embercup.core.measure.Mass;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Proposal;
+import embercup.core.recipe.Reason;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Wanted;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -33,7 +36,26 @@ import java.util.OptionalDouble;
  * @param stages why each stage is there
  * @param leftOut herbs of the house that fit the occasion and are left out, and why
  */
-public record Blend(Recipe recipe, List<String> reasons, List<Proposal.Reason> stages, List<String> leftOut) {
+public record Blend(Recipe recipe, List<Why> reasons, List<Reason> stages, List<LeftOut> leftOut) {
+
+    /**
+     * Why a herb is in it.
+     *
+     * @param use what it is traditionally used for
+     * @param herbs how many share the room
+     * @param usual middle of its usual single dose
+     */
+    public record Why(HerbName herb, String use, int herbs, Mass usual) {}
+
+    /** A herb of the house that fits and is left out. */
+    public record LeftOut(HerbName herb, Because because) {}
+
+    /** Why a herb is left out. */
+    public enum Because {
+        NOT_FOR_DRINKER,
+        NO_USUAL_DOSE,
+        DRAWN_COLD
+    }
 
     private static final int MOST_HERBS = 3;
 
@@ -45,7 +67,7 @@ public record Blend(Recipe recipe, List<String> reasons, List<Proposal.Reason> s
 
     /**
      * @param house slugs of the herbs that are there, dried
-     * @throws InvalidInput when nothing in the house fits occasion and drinker
+     * @throws InvalidInputException when nothing in the house fits occasion and drinker
      */
     public static Blend of(
             Materia materia, Occasion occasion, Collection<String> house, Drinker drinker, double cups, double cupMl) {
@@ -56,47 +78,37 @@ public record Blend(Recipe recipe, List<String> reasons, List<Proposal.Reason> s
                         .thenComparing(h -> range(h).isPresent() ? 0 : 1)
                         .thenComparing(Herb::slug))
                 .toList();
-        List<String> leftOut = new ArrayList<>();
+        List<LeftOut> leftOut = new ArrayList<>();
         List<Herb> taken = new ArrayList<>();
         for (Herb herb : fitting) {
             if (!Suits.freely(herb, drinker)) {
-                leftOut.add(herb.common() + ": not for this drinker, or only with care.");
+                leftOut.add(new LeftOut(HerbName.of(herb), Because.NOT_FOR_DRINKER));
             } else if (range(herb).isEmpty()) {
-                leftOut.add(herb.common() + ": no usual dose is known.");
+                leftOut.add(new LeftOut(HerbName.of(herb), Because.NO_USUAL_DOSE));
             } else if (!taken.isEmpty() && cold(herb) != cold(taken.get(0))) {
-                leftOut.add(herb.common() + ": drawn cold, and does not go into one pot with what is drawn hot.");
+                leftOut.add(new LeftOut(HerbName.of(herb), Because.DRAWN_COLD));
             } else if (taken.size() < MOST_HERBS) {
                 taken.add(herb);
             }
         }
         if (taken.isEmpty()) {
-            String why = leftOut.isEmpty()
-                    ? "herbs of the house that are traditionally used for it; there is none"
-                    : "herbs that suit this drinker; left out: " + String.join(" ", leftOut);
-            throw InvalidInput.of("occasion", occasion.words(), why);
+            throw InvalidInputException.of(
+                    "occasion", occasion.words(), new Wanted.HerbsForOccasion(!leftOut.isEmpty()));
         }
         return composed(materia, occasion, taken, leftOut, cups, cupMl);
     }
 
     private static Blend composed(
-            Materia materia, Occasion occasion, List<Herb> taken, List<String> leftOut, double cups, double cupMl) {
+            Materia materia, Occasion occasion, List<Herb> taken, List<LeftOut> leftOut, double cups, double cupMl) {
         List<Addition> additions = new ArrayList<>();
-        List<String> reasons = new ArrayList<>();
+        List<Why> reasons = new ArrayList<>();
         for (Herb herb : taken) {
             DoseRange range = range(herb).orElseThrow();
             double middle = (range.perCupG().low() + range.perCupG().high()) / 2;
             double perCup = middle / taken.size();
             additions.add(new Addition(
                     herb.slug(), Form.DRIED, cut(herb), Quantity.of(Math.max(0.1, perCup * cups), Unit.GRAM), 0));
-            String part =
-                    taken.size() == 1 ? "its usual" : taken.size() == 2 ? "half of its usual" : "a third of its usual";
-            reasons.add(String.format(
-                    Locale.ROOT,
-                    "%s: %s Here %s %.1f g a cup, because a blend shares the room.",
-                    herb.common(),
-                    herb.use(),
-                    part,
-                    middle));
+            reasons.add(new Why(HerbName.of(herb), herb.use(), taken.size(), Mass.grams(middle)));
         }
         Tradition tradition = Tradition.MONOGRAPH;
         String name = "A cup for: " + occasion.words();

@@ -1,6 +1,7 @@
 package embercup.core.care;
 
 import embercup.core.dose.ChildDose;
+import embercup.core.dose.DayLimits;
 import embercup.core.dose.Drinker;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Constituent;
@@ -9,28 +10,36 @@ import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Herb.HerbCaution;
 import embercup.core.materia.HerbMeasure;
+import embercup.core.materia.HerbName;
+import embercup.core.materia.LowerHyphenNames;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
+import embercup.core.measure.Mass;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Schools;
+import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 
 /**
  * Where care is due: the drinker's conditions against every herb, ages, daily limits over all cups of the day, and the
- * hazards of the method. Says what and why in plain words; defers to licensed practice and local law. Stateless.
+ * hazards of the method. Says what and why as facts; defers to licensed practice and local law. Stateless.
  */
 public final class Care {
+
+    /** Below this share of its limit a constituent is not worth a word (design value). */
+    private static final double WORTH_TELLING = 0.25;
+    /** The day of a recipe's posology is told when it passes the usual most by more than a rounding. */
+    private static final double ROUNDING = 1.001;
 
     private final Materia materia;
 
@@ -68,60 +77,36 @@ public final class Care {
         Spirits.of(plan).ifPresent(all::add);
         infants(all, drinker);
         List<DayLoad> loads = loads(plan, history.earlierMg());
-        loads.forEach(l -> load(all, l, plan));
+        loads.forEach(l -> load(l).ifPresent(all::add));
         all.addAll(KitchenHazards.of(plan));
         all.sort(Comparator.comparing(Caution::severity).reversed());
-        return new Verdict(List.copyOf(all), loads, workings(loads));
+        Map<String, Workings> workings = new TreeMap<>();
+        loads.forEach(l -> workings.put("dailyLoads." + LowerHyphenNames.of(l.constituent()), l.day()));
+        return new Verdict(List.copyOf(all), loads, workings);
     }
 
-    private void herb(List<Caution> all, Herb herb, Drinker drinker) {
-        herb.stop()
-                .ifPresent(s -> all.add(Caution.of("not-for-tea", Severity.STOP, herb.slug(), s.text(), s.source())));
+    private static void herb(List<Caution> all, Herb herb, Drinker drinker) {
+        HerbName name = HerbName.of(herb);
+        herb.stop().ifPresent(s -> all.add(new Caution.NotForTea(name, s.text(), s.source())));
         if (drinker.allergies().contains(herb.slug())) {
-            all.add(Caution.of(
-                    "allergy",
-                    Severity.STOP,
-                    herb.slug(),
-                    "The drinker is allergic to " + herb.common().toLowerCase(Locale.ROOT) + ". Take it out.",
-                    "own"));
+            all.add(new Caution.Allergy(name));
         }
         if (drinker.dislikes().contains(herb.slug())) {
-            all.add(Caution.of(
-                    "dislike",
-                    Severity.NOTE,
-                    herb.slug(),
-                    "The drinker does not care for " + herb.common().toLowerCase(Locale.ROOT) + ".",
-                    "own"));
+            all.add(new Caution.Dislike(name));
         }
         for (HerbCaution c : herb.cautions()) {
             if (c.when().isEmpty()) {
-                all.add(Caution.of("general", c.severity(), herb.slug(), herb.common() + ": " + c.text(), c.source()));
+                all.add(new Caution.General(name, c.text(), c.severity(), c.source()));
             } else if (drinker.has(c.when().get())) {
-                all.add(Caution.of(
-                        c.when().get().code(), c.severity(), herb.slug(), herb.common() + ": " + c.text(), c.source()));
+                all.add(new Caution.ForCondition(name, c.when().get(), c.text(), c.severity(), c.source()));
             }
         }
         herb.ageFloorYears()
                 .filter(floor -> drinker.ageYears() < floor.value())
-                .ifPresent(floor -> all.add(Caution.of(
-                        "age-floor",
-                        Severity.STOP,
-                        herb.slug(),
-                        floor.value() <= 1
-                                ? "%s is never for a child under 12 months.".formatted(herb.common())
-                                : "%s is not for anybody under %d years without a clinician."
-                                        .formatted(herb.common(), Math.round(floor.value())),
-                        floor.source())));
+                .ifPresent(floor -> all.add(new Caution.AgeFloor(name, floor.value(), floor.source())));
         if (herb.foraged() && !herb.lookAlikes().isEmpty()) {
-            String names = String.join(
-                    ", ", herb.lookAlikes().stream().map(Herb.LookAlike::name).toList());
-            all.add(Caution.of(
-                    "identity",
-                    Severity.NOTE,
-                    herb.slug(),
-                    "%s gathered by yourself? Make sure it is not: %s. If in doubt, leave it out."
-                            .formatted(herb.common(), names),
-                    "practice"));
+            all.add(new Caution.Identity(
+                    name, herb.lookAlikes().stream().map(Herb.LookAlike::name).toList()));
         }
     }
 
@@ -131,58 +116,37 @@ public final class Care {
             double grams = addition.perCupG() * posology.cupsADay();
             materia.herb(addition.herb(), "herb")
                     .mostPerDayG(plan.request().recipe().tradition(), addition.form())
-                    .filter(most -> grams > most.value() * 1.001)
-                    .ifPresent(most -> all.add(Caution.of(
-                            "posology-day",
-                            Severity.CARE,
-                            addition.herb(),
-                            String.format(
-                                    Locale.ROOT,
-                                    "%s: taken as the recipe says, the day has %.1f g; %.1f g is the usual most. Drink fewer cups of it.",
-                                    addition.common(),
-                                    grams,
-                                    most.value()),
-                            most.source())));
+                    .filter(most -> grams > most.value() * ROUNDING)
+                    .ifPresent(most -> all.add(new Caution.PosologyDay(
+                            addition.of().herb(), Mass.grams(grams), Mass.grams(most.value()), most.source())));
         }
     }
 
     /** With food when a herb irritates, whatever the school drinks its cup on. */
     private static void stomach(List<Caution> all, List<Herb> herbs, BrewPlan plan) {
-        List<String> irritate = herbs.stream()
+        List<HerbName> irritate = herbs.stream()
                 .filter(h -> h.cautions().stream().anyMatch(c -> c.when()
                         .filter(w -> w == Condition.STOMACH_IRRITATION)
                         .isPresent()))
-                .map(h -> h.common().toLowerCase(Locale.ROOT))
+                .map(HerbName::of)
                 .toList();
         if (irritate.isEmpty() || plan.request().drinker().has(Condition.STOMACH_IRRITATION)) {
             return;
         }
-        String which = String.join(", ", irritate);
         boolean empty = plan.request()
                 .recipe()
                 .posology()
                 .map(p -> p.when() == Posology.When.EMPTY_STOMACH)
                 .orElse(plan.request().schools().hold(Schools.Choice.EMPTY));
-        String text = empty
-                ? "It is drunk on an empty stomach here; " + which + " can irritate one. With food if it does."
-                : "Drink it with food: " + which + " can irritate an empty stomach.";
-        all.add(Caution.of("stomach", Severity.NOTE, text, "practice"));
+        all.add(new Caution.Stomach(irritate, empty));
     }
 
     private static void infants(List<Caution> all, Drinker drinker) {
         if (drinker.ageYears() < ChildDose.YOUNGEST_YEARS) {
-            all.add(Caution.of(
-                    "under-two",
-                    Severity.STOP,
-                    "Nothing is dosed for a child under two years without a clinician.",
-                    "young"));
+            all.add(new Caution.UnderTwo());
         }
         if (drinker.has(Condition.PREGNANT) || drinker.has(Condition.BREASTFEEDING)) {
-            all.add(Caution.of(
-                    "pregnancy-general",
-                    Severity.NOTE,
-                    "In pregnancy and while breastfeeding, ask a midwife or clinician before any herb.",
-                    "practice"));
+            all.add(new Caution.PregnancyGeneral());
         }
     }
 
@@ -190,98 +154,65 @@ public final class Care {
      * Milligrams of each limited constituent that a person gets in a day who drinks a whole plan, or a day's drops of a
      * tincture; all of the herb is counted, strained or not, and of spent herbs what they still hold.
      */
-    public Map<Constituent, Double> contents(BrewPlan plan) {
-        Map<Constituent, Double> sums = new EnumMap<>(Constituent.class);
-        double drunk = plan.request().mostCupsADay() / plan.request().cups();
+    public Map<Constituent, Workings> contents(BrewPlan plan) {
+        Map<Constituent, List<Workings>> parts = new EnumMap<>(Constituent.class);
         for (PlannedAddition addition : plan.additions()) {
             Herb herb = materia.herb(addition.herb(), "herb");
-            double dryShare = addition.form() == Form.FRESH ? HerbMeasure.driedShare(materia, herb) : 1;
-            herb.constituents()
-                    .forEach(c -> sums.merge(
-                            c.constituent(),
-                            c.mgPerG().best() * addition.grams() * dryShare * addition.leftShare() * drunk,
-                            Double::sum));
+            herb.constituents().forEach(c -> parts.computeIfAbsent(c.constituent(), k -> new ArrayList<>())
+                    .add(content(plan, addition, herb, c)));
         }
-        return sums;
+        Map<Constituent, Workings> all = new EnumMap<>(Constituent.class);
+        parts.forEach(
+                (c, w) -> all.put(c, Workings.sum(Term.FROM_THIS_POT, "mg", w).of(LowerHyphenNames.of(c))));
+        return all;
+    }
+
+    private Workings content(BrewPlan plan, PlannedAddition addition, Herb herb, Herb.Content c) {
+        List<Workings> factors = new ArrayList<>();
+        factors.add(Workings.given(Term.GRAMS, addition.grams(), "g"));
+        if (addition.form() == Form.FRESH) {
+            factors.add(Workings.given(Term.DRIED_SHARE, HerbMeasure.driedShare(materia, herb), ""));
+        }
+        factors.add(Workings.sourced(Term.CONTENT, c.mgPerG().best(), "mg/g", c.source()));
+        if (addition.leftShare() < 1) {
+            factors.add(Workings.given(Term.LEFT_IN, addition.leftShare(), "").of(addition.common()));
+        }
+        double drunk = plan.request().mostCupsADay() / plan.request().cups();
+        if (drunk < 1) {
+            factors.add(Workings.given(Term.DRUNK_IN_A_DAY, drunk, ""));
+        }
+        return Workings.product(Term.CONTENT_OF, "mg", factors).of(addition.common());
     }
 
     private List<DayLoad> loads(BrewPlan plan, Map<Constituent, Double> earlierMg) {
         List<DayLoad> loads = new ArrayList<>();
-        contents(plan).forEach((constituent, mg) -> {
+        contents(plan).forEach((constituent, pot) -> {
             DailyLimit limit = materia.limits().get(constituent);
             if (limit != null) {
-                double all = mg + earlierMg.getOrDefault(constituent, 0.0);
-                loads.add(new DayLoad(
-                        constituent, all, mg, limitMg(limit, plan.request().drinker())));
+                Workings day = Workings.sum(
+                                Term.IN_THE_DAY,
+                                "mg",
+                                pot,
+                                Workings.given(Term.FROM_REST_OF_DAY, earlierMg.getOrDefault(constituent, 0.0), "mg"))
+                        .of(LowerHyphenNames.of(constituent));
+                Workings most = DayLimits.forDrinker(limit, plan.request().drinker());
+                loads.add(new DayLoad(constituent, day, pot.value(), most, limit.comparesOnly(), limit.source()));
             }
         });
         return loads;
     }
 
-    /** The daily limit for one drinker, mg: by day, by body weight, in pregnancy, for a child; the smallest counts. */
-    public static double limitMg(DailyLimit limit, Drinker drinker) {
-        double kg = drinker.weightOrAssumedKg();
-        double mg = Math.min(limit.mgPerDay(), limit.mgPerKgPerDay() * kg);
-        if (drinker.has(Condition.PREGNANT) || drinker.has(Condition.BREASTFEEDING)) {
-            mg = Math.min(mg, limit.pregnantMgPerDay());
+    private static Optional<Caution> load(DayLoad load) {
+        if (load.mg() < load.limitMg() * WORTH_TELLING) {
+            return Optional.empty();
         }
-        if (drinker.ageYears() < Drinker.ADULT_YEARS) {
-            mg = Math.min(mg, limit.childMgPerKgPerDay() * kg);
-            mg = Math.min(mg, limit.mgPerDay() * kg / Drinker.ASSUMED_ADULT_KG);
-        }
-        return mg;
-    }
-
-    private void load(List<Caution> all, DayLoad load, BrewPlan plan) {
-        DailyLimit limit = materia.limits().get(load.constituent());
-        String name = load.constituent().name().toLowerCase(Locale.ROOT);
-        if (limit == null || load.mg() < load.limitMg() * 0.25) {
-            return;
-        }
-        String holds = String.format(
-                Locale.ROOT,
-                "With this pot the day holds %s of %s; the limit is %s.",
-                mg(load.mg()),
-                name,
-                mg(load.limitMg()));
-        Severity severity = !load.over()
-                ? Severity.NOTE
-                : load.constituent() == Constituent.ESTRAGOLE ? Severity.CARE : Severity.STOP;
-        String out = load.over() ? " Make fewer cups, take less of it, or another herb." : "";
-        all.add(Caution.of(
-                name,
+        Severity severity = !load.over() ? Severity.NOTE : load.comparesOnly() ? Severity.CARE : Severity.STOP;
+        return Optional.of(new Caution.DayHolds(
+                load.constituent(),
+                Mass.milligrams(load.mg()),
+                Mass.milligrams(load.limitMg()),
+                load.over(),
                 severity,
-                holds + out + " All of the herb is counted, which overestimates a strained cup.",
-                limit.source()));
-    }
-
-    private Map<String, Workings> workings(List<DayLoad> loads) {
-        Map<String, Workings> all = new TreeMap<>();
-        for (DayLoad load : loads) {
-            DailyLimit limit = materia.limits().get(load.constituent());
-            if (limit != null) {
-                all.put("dailyLoads." + load.constituent().name().toLowerCase(Locale.ROOT), workings(load, limit));
-            }
-        }
-        return all;
-    }
-
-    /** Why a load of the day is what it is: this pot's milligrams, what went before, and the drinker's limit. */
-    private static Workings workings(DayLoad load, DailyLimit limit) {
-        String name = load.constituent().name().toLowerCase(Locale.ROOT);
-        return Workings.computed(
-                        name + " in the day",
-                        "all of the herb × its content + what was planned or drunk that day",
-                        load.mg(),
-                        "mg",
-                        Workings.given("from this pot", load.planMg(), "mg"),
-                        Workings.given("from the rest of the day", load.mg() - load.planMg(), "mg"),
-                        Workings.sourced(
-                                "limit for this drinker: " + limit.words(), load.limitMg(), "mg", limit.source()))
-                .from(limit.source());
-    }
-
-    private static String mg(double mg) {
-        return mg >= 10 ? Math.round(mg) + " mg" : String.format(Locale.ROOT, "%.1f mg", mg);
+                load.source()));
     }
 }

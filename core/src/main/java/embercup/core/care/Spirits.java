@@ -3,11 +3,14 @@ package embercup.core.care;
 import embercup.core.dose.Drinker;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Severity;
+import embercup.core.measure.Mass;
+import embercup.core.measure.Volume;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
+import embercup.core.plan.Caution.Alcohol;
+import embercup.core.plan.Caution.Alcohol.Advice;
 import embercup.core.recipe.Menstruum;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** The alcohol of a tincture: none for children, in pregnancy and while breastfeeding (common practice, no source). */
@@ -20,30 +23,28 @@ final class Spirits {
 
     static Optional<Caution> of(BrewPlan plan) {
         Menstruum menstruum = plan.request().recipe().menstruum();
-        Drinker drinker = plan.request().drinker();
         if (menstruum.kind() != Menstruum.Kind.SPIRIT) {
             return Optional.empty();
         }
-        String holds = String.format(
-                Locale.ROOT,
-                "A day's %.0f mL of it hold %.1f g of alcohol.",
-                Menstruum.TINCTURE_ML_A_DAY,
-                Menstruum.TINCTURE_ML_A_DAY * menstruum.alcoholGPerMl());
+        Advice advice = advice(plan.request().drinker());
+        Severity severity =
+                switch (advice) {
+                    case NOT_FOR_DRINKER -> Severity.STOP;
+                    case ASK_PRESCRIBER -> Severity.CARE;
+                    case NONE -> Severity.NOTE;
+                };
+        double ml = Menstruum.TINCTURE_ML_A_DAY;
+        return Optional.of(
+                new Alcohol(Volume.millilitres(ml), Mass.grams(ml * menstruum.alcoholGPerMl()), advice, severity));
+    }
+
+    private static Advice advice(Drinker drinker) {
         boolean never = drinker.ageYears() < Drinker.ADULT_YEARS
                 || drinker.has(Condition.PREGNANT)
                 || drinker.has(Condition.BREASTFEEDING);
         if (never) {
-            return Optional.of(Caution.of(
-                    "alcohol",
-                    Severity.STOP,
-                    holds + " Not for children, in pregnancy or while breastfeeding: draw it with glycerin or vinegar.",
-                    "practice"));
+            return Advice.NOT_FOR_DRINKER;
         }
-        boolean care = WITH_CARE.stream().anyMatch(drinker::has);
-        return Optional.of(Caution.of(
-                "alcohol",
-                care ? Severity.CARE : Severity.NOTE,
-                holds + (care ? " Ask whoever prescribes your medicine, or draw it with glycerin or vinegar." : ""),
-                "practice"));
+        return WITH_CARE.stream().anyMatch(drinker::has) ? Advice.ASK_PRESCRIBER : Advice.NONE;
     }
 }

@@ -1,5 +1,6 @@
 package embercup.core.dose;
 
+import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
 
 /** The share of an adult dose for a child: the smaller of Clark's and Young's rule. */
@@ -16,39 +17,46 @@ public final class ChildDose {
 
     private ChildDose() {}
 
-    public static double clark(double weightKg) {
-        return Math.min(1, weightKg / CLARK_ADULT_KG);
-    }
-
-    public static double young(double ageYears) {
-        return ageYears / (ageYears + YOUNG_YEARS);
-    }
-
     /** Share of the adult dose, 0–1, with its workings; 1 for an adult, 0 under two years. */
     public static Workings share(Drinker drinker) {
         double age = drinker.ageYears();
         if (age >= Drinker.ADULT_YEARS) {
-            return Workings.given("share of an adult dose", 1, "");
+            return Workings.given(Term.SHARE_OF_ADULT, 1, "");
         }
         if (age < YOUNGEST_YEARS) {
-            return Workings.computed("share of an adult dose", "none under two years without a clinician", 0, "");
+            return Workings.given(Term.NONE_UNDER_TWO, 0, "");
         }
-        double weight = drinker.weightOrAssumedKg();
-        Workings clark = Workings.computed(
-                        "Clark's rule", "weight ÷ 68 kg", clark(weight), "", Workings.given("weight", weight, "kg"))
+        Workings clark = clark(drinker.weightOrAssumedKg());
+        return age > YOUNG_UNTIL_YEARS
+                ? Workings.least(Term.SHARE_OF_ADULT, "", clark)
+                : Workings.least(Term.SHARE_OF_ADULT, "", clark, young(age));
+    }
+
+    /** Weight ÷ 68 kg, at most 1. */
+    private static Workings clark(double weightKg) {
+        Workings byWeight = Workings.quotient(
+                        Term.CLARKS_RULE,
+                        "",
+                        Workings.given(Term.BODY_WEIGHT, weightKg, "kg"),
+                        Workings.sourced(Term.CLARKS_ADULT, CLARK_ADULT_KG, "kg", "clark"))
                 .from("clark");
-        if (age > YOUNG_UNTIL_YEARS) {
-            return Workings.computed("share of an adult dose", "Clark's rule, over twelve", clark.value(), "", clark);
-        }
-        Workings young = Workings.computed(
-                        "Young's rule", "age ÷ (age + 12)", young(age), "", Workings.given("age", age, "years"))
+        return byWeight.value() <= 1
+                ? byWeight
+                : Workings.least(Term.CLARKS_RULE, "", byWeight, Workings.given(Term.ONE, 1, ""));
+    }
+
+    /** Age ÷ (age + 12). */
+    private static Workings young(double ageYears) {
+        Workings age = Workings.given(Term.AGE, ageYears, "years");
+        return Workings.quotient(
+                        Term.YOUNGS_RULE,
+                        "",
+                        age,
+                        Workings.sum(
+                                Term.AGE_AND_TWELVE,
+                                "years",
+                                age,
+                                Workings.sourced(Term.YOUNGS_TWELVE, YOUNG_YEARS, "years", "young")))
                 .from("young");
-        return Workings.computed(
-                "share of an adult dose",
-                "the smaller of both rules",
-                Math.min(clark.value(), young.value()),
-                "",
-                clark,
-                young);
     }
 }

@@ -5,8 +5,8 @@ import embercup.core.materia.Herb;
 import embercup.core.materia.Herb.DoseRange;
 import embercup.core.materia.Herb.Sourced;
 import embercup.core.materia.Tradition;
+import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -46,71 +46,80 @@ public final class DoseRule {
     /**
      * A dose.
      *
-     * @param perCupG grams in each cup
+     * @param perCup grams in each cup
      * @param clipped whether the day's maximum cut it
-     * @param mostPerDayG the day's maximum for this drinker, g; infinite when none is published
+     * @param mostPerDay the day's maximum for this drinker, g; empty when none is published
      */
-    public record Dose(double perCupG, boolean clipped, double mostPerDayG, Workings workings) {}
+    public record Dose(Workings perCup, boolean clipped, Optional<Workings> mostPerDay) {
 
-    /**
-     * @param ownPerCupG what the recipe itself puts into one cup, g
-     * @param measured workings of that amount
-     */
-    public static Dose perCup(Herb herb, Form form, double ownPerCupG, Workings measured, Wish wish) {
-        List<Workings> inputs = new ArrayList<>();
-        inputs.add(measured);
-        double factor =
-                Math.min(wish.room(), wish.strength().factor() * wish.purpose().factor() * wish.taste());
-        inputs.add(Workings.computed(
-                "strength and purpose",
-                "factor of the strength × factor of the purpose" + (wish.taste() == 1 ? "" : " × the drinker's taste")
-                        + (factor == wish.room() ? ", no more than the blend's room" : ""),
-                factor,
-                "",
-                Workings.sourced("strength", wish.strength().factor(), "", "practice"),
-                Workings.sourced("purpose", wish.purpose().factor(), "", "practice"),
-                Workings.sourced("taste, from her notes", wish.taste(), "", "own")));
-        double moved = insideRange(herb.dose(wish.tradition(), form), ownPerCupG, ownPerCupG * factor, inputs);
+        public double perCupG() {
+            return perCup.value();
+        }
+
+        /** Whether so much in a day is more than the day's maximum. */
+        public boolean passes(double gramsADay) {
+            return mostPerDay.filter(m -> gramsADay > m.value() * (1 + 1e-9)).isPresent();
+        }
+    }
+
+    /** @param own what the recipe itself puts into one cup, g */
+    public static Dose perCup(Herb herb, Form form, Workings own, Wish wish) {
+        Workings moved = insideRange(herb.dose(wish.tradition(), form), own, factor(wish));
         Workings share = ChildDose.share(wish.drinker());
-        if (share.value() < 1) {
-            inputs.add(share);
-        }
-        double perCup = moved * share.value();
-        Optional<Sourced> most = herb.mostPerDayG(wish.tradition(), form);
-        double mostPerDay = most.map(m -> m.value() * share.value()).orElse(Double.POSITIVE_INFINITY);
+        boolean child = share.value() < 1;
+        Workings perCup = child ? Workings.product(Term.CHILDS_GRAMS_PER_CUP, "g", moved, share) : moved;
+        Optional<Workings> most = herb.mostPerDayG(wish.tradition(), form).map(m -> mostPerDay(m, share, child));
         double cupsInDay = Math.min(wish.cups(), cupsADay(herb, form, wish));
-        boolean clipped = perCup * cupsInDay > mostPerDay * (1 + 1e-9);
-        if (clipped) {
-            perCup = mostPerDay / cupsInDay;
-            inputs.add(Workings.sourced(
-                    "most in a day",
-                    most.map(Sourced::value).orElse(0.0),
-                    "g",
-                    most.map(Sourced::source).orElse("")));
-            inputs.add(Workings.given("cups of it in a day", cupsInDay, "cups"));
+        Dose dose = new Dose(perCup.as(Term.GRAMS_PER_CUP), false, most);
+        if (!dose.passes(perCup.value() * cupsInDay)) {
+            return dose;
         }
-        String formula = "recipe's amount per cup × strength and purpose, kept inside the usual range"
-                + (share.value() < 1 ? ", × share of an adult dose" : "")
-                + (clipped ? ", cut to the most in a day" : "");
-        return new Dose(perCup, clipped, mostPerDay, Workings.computed("grams per cup", formula, perCup, "g", inputs));
+        Workings fits = Workings.quotient(
+                Term.MOST_IN_A_CUP, "g", most.orElseThrow(), Workings.given(Term.CUPS_IN_A_DAY, cupsInDay, "cups"));
+        return new Dose(Workings.least(Term.GRAMS_PER_CUP, "g", perCup, fits), true, most);
+    }
+
+    private static Workings mostPerDay(Sourced most, Workings share, boolean child) {
+        Workings published = Workings.sourced(Term.MOST_IN_A_DAY, most.value(), "g", most.source());
+        return child ? Workings.product(Term.CHILDS_MOST_IN_A_DAY, "g", published, share) : published;
+    }
+
+    /** What strength, purpose and taste make of a dose; no more than the room of a blend. */
+    private static Workings factor(Wish wish) {
+        Workings wished = Workings.product(
+                Term.STRENGTH_AND_PURPOSE,
+                "",
+                Workings.sourced(Term.STRENGTH_FACTOR, wish.strength().factor(), "", "practice"),
+                Workings.sourced(Term.PURPOSE_FACTOR, wish.purpose().factor(), "", "practice"),
+                Workings.sourced(Term.TASTE_FACTOR, wish.taste(), "", "own"));
+        return wished.value() <= wish.room()
+                ? wished
+                : Workings.least(
+                        Term.STRENGTH_AND_PURPOSE,
+                        "",
+                        wished,
+                        Workings.sourced(Term.ROOM_OF_BLEND, wish.room(), "", "practice"));
+    }
+
+    /** Moves inside [low, high]; a recipe that is outside already is moved no further out. */
+    private static Workings insideRange(Optional<DoseRange> range, Workings own, Workings factor) {
+        Workings moved = Workings.product(Term.MOVED_GRAMS_PER_CUP, "g", own, factor);
+        if (range.isEmpty() || moved.value() == own.value()) {
+            return moved;
+        }
+        DoseRange dose = range.get();
+        Workings low = Workings.sourced(Term.USUAL_LOWEST, dose.perCupG().low(), "g", dose.source());
+        Workings high = Workings.sourced(Term.USUAL_HIGHEST, dose.perCupG().high(), "g", dose.source());
+        return Workings.most(
+                Term.GRAMS_IN_RANGE,
+                "g",
+                Workings.least(Term.NOT_BELOW, "g", own, low),
+                Workings.least(Term.NOT_ABOVE, "g", Workings.most(Term.HIGHEST, "g", own, high), moved));
     }
 
     /** How many cups of it one person drinks in a day at most: the herb's own number, else the purpose's. */
     public static double cupsADay(Herb herb, Form form, Wish wish) {
         return herb.dose(wish.tradition(), form).map(d -> d.timesADay().high()).orElse((double)
                 wish.purpose().cupsADay());
-    }
-
-    /** Moves inside [low, high]; a recipe that is outside already is moved no further out. */
-    private static double insideRange(Optional<DoseRange> range, double own, double moved, List<Workings> inputs) {
-        if (range.isEmpty() || moved == own) {
-            return moved;
-        }
-        DoseRange dose = range.get();
-        double low = Math.min(own, dose.perCupG().low());
-        double high = Math.max(own, dose.perCupG().high());
-        inputs.add(Workings.sourced("usual, lowest per cup", dose.perCupG().low(), "g", dose.source()));
-        inputs.add(Workings.sourced("usual, highest per cup", dose.perCupG().high(), "g", dose.source()));
-        return Math.max(low, Math.min(high, moved));
     }
 }

@@ -10,10 +10,10 @@ import embercup.core.measure.Unit;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Wanted;
 import java.util.List;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
 
 /** Takes a herb out of a recipe, or puts another in its place with the amount computed again. Stateless. */
 public final class Substitution {
@@ -28,13 +28,13 @@ public final class Substitution {
 
     /**
      * @param field name for the error
-     * @throws InvalidInput when the herb is not in the recipe, or is all of it
+     * @throws InvalidInputException when the herb is not in the recipe, or is all of it
      */
     public Recipe leaveOut(Recipe recipe, String herb, String field) {
         List<Addition> rest =
                 recipe.additions().stream().filter(a -> !a.herb().equals(herb)).toList();
         if (rest.size() == recipe.additions().size() || rest.isEmpty()) {
-            throw InvalidInput.of(field, herb, "a herb of the recipe that is not the only one");
+            throw InvalidInputException.of(field, herb, new Wanted.NotTheOnlyHerb());
         }
         return recipe.withAdditions(rest);
     }
@@ -42,14 +42,14 @@ public final class Substitution {
     /**
      * The other herb in grams: grams of the first × the materia's ratio.
      *
-     * @throws InvalidInput when the herb is not in the recipe or the other cannot stand in for it
+     * @throws InvalidInputException when the herb is not in the recipe or the other cannot stand in for it
      */
     public Recipe replace(Recipe recipe, String herb, String with, String field) {
         Herb first = materia.herb(herb, field);
         Herb.Substitute substitute = first.substitutes().stream()
                 .filter(s -> s.herb().equals(with))
                 .findFirst()
-                .orElseThrow(() -> InvalidInput.of(field, with, canStandIn(first)));
+                .orElseThrow(() -> InvalidInputException.of(field, with, canStandIn(first)));
         Herb other = materia.herb(with, field);
         UnaryOperator<Addition> swap = a -> {
             double grams = measure.grams(first, a.form(), a.cut(), a.quantity(), field)
@@ -68,11 +68,11 @@ public final class Substitution {
      * The same herb, a part of its amount.
      *
      * @param share above 0, at most 1
-     * @throws InvalidInput when the herb is not in the recipe or the share is outside its range
+     * @throws InvalidInputException when the herb is not in the recipe or the share is outside its range
      */
     public Recipe lessen(Recipe recipe, String herb, double share, String field) {
         if (!(share > 0 && share <= 1)) {
-            throw InvalidInput.of(field, share, "a share above 0 and at most 1");
+            throw InvalidInputException.of(field, share, new Wanted.AboveNothing(1));
         }
         return each(
                 recipe,
@@ -86,7 +86,7 @@ public final class Substitution {
      * The same herb in its other form, with the amount computed as the school has it: by dry matter, a half or a third of
      * the fresh weight dried.
      *
-     * @throws InvalidInput when the herb is not in the recipe, or the school holds fresh and dried for two herbs
+     * @throws InvalidInputException when the herb is not in the recipe, or the school holds fresh and dried for two herbs
      */
     public Recipe inForm(Recipe recipe, String herb, Form form, Schools schools, String field) {
         Herb of = materia.herb(herb, field);
@@ -95,8 +95,7 @@ public final class Substitution {
                 return a;
             }
             if (schools.hold(Schools.Choice.NOT_THE_SAME)) {
-                throw InvalidInput.of(
-                        field, herb, "the form of the recipe: your school holds fresh and dried for two herbs");
+                throw InvalidInputException.of(field, herb, new Wanted.FormOfRecipe());
             }
             double grams = measure.grams(of, a.form(), a.cut(), a.quantity(), field)
                     .amount()
@@ -122,17 +121,16 @@ public final class Substitution {
 
     private static Recipe each(Recipe recipe, String herb, String field, UnaryOperator<Addition> change) {
         if (recipe.additions().stream().noneMatch(a -> a.herb().equals(herb))) {
-            throw InvalidInput.of(field, herb, "a herb of the recipe");
+            throw InvalidInputException.of(field, herb, new Wanted.HerbOfRecipe());
         }
         return recipe.withAdditions(recipe.additions().stream()
                 .map(a -> a.herb().equals(herb) ? change.apply(a) : a)
                 .toList());
     }
 
-    private static String canStandIn(Herb herb) {
-        String names = herb.substitutes().stream().map(Herb.Substitute::herb).collect(Collectors.joining(", "));
-        return names.isEmpty()
-                ? "nothing known can stand in for " + herb.slug() + "; leave it out"
-                : "one that can stand in for " + herb.slug() + ": " + names;
+    private static Wanted canStandIn(Herb herb) {
+        return new Wanted.StandIn(
+                herb.slug(),
+                herb.substitutes().stream().map(Herb.Substitute::herb).toList());
     }
 }

@@ -1,5 +1,9 @@
 package embercup.core.kitchen;
 
+import embercup.core.workings.InvalidInputException.Check;
+import embercup.core.workings.Limit;
+import embercup.core.workings.Term;
+import embercup.core.workings.Workings;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -50,6 +54,33 @@ public record Kitchen(
     /** Boiling point of water here, °C. */
     public double boilingC() {
         return Water.boilingC(Atmosphere.pressurePa(altitudeM));
+    }
+
+    /** The same with its workings. */
+    public Workings boiling() {
+        Workings pressure = Workings.solved(
+                        Term.AIR_PRESSURE,
+                        "Pa",
+                        KitchenEquation.STANDARD_ATMOSPHERE,
+                        Workings.given(Term.ALTITUDE, altitudeM, "m"))
+                .from("iso-2533");
+        return Workings.solved(Term.BOILS_AT, "°C", KitchenEquation.SATURATION, pressure)
+                .from("iapws-if97");
+    }
+
+    /** Power of the kettle that reaches the water, W. */
+    public double kettleNetW() {
+        return kettleW * KETTLE_EFFICIENCY;
+    }
+
+    /** Complains of every number that no kitchen has. @param path prefix of the field names */
+    public void check(Check check, String path) {
+        check.range(path + ".altitudeM", altitudeM, Limit.ALTITUDE_M);
+        check.range(path + ".roomC", roomC, Limit.ROOM_C);
+        check.range(path + ".tapC", tapC, Limit.TAP_C);
+        check.range(path + ".kettleW", kettleW, Limit.KETTLE_W);
+        burner.check(check, path + ".burner.");
+        vessel.ifPresent(v -> v.check(check, path + ".vessel."));
     }
 
     public Kitchen withVessel(Vessel chosen) {

@@ -1,5 +1,8 @@
 package embercup.core.kitchen;
 
+import embercup.core.workings.InvalidInputException.Check;
+import embercup.core.workings.Limit;
+
 /**
  * A pot, jar, press, teapot, thermos or mug that the cook really has. Immutable.
  *
@@ -40,11 +43,42 @@ public record Vessel(String name, Kind kind, double innerDiameterCm, double heig
 
     /** A vessel from its inner size, with the usual wall: 0.25 J/K for each mL of brim, metal or glass alike (source key {@code kitchen-heat}). */
     public static Vessel of(String name, Kind kind, double innerDiameterCm, double heightCm) {
-        double brim = Math.PI * innerDiameterCm * innerDiameterCm / 4 * heightCm;
+        double brim = cylinderMl(innerDiameterCm, heightCm);
         return new Vessel(name, kind, innerDiameterCm, heightCm, brim, brim * WALL_J_PER_K_PER_ML);
     }
 
+    /** The same with a brim of its own, for walls that are not straight, mL. */
+    public static Vessel of(String name, Kind kind, double innerDiameterCm, double heightCm, double brimMl) {
+        return new Vessel(
+                name,
+                kind,
+                innerDiameterCm,
+                heightCm,
+                brimMl,
+                cylinderMl(innerDiameterCm, heightCm) * WALL_J_PER_K_PER_ML);
+    }
+
     private static final double WALL_J_PER_K_PER_ML = 0.25;
+
+    /** Volume of straight walls, mL. */
+    public static double cylinderMl(double innerDiameterCm, double heightCm) {
+        return Math.PI * innerDiameterCm * innerDiameterCm / 4 * heightCm;
+    }
+
+    /** Complains of a size that no kitchen vessel has. @param path prefix of the field names */
+    public void check(Check check, String path) {
+        boolean size = check.range(path + "innerDiameterCm", innerDiameterCm, Limit.VESSEL_CM)
+                & check.range(path + "heightCm", heightCm, Limit.VESSEL_CM);
+        if (size) {
+            double straight = cylinderMl(innerDiameterCm, heightCm);
+            check.range(
+                    path + "brimMl",
+                    brimMl,
+                    straight * Limit.BRIM_SHARE.low(),
+                    straight * Limit.BRIM_SHARE.high(),
+                    "mL");
+        }
+    }
 
     /** The most that goes in without boiling over, spilling or bursting, mL. */
     public double mostMl() {

@@ -2,18 +2,21 @@ package embercup.core.live;
 
 import embercup.core.brew.Measurements;
 import embercup.core.live.BrewEvent.Noted;
+import embercup.core.measure.Volume;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Fire;
-import embercup.core.plan.Planner;
+import embercup.core.plan.Prediction;
 import embercup.core.plan.Step;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A running brew: the plan folded over what really happened. Immutable; the same events give the same state, whoever
@@ -21,31 +24,82 @@ import java.util.Optional;
  *
  * @param phase where the brew stands
  * @param steps every step with what is known of it
- * @param now the step to do; empty once all are done
- * @param meanwhile prep that can be done while the current step waits
+ * @param at where the cook is
+ * @param clock when it began, when it will be ready, how late it is
+ * @param happened what was read and done
  * @param predicted the plan again, from what really took how long
- * @param strengthChange predicted strength now minus planned strength
- * @param advice what can be done now about a cup that will not be as planned; empty when it will
- * @param lateS seconds the brew is behind its plan; negative when ahead
- * @param fire flame, lid and marc as they stand at the step to do
- * @param turns what hands did to lid, flame and marc, in order
- * @param pouredMl poured for somebody to drink so far, mL
+ * @param outlook how the cup will differ from the planned one
+ * @param note how the cup was; empty until it is said
  */
 public record LiveBrew(
         Phase phase,
-        Optional<Instant> startedAt,
         List<LiveStep> steps,
-        Optional<LiveStep> now,
-        List<LiveStep> meanwhile,
-        BrewPlan predicted,
-        double strengthChange,
-        String advice,
-        double lateS,
-        Optional<Instant> readyAt,
-        Optional<Fire> fire,
-        List<BrewEvent.Turned> turns,
-        double pouredMl,
+        Place at,
+        Clock clock,
+        Happened happened,
+        Prediction predicted,
+        Outlook outlook,
         Optional<Noted> note) {
+
+    /**
+     * Where the cook is.
+     *
+     * @param now the step to do; empty once all are done
+     * @param meanwhile prep that can be done while the current step waits
+     * @param fire flame, lid and marc as they stand at the step to do
+     */
+    public record Place(Optional<LiveStep> now, List<LiveStep> meanwhile, Optional<Fire> fire) {}
+
+    /**
+     * @param lateS seconds the brew is behind its plan; negative when ahead
+     * @param late whether it is so much behind or ahead that it is told
+     */
+    public record Clock(Optional<Instant> startedAt, Optional<Instant> readyAt, double lateS, boolean late) {}
+
+    /**
+     * What really happened.
+     *
+     * @param measured what stages took, and what was read in them
+     * @param turns what hands did to lid, flame and marc, in order
+     * @param pouredMl poured for somebody to drink so far, mL
+     */
+    public record Happened(Measurements measured, List<BrewEvent.Turned> turns, double pouredMl) {}
+
+    /**
+     * How the cup will differ from the planned one.
+     *
+     * @param strengthChange predicted strength now minus planned strength
+     * @param told what has changed so much that it is told
+     * @param advice what can be done about it; empty when there is nothing to do
+     */
+    public record Outlook(double strengthChange, Set<Quality> told, Optional<Advice> advice) {}
+
+    /** What of a cup can change. */
+    public enum Quality {
+        STRENGTH,
+        AROMA,
+        BITE
+    }
+
+    /** What can be done about a cup that will not be as planned. A closed family; immutable. */
+    public sealed interface Advice {
+        record LookForDry() implements Advice {}
+
+        /** @param water hot water in all */
+        record Thin(Volume water) implements Advice {}
+
+        record LeaveLonger() implements Advice {}
+
+        /** @param missing less than planned */
+        record TopUp(Volume missing) implements Advice {}
+    }
+
+    /** From this change of strength on a cook would notice (common practice, no source), relative. */
+    public static final double NOTICED = 0.12;
+    /** From this change on strength, aroma and bite are told beside the planned ones (design value). */
+    public static final double TOLD = 0.04;
+    /** From this on a brew is told to be late or early, s (design value). */
+    private static final double LATE_S = 60;
 
     /** Where a brew stands. */
     public enum Phase {
@@ -72,18 +126,57 @@ public record LiveBrew(
 
     /** What is in the mugs or the jug and not poured yet, mL. */
     public double leftMl() {
-        return Math.max(0, predicted.water().yieldMl() - pouredMl);
+        return Math.max(0, predicted.water().yieldMl() - happened.pouredMl);
     }
 
-    /** @param plan the plan as it was started; its request is planned again with what was measured */
-    public static LiveBrew fold(Planner planner, BrewPlan plan, List<BrewEvent> events) {
-        return new Fold(planner, plan, BrewEvent.standing(events)).state();
+    public Optional<Instant> startedAt() {
+        return clock.startedAt;
+    }
+
+    public Optional<Instant> readyAt() {
+        return clock.readyAt;
+    }
+
+    public double lateS() {
+        return clock.lateS;
+    }
+
+    public Optional<LiveStep> now() {
+        return at.now;
+    }
+
+    public List<LiveStep> meanwhile() {
+        return at.meanwhile;
+    }
+
+    public Optional<Fire> fire() {
+        return at.fire;
+    }
+
+    public List<BrewEvent.Turned> turns() {
+        return happened.turns;
+    }
+
+    public double pouredMl() {
+        return happened.pouredMl;
+    }
+
+    public double strengthChange() {
+        return outlook.strengthChange;
+    }
+
+    public Optional<Advice> advice() {
+        return outlook.advice;
+    }
+
+    /** @param plan the plan as it was started, which is all that its prediction needs */
+    public static LiveBrew fold(BrewPlan plan, List<BrewEvent> events) {
+        return new Fold(plan, BrewEvent.standing(events)).state();
     }
 
     /** One fold; mutable inside, not shared. */
     private static final class Fold implements BrewEvent.Visitor<Boolean> {
 
-        private final Planner planner;
         private final BrewPlan plan;
         private final List<BrewEvent.Measured> readings = new ArrayList<>();
         private final List<BrewEvent.Turned> turns = new ArrayList<>();
@@ -95,8 +188,7 @@ public record LiveBrew(
         private Optional<Noted> note = Optional.empty();
         private Phase phase = Phase.PLANNED;
 
-        Fold(Planner planner, BrewPlan plan, List<BrewEvent> events) {
-            this.planner = planner;
+        Fold(BrewPlan plan, List<BrewEvent> events) {
             this.plan = plan;
             events.forEach(e -> e.accept(this));
         }
@@ -156,69 +248,75 @@ public record LiveBrew(
         }
 
         LiveBrew state() {
-            BrewPlan predicted = done.isEmpty() && readings.isEmpty() && turns.isEmpty()
-                    ? plan
-                    : planner.plan(plan.request().withMeasured(measured()));
+            Measurements measured = measured();
+            Prediction predicted = plan.predict(measured);
             Map<String, Step> again = new HashMap<>();
-            predicted.steps().forEach(s -> again.put(s.key(), s));
+            predicted.steps().forEach(s -> again.put(s.id(), s));
             Instant clock = started.orElse(Instant.EPOCH);
-            List<LiveStep> steps = new ArrayList<>();
             Optional<LiveStep> now = Optional.empty();
-            List<LiveStep> meanwhile = new ArrayList<>();
-            Map<String, LiveStep> main = new LinkedHashMap<>();
+            Map<String, LiveStep> main = new HashMap<>();
             for (Step step : mainLine()) {
-                Optional<Instant> doneAt = Optional.ofNullable(done.get(step.key()));
-                Step timed = again.getOrDefault(step.key(), step);
+                Optional<Instant> doneAt = Optional.ofNullable(done.get(step.id()));
+                Step timed = again.getOrDefault(step.id(), step);
                 Instant due = doneAt.orElse(clock.plus(seconds(timed.durationS())));
                 boolean current = doneAt.isEmpty() && now.isEmpty();
                 Optional<Instant> began = doneAt.isPresent() || current ? Optional.of(clock) : Optional.empty();
                 LiveStep live = new LiveStep(step, began, doneAt, due, sign(step));
-                if (current) {
-                    now = Optional.of(live);
-                }
-                main.put(step.key(), live);
+                now = current ? Optional.of(live) : now;
+                main.put(step.id(), live);
                 clock = due;
             }
-            for (Step step : plan.steps()) {
-                LiveStep live = main.get(step.key());
-                if (live == null) {
-                    Instant due = started.orElse(Instant.EPOCH).plus(seconds(step.endS()));
-                    live = new LiveStep(
-                            step, Optional.empty(), Optional.ofNullable(done.get(step.key())), due, sign(step));
-                    if (live.doneAt().isEmpty()) {
-                        meanwhile.add(live);
-                    }
-                }
-                steps.add(live);
-            }
+            List<LiveStep> steps = plan.steps().stream()
+                    .map(s -> main.getOrDefault(s.id(), beside(s)))
+                    .toList();
             boolean running = phase == Phase.RUNNING;
-            Optional<Instant> readyAt = started.isEmpty() ? Optional.empty() : Optional.of(ended.orElse(clock));
-            double late = readyAt.isEmpty() || !running
-                    ? 0
-                    : Duration.between(started.orElse(clock), clock).toMillis() / 1000.0 - plan.totalS();
             return new LiveBrew(
                     phase,
-                    started,
-                    List.copyOf(steps),
-                    running ? now : Optional.empty(),
-                    running ? List.copyOf(meanwhile) : List.of(),
+                    steps,
+                    running ? place(now, steps) : new Place(Optional.empty(), List.of(), Optional.empty()),
+                    clock(clock),
+                    new Happened(measured, List.copyOf(turns), pouredMl),
                     predicted,
-                    predicted.strength() - plan.strength(),
-                    running ? advice(predicted) : "",
-                    late,
-                    readyAt,
-                    running ? now.map(this::fire) : Optional.empty(),
-                    List.copyOf(turns),
-                    pouredMl,
+                    outlook(predicted),
                     note);
         }
 
+        /** Prep beside the stages: it begins when the cook likes. */
+        private LiveStep beside(Step step) {
+            Instant due = started.orElse(Instant.EPOCH).plus(seconds(step.endS()));
+            return new LiveStep(step, Optional.empty(), Optional.ofNullable(done.get(step.id())), due, sign(step));
+        }
+
+        private Place place(Optional<LiveStep> now, List<LiveStep> steps) {
+            List<LiveStep> meanwhile = steps.stream()
+                    .filter(s -> s.step().aside() && s.doneAt().isEmpty())
+                    .toList();
+            return new Place(now, meanwhile, now.map(this::fire));
+        }
+
+        private Clock clock(Instant ends) {
+            Optional<Instant> readyAt = started.map(s -> ended.orElse(ends));
+            double late = started.isEmpty() || phase != Phase.RUNNING
+                    ? 0
+                    : Duration.between(started.get(), ends).toMillis() / 1000.0 - plan.totalS();
+            return new Clock(started, readyAt, late, Math.abs(late) >= LATE_S);
+        }
+
+        private Outlook outlook(Prediction predicted) {
+            double change = predicted.strength() - plan.strength();
+            Set<Quality> told = EnumSet.noneOf(Quality.class);
+            told(told, Quality.STRENGTH, change);
+            told(told, Quality.AROMA, predicted.aroma() - plan.aroma());
+            told(told, Quality.BITE, predicted.bite() - plan.bite());
+            return new Outlook(change, told, phase == Phase.RUNNING ? advice(predicted) : Optional.empty());
+        }
+
         private BrewEvent.Sign sign(Step step) {
-            return signs.getOrDefault(step.key(), BrewEvent.Sign.PLAN);
+            return signs.getOrDefault(step.id(), BrewEvent.Sign.PLAN);
         }
 
         private Fire fire(LiveStep now) {
-            Fire fire = plan.fire(now.step());
+            Fire fire = now.step().fire();
             Instant began = now.beganAt().orElse(Instant.MAX);
             for (BrewEvent.Turned turned : turns) {
                 if (!turned.at().isBefore(began)) {
@@ -228,26 +326,32 @@ public record LiveBrew(
             return fire;
         }
 
-        /** From this change of strength on a cook would notice (common practice, no source). */
-        private static final double NOTICED = 0.12;
+        private static void told(Set<Quality> told, Quality quality, double change) {
+            if (Math.abs(change) >= TOLD) {
+                told.add(quality);
+            }
+        }
 
-        private String advice(BrewPlan predicted) {
+        private Optional<Advice> advice(Prediction predicted) {
             if (predicted.brew().ranDry()) {
-                return "The pot may have boiled dry: take it off the heat, let it cool, and look before anybody drinks.";
+                return Optional.of(new Advice.LookForDry());
             }
             double change = predicted.strength() / Math.max(1e-9, plan.strength()) - 1;
-            double missing = plan.water().yieldMl() - predicted.water().yieldMl();
+            double yieldMl = predicted.water().yieldMl();
+            double missing = plan.water().yieldMl() - yieldMl;
             if (change > NOTICED) {
-                return "Thin the cups with %d mL of hot water in all."
-                        .formatted(Math.round(predicted.water().yieldMl() * change / 10) * 10);
+                return Optional.of(new Advice.Thin(tens(yieldMl * change)));
             }
             if (change < -NOTICED) {
-                return "Leave the herbs in a little longer, or pour smaller cups.";
+                return Optional.of(new Advice.LeaveLonger());
             }
             return missing > plan.water().yieldMl() * NOTICED
-                    ? "There will be %d mL less than planned: top it up, or pour smaller cups."
-                            .formatted(Math.round(missing / 10) * 10)
-                    : "";
+                    ? Optional.of(new Advice.TopUp(tens(missing)))
+                    : Optional.empty();
+        }
+
+        private static Volume tens(double ml) {
+            return Volume.millilitres(Math.round(ml / 10) * 10);
         }
 
         private static Duration seconds(double s) {
@@ -256,7 +360,7 @@ public record LiveBrew(
 
         /** Steps that follow one another: the stages, and the prep that must be done before the first of them. */
         private List<Step> mainLine() {
-            return plan.steps().stream().filter(s -> !plan.aside(s)).toList();
+            return plan.steps().stream().filter(s -> !s.aside()).toList();
         }
 
         /**
@@ -268,13 +372,13 @@ public record LiveBrew(
             Map<Integer, Double> heated = new HashMap<>();
             Instant clock = started.orElse(Instant.EPOCH);
             for (Step step : mainLine()) {
-                Instant doneAt = done.get(step.key());
+                Instant doneAt = done.get(step.id());
                 if (doneAt == null) {
                     break;
                 }
                 double took = LiveStep.seconds(clock, doneAt);
                 if (step.stage() >= 0) {
-                    if (step.kind().equals("heat") && step.key().endsWith(".heat")) {
+                    if (step instanceof Step.HeatUp) {
                         heated.put(step.stage(), took);
                         measured.put(
                                 step.stage(),
@@ -341,7 +445,7 @@ public record LiveBrew(
                 if (step.stage() >= 0 && !second) {
                     going = Optional.of(new Going(step.stage(), from));
                 }
-                Instant doneAt = done.get(step.key());
+                Instant doneAt = done.get(step.id());
                 if (doneAt == null) {
                     break;
                 }

@@ -44,7 +44,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
      * @param waterMl water in the pot
      * @param weightG pot, water and herbs on the scale
      * @param boils whether bubbles rise
-     * @param step key of the step the cook is at; empty when all are done
+     * @param step id of the step the cook is at; empty when all are done
      * @param fulfilled whether that step has reached its end
      */
     public record Readings(
@@ -54,7 +54,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
     public Readings at(BrewPlan plan, LiveBrew live, Instant now) {
         Replay replay = new Replay(plan, now, live.turns());
         List<LiveStep> main =
-                live.steps().stream().filter(s -> !plan.aside(s.step())).toList();
+                live.steps().stream().filter(s -> !s.step().aside()).toList();
         for (LiveStep step : main) {
             if (step.beganAt().isEmpty() || step.beganAt().get().isAfter(now)) {
                 break;
@@ -72,7 +72,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
                 replay.waterMl(),
                 pot + herbs + replay.waterMl() + tremble.nextGaussian() * SCALE_G,
                 replay.boils(),
-                live.now().map(n -> n.step().key()).orElse(""),
+                live.now().map(n -> n.step().id()).orElse(""),
                 replay.fulfilled);
     }
 
@@ -139,14 +139,14 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             Stage stage = run.stage();
             Instant began = live.beganAt().orElseThrow();
             double seconds = LiveStep.seconds(began, until);
-            Fire fire = plan.fire(step);
+            Fire fire = step.fire();
             atKettle = fire.kettle();
             if (atKettle) {
                 if (kettle.waterMl() == 0) {
                     kettle.pourIn(plan.water().startMl(), kitchen.tapC());
                 }
                 kettle.advance(seconds, fire.watts(), true);
-                fulfilled = kettle.tempC() >= target(step, run) - 0.3;
+                fulfilled = kettle.tempC() >= target(run) - 0.3;
                 return;
             }
             begin(stage, run);
@@ -187,9 +187,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
                 asideC = (asideMl * asideC + pot.waterMl() * pot.tempC()) / Math.max(1e-9, asideMl + pot.waterMl());
                 asideMl += pot.waterMl();
                 pot.takeOut(pot.waterMl());
-                double scale =
-                        plan.request().liquorMl() / plan.request().recipe().statedYieldMl();
-                pot.pourIn(refill.toMl() * scale, kitchen.tapC());
+                pot.pourIn(refill.toMl() * plan.pot().volumeScale(), kitchen.tapC());
             }
         }
 
@@ -210,7 +208,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             return plan.brew().keptMl(now.pressed() == planned.pressed());
         }
 
-        private double target(Step step, StageRun run) {
+        private double target(StageRun run) {
             if (run.stage() instanceof Stage.Heat heat) {
                 return heat.toC().orElse(plan.boilingC());
             }
@@ -219,8 +217,8 @@ public record SimulatedKitchen(double powerFactor, long seed) {
 
         private boolean reached(Step step, StageRun run, double seconds) {
             Stage stage = run.stage();
-            if (step.key().endsWith(".heat") || stage.kind() == StageKind.HEAT) {
-                return pot.tempC() >= Math.min(target(step, run), plan.boilingC()) - 0.2;
+            if (step.heats()) {
+                return pot.tempC() >= Math.min(target(run), plan.boilingC()) - 0.2;
             }
             if (stage instanceof Stage.Reduce) {
                 return pot.waterMl() <= plan.water().dipMl() - displacedMl();

@@ -10,6 +10,7 @@ import embercup.core.recipe.StageKind;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -83,14 +84,12 @@ public record StoveFit(double heatFactor, double boilOffFactor, int heatings, in
      * flame was turned by hand says nothing: it is not what was planned.
      */
     public static List<Observation> observed(BrewPlan plan, LiveBrew live) {
-        Measurements measured = live.predicted().request().measured();
+        Measurements measured = live.happened().measured();
         Set<Integer> turned =
                 measured.turns().stream().map(Measurements.Turned::stage).collect(Collectors.toSet());
         List<Observation> all = new ArrayList<>();
         for (LiveStep step : live.steps()) {
-            heating(plan, step)
-                    .filter(o -> !turned.contains(step.step().stage()))
-                    .ifPresent(all::add);
+            heating(step).filter(o -> !turned.contains(step.step().stage())).ifPresent(all::add);
         }
         for (StageRun run : plan.stages()) {
             boilOff(plan, live, run, measured.readings())
@@ -100,28 +99,26 @@ public record StoveFit(double heatFactor, double boilOffFactor, int heatings, in
         return all;
     }
 
-    private static java.util.Optional<Observation> heating(BrewPlan plan, LiveStep live) {
+    private static Optional<Observation> heating(LiveStep live) {
         Step step = live.step();
         if (step.stage() < 0 || live.beganAt().isEmpty() || live.doneAt().isEmpty()) {
-            return java.util.Optional.empty();
+            return Optional.empty();
         }
-        StageRun run = plan.stages().get(step.stage());
-        boolean inPot =
-                !run.kettle() && (step.key().endsWith(".heat") || run.stage().kind() == StageKind.HEAT);
+        boolean inPot = step.heats() && !step.fire().kettle();
         double took =
                 Duration.between(live.beganAt().get(), live.doneAt().get()).toMillis() / 1000.0;
         return inPot && took > 20 && step.durationS() > 20 && !Measurements.unattended(took, step.durationS())
-                ? java.util.Optional.of(new Observation(Kind.HEATING, step.durationS() / took))
-                : java.util.Optional.empty();
+                ? Optional.of(new Observation(Kind.HEATING, step.durationS() / took))
+                : Optional.empty();
     }
 
     /** Boiled away in a stage until a volume was read, against what the plan's flame would have taken in that time. */
-    private static java.util.Optional<Observation> boilOff(
+    private static Optional<Observation> boilOff(
             BrewPlan plan, LiveBrew live, StageRun run, List<Measurements.Reading> readings) {
         double planned = run.startMl() - run.endMl();
         boolean flame = run.stage().onFlame().isPresent() && run.stage().kind() != StageKind.HEAT;
         if (!flame || planned < 10 || run.properS() < 60) {
-            return java.util.Optional.empty();
+            return Optional.empty();
         }
         return readings.stream()
                 .filter(r -> r.stage() == run.index() && r.kind() == Measurements.Kind.VOLUME_ML)
@@ -137,7 +134,7 @@ public record StoveFit(double heatFactor, double boilOffFactor, int heatings, in
     /** Seconds of real heating at the beginning of a stage. */
     private static double heatedS(LiveBrew live, StageRun run) {
         return live.steps().stream()
-                .filter(s -> s.step().key().equals("s" + run.index() + ".heat"))
+                .filter(s -> s.step() instanceof Step.HeatUp && s.step().stage() == run.index())
                 .filter(s -> s.beganAt().isPresent() && s.doneAt().isPresent())
                 .mapToDouble(s ->
                         Duration.between(s.beganAt().get(), s.doneAt().get()).toMillis() / 1000.0)

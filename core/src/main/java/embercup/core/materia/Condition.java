@@ -1,41 +1,35 @@
 package embercup.core.materia;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 
 /** What is known of a drinker that changes which herbs suit. The code is the name in JSON. */
 public enum Condition {
-    PREGNANT("pregnant", "pregnancy"),
-    BREASTFEEDING("breastfeeding", "breastfeeding"),
-    HIGH_BLOOD_PRESSURE("high-blood-pressure", "high blood pressure or tablets for it"),
-    LOW_BLOOD_PRESSURE("low-blood-pressure", "low blood pressure"),
-    BLOOD_THINNER("blood-thinner", "blood thinners"),
-    DIABETES_MEDICINE("diabetes-medicine", "diabetes medicine"),
-    SEDATIVE("sedative", "sedatives"),
-    GALLBLADDER("gallbladder", "gallstones or a blocked bile duct"),
-    KIDNEY("kidney", "kidney disease"),
-    LIVER("liver", "liver disease"),
-    SURGERY_PLANNED("surgery-planned", "planned surgery"),
-    DAISY_ALLERGY("daisy-allergy", "allergy to the daisy family"),
-    SALICYLATE_ALLERGY("salicylate-allergy", "salicylate allergy"),
-    REFLUX("reflux", "reflux"),
-    STOMACH_IRRITATION("stomach-irritation", "an easily irritated stomach");
+    PREGNANT("pregnant"),
+    BREASTFEEDING("breastfeeding"),
+    HIGH_BLOOD_PRESSURE("high-blood-pressure"),
+    LOW_BLOOD_PRESSURE("low-blood-pressure"),
+    BLOOD_THINNER("blood-thinner"),
+    DIABETES_MEDICINE("diabetes-medicine"),
+    SEDATIVE("sedative"),
+    GALLBLADDER("gallbladder"),
+    KIDNEY("kidney"),
+    LIVER("liver"),
+    SURGERY_PLANNED("surgery-planned"),
+    DAISY_ALLERGY("daisy-allergy"),
+    SALICYLATE_ALLERGY("salicylate-allergy"),
+    REFLUX("reflux"),
+    STOMACH_IRRITATION("stomach-irritation");
 
     private final String code;
-    private final String words;
 
-    Condition(String code, String words) {
+    Condition(String code) {
         this.code = code;
-        this.words = words;
     }
 
     public String code() {
         return code;
-    }
-
-    /** As said in a sentence: "not with …". */
-    public String words() {
-        return words;
     }
 
     public static Optional<Condition> ofCode(String code) {
@@ -43,7 +37,7 @@ public enum Condition {
     }
 
     /** All codes, for the message that says what would have been right. */
-    public static String codes() {
-        return String.join(" ", Arrays.stream(values()).map(Condition::code).toList());
+    public static List<String> codes() {
+        return Arrays.stream(values()).map(Condition::code).toList();
     }
 }

@@ -16,12 +16,19 @@ public enum Cut {
         return Math.abs(ordinal() - other.ordinal());
     }
 
-    /** What holds it back when the liquor is strained (common practice, no source). */
-    public String strainer() {
+    /** What holds a cut back when the liquor is strained (common practice, no source). */
+    public enum Strainer {
+        SIEVE,
+        FINE_SIEVE,
+        CLOTH
+    }
+
+    /** What holds it back when the liquor is strained. */
+    public Strainer strainer() {
         return switch (this) {
-            case WHOLE, SLICED, CHOPPED -> "a sieve";
-            case BRUISED, CRUSHED, GRATED -> "a fine sieve";
-            case GROUND, PASTE -> "a cloth";
+            case WHOLE, SLICED, CHOPPED -> Strainer.SIEVE;
+            case BRUISED, CRUSHED, GRATED -> Strainer.FINE_SIEVE;
+            case GROUND, PASTE -> Strainer.CLOTH;
         };
     }
 

@@ -9,20 +9,13 @@ import java.util.Map;
  * @param referenceC temperature of the parts' rates, °C
  * @param classes the constants of each class
  * @param cutSpeed factor on the rate by cut; chopped is 1
- * @param freshSpeed factor on the rate for fresh material
- * @param boilSpeed factor on the rate in a rolling boil
- * @param simmerSpeed factor on the rate at a simmer
- * @param shakenSpeed factor on the rate when shaken or stirred now and then
  * @param bandRelative half-width of the estimate's band, relative
  */
 public record ExtractionData(
         double referenceC,
         Map<ExtractClass, ClassConstants> classes,
         Map<Cut, Double> cutSpeed,
-        double freshSpeed,
-        double boilSpeed,
-        double simmerSpeed,
-        double shakenSpeed,
+        Speeds speeds,
         double bandRelative,
         String source) {
 
@@ -30,6 +23,16 @@ public record ExtractionData(
         classes = Map.copyOf(classes);
         cutSpeed = Map.copyOf(cutSpeed);
     }
+
+    /**
+     * Factors on the rate.
+     *
+     * @param fresh for fresh material
+     * @param boil in a rolling boil
+     * @param simmer at a simmer
+     * @param shaken when shaken or stirred now and then
+     */
+    public record Speeds(double fresh, double boil, double simmer, double shaken) {}
 
     /**
      * @param speed factor on the part's rate

@@ -2,154 +2,280 @@ package embercup.core.materia;
 
 import embercup.core.measure.Spread;
 import embercup.core.measure.Unit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * One herb or kitchen ingredient of the materia: what it is, how it measures, how much is usual, how it gives itself to
- * water, and where care is due. Immutable. Every number carries the key of its source ({@link Source}).
+ * One herb or kitchen ingredient of the materia: what it is, how it measures, how much is usual, how it infuses into water,
+ * and where care is due. Immutable. Every number carries the key of its source ({@link Source}). The sections are those of
+ * its file.
  *
  * @param slug common English name in lower case with hyphens; unique
- * @param common name as the cook says it
- * @param latin botanical name
- * @param also other common names, for the search
- * @param part plant part in the tin
- * @param use "traditionally used for …", without a claim of cure
- * @param bulk weight of a level teaspoon by form and cut; may be empty, then the part's figure serves
- * @param pieces weight of one by form and counting or length unit
- * @param freshMoisture water fraction of the fresh herb, 0–1; empty when the part's figure serves
- * @param doses usual doses by tradition; empty when none is published
- * @param method the usual method; empty when the part decides
- * @param gives how it differs from its part in what it gives to water
- * @param ageFloorYears youngest drinker in years
- * @param longestRunDays days in a row before a break
- * @param keepsMonths months in a tin, dried
- * @param prep prep words in the cook's order
- * @param identity how the true, good herb looks and smells
- * @param lookAlikes what it is confused with, and how to tell
- * @param foraged whether it is commonly gathered wild and needs an identity check
- * @param stains whether it dyes hands and counters
- * @param sour whether it makes the cup acid
- * @param curdles whether it splits in an acid cup
- * @param withAcid how its colour turns in an acid cup; empty when it does not
- * @param inCup how warm a cup it goes into; empty when that does not matter
- * @param substitutes what can stand in for it
- * @param constituents what it holds that has a daily limit
- * @param cautions where care is due
- * @param stop why it is never brewed; empty for herbs that are
  */
 public record Herb(
         String slug,
-        String common,
-        String latin,
-        List<String> also,
-        PlantPart part,
-        String use,
-        List<Bulk> bulk,
-        List<Piece> pieces,
-        Optional<Sourced> freshMoisture,
-        List<DoseRange> doses,
-        Optional<UsualMethod> method,
-        Gives gives,
-        Optional<Sourced> ageFloorYears,
-        Optional<Sourced> longestRunDays,
-        Optional<Sourced> keepsMonths,
-        List<String> prep,
-        String identity,
-        List<LookAlike> lookAlikes,
-        boolean foraged,
-        boolean stains,
-        boolean sour,
-        boolean curdles,
-        Optional<ColourTurn> withAcid,
-        Optional<CupGate> inCup,
-        List<Substitute> substitutes,
-        List<Content> constituents,
-        List<HerbCaution> cautions,
-        Optional<Stop> stop) {
+        About about,
+        Weights weights,
+        Dosing dosing,
+        Brewing brewing,
+        InTheCup cup,
+        Knowing knowing,
+        Cares care) {
 
-    public Herb {
-        also = List.copyOf(also);
-        bulk = List.copyOf(bulk);
-        pieces = List.copyOf(pieces);
-        doses = List.copyOf(doses);
-        prep = List.copyOf(prep);
-        lookAlikes = List.copyOf(lookAlikes);
-        substitutes = List.copyOf(substitutes);
-        constituents = List.copyOf(constituents);
-        cautions = List.copyOf(cautions);
+    /**
+     * What it is.
+     *
+     * @param common name as the cook says it
+     * @param latin botanical name
+     * @param also other common names, for the search
+     * @param part plant part in the tin
+     * @param use "traditionally used for …", without a claim of cure
+     */
+    public record About(String common, String latin, List<String> also, PlantPart part, String use) {
+        public About {
+            also = List.copyOf(also);
+        }
+    }
+
+    /**
+     * How it measures and keeps.
+     *
+     * @param bulk weight of a level teaspoon by form and cut; may be empty, then the part's figure serves
+     * @param pieces weight of one by form and counting or length unit
+     * @param freshMoisture water fraction of the fresh herb, 0–1; empty when the part's figure serves
+     * @param keepsMonths months in a tin, dried
+     */
+    public record Weights(
+            List<Bulk> bulk, List<Piece> pieces, Optional<Sourced> freshMoisture, Optional<Sourced> keepsMonths) {
+        static final Weights NONE = new Weights(List.of(), List.of(), Optional.empty(), Optional.empty());
+
+        public Weights {
+            bulk = List.copyOf(bulk);
+            pieces = List.copyOf(pieces);
+        }
+    }
+
+    /**
+     * How much is usual.
+     *
+     * @param doses usual doses by tradition; empty when none is published
+     * @param ageFloorYears youngest drinker in years
+     * @param longestRunDays days in a row before a break
+     */
+    public record Dosing(List<DoseRange> doses, Optional<Sourced> ageFloorYears, Optional<Sourced> longestRunDays) {
+        static final Dosing NONE = new Dosing(List.of(), Optional.empty(), Optional.empty());
+
+        public Dosing {
+            doses = List.copyOf(doses);
+        }
+    }
+
+    /**
+     * How it is prepared and brewed.
+     *
+     * @param method the usual method; empty when the part decides
+     * @param gives how it differs from its part in what it gives to water
+     * @param prep what is done to the fresh herb first, in the cook's order
+     * @param cutting how this herb is crushed or bruised, in the cook's words; empty when the cut says it
+     * @param skin whether it has a skin that is peeled or left on
+     * @param restMinutes how long it rests between cutting and heat
+     * @param differs when it goes in, where schools differ on that; empty where they do not
+     */
+    public record Brewing(
+            Optional<UsualMethod> method,
+            Gives gives,
+            List<String> prep,
+            String cutting,
+            boolean skin,
+            Optional<Sourced> restMinutes,
+            Optional<Differs> differs) {
+        static final Brewing NONE = new Brewing(
+                Optional.empty(), Gives.AS_ITS_PART, List.of(), "", false, Optional.empty(), Optional.empty());
+
+        public Brewing {
+            prep = List.copyOf(prep);
+        }
+    }
+
+    /** Ingredients on whose turn schools differ. */
+    public enum Differs {
+        HONEY,
+        ACID,
+        PEPPER
+    }
+
+    /**
+     * What it does in the cup and to the kitchen.
+     *
+     * @param sour whether it makes the cup acid
+     * @param curdles whether it splits in an acid cup
+     * @param stains whether it dyes hands and counters
+     * @param withAcid how its colour turns in an acid cup; empty when it does not
+     * @param gate how warm a cup it goes into; empty when that does not matter
+     */
+    public record InTheCup(
+            boolean sour, boolean curdles, boolean stains, Optional<ColourTurn> withAcid, Optional<CupGate> gate) {
+        static final InTheCup NONE = new InTheCup(false, false, false, Optional.empty(), Optional.empty());
+    }
+
+    /**
+     * How it is known, and what stands in for it.
+     *
+     * @param identity how the true, good herb looks and smells
+     * @param lookAlikes what it is confused with, and how to tell
+     * @param foraged whether it is commonly gathered wild and needs an identity check
+     * @param substitutes what can stand in for it
+     */
+    public record Knowing(String identity, List<LookAlike> lookAlikes, boolean foraged, List<Substitute> substitutes) {
+        static final Knowing NONE = new Knowing("", List.of(), false, List.of());
+
+        public Knowing {
+            lookAlikes = List.copyOf(lookAlikes);
+            substitutes = List.copyOf(substitutes);
+        }
+    }
+
+    /**
+     * Where care is due.
+     *
+     * @param constituents what it holds that has a daily limit
+     * @param cautions where care is due
+     * @param stop why it is never brewed; empty for herbs that are
+     */
+    public record Cares(List<Content> constituents, List<HerbCaution> cautions, Optional<Stop> stop) {
+        static final Cares NONE = new Cares(List.of(), List.of(), Optional.empty());
+
+        public Cares {
+            constituents = List.copyOf(constituents);
+            cautions = List.copyOf(cautions);
+        }
     }
 
     /** A herb of the cook's own: names, part and weights are hers, everything else is its part's. */
-    public static Herb own(String slug, String common, String latin, PlantPart part, String use, List<Bulk> weights) {
+    public static Herb own(String slug, String common, String latin, PlantPart part, String use, List<Bulk> bulk) {
         return new Herb(
                 slug,
-                common,
-                latin,
-                List.of(),
-                part,
-                use,
-                weights,
-                List.of(),
-                Optional.empty(),
-                List.of(),
-                Optional.empty(),
-                Gives.AS_ITS_PART,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                List.of(),
-                "",
-                List.of(),
-                false,
-                false,
-                false,
-                false,
-                Optional.empty(),
-                Optional.empty(),
-                List.of(),
-                List.of(),
-                List.of(),
-                Optional.empty());
+                new About(common, latin, List.of(), part, use),
+                new Weights(bulk, List.of(), Optional.empty(), Optional.empty()),
+                Dosing.NONE,
+                Brewing.NONE,
+                InTheCup.NONE,
+                Knowing.NONE,
+                Cares.NONE);
     }
 
     /** The same herb with the cook's own weights before the shipped ones of the same form and cut. */
-    public Herb withOwnWeights(List<Bulk> weights) {
-        List<Bulk> all = new java.util.ArrayList<>(weights);
-        bulk.stream()
-                .filter(b -> weights.stream().noneMatch(w -> w.form() == b.form() && w.cut() == b.cut()))
+    public Herb withOwnWeights(List<Bulk> own) {
+        List<Bulk> all = new ArrayList<>(own);
+        bulk().stream()
+                .filter(b -> own.stream().noneMatch(w -> w.form() == b.form() && w.cut() == b.cut()))
                 .forEach(all::add);
-        return new Herb(
-                slug,
-                common,
-                latin,
-                also,
-                part,
-                use,
-                all,
-                pieces,
-                freshMoisture,
-                doses,
-                method,
-                gives,
-                ageFloorYears,
-                longestRunDays,
-                keepsMonths,
-                prep,
-                identity,
-                lookAlikes,
-                foraged,
-                stains,
-                sour,
-                curdles,
-                withAcid,
-                inCup,
-                substitutes,
-                constituents,
-                cautions,
-                stop);
+        Weights both = new Weights(all, weights.pieces, weights.freshMoisture, weights.keepsMonths);
+        return new Herb(slug, about, both, dosing, brewing, cup, knowing, care);
+    }
+
+    public String common() {
+        return about.common;
+    }
+
+    public String latin() {
+        return about.latin;
+    }
+
+    public List<String> also() {
+        return about.also;
+    }
+
+    public PlantPart part() {
+        return about.part;
+    }
+
+    public String use() {
+        return about.use;
+    }
+
+    public List<Bulk> bulk() {
+        return weights.bulk;
+    }
+
+    public List<Piece> pieces() {
+        return weights.pieces;
+    }
+
+    public Optional<Sourced> freshMoisture() {
+        return weights.freshMoisture;
+    }
+
+    public Optional<Sourced> keepsMonths() {
+        return weights.keepsMonths;
+    }
+
+    public List<DoseRange> doses() {
+        return dosing.doses;
+    }
+
+    public Optional<Sourced> ageFloorYears() {
+        return dosing.ageFloorYears;
+    }
+
+    public Optional<Sourced> longestRunDays() {
+        return dosing.longestRunDays;
+    }
+
+    public Optional<UsualMethod> method() {
+        return brewing.method;
+    }
+
+    public Gives gives() {
+        return brewing.gives;
+    }
+
+    /** Whether schools differ on its turn in this way. */
+    public boolean differs(Differs on) {
+        return brewing.differs.filter(on::equals).isPresent();
+    }
+
+    public boolean sour() {
+        return cup.sour;
+    }
+
+    public boolean curdles() {
+        return cup.curdles;
+    }
+
+    public Optional<ColourTurn> withAcid() {
+        return cup.withAcid;
+    }
+
+    public Optional<CupGate> inCup() {
+        return cup.gate;
+    }
+
+    public boolean foraged() {
+        return knowing.foraged;
+    }
+
+    public List<LookAlike> lookAlikes() {
+        return knowing.lookAlikes;
+    }
+
+    public List<Substitute> substitutes() {
+        return knowing.substitutes;
+    }
+
+    public List<Content> constituents() {
+        return care.constituents;
+    }
+
+    public List<HerbCaution> cautions() {
+        return care.cautions;
+    }
+
+    public Optional<Stop> stop() {
+        return care.stop;
     }
 
     /** A number with the key of its source. */
@@ -225,7 +351,7 @@ public record Herb(
 
     /** Whether a gathered one is to be looked at closely before it is brewed: it has a poisonous look-alike. */
     public boolean needsIdentityCheck() {
-        return foraged && lookAlikes.stream().anyMatch(LookAlike::poisonous);
+        return foraged() && lookAlikes().stream().anyMatch(LookAlike::poisonous);
     }
 
     /** What can stand in: grams of the other for one gram of this, and what changes. */
@@ -249,7 +375,7 @@ public record Herb(
      * a formula's share of another tradition is no maximum for a kitchen pot.
      */
     public Optional<Sourced> mostPerDayG(Tradition tradition, Form form) {
-        return doses.stream()
+        return doses().stream()
                 .filter(d -> d.form() == form && (d.tradition() == tradition || d.tradition() == Tradition.MONOGRAPH))
                 .max(java.util.Comparator.comparingDouble(d -> d.perDayG().high()))
                 .map(d -> new Sourced(d.perDayG().high(), d.source()));
@@ -257,7 +383,7 @@ public record Herb(
 
     /** The dose of a tradition and form; falls back to the monograph's, then to any of the form. */
     public Optional<DoseRange> dose(Tradition tradition, Form form) {
-        List<DoseRange> ofForm = doses.stream().filter(d -> d.form() == form).toList();
+        List<DoseRange> ofForm = doses().stream().filter(d -> d.form() == form).toList();
         return ofForm.stream()
                 .filter(d -> d.tradition() == tradition)
                 .findFirst()

@@ -2,18 +2,19 @@ package embercup.core.materia;
 
 import embercup.core.materia.Herb.Bulk;
 import embercup.core.materia.Herb.Piece;
+import embercup.core.measure.KitchenAmount;
 import embercup.core.measure.KitchenSystem;
-import embercup.core.measure.KitchenWords;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Spread;
 import embercup.core.measure.Unit;
 import embercup.core.measure.Unit.Dimension;
 import embercup.core.measure.Volume;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Term;
+import embercup.core.workings.Wanted;
 import embercup.core.workings.Workings;
 import java.util.Comparator;
-import java.util.List;
 import java.util.Optional;
 
 /** Weighs a herb that was measured by spoon, piece or inch, and finds the kitchen measure for a weight. */
@@ -25,6 +26,8 @@ public final class HerbMeasure {
     private static final double SCALE_RELATIVE = 0.02;
 
     private static final double SCALE_G = 0.1;
+
+    private static final String NIST = "nist-44";
 
     private final Materia materia;
     private final MeasureCustom custom;
@@ -38,109 +41,119 @@ public final class HerbMeasure {
      * A converted amount.
      *
      * @param amount low, best and high in {@code unit}
-     * @param nearest "sliced" when the materia has no figure for the cut asked for and used another; else empty
+     * @param nearest what was used because the materia has no figure for what was asked; empty when it has
      */
-    public record Conversion(Spread amount, Unit unit, Workings workings, Optional<String> nearest) {}
+    public record Conversion(Spread amount, Unit unit, Workings workings, Optional<Nearest> nearest) {}
+
+    /** A figure near the one that was asked for. */
+    public sealed interface Nearest {
+        /** Of another cut. */
+        record OfCut(Cut cut) implements Nearest {}
+
+        /** Of the other form. */
+        record OfForm(Form form) implements Nearest {}
+
+        /** Of any herb of the same part. */
+        record OfPart(Form form, PlantPart part) implements Nearest {}
+    }
 
     /**
      * Grams of a herb in a kitchen amount.
      *
      * @param field path of the unit's field, for the error
-     * @throws InvalidInput when the herb is not counted in that unit
+     * @throws InvalidInputException when the herb is not counted in that unit
      */
     public Conversion grams(Herb herb, Form form, Cut cut, Quantity quantity, String field) {
-        Unit unit = quantity.unit();
-        return switch (unit.dimension()) {
+        return switch (quantity.unit().dimension()) {
             case MASS -> weighed(quantity);
             case VOLUME -> spooned(herb, form, cut, quantity);
             case LENGTH, COUNT -> counted(herb, form, quantity, field);
-            case PART ->
-                throw InvalidInput.of(
-                        field, unit.code(), "a weight, a spoon or pieces: a part weighs nothing by itself");
+            case PART -> throw InvalidInputException.of(field, quantity.unit().code(), new Wanted.NoPart());
         };
     }
 
+    private static Workings amount(Quantity quantity) {
+        return Workings.sourced(
+                Term.AMOUNT, "", quantity.amount(), quantity.unit().code(), "");
+    }
+
     private Conversion weighed(Quantity quantity) {
-        double best = quantity.amount() * quantity.unit().gramsEach(custom);
-        double half = Math.min(best, Math.max(best * SCALE_RELATIVE, SCALE_G));
-        Workings workings = Workings.computed(
-                "grams",
-                "amount × grams in one " + quantity.unit().code(),
-                best,
+        Unit unit = quantity.unit();
+        boolean liang = unit == Unit.LIANG || unit == Unit.QIAN;
+        Workings grams = Workings.product(
+                Term.GRAMS,
                 "g",
-                Workings.given("amount", quantity.amount(), quantity.unit().code()),
+                amount(quantity),
                 Workings.sourced(
-                        "grams in one " + quantity.unit().code(),
-                        quantity.unit().gramsEach(custom),
-                        "g",
-                        quantity.unit() == Unit.LIANG || quantity.unit() == Unit.QIAN ? "liang-readings" : "nist-44"));
-        return new Conversion(Spread.of(best - half, best, best + half), Unit.GRAM, workings, Optional.empty());
+                        Term.GRAMS_IN_ONE, unit.code(), unit.gramsEach(custom), "g", liang ? "liang-readings" : NIST));
+        double best = grams.value();
+        double half = Math.min(best, Math.max(best * SCALE_RELATIVE, SCALE_G));
+        return new Conversion(Spread.of(best - half, best, best + half), Unit.GRAM, grams, Optional.empty());
     }
 
     private Conversion spooned(Herb herb, Form form, Cut cut, Quantity quantity) {
         Density density = density(herb, form, cut);
-        double millilitres = quantity.amount() * quantity.unit().millilitresEach(custom);
-        double own = quantity.unit().spreadOfHandful();
-        Spread perMl = density.gPerTsp.times(1 / DATA_TSP_ML);
-        Spread grams = own == 0
-                ? perMl.times(millilitres)
-                : Spread.around(perMl.best() * millilitres, Math.max(own, perMl.relative()));
-        Workings workings = Workings.computed(
-                "grams",
-                "amount × volume of one " + quantity.unit().code() + " × weight of a teaspoon ÷ volume of a teaspoon",
-                grams.best(),
+        Unit unit = quantity.unit();
+        Workings workings = Workings.quotient(
+                Term.GRAMS,
                 "g",
-                Workings.given("amount", quantity.amount(), quantity.unit().code()),
-                Workings.sourced(
-                        "volume of one " + quantity.unit().code(),
-                        quantity.unit().millilitresEach(custom),
-                        "mL",
-                        "nist-44"),
-                Workings.sourced(density.label, density.gPerTsp.best(), "g", density.source),
-                Workings.sourced("volume of a teaspoon", DATA_TSP_ML, "mL", "nist-44"));
+                Workings.product(
+                        Term.VOLUME_TIMES_WEIGHT,
+                        "mL·g",
+                        amount(quantity),
+                        Workings.sourced(Term.VOLUME_OF_ONE, unit.code(), unit.millilitresEach(custom), "mL", NIST),
+                        density.workings()),
+                Workings.sourced(Term.VOLUME_OF_TEASPOON, DATA_TSP_ML, "mL", NIST));
+        double relative = Math.max(unit.spreadOfHandful(), density.gPerTsp.relative());
+        Spread grams = unit.spreadOfHandful() == 0
+                ? density.gPerTsp.times(workings.value() / density.gPerTsp.best())
+                : Spread.around(workings.value(), relative);
         return new Conversion(grams, Unit.GRAM, workings, density.nearest);
     }
 
     private Conversion counted(Herb herb, Form form, Quantity quantity, String field) {
-        Piece piece = piece(herb, form, quantity.unit())
-                .orElseThrow(() -> InvalidInput.of(field, quantity.unit().code(), countedIn(herb)));
-        double ratio = quantity.unit().dimension() == Dimension.LENGTH
-                ? quantity.unit().centimetresEach() / piece.unit().centimetresEach()
-                : 1;
-        Spread grams = piece.grams().times(quantity.amount() * ratio);
-        String unit = quantity.unit().code();
-        Workings workings = Workings.computed(
-                "grams",
-                "amount × weight of one",
-                grams.best(),
-                "g",
-                Workings.given("amount", quantity.amount(), unit),
-                Workings.sourced("weight of one " + unit, piece.grams().best() * ratio, "g", piece.source()));
-        Optional<String> other = piece.form() == form
-                ? Optional.empty()
-                : Optional.of(piece.form().name().toLowerCase(java.util.Locale.ROOT));
+        Unit unit = quantity.unit();
+        Piece piece = piece(herb, form, unit)
+                .orElseThrow(() -> InvalidInputException.of(field, unit.code(), countedIn(herb)));
+        Workings each = Workings.sourced(
+                Term.WEIGHT_OF_ONE, piece.unit().code(), piece.grams().best(), "g", piece.source());
+        Workings one = piece.unit() == unit
+                ? each
+                : Workings.quotient(
+                                Term.WEIGHT_OF_ONE,
+                                "g",
+                                Workings.product(Term.WEIGHT_TIMES_LENGTH, "g·cm", each, lengthOf(unit)),
+                                lengthOf(piece.unit()))
+                        .of(unit.code());
+        Workings workings = Workings.product(Term.GRAMS, "g", amount(quantity), one);
+        Spread grams = piece.grams().times(workings.value() / piece.grams().best());
+        Optional<Nearest> other =
+                piece.form() == form ? Optional.empty() : Optional.of(new Nearest.OfForm(piece.form()));
         return new Conversion(grams, Unit.GRAM, workings, other);
     }
 
-    private static String countedIn(Herb herb) {
-        List<String> codes =
-                herb.pieces().stream().map(p -> p.unit().code()).distinct().toList();
-        return herb.common() + " is measured by weight or spoon"
-                + (codes.isEmpty() ? "" : ", or counted in " + String.join(", ", codes));
+    private static Workings lengthOf(Unit unit) {
+        return Workings.sourced(Term.LENGTH_OF_ONE, unit.code(), unit.centimetresEach(), "cm", NIST);
+    }
+
+    private static Wanted countedIn(Herb herb) {
+        return new Wanted.MeasuredIn(
+                herb.common(),
+                herb.pieces().stream().map(p -> p.unit().code()).distinct().toList());
     }
 
     /** How much of {@code to} holds these grams of a herb. Spread ends are those of the measure. */
-    public Conversion measure(Herb herb, Form form, Cut cut, double grams, Unit to, String field) {
+    public Conversion measure(Herb herb, Form form, Cut cut, Workings grams, Unit to, String field) {
         Conversion one = grams(herb, form, cut, Quantity.of(1, to), field);
+        Workings workings = Workings.quotient(
+                        Term.AMOUNT_IN,
+                        to.code(),
+                        grams,
+                        one.workings().as(Term.GRAMS_IN_ONE).of(to.code()))
+                .of(to.code());
         Spread amount = to.dimension() == Dimension.MASS
-                ? Spread.exactly(grams / to.gramsEach(custom))
-                : one.amount().dividing(grams);
-        Workings workings = Workings.computed(
-                "amount in " + to.code(),
-                "grams ÷ grams in one " + to.code(),
-                amount.best(),
-                to.code(),
-                one.workings());
+                ? Spread.exactly(workings.value())
+                : one.amount().dividing(grams.value());
         return new Conversion(amount, to, workings, one.nearest());
     }
 
@@ -150,7 +163,7 @@ public final class HerbMeasure {
      *
      * @param spread relative half-width of measuring so instead of weighing
      */
-    public record Kitchen(String words, double spread) {}
+    public record Kitchen(KitchenAmount amount, double spread) {}
 
     public Kitchen kitchen(Herb herb, Form form, Cut cut, double grams) {
         if (cut == Cut.WHOLE || cut == Cut.SLICED) {
@@ -161,24 +174,22 @@ public final class HerbMeasure {
                             && grams <= 30 * p.grams().best())
                     .max(Comparator.comparingDouble(p -> p.grams().best()))
                     .map(p -> new Kitchen(
-                            KitchenWords.pieces(grams / p.grams().best(), p.unit()),
+                            KitchenAmount.pieces(grams / p.grams().best(), p.unit()),
                             p.grams().relative()));
             if (pieces.isPresent()) {
                 return pieces.get();
             }
         }
         Density density = density(herb, form, cut);
-        double millilitres = grams / density.gPerTsp.best() * DATA_TSP_ML;
-        return new Kitchen(
-                KitchenWords.spoons(Volume.millilitres(millilitres), custom.system()), density.gPerTsp.relative());
+        Volume volume = Volume.millilitres(grams / density.gPerTsp.best() * DATA_TSP_ML);
+        return new Kitchen(KitchenAmount.spoons(volume, custom.system()), density.gPerTsp.relative());
     }
 
-    /** Loose volume of some grams in millilitres, for the herb bed in the vessel. */
-    public double looseMl(Herb herb, Form form, Cut cut, double grams) {
-        return grams / density(herb, form, cut).gPerTsp.best() * DATA_TSP_ML;
+    private record Density(Spread gPerTsp, Term term, String of, String source, Optional<Nearest> nearest) {
+        Workings workings() {
+            return Workings.sourced(term, of, gPerTsp.best(), "g", source);
+        }
     }
-
-    private record Density(Spread gPerTsp, String label, String source, Optional<String> nearest) {}
 
     private Density density(Herb herb, Form form, Cut cut) {
         return herb.bulk().stream()
@@ -186,21 +197,21 @@ public final class HerbMeasure {
                 .min(Comparator.<Bulk>comparingInt(b -> b.cut().gradesFrom(cut)).thenComparing(Bulk::cut))
                 .map(b -> new Density(
                         b.gPerTsp(),
-                        "weight of a level teaspoon, " + word(form) + " and " + word(b.cut())
-                                + (b.cut() == cut ? "" : " (the nearest to " + word(cut) + ")"),
+                        b.cut() == cut ? Term.SPOON_WEIGHT : Term.SPOON_WEIGHT_NEAREST,
+                        LowerHyphenNames.of(b.cut()),
                         b.source(),
-                        b.cut() == cut ? Optional.empty() : Optional.of(word(b.cut()))))
+                        b.cut() == cut ? Optional.empty() : Optional.of(new Nearest.OfCut(b.cut()))))
                 .orElseGet(() -> partDensity(herb, form));
     }
 
     private Density partDensity(Herb herb, Form form) {
         PartDefaults part = materia.part(herb.part());
         return new Density(
-                form == Form.DRIED ? part.driedGPerTsp() : part.freshGPerTsp(),
-                "weight of a level teaspoon of any " + word(form) + " " + word(herb.part())
-                        + " (no figure for this herb)",
+                part.gPerTsp(form),
+                Term.SPOON_WEIGHT_OF_PART,
+                LowerHyphenNames.of(herb.part()),
                 part.bulkSource(),
-                Optional.of("any " + word(form) + " " + word(herb.part())));
+                Optional.of(new Nearest.OfPart(form, herb.part())));
     }
 
     private static Optional<Piece> piece(Herb herb, Form form, Unit unit) {
@@ -214,54 +225,43 @@ public final class HerbMeasure {
         return known;
     }
 
-    /** A constant in lower case, as said in a sentence. */
-    public static String word(Enum<?> constant) {
-        return constant.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ');
-    }
-
     /**
      * Dried mass that holds the same dry matter as a fresh mass: m_dried = m_fresh·(1 − w_fresh)/(1 − w_dried).
      *
      * @param freshG grams of the fresh herb
      */
     public Conversion driedForFresh(Herb herb, double freshG) {
-        double ratio = driedShare(materia, herb);
-        return dryMatter(
-                "dried grams",
-                "fresh grams × (1 − water in fresh) ÷ (1 − water in dried)",
-                herb,
-                freshG,
-                freshG * ratio);
+        return dryMatter(Workings.quotient(
+                Term.DRIED_GRAMS, "g", dry(Term.FRESH_GRAMS, freshG, waterIn(herb)), rest(WATER_IN_DRIED)));
     }
 
     /** Fresh mass that holds the same dry matter as a dried mass; the inverse of {@link #driedForFresh}. */
     public Conversion freshForDried(Herb herb, double driedG) {
-        double ratio = 1 / driedShare(materia, herb);
-        return dryMatter(
-                "fresh grams",
-                "dried grams × (1 − water in dried) ÷ (1 − water in fresh)",
-                herb,
-                driedG,
-                driedG * ratio);
+        return dryMatter(Workings.quotient(
+                Term.FRESH_GRAMS, "g", dry(Term.DRIED_GRAMS, driedG, WATER_IN_DRIED), rest(waterIn(herb))));
     }
 
     /** Water fraction of a dried herb (source key {@code ifct-2017}: dry goods lie between 0.08 and 0.13). */
     static final double DRIED_MOISTURE = 0.10;
 
-    private Conversion dryMatter(String label, String formula, Herb herb, double given, double result) {
+    private static final Workings WATER_IN_DRIED =
+            Workings.sourced(Term.WATER_IN_DRIED, DRIED_MOISTURE, "", "ifct-2017");
+
+    private Workings waterIn(Herb herb) {
         Herb.Sourced moisture = freshMoisture(materia, herb);
-        return new Conversion(
-                Spread.around(result, 0.1),
-                Unit.GRAM,
-                Workings.computed(
-                        label,
-                        formula,
-                        result,
-                        "g",
-                        Workings.given("given grams", given, "g"),
-                        Workings.sourced("water in the fresh herb", moisture.value(), "", moisture.source()),
-                        Workings.sourced("water in the dried herb", DRIED_MOISTURE, "", "ifct-2017")),
-                Optional.empty());
+        return Workings.sourced(Term.WATER_IN_FRESH, moisture.value(), "", moisture.source());
+    }
+
+    private static Workings rest(Workings water) {
+        return Workings.difference(Term.DRY_SHARE, "", Workings.given(Term.ONE, 1, ""), water);
+    }
+
+    private static Workings dry(Term term, double grams, Workings water) {
+        return Workings.product(Term.DRY_MATTER, "g", Workings.given(term, grams, "g"), rest(water));
+    }
+
+    private static Conversion dryMatter(Workings grams) {
+        return new Conversion(Spread.around(grams.value(), 0.1), Unit.GRAM, grams, Optional.empty());
     }
 
     /** Grams of dried herb with the dry matter of a fresh gram. */

@@ -54,11 +54,11 @@ final class HerbSearch {
         if (wanted.length() < FORGIVEN_FROM) {
             return Integer.MAX_VALUE;
         }
-        int edits = Materia.distance(name, wanted);
+        int edits = Edits.between(name, wanted);
         for (String word : name.split(" ")) {
-            edits = Math.min(edits, Materia.distance(word, wanted));
+            edits = Math.min(edits, Edits.between(word, wanted));
             if (word.length() > wanted.length()) {
-                edits = Math.min(edits, Materia.distance(word.substring(0, wanted.length()), wanted));
+                edits = Math.min(edits, Edits.between(word.substring(0, wanted.length()), wanted));
             }
         }
         int forgiven = wanted.length() < 7 ? 1 : 2;

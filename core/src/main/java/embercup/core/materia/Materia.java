@@ -1,6 +1,7 @@
 package embercup.core.materia;
 
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Wanted;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
@@ -72,22 +73,28 @@ public final class Materia {
         return Optional.ofNullable(herbs.get(slug));
     }
 
-    /** @throws InvalidInput naming the nearest known slug when there is no such herb */
+    /** @throws InvalidInputException naming the nearest known slugs when there is no such herb */
     public Herb herb(String slug, String field) {
-        return find(slug).orElseThrow(() -> InvalidInput.of(field, slug, unknownHerb(slug)));
+        return find(slug).orElseThrow(() -> InvalidInputException.of(field, slug, unknownHerb(slug)));
     }
 
-    /** What to say of a slug that is not known. */
-    public String unknownHerb(String slug) {
+    /** What to say of a slug that is not known: those that are near it. */
+    public Wanted unknownHerb(String slug) {
         String wanted = slug.toLowerCase(Locale.ROOT).strip().replace(' ', '-');
-        List<String> near = herbs.keySet().stream()
-                .filter(s -> s.contains(wanted) || wanted.contains(s) || distance(s, wanted) <= 2)
-                .sorted(Comparator.comparingInt(s -> distance(s, wanted)))
+        return new Wanted.KnownHerb(herbs.keySet().stream()
+                .filter(s -> s.contains(wanted) || wanted.contains(s) || Edits.between(s, wanted) <= 2)
+                .sorted(Comparator.comparingInt(s -> Edits.between(s, wanted)))
                 .limit(3)
-                .toList();
-        return near.isEmpty()
-                ? "a herb of the materia, as listed by GET /api/herbs"
-                : "a herb of the materia; near it: " + String.join(", ", near);
+                .toList());
+    }
+
+    /** The longest that any herb is drunk in a row, days. */
+    public int longestRunDays() {
+        return (int) Math.ceil(herbs.values().stream()
+                .flatMap(h -> h.longestRunDays().stream())
+                .mapToDouble(Herb.Sourced::value)
+                .max()
+                .orElse(0));
     }
 
     public PartDefaults part(PlantPart part) {
@@ -104,24 +111,5 @@ public final class Materia {
 
     public Map<String, Source> sources() {
         return sources;
-    }
-
-    /** Edits between two words: insert, delete, change, or two neighbours swapped. */
-    static int distance(String a, String b) {
-        int[][] d = new int[a.length() + 1][b.length() + 1];
-        for (int j = 0; j <= b.length(); j++) {
-            d[0][j] = j;
-        }
-        for (int i = 1; i <= a.length(); i++) {
-            d[i][0] = i;
-            for (int j = 1; j <= b.length(); j++) {
-                int change = d[i - 1][j - 1] + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1);
-                d[i][j] = Math.min(change, Math.min(d[i - 1][j], d[i][j - 1]) + 1);
-                if (i > 1 && j > 1 && a.charAt(i - 1) == b.charAt(j - 2) && a.charAt(i - 2) == b.charAt(j - 1)) {
-                    d[i][j] = Math.min(d[i][j], d[i - 2][j - 2] + 1);
-                }
-            }
-        }
-        return d[a.length()][b.length()];
     }
 }

@@ -1,42 +1,46 @@
 package embercup.core.materia;
 
-import embercup.core.materia.Herb.Bulk;
-import embercup.core.materia.Herb.ColourTurn;
-import embercup.core.materia.Herb.Content;
-import embercup.core.materia.Herb.CupGate;
-import embercup.core.materia.Herb.DoseRange;
-import embercup.core.materia.Herb.Gives;
-import embercup.core.materia.Herb.HerbCaution;
-import embercup.core.materia.Herb.LookAlike;
-import embercup.core.materia.Herb.Method;
-import embercup.core.materia.Herb.Piece;
-import embercup.core.materia.Herb.Range;
+import embercup.core.materia.ExtractionData.ClassConstants;
 import embercup.core.materia.Herb.Sourced;
-import embercup.core.materia.Herb.Stop;
-import embercup.core.materia.Herb.Substitute;
-import embercup.core.materia.Herb.UsualMethod;
+import embercup.core.measure.Spread;
 import embercup.core.measure.Unit;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
-import org.yaml.snakeyaml.LoaderOptions;
-import org.yaml.snakeyaml.Yaml;
-import org.yaml.snakeyaml.constructor.SafeConstructor;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.dataformat.yaml.YAMLFactory;
+import tools.jackson.dataformat.yaml.YAMLMapper;
 
-/** Reads the shipped YAML: one file per herb, listed in {@code herbs/index.txt}, and the shared tables beside it. */
+/**
+ * Reads the shipped YAML strictly: one file per herb, listed in {@code herbs/index.txt}, and the shared tables beside it. A
+ * missing field, a wrong type, a field that nobody asked for or a source that is not listed is an error that names the file.
+ */
 final class MateriaReader {
 
     static final String ROOT = "/embercup/materia/";
 
+    private static final YAMLMapper YAML = YAMLMapper.builder(YAMLFactory.builder()
+                    .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                    .build())
+            .annotationIntrospector(new RequiredUnlessNullable())
+            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .build();
+
     private final Map<String, Source> sources = new TreeMap<>();
+    private String file = "";
 
     private MateriaReader() {}
 
@@ -45,243 +49,278 @@ final class MateriaReader {
     }
 
     private Materia read() {
-        document("sources.yaml").each("sources", n -> {
-            Source source = new Source(n.text("key"), n.text("title"), n.flag("fromMemory"));
-            sources.put(source.key(), source);
-        });
+        document("sources.yaml", MateriaTables.Sources.class).sources().forEach(s -> sources.put(s.key(), s));
         Map<PlantPart, PartDefaults> parts = new EnumMap<>(PlantPart.class);
-        document("parts.yaml").each("parts", n -> {
-            PartDefaults part = part(n);
-            parts.put(part.part(), part);
-        });
+        document("parts.yaml", MateriaTables.Parts.class).parts().forEach(p -> parts.put(p.part(), part(p)));
         Map<Constituent, DailyLimit> limits = new EnumMap<>(Constituent.class);
-        document("limits.yaml").each("limits", n -> {
-            DailyLimit limit = limit(n);
-            limits.put(limit.constituent(), limit);
-        });
-        ExtractionData extraction = Node.whole(document("extraction.yaml"), this::extraction);
+        document("limits.yaml", MateriaTables.Limits.class)
+                .limits()
+                .forEach(l -> limits.put(l.constituent(), limit(l)));
+        ExtractionData extraction = extraction(document("extraction.yaml", MateriaTables.Extraction.class));
         List<Herb> herbs = new ArrayList<>();
-        for (String slug : lines("herbs/index.txt")) {
-            Herb herb = Node.whole(document("herbs/" + slug + ".yaml"), this::herb);
-            if (!herb.slug().equals(slug)) {
-                throw new IllegalStateException("herbs/" + slug + ".yaml calls itself " + herb.slug());
+        for (String slug : text("herbs/index.txt").lines().map(String::strip).toList()) {
+            if (!slug.isEmpty()) {
+                herbs.add(herb(slug));
             }
-            herbs.add(herb);
         }
-        List<Occasion> occasions = new ArrayList<>();
-        document("occasions.yaml")
-                .each("occasions", n -> occasions.add(new Occasion(n.text("words"), n.texts("keywords"))));
+        List<Occasion> occasions =
+                document("occasions.yaml", MateriaTables.Occasions.class).occasions();
         return new Materia(herbs, parts, limits, extraction, sources, occasions);
     }
 
-    private PartDefaults part(Node n) {
-        Node kept = n.node("waterKept");
-        Node dried = n.node("dried");
-        Node fresh = n.node("fresh");
-        String bulkSource = source(n.node("bulk"));
-        n.node("bulk");
-        Node holds = n.node("holds");
-        Map<ExtractClass, Double> amounts = new EnumMap<>(ExtractClass.class);
-        for (ExtractClass c : ExtractClass.values()) {
-            amounts.put(c, holds.numberOr(yamlName(c), 0));
-        }
-        String keptSource = source(kept);
+    private Herb herb(String slug) {
+        Herb herb = herb(document("herbs/" + slug + ".yaml", HerbFile.class));
+        require(herb.slug().equals(slug), "calls itself " + herb.slug());
+        return herb;
+    }
+
+    // ---- the tables
+
+    private PartDefaults part(MateriaTables.Part p) {
+        Map<ExtractClass, Double> holds = new EnumMap<>(ExtractClass.class);
+        holds.put(ExtractClass.BODY, p.holds().body());
+        holds.put(ExtractClass.AROMA, p.holds().aroma());
+        holds.put(ExtractClass.BITE, p.holds().bite());
+        holds.put(ExtractClass.MUCILAGE, p.holds().mucilage());
+        holds.put(ExtractClass.VITAMIN_C, p.holds().vitaminC());
         return new PartDefaults(
-                n.oneOf("part", PlantPart.class),
-                new Sourced(kept.number("drained"), keptSource),
-                new Sourced(kept.number("pressed"), keptSource),
-                dried.spread("gPerTsp"),
-                fresh.spread("gPerTsp"),
-                bulkSource,
-                sourced(n.node("moisture"), "fraction"),
-                sourced(n.node("speed"), "perMin"),
-                amounts,
-                source(holds));
+                p.part(),
+                new PartDefaults.WaterKept(
+                        p.waterKept().drained(),
+                        p.waterKept().pressed(),
+                        known(p.waterKept().source())),
+                new PartDefaults.Spoon(
+                        Spread.around(p.dried().gPerTsp(), p.dried().spread()),
+                        Spread.around(p.fresh().gPerTsp(), p.fresh().spread()),
+                        known(p.bulk().source())),
+                new Sourced(p.moisture().fraction(), known(p.moisture().source())),
+                new Sourced(p.speed().perMin(), known(p.speed().source())),
+                holds,
+                known(p.holds().source()));
     }
 
-    private DailyLimit limit(Node n) {
-        double none = Double.POSITIVE_INFINITY;
-        double perDay = n.numberOr("mgPerDay", none);
+    private DailyLimit limit(MateriaTables.Limit l) {
         return new DailyLimit(
-                n.oneOf("constituent", Constituent.class),
-                perDay,
-                n.numberOr("mgPerKgPerDay", none),
-                n.numberOr("pregnantMgPerDay", perDay),
-                n.numberOr("childMgPerKgPerDay", none),
-                n.text("words"),
-                source(n));
+                l.constituent(),
+                number(l.mgPerDay()),
+                number(l.mgPerKgPerDay()),
+                number(l.pregnantMgPerDay()),
+                number(l.childMgPerKgPerDay()),
+                Boolean.TRUE.equals(l.comparesOnly()),
+                l.words(),
+                known(l.source()));
     }
 
-    private ExtractionData extraction(Node n) {
-        Map<ExtractClass, ExtractionData.ClassConstants> classes = new EnumMap<>(ExtractClass.class);
-        n.each(
-                "classes",
-                c -> classes.put(
-                        c.oneOf("class", ExtractClass.class),
-                        new ExtractionData.ClassConstants(
-                                c.number("speed"),
-                                c.number("activationKj"),
-                                c.number("partitionMlPerG"),
-                                c.number("lossPerMin"),
-                                c.number("lossActivationKj"),
-                                c.number("lossUnderLid"),
-                                c.number("inSpirit"))));
-        Node cuts = n.node("cutSpeed");
-        Map<Cut, Double> cutSpeed = new EnumMap<>(Cut.class);
-        for (Cut cut : Cut.values()) {
-            cutSpeed.put(cut, cuts.number(yamlName(cut)));
-        }
+    private ExtractionData extraction(MateriaTables.Extraction e) {
+        Map<ExtractClass, ClassConstants> classes = new EnumMap<>(ExtractClass.class);
+        e.classes()
+                .forEach(c -> classes.put(
+                        c.extractClass(),
+                        new ClassConstants(
+                                c.speed(),
+                                c.activationKj(),
+                                c.partitionMlPerG(),
+                                c.lossPerMin(),
+                                c.lossActivationKj(),
+                                c.lossUnderLid(),
+                                c.inSpirit())));
+        require(classes.size() == ExtractClass.values().length, "a class is missing");
+        require(e.cutSpeed().size() == Cut.values().length, "a cut is missing");
         return new ExtractionData(
-                n.number("referenceC"),
-                classes,
-                cutSpeed,
-                n.number("freshSpeed"),
-                n.number("boilSpeed"),
-                n.number("simmerSpeed"),
-                n.number("shakenSpeed"),
-                n.number("bandRelative"),
-                source(n));
+                e.referenceC(), classes, e.cutSpeed(), e.speeds(), e.bandRelative(), known(e.source()));
     }
 
-    private Herb herb(Node n) {
-        List<Bulk> bulk = new ArrayList<>();
-        n.each(
-                "bulk",
-                b -> bulk.add(new Bulk(
-                        b.oneOf("form", Form.class), b.oneOf("cut", Cut.class), b.spread("gPerTsp"), source(b))));
-        List<Piece> pieces = new ArrayList<>();
-        n.each("pieces", p -> pieces.add(new Piece(p.oneOf("form", Form.class), unit(p), p.spread("g"), source(p))));
-        List<DoseRange> doses = new ArrayList<>();
-        n.each("doses", d -> doses.add(dose(d)));
-        List<LookAlike> lookAlikes = new ArrayList<>();
-        n.each("lookAlikes", l -> lookAlikes.add(new LookAlike(l.text("name"), l.text("tell"), l.flag("poisonous"))));
-        List<Substitute> substitutes = new ArrayList<>();
-        n.each(
-                "substitutes",
-                s -> substitutes.add(new Substitute(s.text("herb"), s.number("ratio"), s.text("change"), source(s))));
-        List<Content> contents = new ArrayList<>();
-        n.each(
-                "constituents",
-                c -> contents.add(new Content(c.oneOf("name", Constituent.class), c.spread("mgPerG"), source(c))));
-        List<HerbCaution> cautions = new ArrayList<>();
-        n.each("cautions", c -> cautions.addAll(cautions(c)));
+    // ---- one herb
+
+    private Herb herb(HerbFile f) {
+        HerbFile.About a = f.about();
         return new Herb(
-                n.text("slug"),
-                n.text("common"),
-                n.text("latin"),
-                n.texts("also"),
-                n.oneOf("part", PlantPart.class),
-                n.text("use"),
-                bulk,
-                pieces,
-                sourcedOr(n, "freshMoisture", "fraction"),
-                doses,
-                n.optional("method")
-                        .map(m -> new UsualMethod(m.oneOf("kind", Method.class), m.number("minutes"), source(m))),
-                n.optional("gives").map(this::gives).orElse(Gives.AS_ITS_PART),
-                sourcedOr(n, "ageFloor", "years"),
-                sourcedOr(n, "longestRun", "days"),
-                sourcedOr(n, "keeps", "months"),
-                n.texts("prep"),
-                n.textOr("identity", ""),
-                lookAlikes,
-                n.flag("foraged"),
-                n.flag("stains"),
-                n.flag("sour"),
-                n.flag("curdles"),
-                n.optional("withAcid").map(a -> new ColourTurn(a.text("from"), a.text("to"), source(a))),
-                n.optional("inCup")
-                        .map(c -> new CupGate(
-                                c.numberIfAny("aboveC"), c.numberIfAny("belowC"), c.text("why"), source(c))),
-                substitutes,
-                contents,
+                f.slug(),
+                new Herb.About(a.common(), a.latin(), a.also(), a.part(), a.use()),
+                f.weights() == null ? Herb.Weights.NONE : weights(f.weights()),
+                f.dosing() == null ? Herb.Dosing.NONE : dosing(f.dosing()),
+                f.brewing() == null ? Herb.Brewing.NONE : brewing(f.brewing()),
+                f.cup() == null ? Herb.InTheCup.NONE : cup(f.cup()),
+                f.knowing() == null ? Herb.Knowing.NONE : knowing(f.knowing()),
+                f.care() == null ? Herb.Cares.NONE : care(f.care()));
+    }
+
+    private Herb.Weights weights(HerbFile.Weights w) {
+        return new Herb.Weights(
+                each(
+                        w.bulk(),
+                        b -> new Herb.Bulk(
+                                b.form(), b.cut(), Spread.around(b.gPerTsp(), b.spread()), known(b.source()))),
+                each(
+                        w.pieces(),
+                        p -> new Herb.Piece(
+                                p.form(), unit(p.unit()), Spread.around(p.g(), p.spread()), known(p.source()))),
+                optional(w.freshMoisture(), m -> new Sourced(m.fraction(), known(m.source()))),
+                optional(w.keeps(), k -> new Sourced(k.months(), known(k.source()))));
+    }
+
+    private Herb.Dosing dosing(HerbFile.Dosing d) {
+        return new Herb.Dosing(
+                each(d.doses(), this::dose),
+                optional(d.ageFloor(), y -> new Sourced(y.years(), known(y.source()))),
+                optional(d.longestRun(), r -> new Sourced(r.days(), known(r.source()))));
+    }
+
+    /** A dose by the cup or by the day: what is not said follows from the other and the times. */
+    private Herb.DoseRange dose(HerbFile.Dose d) {
+        require(d.perCupG() != null || d.perDayG() != null, "a dose has neither perCupG nor perDayG");
+        Herb.Range times = d.timesADay() == null ? new Herb.Range(1, 3) : range(d.timesADay());
+        Herb.Range cup = d.perCupG() == null ? new Herb.Range(0, 0) : range(d.perCupG());
+        Herb.Range day = d.perDayG() == null
+                ? new Herb.Range(cup.low() * times.low(), cup.high() * times.high())
+                : range(d.perDayG());
+        Herb.Range perCup =
+                d.perCupG() == null ? new Herb.Range(day.low() / times.high(), day.high() / times.high()) : cup;
+        return new Herb.DoseRange(d.tradition(), d.form(), perCup, day, times, known(d.source()));
+    }
+
+    private Herb.Range range(double[] ends) {
+        require(ends.length == 2, "a range is [low, high]");
+        return new Herb.Range(ends[0], ends[1]);
+    }
+
+    private Herb.Brewing brewing(HerbFile.Brewing b) {
+        return new Herb.Brewing(
+                optional(b.method(), m -> new Herb.UsualMethod(m.kind(), m.minutes(), known(m.source()))),
+                optional(b.gives(), this::gives).orElse(Herb.Gives.AS_ITS_PART),
+                each(b.prep(), p -> p),
+                b.cutting() == null ? "" : b.cutting(),
+                Boolean.TRUE.equals(b.skin()),
+                optional(b.rest(), r -> new Sourced(r.minutes(), known(r.source()))),
+                Optional.ofNullable(b.differs()));
+    }
+
+    private Herb.Gives gives(HerbFile.Gives g) {
+        Map<ExtractClass, Double> amounts = new EnumMap<>(ExtractClass.class);
+        put(amounts, ExtractClass.BODY, g.body());
+        put(amounts, ExtractClass.AROMA, g.aroma());
+        put(amounts, ExtractClass.BITE, g.bite());
+        put(amounts, ExtractClass.MUCILAGE, g.mucilage());
+        put(amounts, ExtractClass.VITAMIN_C, g.vitaminC());
+        return new Herb.Gives(g.speed() == null ? 1 : g.speed(), amounts, known(g.source()));
+    }
+
+    private static void put(Map<ExtractClass, Double> amounts, ExtractClass of, @Nullable Double amount) {
+        if (amount != null) {
+            amounts.put(of, amount);
+        }
+    }
+
+    private Herb.InTheCup cup(HerbFile.InTheCup c) {
+        return new Herb.InTheCup(
+                Boolean.TRUE.equals(c.sour()),
+                Boolean.TRUE.equals(c.curdles()),
+                Boolean.TRUE.equals(c.stains()),
+                optional(c.withAcid(), t -> new Herb.ColourTurn(t.from(), t.to(), known(t.source()))),
+                optional(
+                        c.inCup(),
+                        g -> new Herb.CupGate(number(g.aboveC()), number(g.belowC()), g.why(), known(g.source()))));
+    }
+
+    private Herb.Knowing knowing(HerbFile.Knowing k) {
+        return new Herb.Knowing(
+                k.identity() == null ? "" : k.identity(),
+                each(k.lookAlikes(), l -> new Herb.LookAlike(l.name(), l.tell(), Boolean.TRUE.equals(l.poisonous()))),
+                Boolean.TRUE.equals(k.foraged()),
+                each(k.substitutes(), s -> new Herb.Substitute(s.herb(), s.ratio(), s.change(), known(s.source()))));
+    }
+
+    private Herb.Cares care(HerbFile.Cares c) {
+        List<Herb.HerbCaution> cautions = new ArrayList<>();
+        each(c.cautions(), this::cautions).forEach(cautions::addAll);
+        return new Herb.Cares(
+                each(c.constituents(), x -> new Herb.Content(x.name(), x.spread(), known(x.source()))),
                 cautions,
-                n.optional("stop").map(s -> new Stop(s.text("text"), source(s))));
+                optional(c.stop(), s -> new Herb.Stop(s.text(), known(s.source()))));
     }
 
-    private DoseRange dose(Node d) {
-        Range none = new Range(0, 0);
-        boolean byCup = d.has("perCupG");
-        Range perCup = byCup ? d.range("perCupG") : none;
-        Range times = d.has("timesADay") ? d.range("timesADay") : new Range(1, 3);
-        Range perDay = d.has("perDayG")
-                ? d.range("perDayG")
-                : new Range(perCup.low() * times.low(), perCup.high() * times.high());
-        if (!byCup) {
-            perCup = new Range(perDay.low() / times.high(), perDay.high() / times.high());
+    private List<Herb.HerbCaution> cautions(HerbFile.Caution c) {
+        String source = known(c.source());
+        if (c.when() == null) {
+            return List.of(new Herb.HerbCaution(Optional.empty(), c.severity(), c.text(), source));
         }
-        return new DoseRange(
-                d.oneOf("tradition", Tradition.class), d.oneOf("form", Form.class), perCup, perDay, times, source(d));
-    }
-
-    private List<HerbCaution> cautions(Node c) {
-        Severity severity = c.oneOf("severity", Severity.class);
-        String text = c.text("text");
-        String source = source(c);
-        if (!c.has("when")) {
-            return List.of(new HerbCaution(Optional.empty(), severity, text, source));
-        }
-        return c.texts("when").stream()
-                .map(code -> new HerbCaution(
-                        Optional.of(Condition.ofCode(code)
-                                .orElseThrow(() -> new IllegalStateException(c.path() + ": no condition " + code))),
-                        severity,
-                        text,
-                        source))
+        return c.when().stream()
+                .map(code -> new Herb.HerbCaution(Optional.of(condition(code)), c.severity(), c.text(), source))
                 .toList();
     }
 
-    private Gives gives(Node g) {
-        Map<ExtractClass, Double> amounts = new EnumMap<>(ExtractClass.class);
-        for (ExtractClass c : ExtractClass.values()) {
-            if (g.has(yamlName(c))) {
-                amounts.put(c, g.number(yamlName(c)));
-            }
-        }
-        return new Gives(g.numberOr("speed", 1), amounts, source(g));
+    private Condition condition(String code) {
+        return Condition.ofCode(code).orElseThrow(() -> new IllegalStateException(file + ": no condition " + code));
     }
 
-    private static Unit unit(Node p) {
-        String code = p.text("unit");
-        return Unit.ofCode(code).orElseThrow(() -> new IllegalStateException(p.path() + ": no unit " + code));
+    private Unit unit(String code) {
+        return Unit.ofCode(code).orElseThrow(() -> new IllegalStateException(file + ": no unit " + code));
     }
 
-    private Optional<Sourced> sourcedOr(Node n, String name, String value) {
-        return n.optional(name).map(v -> sourced(v, value));
+    // ---- the words of the format
+
+    private static <F, T> Optional<T> optional(@Nullable F value, Function<F, T> reader) {
+        return Optional.ofNullable(value).map(reader);
     }
 
-    private Sourced sourced(Node n, String value) {
-        return new Sourced(n.number(value), source(n));
+    private static <F, T> List<T> each(@Nullable List<F> values, Function<F, T> reader) {
+        return values == null ? List.of() : values.stream().map(reader).toList();
+    }
+
+    private static OptionalDouble number(@Nullable Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
     /** The source key of a value; it must stand in {@code sources.yaml}. */
-    private String source(Node n) {
-        String key = n.text("source");
-        if (!sources.containsKey(key)) {
-            throw new IllegalStateException(n.path() + ": source '" + key + "' is not in sources.yaml");
-        }
+    private String known(String key) {
+        require(sources.containsKey(key), "source '" + key + "' is not in sources.yaml");
         return key;
     }
 
-    private static String yamlName(Enum<?> constant) {
-        String[] words = constant.name().toLowerCase(java.util.Locale.ROOT).split("_");
-        return words[0]
-                + String.join(
-                        "",
-                        Arrays.stream(words)
-                                .skip(1)
-                                .map(w -> w.toUpperCase(java.util.Locale.ROOT).charAt(0) + w.substring(1))
-                                .toList());
+    private void require(boolean ok, String what) {
+        if (!ok) {
+            throw new IllegalStateException(file + ": " + what);
+        }
     }
 
-    private static Node document(String name) {
-        LoaderOptions options = new LoaderOptions();
-        options.setAllowDuplicateKeys(false);
-        return new Node(name, new Yaml(new SafeConstructor(options)).load(text(name)));
+    private <T> T document(String name, Class<T> type) {
+        file = name;
+        return document(name, text(name), type);
     }
 
-    private static List<String> lines(String name) {
-        return text(name).lines().map(String::strip).filter(l -> !l.isEmpty()).toList();
+    /** @throws IllegalStateException naming the document, and the line where that is known */
+    static <T> T document(String name, String text, Class<T> type) {
+        try {
+            T read = YAML.readValue(text, type);
+            needAll(name, read);
+            return read;
+        } catch (JacksonException e) {
+            throw new IllegalStateException(name + ": " + e.getOriginalMessage() + " at " + e.getLocation(), e);
+        }
+    }
+
+    /** A component that may not be null is not null, all the way down. */
+    private static void needAll(String path, Object value) {
+        if (value instanceof List<?> list) {
+            for (int i = 0; i < list.size(); i++) {
+                needAll(path + "[" + i + "]", list.get(i));
+            }
+        }
+        if (!value.getClass().isRecord()) {
+            return;
+        }
+        for (var component : value.getClass().getRecordComponents()) {
+            try {
+                Object part = component.getAccessor().invoke(value);
+                if (part != null) {
+                    needAll(path + "." + component.getName(), part);
+                } else if (!component.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
+                    throw new IllegalStateException(path + "." + component.getName() + " is missing");
+                }
+            } catch (ReflectiveOperationException e) {
+                throw new IllegalStateException(path, e);
+            }
+        }
     }
 
     private static String text(String name) {

@@ -1,5 +1,7 @@
 package embercup.core.measure;
 
+import embercup.core.workings.Limit;
+
 /**
  * How this household reads its measures.
  *
@@ -13,10 +15,10 @@ public record MeasureCustom(KitchenSystem system, double liangG) {
 
     public static final MeasureCustom DEFAULT = new MeasureCustom(KitchenSystem.US, 3);
 
-    /** @throws IllegalArgumentException for a liang outside 1–60 g */
+    /** @throws IllegalArgumentException for a liang outside {@link Limit#LIANG_G} */
     public MeasureCustom {
-        if (!(liangG >= 1 && liangG <= 60)) {
-            throw new IllegalArgumentException("a liang is read as 1 to 60 g, not " + liangG);
+        if (!Limit.LIANG_G.holds(liangG)) {
+            throw new IllegalArgumentException("no reading of a liang: " + liangG + " g");
         }
     }
 }

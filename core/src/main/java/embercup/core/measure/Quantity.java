@@ -1,20 +1,24 @@
 package embercup.core.measure;
 
+import embercup.core.workings.Limit;
+
 /**
  * An amount as a cook says it: "2 tsp", "1 stick". Immutable.
  *
- * @param amount more than 0, at most {@link #MOST}
+ * @param amount more than 0, at most {@link Limit#AMOUNT}
  */
 public record Quantity(double amount, Unit unit) {
 
-    /** Nobody brews a million of anything; above this it is a slip of the key. */
-    public static final double MOST = 1_000_000;
-
     /** @throws IllegalArgumentException for zero, negative, non-finite or absurd amounts */
     public Quantity {
-        if (!(amount > 0 && amount <= MOST)) {
-            throw new IllegalArgumentException("an amount is more than 0 and at most " + MOST + ", not " + amount);
+        if (!possible(amount)) {
+            throw new IllegalArgumentException("no amount: " + amount);
         }
+    }
+
+    /** Whether an amount is above nothing and below a slip of the key. */
+    public static boolean possible(double amount) {
+        return amount > 0 && Limit.AMOUNT.holds(amount);
     }
 
     public static Quantity of(double amount, Unit unit) {

@@ -1,39 +1,40 @@
 package embercup.core.measure;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 
 /** Every unit that a recipe may use. The code is the name in JSON. */
 public enum Unit {
-    GRAM("g", Dimension.MASS, "g"),
-    KILOGRAM("kg", Dimension.MASS, "kg"),
-    OUNCE("oz", Dimension.MASS, "oz"),
-    POUND("lb", Dimension.MASS, "lb"),
-    LIANG("liang", Dimension.MASS, "liang"),
-    QIAN("qian", Dimension.MASS, "qian"),
-    MILLILITRE("mL", Dimension.VOLUME, "mL"),
-    LITRE("L", Dimension.VOLUME, "L"),
-    TEASPOON("tsp", Dimension.VOLUME, "tsp"),
-    TABLESPOON("tbsp", Dimension.VOLUME, "tbsp"),
-    CUP("cup", Dimension.VOLUME, "cup"),
-    FLUID_OUNCE("fl_oz", Dimension.VOLUME, "fl oz"),
-    PINT("pint", Dimension.VOLUME, "pint"),
-    QUART("quart", Dimension.VOLUME, "quart"),
-    GLASS("glass", Dimension.VOLUME, "glass"),
-    PINCH("pinch", Dimension.VOLUME, "pinch"),
-    DASH("dash", Dimension.VOLUME, "dash"),
-    HANDFUL("handful", Dimension.VOLUME, "handful"),
-    INCH("in", Dimension.LENGTH, "inch"),
-    CENTIMETRE("cm", Dimension.LENGTH, "cm"),
-    PIECE("piece", Dimension.COUNT, "piece"),
-    SLICE("slice", Dimension.COUNT, "slice"),
-    CLOVE("clove", Dimension.COUNT, "clove"),
-    LEAF("leaf", Dimension.COUNT, "leaf"),
-    POD("pod", Dimension.COUNT, "pod"),
-    STICK("stick", Dimension.COUNT, "stick"),
-    FLOWER("flower", Dimension.COUNT, "flower"),
-    BAG("bag", Dimension.COUNT, "bag"),
-    PART("part", Dimension.PART, "part");
+    GRAM("g", Dimension.MASS),
+    KILOGRAM("kg", Dimension.MASS),
+    OUNCE("oz", Dimension.MASS),
+    POUND("lb", Dimension.MASS),
+    LIANG("liang", Dimension.MASS),
+    QIAN("qian", Dimension.MASS),
+    MILLILITRE("mL", Dimension.VOLUME),
+    LITRE("L", Dimension.VOLUME),
+    TEASPOON("tsp", Dimension.VOLUME),
+    TABLESPOON("tbsp", Dimension.VOLUME),
+    CUP("cup", Dimension.VOLUME),
+    FLUID_OUNCE("fl_oz", Dimension.VOLUME),
+    PINT("pint", Dimension.VOLUME),
+    QUART("quart", Dimension.VOLUME),
+    GLASS("glass", Dimension.VOLUME),
+    PINCH("pinch", Dimension.VOLUME),
+    DASH("dash", Dimension.VOLUME),
+    HANDFUL("handful", Dimension.VOLUME),
+    INCH("in", Dimension.LENGTH),
+    CENTIMETRE("cm", Dimension.LENGTH),
+    PIECE("piece", Dimension.COUNT),
+    SLICE("slice", Dimension.COUNT),
+    CLOVE("clove", Dimension.COUNT),
+    LEAF("leaf", Dimension.COUNT),
+    POD("pod", Dimension.COUNT),
+    STICK("stick", Dimension.COUNT),
+    FLOWER("flower", Dimension.COUNT),
+    BAG("bag", Dimension.COUNT),
+    PART("part", Dimension.PART);
 
     /** What a unit counts. */
     public enum Dimension {
@@ -60,12 +61,10 @@ public enum Unit {
 
     private final String code;
     private final Dimension dimension;
-    private final String word;
 
-    Unit(String code, Dimension dimension, String word) {
+    Unit(String code, Dimension dimension) {
         this.code = code;
         this.dimension = dimension;
-        this.word = word;
     }
 
     public String code() {
@@ -76,32 +75,13 @@ public enum Unit {
         return dimension;
     }
 
-    /** The word as printed after an amount, plural where English needs it: "2 slices", "1 leaf", "3 tsp". */
-    public String wordFor(double amount) {
-        boolean countable = dimension == Dimension.COUNT
-                || dimension == Dimension.PART
-                || this == CUP
-                || this == GLASS
-                || this == HANDFUL
-                || this == INCH;
-        if (!countable || amount <= 1) {
-            return word;
-        }
-        return switch (this) {
-            case LEAF -> "leaves";
-            case INCH -> "inches";
-            case GLASS -> "glasses";
-            default -> word + "s";
-        };
-    }
-
     public static Optional<Unit> ofCode(String code) {
         return Arrays.stream(values()).filter(u -> u.code.equals(code)).findFirst();
     }
 
     /** All codes, for the message that says what would have been right. */
-    public static String codes() {
-        return String.join(" ", Arrays.stream(values()).map(Unit::code).toList());
+    public static List<String> codes() {
+        return Arrays.stream(values()).map(Unit::code).toList();
     }
 
     /** Relative spread of measuring by this unit itself, beside the spread of what it holds (design: handful ±50 %). */

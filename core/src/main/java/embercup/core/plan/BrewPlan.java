@@ -1,10 +1,13 @@
 package embercup.core.plan;
 
 import embercup.core.brew.BrewResult;
+import embercup.core.brew.BrewSetup;
+import embercup.core.brew.BrewSimulation;
 import embercup.core.brew.CurvePoint;
+import embercup.core.brew.Measurements;
 import embercup.core.brew.StageRun;
 import embercup.core.kitchen.Vessel;
-import embercup.core.recipe.Proposal.Reason;
+import embercup.core.recipe.Reason;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.StageKind;
 import embercup.core.workings.Workings;
@@ -15,50 +18,103 @@ import java.util.Map;
 import java.util.OptionalInt;
 
 /**
- * Everything a cook needs for one brew. Immutable; times are seconds from the first step.
+ * Everything a cook needs for one brew, and everything that its prediction needs again: a plan that is kept gives the same
+ * answers whatever becomes of the recipe, the kitchen and the materia. Immutable; times are seconds from the first step.
  *
- * @param stageStartS when the first stage begins, s; prep that does not fit into waiting comes before
- * @param strength body of the liquor relative to the recipe's own standard cup (1.0)
- * @param strengthLow low end of the estimate's band
- * @param strengthHigh high end of the estimate's band
- * @param aroma share of the herbs' aroma that the cup keeps, 0–1
- * @param bite share of the herbs' bitter and tannic matter in the cup, 0–1
- * @param curve body as strength; aroma and bite as shares
- * @param displacedMl room the herbs take under water beside what they soak up, mL
+ * @param pot the pot it is brewed in, with the herbs as they are
+ * @param standard what its strength is measured against
+ * @param predicted how it will go when all goes as planned
  * @param notes what the plan itself has to say: clipped doses, vessel, contradictions
  * @param reasons why a stage is there, for stages that the plan itself proposes
- * @param workings by the name of the number
+ * @param workings by the name of the number; those of the extraction are computed when they are asked for
  */
 public record BrewPlan(
         PlanRequest request,
         List<PlannedAddition> additions,
-        WaterPlan water,
-        double boilingC,
-        Vessel vessel,
-        List<Step> steps,
-        List<StageRun> stages,
-        double stageStartS,
-        double totalS,
-        List<CurvePoint> curve,
-        double strength,
-        double strengthLow,
-        double strengthHigh,
-        double aroma,
-        double bite,
-        BrewResult brew,
-        double displacedMl,
+        BrewSetup pot,
+        Standard standard,
+        Prediction predicted,
         List<Caution> notes,
         List<Reason> reasons,
         Map<String, Workings> workings) {
 
-    /** Prep that runs while a stage waits, beside the steps that follow one another. */
-    public boolean aside(Step step) {
-        return step.stage() < 0 && step.endS() > stageStartS + 1e-6;
+    public BrewPlan {
+        additions = List.copyOf(additions);
+        notes = List.copyOf(notes);
+        reasons = List.copyOf(reasons);
     }
 
-    /** Flame and lid while a step lasts. */
-    public Fire fire(Step step) {
-        return Fire.of(this, step);
+    /** How it will go from what was measured on. */
+    public Prediction predict(Measurements measured) {
+        return measured.none() ? predicted : Prediction.of(pot, standard, additions, BrewSimulation.run(pot, measured));
+    }
+
+    /** Every figure with its workings, those of the extraction too. */
+    public Map<String, Workings> explained() {
+        return Figures.explained(this);
+    }
+
+    public WaterPlan water() {
+        return predicted.water();
+    }
+
+    public double boilingC() {
+        return request.kitchen().boilingC();
+    }
+
+    public Vessel vessel() {
+        return pot.vessel();
+    }
+
+    public List<Step> steps() {
+        return predicted.steps();
+    }
+
+    public List<StageRun> stages() {
+        return predicted.brew().stages();
+    }
+
+    /** When the first stage begins, s; prep that does not fit into waiting comes before. */
+    public double stageStartS() {
+        return predicted.timeline().stageStartS();
+    }
+
+    public double totalS() {
+        return predicted.totalS();
+    }
+
+    public List<CurvePoint> curve() {
+        return predicted.curve();
+    }
+
+    /** Body of the liquor relative to the recipe's own standard cup (1.0). */
+    public double strength() {
+        return predicted.strength();
+    }
+
+    public double strengthLow() {
+        return predicted.estimate().low();
+    }
+
+    public double strengthHigh() {
+        return predicted.estimate().high();
+    }
+
+    public double aroma() {
+        return predicted.aroma();
+    }
+
+    public double bite() {
+        return predicted.bite();
+    }
+
+    public BrewResult brew() {
+        return predicted.brew();
+    }
+
+    /** Room the herbs take under water beside what they soak up, mL. */
+    public double displacedMl() {
+        return pot.displacedMl();
     }
 
     /** The stage at whose end the liquor is in the mugs; empty for what is kept in a jar or a bottle. */
@@ -67,7 +123,7 @@ public record BrewPlan(
         if (recipe.menstruum().cold() || recipe.dilutionParts() > 0) {
             return OptionalInt.empty();
         }
-        return stages.stream()
+        return stages().stream()
                 .filter(r -> r.stage().kind() == StageKind.STRAIN || r.stage().kind() == StageKind.COMBINE)
                 .mapToInt(StageRun::index)
                 .max();
@@ -85,6 +141,6 @@ public record BrewPlan(
 
     /** Whole length, to the second. */
     public Duration total() {
-        return Duration.ofSeconds(Math.round(totalS));
+        return Duration.ofSeconds(Math.round(totalS()));
     }
 }

@@ -1,23 +1,256 @@
 package embercup.core.plan;
 
+import embercup.core.kitchen.Vessel;
+import embercup.core.materia.Condition;
+import embercup.core.materia.Constituent;
+import embercup.core.materia.HerbName;
+import embercup.core.materia.LowerHyphenNames;
 import embercup.core.materia.Severity;
+import embercup.core.measure.Mass;
+import embercup.core.measure.Temperature;
+import embercup.core.measure.Volume;
+import java.util.List;
 import java.util.Optional;
 
 /**
- * Something the cook must know before the first measure.
- *
- * @param code stable name, for example {@code pregnant}, {@code coumarin}, {@code vessel-too-small}
- * @param herb slug of the herb it is about; empty when it is about the pot or the day
- * @param text plain words: what, why, and what can be done
- * @param source key of its source
+ * Something the cook must know before the first measure: facts, said by {@code words}. A closed family; immutable. A member
+ * adds what it is about; every member has a severity and the key of a source.
  */
-public record Caution(String code, Severity severity, Optional<String> herb, String text, String source) {
+public sealed interface Caution {
 
-    public static Caution of(String code, Severity severity, String text, String source) {
-        return new Caution(code, severity, Optional.empty(), text, source);
+    Severity severity();
+
+    /** Key of its source. */
+    default String source() {
+        return "practice";
     }
 
-    public static Caution of(String code, Severity severity, String herb, String text, String source) {
-        return new Caution(code, severity, Optional.of(herb), text, source);
+    /** Slug of the herb it is about; empty when it is about the pot, the day or the drinker. */
+    default Optional<String> herb() {
+        return Optional.empty();
+    }
+
+    /** Stable name: that of the member, of the condition or of the constituent, in lower case with hyphens. */
+    default String code() {
+        return LowerHyphenNames.of(getClass());
+    }
+
+    /** A note that common practice gives. */
+    sealed interface Note extends Caution {
+        @Override
+        default Severity severity() {
+            return Severity.NOTE;
+        }
+    }
+
+    /** About one herb. */
+    sealed interface OfHerb extends Caution {
+        HerbName of();
+
+        @Override
+        default Optional<String> herb() {
+            return Optional.of(of().slug());
+        }
+    }
+
+    // ---- the dose
+
+    record DoseClipped(HerbName of, Mass perCup, Mass mostADay, String source) implements OfHerb {
+        @Override
+        public Severity severity() {
+            return Severity.CARE;
+        }
+    }
+
+    record SingleDose(HerbName of, Mass perCup, Mass usualMost, Severity severity, String source) implements OfHerb {}
+
+    /** @param lifted by how much strength and purpose still lift the blend, % */
+    record SharedRoom(int lifted) implements Note {}
+
+    // ---- the pot
+
+    record VesselTooSmall(String vessel, Volume takes, Volume needs, Severity severity) implements Caution {}
+
+    record BoilsDry() implements Caution {
+        @Override
+        public Severity severity() {
+            return Severity.STOP;
+        }
+
+        @Override
+        public String source() {
+            return "kitchen-heat";
+        }
+    }
+
+    record NeverBoils() implements Caution {
+        @Override
+        public Severity severity() {
+            return Severity.CARE;
+        }
+
+        @Override
+        public String source() {
+            return "kitchen-heat";
+        }
+    }
+
+    /** @param coverCm water above the herbs, cm */
+    record HerbsNotCovered(String vessel, double coverCm) implements Note {}
+
+    /** @param says what says otherwise than the recipe's cups */
+    record RecipeContradictsItself(double cups, Volume cup, Volume all, Contradiction says, Volume other)
+            implements Caution {
+        @Override
+        public Severity severity() {
+            return Severity.CARE;
+        }
+    }
+
+    /** What can say otherwise than the cups of a recipe. */
+    enum Contradiction {
+        REDUCTION_STOPS_AT,
+        WATER_LEAVES
+    }
+
+    // ---- the cup
+
+    /** @param sour what brings the acid; empty when it is not in the recipe */
+    record AcidTurn(String from, String to, Optional<HerbName> sour, String source) implements Note {}
+
+    record CupTooCool(HerbName of, Temperature by, String why, String source) implements OfHerb, Note {}
+
+    record Curdles(HerbName of, HerbName sour) implements OfHerb {
+        @Override
+        public Severity severity() {
+            return Severity.CARE;
+        }
+    }
+
+    // ---- the drinker
+
+    record NotForTea(HerbName of, String why, String source) implements OfHerb {
+        @Override
+        public Severity severity() {
+            return Severity.STOP;
+        }
+    }
+
+    record Allergy(HerbName of) implements OfHerb {
+        @Override
+        public Severity severity() {
+            return Severity.STOP;
+        }
+
+        @Override
+        public String source() {
+            return "own";
+        }
+    }
+
+    record Dislike(HerbName of) implements OfHerb, Note {
+        @Override
+        public String source() {
+            return "own";
+        }
+    }
+
+    /** What the materia says to everybody. */
+    record General(HerbName of, String why, Severity severity, String source) implements OfHerb {}
+
+    /** What the materia says to somebody with a condition. */
+    record ForCondition(HerbName of, Condition condition, String why, Severity severity, String source)
+            implements OfHerb {
+        @Override
+        public String code() {
+            return condition.code();
+        }
+    }
+
+    record AgeFloor(HerbName of, double years, String source) implements OfHerb {
+        @Override
+        public Severity severity() {
+            return Severity.STOP;
+        }
+    }
+
+    record Identity(HerbName of, List<String> lookAlikes) implements OfHerb, Note {}
+
+    record Stomach(List<HerbName> herbs, boolean emptyHere) implements Note {}
+
+    record UnderTwo() implements Caution {
+        @Override
+        public Severity severity() {
+            return Severity.STOP;
+        }
+
+        @Override
+        public String source() {
+            return "young";
+        }
+    }
+
+    record PregnancyGeneral() implements Note {}
+
+    // ---- the day and the run of days
+
+    record PosologyDay(HerbName of, Mass day, Mass usualMost, String source) implements OfHerb {
+        @Override
+        public Severity severity() {
+            return Severity.CARE;
+        }
+    }
+
+    record PosologyRun(HerbName of, int days, int most, String source) implements OfHerb {
+        @Override
+        public Severity severity() {
+            return Severity.CARE;
+        }
+    }
+
+    /** @param months whether the cook's school drinks its pot for months */
+    record LongestRun(HerbName of, int days, boolean months, String source) implements OfHerb, Note {}
+
+    record RunOver(HerbName of, int days, int most, String source) implements OfHerb {
+        @Override
+        public Severity severity() {
+            return Severity.CARE;
+        }
+    }
+
+    record DayHolds(Constituent constituent, Mass day, Mass limit, boolean over, Severity severity, String source)
+            implements Caution {
+        @Override
+        public String code() {
+            return LowerHyphenNames.of(constituent);
+        }
+    }
+
+    // ---- the method
+
+    /** @param advice what to do about it */
+    record Alcohol(Volume day, Mass holds, Advice advice, Severity severity) implements Caution {
+        /** What to do about alcohol. */
+        public enum Advice {
+            NOT_FOR_DRINKER,
+            ASK_PRESCRIBER,
+            NONE
+        }
+    }
+
+    record ReducingPot() implements Note {}
+
+    /** Boiling water on cold glass. */
+    record GlassAndHeat(Vessel.Kind vessel) implements Note {}
+
+    record Plunger() implements Note {}
+
+    record Scald() implements Note {}
+
+    record KeepCold() implements Note {
+        @Override
+        public String source() {
+            return "food-code";
+        }
     }
 }

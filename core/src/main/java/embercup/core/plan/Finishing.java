@@ -3,10 +3,14 @@ package embercup.core.plan;
 import embercup.core.brew.StageRun;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Herb.CupGate;
+import embercup.core.materia.Herb.Differs;
+import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
-import embercup.core.materia.Severity;
+import embercup.core.measure.Temperature;
+import embercup.core.plan.PlannedAddition.Gate;
 import embercup.core.recipe.Addition;
-import embercup.core.recipe.Proposal.Reason;
+import embercup.core.recipe.Reason;
+import embercup.core.recipe.Reason.Because;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.Schools.Choice;
@@ -15,7 +19,6 @@ import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
@@ -66,9 +69,10 @@ final class Finishing {
             int at = stages.size() - 1;
             IntStream.range(0, additions.size())
                     .filter(i -> belowC(recipe.additions().get(i)).equals(OptionalDouble.of(gate)))
-                    .peek(i ->
-                            reasons.add(reason(at - 1, gate, recipe.additions().get(i))))
-                    .forEach(i -> additions.set(i, additions.get(i).at(at)));
+                    .forEach(i -> {
+                        reasons.add(reason(at - 1, gate, recipe.additions().get(i)));
+                        additions.set(i, additions.get(i).at(at));
+                    });
         }
         return request.withRecipe(recipe.withStages(stages).withAdditions(additions));
     }
@@ -78,26 +82,22 @@ final class Finishing {
         CupGate why = herb.inCup().orElseThrow();
         return new Reason(
                 wait,
-                "%s goes in below %s: %s. The cup waits for it."
-                        .formatted(herb.common(), StageWords.celsius(gate), why.why()),
+                Because.CUP_WAITS,
+                List.of(HerbName.of(herb)),
+                Optional.of(Temperature.celsius(gate)),
+                why.why(),
                 why.source());
     }
 
     /** Below which the cup must be for an addition of the finish; empty when it may be hot, or is as cool already. */
     private OptionalDouble belowC(Addition addition) {
         boolean finish = addition.stage() == last && recipe.stages().get(last).kind() == StageKind.FINISH;
-        OptionalDouble gate =
-                gate(materia, addition.herb()).map(CupGate::belowC).orElse(OptionalDouble.empty());
-        return finish
-                        && holds(addition.herb(), request.schools())
-                        && gate.isPresent()
-                        && gate.getAsDouble() < coolestC()
-                ? gate
-                : OptionalDouble.empty();
-    }
-
-    private static Optional<CupGate> gate(Materia materia, String herb) {
-        return materia.find(herb).flatMap(Herb::inCup);
+        OptionalDouble gate = materia.find(addition.herb())
+                .filter(h -> holds(h, request.schools()))
+                .flatMap(Herb::inCup)
+                .map(CupGate::belowC)
+                .orElse(OptionalDouble.empty());
+        return finish && gate.isPresent() && gate.getAsDouble() < coolestC() ? gate : OptionalDouble.empty();
     }
 
     /** The lowest temperature that the recipe itself waits for. */
@@ -110,55 +110,38 @@ final class Finishing {
                 .orElse(Double.POSITIVE_INFINITY);
     }
 
-    /** What a herb asks of its cup: "while it is above 45 °C", "below 40 °C"; empty when nothing. */
-    static String words(Herb herb, Schools schools) {
-        if (herb.inCup().isEmpty() || !holds(herb.slug(), schools)) {
-            return "";
-        }
-        CupGate gate = herb.inCup().get();
-        return gate.aboveC().isPresent()
-                ? "while it is above " + StageWords.celsius(gate.aboveC().getAsDouble())
-                : "below " + StageWords.celsius(gate.belowC().orElseThrow());
+    /** What a herb asks of its cup; empty when nothing. */
+    static Optional<Gate> gate(Herb herb, Schools schools) {
+        return herb.inCup()
+                .filter(g -> holds(herb, schools))
+                .map(g -> g.aboveC().isPresent()
+                        ? new Gate(Temperature.celsius(g.aboveC().getAsDouble()), true)
+                        : new Gate(Temperature.celsius(g.belowC().orElseThrow()), false));
     }
 
     /** Honey alone is a question on which schools differ. */
-    private static boolean holds(String herb, Schools schools) {
-        return !herb.equals("honey") || schools.hold(Choice.BELOW_40);
+    private static boolean holds(Herb herb, Schools schools) {
+        return !herb.differs(Differs.HONEY) || schools.hold(Choice.BELOW_40);
     }
 
     /** Cautions about what goes into the cup: too cool a cup for a fat, milk beside acid. */
     static void notes(List<Caution> notes, Materia materia, Recipe recipe, List<StageRun> runs) {
+        List<Herb> herbs = new ArrayList<>();
         for (Addition addition : recipe.additions()) {
+            Herb herb = materia.herb(addition.herb(), "herb");
+            herbs.add(herb);
             StageRun run = runs.get(addition.stage());
-            gate(materia, addition.herb())
+            herb.inCup()
                     .filter(g -> run.stage().kind() == StageKind.FINISH
                             && g.aboveC().isPresent()
                             && run.startC() < g.aboveC().getAsDouble())
-                    .ifPresent(g -> notes.add(Caution.of(
-                            "cup-too-cool",
-                            Severity.NOTE,
-                            addition.herb(),
-                            "%s: the cup has cooled to %s by then, and %s. Stir it in sooner."
-                                    .formatted(
-                                            materia.herb(addition.herb(), "herb")
-                                                    .common(),
-                                            StageWords.celsius(run.startC()),
-                                            g.why()),
-                            g.source())));
+                    .ifPresent(g -> notes.add(new Caution.CupTooCool(
+                            HerbName.of(herb), Temperature.celsius(run.startC()), g.why(), g.source())));
         }
-        List<Herb> herbs = recipe.additions().stream()
-                .flatMap(a -> materia.find(a.herb()).stream())
-                .toList();
         Optional<Herb> sour = herbs.stream().filter(Herb::sour).findFirst();
         Optional<Herb> milk = herbs.stream().filter(Herb::curdles).findFirst();
         if (sour.isPresent() && milk.isPresent()) {
-            notes.add(Caution.of(
-                    "curdles",
-                    Severity.CARE,
-                    milk.get().slug(),
-                    "%s splits in a cup with %s: leave one of them out."
-                            .formatted(milk.get().common(), sour.get().common().toLowerCase(Locale.ROOT)),
-                    "practice"));
+            notes.add(new Caution.Curdles(HerbName.of(milk.get()), HerbName.of(sour.get())));
         }
     }
 }

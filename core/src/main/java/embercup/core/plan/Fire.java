@@ -20,27 +20,31 @@ import java.util.Optional;
  */
 public record Fire(Optional<Flame> flame, double watts, boolean lid, boolean kettle, boolean pressed) {
 
-    private static final Fire NONE = new Fire(Optional.empty(), 0, false, false, false);
+    static final Fire NONE = new Fire(Optional.empty(), 0, false, false, false);
 
-    /** As the plan has it; heating that a stage needs before it can begin is done on a high flame under the lid. */
-    static Fire of(BrewPlan plan, Step step) {
-        if (step.stage() < 0) {
-            return NONE;
+    /** Heating that a stage needs before it can begin: the kettle's, or on a high flame under the lid. */
+    static Fire heatingFor(StageRun run, Kitchen kitchen) {
+        return run.kettle()
+                ? ofKettle(kitchen)
+                : new Fire(Optional.of(Flame.HIGH), kitchen.burner().watts(Flame.HIGH), true, false, false);
+    }
+
+    /** The stage proper. */
+    static Fire under(StageRun run, Kitchen kitchen) {
+        if (run.stage().kind() == StageKind.HEAT && run.kettle()) {
+            return ofKettle(kitchen);
         }
-        StageRun run = plan.stages().get(step.stage());
-        Kitchen kitchen = plan.request().kitchen();
-        boolean before = step.key().endsWith(".heat");
-        boolean heats = before || run.stage().kind() == StageKind.HEAT;
-        if (heats && run.kettle()) {
-            return new Fire(Optional.empty(), kitchen.kettleW() * Kitchen.KETTLE_EFFICIENCY, false, true, false);
-        }
-        Optional<Flame> flame = before ? Optional.of(Flame.HIGH) : run.stage().onFlame();
+        Optional<Flame> flame = run.stage().onFlame();
         return new Fire(
                 flame,
                 flame.map(kitchen.burner()::watts).orElse(0.0),
-                before || run.stage().lid() && !run.kettle(),
+                run.stage().lid() && !run.kettle(),
                 false,
                 run.stage() instanceof Stage.Strain strain && strain.pressed());
+    }
+
+    private static Fire ofKettle(Kitchen kitchen) {
+        return new Fire(Optional.empty(), kitchen.kettleNetW(), false, true, false);
     }
 
     /** After a hand turned it; the kettle switches itself. */

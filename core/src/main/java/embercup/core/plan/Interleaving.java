@@ -1,6 +1,5 @@
 package embercup.core.plan;
 
-import embercup.core.recipe.Stage;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -32,28 +31,56 @@ public final class Interleaving {
     public record Pot(String name, BrewPlan plan, double wishS, double earliestS, double latestS) {}
 
     /** A pot in its place; {@code movedS} is negative when it starts earlier than wished. */
-    public record Placed(Pot pot, double startS, double movedS, String why) {}
+    public record Placed(Pot pot, double startS, double movedS, Optional<Meeting> why) {}
 
-    /** Two pots that cannot both be had, and why. */
-    public record Clash(Pot pot, String with, double atS, String why) {}
+    /**
+     * Two pots that cannot both be had.
+     *
+     * @param onTheMinute whether the pot has to be ready on the minute, so that it could only start earlier
+     */
+    public record Clash(Pot pot, String with, double atS, Meeting why, boolean onTheMinute) {}
+
+    /** What a step takes hold of while it lasts. A closed family; immutable. */
+    public sealed interface Hold {
+        /** The cook's hands. */
+        record Hands() implements Hold {}
+
+        record Kettle() implements Hold {}
+
+        /** A burner, by its name. */
+        record OnBurner(String name) implements Hold {}
+    }
+
+    /**
+     * Why two pots cannot start as they were wished.
+     *
+     * @param what what both would hold
+     * @param own the step of the pot that is moved
+     * @param with name of the other pot
+     * @param other its step
+     */
+    public record Meeting(Hold what, Doing own, String with, Doing other) {}
+
+    /** A step of a plan. */
+    public record Doing(BrewPlan plan, Step step) {}
 
     /** @param placed in the order of their starts */
     public record Outcome(List<Placed> placed, List<Clash> clashes) {}
 
-    /** What a step takes hold of while it lasts: the cook's hands, a burner, the kettle. */
-    private record Hold(String what, String pot, String label, double fromS, double toS) {
-        Hold at(double startS) {
-            return new Hold(what, pot, label, fromS + startS, toS + startS);
+    /** One hold of one pot. */
+    private record Held(Hold what, String pot, Doing doing, double fromS, double toS) {
+        Held at(double startS) {
+            return new Held(what, pot, doing, fromS + startS, toS + startS);
         }
 
-        boolean meets(Hold other) {
+        boolean meets(Held other) {
             return what.equals(other.what) && fromS < other.toS - TOUCH_S && other.fromS < toS - TOUCH_S;
         }
     }
 
     /** @param fixed pots that are on the fire already and cannot be moved: their wish is their start */
     public static Outcome of(List<Pot> fixed, List<Pot> movable) {
-        List<Hold> taken = new ArrayList<>();
+        List<Held> taken = new ArrayList<>();
         List<Placed> placed = new ArrayList<>();
         for (Pot pot : fixed) {
             holds(pot).forEach(h -> taken.add(h.at(pot.wishS)));
@@ -63,8 +90,8 @@ public final class Interleaving {
                 .sorted(Comparator.comparingDouble(p -> p.wishS + p.plan.totalS()))
                 .toList();
         for (Pot pot : byReady) {
-            List<Hold> holds = holds(pot);
-            Optional<Meeting> wished = meeting(holds, pot.wishS, taken);
+            List<Held> holds = holds(pot);
+            Optional<Both> wished = meeting(holds, pot.wishS, taken);
             Optional<Double> start = nearestFree(pot, holds, taken);
             if (start.isPresent()) {
                 double at = start.get();
@@ -72,46 +99,35 @@ public final class Interleaving {
                         pot,
                         at,
                         at - pot.wishS,
-                        wished.filter(m -> at != pot.wishS).map(Meeting::words).orElse("")));
+                        wished.filter(m -> at != pot.wishS).map(Both::meeting)));
                 holds.forEach(h -> taken.add(h.at(at)));
             } else {
-                Meeting m = wished.orElseThrow();
-                clashes.add(new Clash(pot, m.with.pot, m.own.fromS, m.words() + noRoom(pot)));
+                Both m = wished.orElseThrow();
+                clashes.add(new Clash(pot, m.with.pot, m.own.fromS, m.meeting(), pot.latestS <= pot.wishS));
             }
         }
         placed.sort(Comparator.comparingDouble(Placed::startS));
         return new Outcome(List.copyOf(placed), List.copyOf(clashes));
     }
 
-    private static String noRoom(Pot pot) {
-        return pot.latestS <= pot.wishS
-                ? " There is no earlier start that is free, and it must be ready on the minute: give it more time, or make one of the two later."
-                : " No start that is free lies near enough: make one of the two on another day, or ask for a second pair of hands.";
-    }
-
     /** Two holds that meet. */
-    private record Meeting(Hold own, Hold with) {
+    private record Both(Held own, Held with) {
         double lastsS() {
             return Math.min(own.toS, with.toS) - Math.max(own.fromS, with.fromS);
         }
 
-        String words() {
-            return switch (own.what) {
-                case "hands" ->
-                    "“%s” and “%s” of %s would both want your hands.".formatted(own.label, with.label, with.pot);
-                case "kettle" -> "The kettle would be wanted for %s at the same time.".formatted(with.pot);
-                default -> "The %s would be under %s at the same time.".formatted(own.what, with.pot);
-            };
+        Meeting meeting() {
+            return new Meeting(own.what, own.doing, with.pot, with.doing);
         }
     }
 
     /** The longest meeting of two holds when a pot starts then; empty when its start is free. */
-    private static Optional<Meeting> meeting(List<Hold> holds, double startS, List<Hold> taken) {
-        Optional<Meeting> longest = Optional.empty();
-        for (Hold hold : holds) {
-            Hold at = hold.at(startS);
-            for (Hold other : taken) {
-                Meeting meeting = new Meeting(at, other);
+    private static Optional<Both> meeting(List<Held> holds, double startS, List<Held> taken) {
+        Optional<Both> longest = Optional.empty();
+        for (Held hold : holds) {
+            Held at = hold.at(startS);
+            for (Held other : taken) {
+                Both meeting = new Both(at, other);
                 if (at.meets(other)
                         && longest.filter(m -> m.lastsS() >= meeting.lastsS()).isEmpty()) {
                     longest = Optional.of(meeting);
@@ -121,12 +137,12 @@ public final class Interleaving {
         return longest;
     }
 
-    private static Optional<Double> nearestFree(Pot pot, List<Hold> holds, List<Hold> taken) {
+    private static Optional<Double> nearestFree(Pot pot, List<Held> holds, List<Held> taken) {
         TreeSet<Double> starts = new TreeSet<>(
                 Comparator.<Double>comparingDouble(s -> Math.abs(s - pot.wishS)).thenComparingDouble(s -> s));
         starts.add(pot.wishS);
-        for (Hold hold : holds) {
-            for (Hold other : taken) {
+        for (Held hold : holds) {
+            for (Held other : taken) {
                 if (hold.what.equals(other.what)) {
                     starts.add(other.fromS - hold.toS);
                     starts.add(other.toS - hold.fromS);
@@ -139,31 +155,27 @@ public final class Interleaving {
                 .findFirst();
     }
 
-    private static List<Hold> holds(Pot pot) {
-        List<Hold> holds = new ArrayList<>();
-        double flameFrom = Double.POSITIVE_INFINITY;
+    private static List<Held> holds(Pot pot) {
+        List<Held> holds = new ArrayList<>();
+        Optional<Step> firstFlame = Optional.empty();
         double flameTo = 0;
         for (Step step : pot.plan.steps()) {
+            Doing doing = new Doing(pot.plan, step);
             if (step.handsOn()) {
-                holds.add(new Hold("hands", pot.name, step.label(), step.startS(), step.endS()));
+                holds.add(new Held(new Hold.Hands(), pot.name, doing, step.startS(), step.endS()));
             }
-            if (step.stage() < 0) {
-                continue;
-            }
-            boolean heating = step.key().endsWith(".heat");
-            boolean kettle = pot.plan.stages().get(step.stage()).kettle()
-                    && (heating || step.kind().equals("heat"));
-            Stage stage = pot.plan.stages().get(step.stage()).stage();
-            if (kettle) {
-                holds.add(new Hold("kettle", pot.name, step.label(), step.startS(), step.endS()));
-            } else if (heating || stage.onFlame().isPresent()) {
-                flameFrom = Math.min(flameFrom, step.startS());
+            if (step.fire().kettle()) {
+                holds.add(new Held(new Hold.Kettle(), pot.name, doing, step.startS(), step.endS()));
+            } else if (step.fire().flame().isPresent()) {
+                firstFlame = firstFlame.isPresent() ? firstFlame : Optional.of(step);
                 flameTo = Math.max(flameTo, step.endS());
             }
         }
-        if (flameTo > flameFrom) {
-            String burner = pot.plan.request().kitchen().burner().name();
-            holds.add(new Hold(burner, pot.name, "the flame", flameFrom, flameTo));
+        if (firstFlame.isPresent()) {
+            Step first = firstFlame.get();
+            Hold burner =
+                    new Hold.OnBurner(pot.plan.request().kitchen().burner().name());
+            holds.add(new Held(burner, pot.name, new Doing(pot.plan, first), first.startS(), flameTo));
         }
         return holds;
     }

@@ -1,134 +1,106 @@
 package embercup.core.plan;
 
+import embercup.core.dose.DayLimits;
 import embercup.core.dose.DoseRule;
-import embercup.core.materia.Constituent;
+import embercup.core.dose.DoseRule.Dose;
+import embercup.core.materia.Cut;
 import embercup.core.materia.DailyLimit;
+import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbMeasure;
+import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.materia.Tradition;
+import embercup.core.measure.Mass;
+import embercup.core.measure.Volume;
+import embercup.core.plan.PlannedAddition.Grams;
+import embercup.core.plan.PlannedAddition.Measured;
+import embercup.core.plan.PlannedAddition.Prepared;
+import embercup.core.plan.PlannedAddition.Said;
+import embercup.core.plan.PlannedAddition.Skin;
+import embercup.core.plan.PlannedAddition.Where;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
+import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** The measures of a plan: what a recipe says, turned into grams and kitchen measures for this pot and drinker. */
 final class Measures {
 
     /** The cup of the monographs (source key {@code hmpc}), mL. */
     private static final double MONOGRAPH_CUP_ML = 150;
+    /** The volume that a concentrate's herbs are said for, mL. */
+    private static final double CONCENTRATE_ML = 100;
     /** From this factor on a single dose is a matter of care, not of note (design value). */
     private static final double MUCH_MORE = 1.5;
 
     private final Materia materia;
     private final PlanRequest request;
+    private final Recipe recipe;
     private final HerbMeasure measure;
 
     Measures(Materia materia, PlanRequest request) {
         this.materia = materia;
         this.request = request;
+        this.recipe = request.recipe();
         this.measure = new HerbMeasure(materia, request.custom());
     }
 
+    /** One line of the recipe and what its own amount weighs. */
+    private record Own(Herb herb, Addition addition, HerbMeasure.Conversion grams, Workings perCup) {}
+
     /** For the cups, strength and drinker of the request; clipped doses are noted. */
     List<PlannedAddition> planned(List<Caution> notes, Map<String, Workings> workings) {
-        Recipe recipe = request.recipe();
-        List<PlannedAddition> all = new ArrayList<>();
-        double room = room();
+        List<Own> lines = IntStream.range(0, recipe.additions().size())
+                .mapToObj(this::own)
+                .toList();
+        double room = room(lines);
         if (request.strength().factor() * request.purpose().factor() > room) {
-            notes.add(Caution.of(
-                    "shared-room",
-                    Severity.NOTE,
-                    "A blend shares the room: together its herbs are near one full dose, so that it is lifted only by "
-                            + Math.round((room - 1) * 100) + " %.",
-                    "practice"));
+            notes.add(new Caution.SharedRoom((int) Math.round((room - 1) * 100)));
         }
-        for (int i = 0; i < recipe.additions().size(); i++) {
-            Addition addition = recipe.additions().get(i);
-            Herb herb = materia.herb(addition.herb(), "recipe.additions[" + i + "].herb");
-            HerbMeasure.Conversion own = grams(addition, i);
-            double ownPerCup = own.amount().best() / recipe.cups() * (request.cupMl() / recipe.cupMl());
-            DoseRule.Dose dose =
-                    DoseRule.perCup(herb, addition.form(), ownPerCup, perCupWorkings(own, ownPerCup), wish(room));
-            if (dose.clipped()) {
-                notes.add(Caution.of(
-                        "dose-clipped",
-                        Severity.CARE,
-                        herb.slug(),
-                        "%s is cut to %s a cup: at most %s a day."
-                                .formatted(herb.common(), Words.grams(dose.perCupG()), Words.grams(dose.mostPerDayG())),
-                        herb.mostPerDayG(recipe.tradition(), addition.form())
-                                .map(Herb.Sourced::source)
-                                .orElse("practice")));
-            }
-            singleDose(notes, herb, addition, dose);
-            PlannedAddition line = line(herb, addition, dose, own);
-            all.add(line);
-            workings.put(
-                    "additions." + i + ".grams",
-                    Workings.computed(
-                            herb.common() + ", grams",
-                            "grams per cup × cups",
-                            line.grams(),
-                            "g",
-                            dose.workings(),
-                            Workings.given("cups", request.cups(), "cups")));
-        }
-        return all;
-    }
-
-    /** A cup that holds more of a herb than a usual single dose is told so. */
-    private void singleDose(List<Caution> notes, Herb herb, Addition addition, DoseRule.Dose dose) {
-        if (request.recipe().menstruum().cold()) {
-            return;
-        }
-        herb.dose(request.recipe().tradition(), addition.form())
-                .filter(d -> dose.perCupG() > d.perCupG().high() * (1 + 1e-6))
-                .ifPresent(d -> notes.add(Caution.of(
-                        "single-dose",
-                        dose.perCupG() > d.perCupG().high() * MUCH_MORE ? Severity.CARE : Severity.NOTE,
-                        herb.slug(),
-                        "%s: a cup holds %s; a usual single dose is at most %s."
-                                .formatted(
-                                        herb.common(),
-                                        Words.grams(dose.perCupG()),
-                                        Words.grams(d.perCupG().high())),
-                        d.source())));
-    }
-
-    /** As the recipe says it, for its own cups: the standard that strength is measured against. */
-    List<PlannedAddition> asWritten() {
         List<PlannedAddition> all = new ArrayList<>();
-        for (int i = 0; i < request.recipe().additions().size(); i++) {
-            Addition a = request.recipe().additions().get(i);
-            HerbMeasure.Conversion own = grams(a, i);
-            double g = own.amount().best();
-            all.add(new PlannedAddition(
-                    a.herb(),
-                    "",
-                    a.form(),
-                    a.cut(),
-                    a.stage(),
-                    perCup(a),
-                    "",
-                    g,
-                    g,
-                    g,
-                    g / request.recipe().cups(),
-                    "",
-                    false,
-                    "",
-                    "",
-                    1,
-                    own.nearest()));
+        for (Own own : lines) {
+            Dose dose = DoseRule.perCup(own.herb, own.addition.form(), own.perCup, wish(room));
+            notes(notes, own, dose);
+            Workings grams = Workings.product(
+                    Term.GRAMS_IN_POT, "g", dose.perCup(), Workings.given(Term.CUPS, request.cups(), "cups"));
+            workings.put("additions." + all.size() + ".grams", grams.of(own.herb.common()));
+            all.add(line(own, dose, grams.value()));
         }
         return all;
+    }
+
+    /** Grams of each line as the recipe says it, for its own cups: the standard that strength is measured against. */
+    double[] ownGrams() {
+        return IntStream.range(0, recipe.additions().size())
+                .mapToDouble(i -> grams(recipe.additions().get(i), i).amount().best())
+                .toArray();
+    }
+
+    private Own own(int index) {
+        Addition addition = recipe.additions().get(index);
+        Herb herb = materia.herb(addition.herb(), "recipe.additions[" + index + "].herb");
+        HerbMeasure.Conversion grams = grams(addition, index);
+        Workings perCup = Workings.quotient(
+                Term.OWN_GRAMS_PER_CUP,
+                "g",
+                Workings.product(
+                        Term.GRAMS_TIMES_CUP,
+                        "g·mL",
+                        grams.workings(),
+                        Workings.given(Term.CUP_SIZE, request.cupMl(), "mL")),
+                Workings.given(Term.OWN_CUPS, recipe.cups(), "cups"),
+                Workings.given(Term.OWN_CUP_SIZE, recipe.cupMl(), "mL"));
+        return new Own(herb, addition, grams, perCup);
     }
 
     private HerbMeasure.Conversion grams(Addition addition, int index) {
@@ -137,21 +109,39 @@ final class Measures {
         return measure.grams(herb, addition.form(), addition.cut(), addition.quantity(), path + ".unit");
     }
 
-    private DoseRule.Wish wish() {
-        return wish(Double.POSITIVE_INFINITY);
+    /** A dose that was cut, or that is more than a usual single dose, is told. */
+    private void notes(List<Caution> notes, Own own, Dose dose) {
+        HerbName name = HerbName.of(own.herb);
+        Mass perCup = Mass.grams(dose.perCupG());
+        if (dose.clipped()) {
+            Herb.Sourced most = own.herb
+                    .mostPerDayG(recipe.tradition(), own.addition.form())
+                    .orElseThrow();
+            Mass forDrinker = Mass.grams(dose.mostPerDay().orElseThrow().value());
+            notes.add(new Caution.DoseClipped(name, perCup, forDrinker, most.source()));
+        }
+        if (recipe.menstruum().cold()) {
+            return;
+        }
+        own.herb
+                .dose(recipe.tradition(), own.addition.form())
+                .filter(d -> dose.perCupG() > d.perCupG().high() * (1 + 1e-6))
+                .ifPresent(d -> notes.add(new Caution.SingleDose(
+                        name,
+                        perCup,
+                        Mass.grams(d.perCupG().high()),
+                        dose.perCupG() > d.perCupG().high() * MUCH_MORE ? Severity.CARE : Severity.NOTE,
+                        d.source())));
     }
 
     /** Room of a blend of herbs with a single dose of their own. */
-    private double room() {
-        Recipe recipe = request.recipe();
+    private double room(List<Own> lines) {
         List<Double> shares = new ArrayList<>();
-        for (int i = 0; i < recipe.additions().size(); i++) {
-            Addition a = recipe.additions().get(i);
-            double perCup = grams(a, i).amount().best() / recipe.cups() * (request.cupMl() / recipe.cupMl());
-            materia.herb(a.herb(), "herb")
-                    .dose(Tradition.MONOGRAPH, a.form())
+        for (Own own : lines) {
+            own.herb
+                    .dose(Tradition.MONOGRAPH, own.addition.form())
                     .filter(d -> d.tradition() == Tradition.MONOGRAPH)
-                    .ifPresent(d -> shares.add(perCup / d.perCupG().high()));
+                    .ifPresent(d -> shares.add(own.perCup.value() / d.perCupG().high()));
         }
         return DoseRule.room(shares);
     }
@@ -161,69 +151,56 @@ final class Measures {
                 request.strength(),
                 request.purpose(),
                 request.drinker(),
-                request.recipe().tradition(),
+                recipe.tradition(),
                 request.mostCupsADay(),
                 room,
                 request.taste());
     }
 
-    private Workings perCupWorkings(HerbMeasure.Conversion own, double ownPerCup) {
-        return Workings.computed(
-                "recipe's amount per cup",
-                "recipe's grams ÷ its cups × cup size ÷ its cup size",
-                ownPerCup,
-                "g",
-                own.workings(),
-                Workings.given("recipe's cups", request.recipe().cups(), "cups"),
-                Workings.given("cup size", request.cupMl(), "mL"),
-                Workings.given("recipe's cup size", request.recipe().cupMl(), "mL"));
+    private double cupsADay(Own own) {
+        return DoseRule.cupsADay(own.herb, own.addition.form(), wish(Double.POSITIVE_INFINITY));
     }
 
-    private PlannedAddition line(Herb herb, Addition addition, DoseRule.Dose dose, HerbMeasure.Conversion own) {
-        double grams = dose.perCupG() * request.cups();
-        HerbMeasure.Kitchen kitchen = measure.kitchen(herb, addition.form(), addition.cut(), grams);
-        double low = grams * (1 - kitchen.spread());
-        double high = grams * (1 + kitchen.spread());
-        double cupsInDay = Math.min(request.mostCupsADay(), DoseRule.cupsADay(herb, addition.form(), wish()));
-        boolean crosses =
-                high / request.cups() * cupsInDay > dose.mostPerDayG() * (1 + 1e-9) || limitCrossed(herb, grams, high);
+    private PlannedAddition line(Own own, Dose dose, double grams) {
+        Herb herb = own.herb;
+        Addition addition = own.addition;
+        HerbMeasure.Kitchen pot = measure.kitchen(herb, addition.form(), addition.cut(), grams);
+        HerbMeasure.Kitchen cup = measure.kitchen(herb, addition.form(), addition.cut(), dose.perCupG());
+        double low = grams * (1 - pot.spread());
+        double high = grams * (1 + pot.spread());
+        double cupsInDay = Math.min(request.mostCupsADay(), cupsADay(own));
+        boolean crosses = dose.passes(high / request.cups() * cupsInDay) || limitCrossed(herb, grams, high);
+        boolean perCup = perCup(addition);
         return new PlannedAddition(
-                herb.slug(),
-                herb.common(),
-                addition.form(),
-                addition.cut(),
+                new PlannedAddition.Of(HerbName.of(herb), addition.form(), addition.cut()),
                 addition.stage(),
-                perCup(addition),
-                perCup(addition) ? Finishing.words(herb, request.schools()) : "",
-                grams,
-                low,
-                high,
-                dose.perCupG(),
-                perCup(addition) ? toEachCup(herb, addition, dose.perCupG()) : kitchen.words(),
-                crosses,
-                String.join(", ", prep(herb, addition)),
-                said(herb, addition, dose.perCupG()),
-                1,
-                own.nearest());
-    }
-
-    private String toEachCup(Herb herb, Addition addition, double perCupG) {
-        String words =
-                measure.kitchen(herb, addition.form(), addition.cut(), perCupG).words();
-        return request.cups() > 1 ? words + " to each cup" : words;
+                new Grams(grams, low, high, dose.perCupG()),
+                new Measured(
+                        perCup ? cup.amount() : pot.amount(),
+                        perCup && request.cups() > 1,
+                        crosses,
+                        own.grams.nearest()),
+                prepared(herb, addition),
+                new Where(perCup, perCup ? Finishing.gate(herb, request.schools()) : Optional.empty()),
+                said(own, dose.perCupG(), cup),
+                1);
     }
 
     /** The dose as the cook's school says it; the grams of the pot stand beside it. */
-    private String said(Herb herb, Addition addition, double perCupG) {
-        double grams = perCupG * request.cups();
+    private Said said(Own own, double perCupG, HerbMeasure.Kitchen cup) {
+        Mass pot = Mass.grams(perCupG * request.cups());
         return switch (request.schools().chosen(Schools.Question.DOSE)) {
-            case GRAMS_PER_CUP -> Words.grams(perCupG * MONOGRAPH_CUP_ML / request.cupMl()) + " to 150 mL";
-            case GRAMS_PER_DAY -> Words.grams(perCupG * DoseRule.cupsADay(herb, addition.form(), wish())) + " a day";
-            case START_AND_END ->
-                Words.grams(grams) + " to a pot that ends at " + StageWords.millilitres(request.liquorMl());
-            case CONCENTRATE -> Words.grams(grams / request.liquorMl() * 100) + " to 100 mL of concentrate";
-            default ->
-                measure.kitchen(herb, addition.form(), addition.cut(), perCupG).words() + " to a cup";
+            case GRAMS_PER_CUP ->
+                new Said.ToVolume(
+                        Mass.grams(perCupG * MONOGRAPH_CUP_ML / request.cupMl()),
+                        Volume.millilitres(MONOGRAPH_CUP_ML),
+                        false);
+            case GRAMS_PER_DAY -> new Said.ADay(Mass.grams(perCupG * cupsADay(own)));
+            case START_AND_END -> new Said.ToPot(pot, Volume.millilitres(request.liquorMl()));
+            case CONCENTRATE ->
+                new Said.ToVolume(
+                        pot.times(CONCENTRATE_ML / request.liquorMl()), Volume.millilitres(CONCENTRATE_ML), true);
+            default -> new Said.ToCup(cup.amount());
         };
     }
 
@@ -231,59 +208,46 @@ final class Measures {
     private boolean limitCrossed(Herb herb, double grams, double highG) {
         return herb.constituents().stream().anyMatch(c -> {
             DailyLimit limit = materia.limits().get(c.constituent());
-            double mg = limit == null || c.constituent() == Constituent.ESTRAGOLE
-                    ? Double.POSITIVE_INFINITY
-                    : Math.min(
-                            limit.mgPerDay(),
-                            limit.mgPerKgPerDay() * request.drinker().weightOrAssumedKg());
+            if (limit == null || limit.comparesOnly()) {
+                return false;
+            }
+            double mg = DayLimits.forDrinker(limit, request.drinker()).value();
             return highG * c.mgPerG().best() > mg && grams * c.mgPerG().low() <= mg;
         });
     }
 
-    private List<String> prep(Herb herb, Addition addition) {
+    private Prepared prepared(Herb herb, Addition addition) {
         if (!addition.prep().isBlank()) {
-            return List.of(addition.prep());
+            return new Prepared(List.of(addition.prep()), Optional.empty(), Optional.empty(), restS(herb, addition));
         }
-        List<String> words = new ArrayList<>();
-        if (addition.form() == embercup.core.materia.Form.FRESH) {
-            herb.prep().forEach(p -> words.add(p.replace("peel or leave the skin on", skin())));
-            if (herb.prep().stream().noneMatch(p -> p.contains(verb(addition)))) {
-                words.add(verb(addition));
-            }
-        } else {
-            switch (addition.cut()) {
-                case CRUSHED, BRUISED ->
-                    words.add(herb.prep().stream()
-                            .filter(p -> p.startsWith("crush") || p.startsWith("split"))
-                            .findFirst()
-                            .orElse(verb(addition)));
-                default -> {}
-            }
+        boolean fresh = addition.form() == Form.FRESH;
+        boolean broken = addition.cut() == Cut.CRUSHED || addition.cut() == Cut.BRUISED;
+        boolean ownWay = broken && !herb.brewing().cutting().isEmpty();
+        List<String> steps = new ArrayList<>(fresh ? herb.brewing().prep() : List.of());
+        if (ownWay) {
+            steps.add(herb.brewing().cutting());
         }
-        words.removeIf(String::isEmpty);
-        return words;
+        boolean cuts = !ownWay && addition.cut() != Cut.WHOLE && (fresh || broken);
+        return new Prepared(
+                steps,
+                cuts ? Optional.of(addition.cut()) : Optional.empty(),
+                fresh && herb.brewing().skin() ? Optional.of(skin()) : Optional.empty(),
+                restS(herb, addition));
     }
 
-    private String skin() {
-        return request.schools().hold(Schools.Choice.PEELED) ? "peel" : "leave the skin on";
+    private static double restS(Herb herb, Addition addition) {
+        return addition.cut() == Cut.WHOLE
+                ? 0
+                : herb.brewing().restMinutes().map(r -> r.value() * 60).orElse(0.0);
     }
 
-    private static String verb(Addition addition) {
-        return switch (addition.cut()) {
-            case WHOLE -> "";
-            case SLICED -> "slice thinly";
-            case CHOPPED -> "chop";
-            case BRUISED -> "bruise";
-            case CRUSHED -> "crush";
-            case GRATED -> "grate";
-            case GROUND -> "grind";
-            case PASTE -> "pound to a paste";
-        };
+    private Skin skin() {
+        return request.schools().hold(Schools.Choice.PEELED) ? Skin.PEELED : Skin.LEFT_ON;
     }
 
     /** What goes in once the liquor is off the herbs goes into the cup. */
-    private boolean perCup(Addition addition) {
-        List<Stage> stages = request.recipe().stages();
+    boolean perCup(Addition addition) {
+        List<Stage> stages = recipe.stages();
         StageKind kind = stages.get(addition.stage()).kind();
         boolean strainedBefore = stages.subList(0, addition.stage()).stream()
                 .map(Stage::kind)

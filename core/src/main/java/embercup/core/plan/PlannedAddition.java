@@ -2,65 +2,141 @@ package embercup.core.plan;
 
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
+import embercup.core.materia.HerbMeasure.Nearest;
+import embercup.core.materia.HerbName;
+import embercup.core.measure.KitchenAmount;
+import embercup.core.measure.Mass;
+import embercup.core.measure.Temperature;
+import embercup.core.measure.Volume;
+import java.util.List;
 import java.util.Optional;
 
 /**
- * One line of the measures.
+ * One line of the measures. Immutable.
  *
- * @param herb slug
- * @param common name as the cook says it
  * @param stage index of the stage at whose start it goes in
- * @param perCup whether it goes into each cup instead of the pot
- * @param inCup how warm the cup is for it, "below 40 °C"; empty when that does not matter
- * @param grams best amount for the whole pot, g
- * @param lowG grams when measured by the kitchen measure and light-handed, g
- * @param highG grams when measured by the kitchen measure and heavy-handed, g
- * @param perCupG grams for one cup, g
- * @param measure kitchen measure in words, "2 tsp", or "1 tsp to each cup"
- * @param weigh whether the spread of the kitchen measure crosses a dose limit
- * @param prep what is done to it first; empty when nothing
- * @param said the amount as the cook's school says a dose, "1.5 g to 150 mL"
+ * @param measured how it is measured out
+ * @param said the amount as the cook's school says a dose
  * @param leftShare share of the herb that it still has to give, 0–1; 1 unless it is spent
- * @param nearest cut or form whose weight was used because the materia has none for this one
  */
 public record PlannedAddition(
-        String herb,
-        String common,
-        Form form,
-        Cut cut,
-        int stage,
-        boolean perCup,
-        String inCup,
-        double grams,
-        double lowG,
-        double highG,
-        double perCupG,
-        String measure,
-        boolean weigh,
-        String prep,
-        String said,
-        double leftShare,
-        Optional<String> nearest) {
+        Of of, int stage, Grams amount, Measured measured, Prepared prepared, Where goes, Said said, double leftShare) {
+
+    /** Which herb, fresh or dried, and how cut. */
+    public record Of(HerbName herb, Form form, Cut cut) {}
+
+    /**
+     * How much, g.
+     *
+     * @param best best amount for the whole pot
+     * @param low when measured by the kitchen measure and light-handed
+     * @param high when measured by the kitchen measure and heavy-handed
+     * @param perCup for one cup
+     */
+    public record Grams(double best, double low, double high, double perCup) {}
+
+    /**
+     * How it is measured out.
+     *
+     * @param measure kitchen measure, of the pot, or of one cup when it goes into each
+     * @param toEachCup whether it is measured into each of several cups
+     * @param weigh whether the spread of the kitchen measure crosses a dose limit
+     * @param nearest what was used because the materia has no weight for this cut or form
+     */
+    public record Measured(KitchenAmount measure, boolean toEachCup, boolean weigh, Optional<Nearest> nearest) {}
+
+    /**
+     * What is done to it first.
+     *
+     * @param steps in the cook's words, in order; empty when nothing
+     * @param comminution the cut to be made beside them; empty when they say it or there is none
+     * @param skin what becomes of the skin; empty when it has none
+     * @param restS how long it then rests before heat, s
+     */
+    public record Prepared(List<String> steps, Optional<Cut> comminution, Optional<Skin> skin, double restS) {
+        static final Prepared NOT = new Prepared(List.of(), Optional.empty(), Optional.empty(), 0);
+
+        public Prepared {
+            steps = List.copyOf(steps);
+        }
+    }
+
+    /** What becomes of a skin. */
+    public enum Skin {
+        PEELED,
+        LEFT_ON
+    }
+
+    /**
+     * Where it goes.
+     *
+     * @param perCup whether it goes into each cup instead of the pot
+     * @param inCup how warm the cup is for it; empty when that does not matter
+     */
+    public record Where(boolean perCup, Optional<Gate> inCup) {}
+
+    /** How warm a cup is for what is stirred into it. @param above warmer than that, else cooler */
+    public record Gate(Temperature at, boolean above) {}
+
+    /** The amount as the cook's school says a dose. A closed family; immutable. */
+    public sealed interface Said {
+        /** Grams to a volume: of the monographs' cup, of a concentrate. */
+        record ToVolume(Mass grams, Volume volume, boolean concentrate) implements Said {}
+
+        /** Grams a day. */
+        record ADay(Mass grams) implements Said {}
+
+        /** Grams to a pot that ends at a volume. */
+        record ToPot(Mass grams, Volume ends) implements Said {}
+
+        /** A kitchen measure to a cup. */
+        record ToCup(KitchenAmount measure) implements Said {}
+    }
+
+    /** Slug of the herb. */
+    public String herb() {
+        return of.herb.slug();
+    }
+
+    public String common() {
+        return of.herb.common();
+    }
+
+    public Form form() {
+        return of.form;
+    }
+
+    public Cut cut() {
+        return of.cut;
+    }
+
+    public double grams() {
+        return amount.best;
+    }
+
+    public double lowG() {
+        return amount.low;
+    }
+
+    public double highG() {
+        return amount.high;
+    }
+
+    public double perCupG() {
+        return amount.perCup;
+    }
+
+    public boolean weigh() {
+        return measured.weigh;
+    }
+
+    public boolean perCup() {
+        return goes.perCup;
+    }
 
     /** The same herb, brewed and strained once. */
     PlannedAddition spent(double left) {
-        return new PlannedAddition(
-                herb,
-                common,
-                form,
-                cut,
-                stage,
-                perCup,
-                inCup,
-                grams,
-                lowG,
-                highG,
-                perCupG,
-                "as strained",
-                false,
-                "",
-                said,
-                left,
-                nearest);
+        Measured strained = new Measured(new KitchenAmount.AsStrained(), false, false, measured.nearest);
+        return new PlannedAddition(of, stage, amount, strained, Prepared.NOT, goes, said, left);
     }
 }

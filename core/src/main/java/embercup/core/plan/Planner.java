@@ -2,27 +2,33 @@ package embercup.core.plan;
 
 import embercup.core.brew.BrewResult;
 import embercup.core.brew.BrewSetup;
+import embercup.core.brew.BrewSetup.Cups;
 import embercup.core.brew.BrewSimulation;
 import embercup.core.brew.Charge;
-import embercup.core.brew.CurvePoint;
+import embercup.core.brew.Reckoning;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.ExtractClass;
-import embercup.core.materia.Herb;
+import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
+import embercup.core.recipe.Addition;
 import embercup.core.recipe.Parts;
 import embercup.core.recipe.Proposal;
-import embercup.core.recipe.Proposal.Reason;
+import embercup.core.recipe.Reason;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Term;
+import embercup.core.workings.Workings;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /** Makes a {@link BrewPlan} from a recipe, a drinker and a kitchen. Stateless and thread-safe. */
@@ -37,55 +43,31 @@ public final class Planner {
         this.materia = materia;
     }
 
-    /** @throws InvalidInput when recipe or request cannot be brewed; names every field */
+    /** @throws InvalidInputException when recipe or request cannot be brewed; names every field */
     public BrewPlan plan(PlanRequest asked) {
         List<Reason> reasons = new ArrayList<>();
         List<Reason> waits = new ArrayList<>();
         PlanRequest request = ready(asked, reasons, waits);
         List<Caution> notes = new ArrayList<>();
-        Map<String, embercup.core.workings.Workings> workings = new LinkedHashMap<>();
+        Map<String, Workings> workings = new LinkedHashMap<>();
         List<PlannedAddition> additions = new Measures(materia, request).planned(notes, workings);
-        BrewSetup pot = pot(request, charges(request, additions));
+        Filled filled = fill(request, charges(request, additions));
         if (request.spentHerbs()) {
-            BrewResult first = BrewSimulation.run(pot.unmeasured());
-            pot = pot(request, spentCharges(pot.charges(), first));
-            additions = spent(additions, first);
+            BrewResult first = BrewSimulation.run(filled.pot);
+            filled = fill(request, spent(filled.pot.charges(), first));
+            additions = spentLines(additions, first);
         }
-        BrewResult brew = BrewSimulation.run(pot);
-        WaterPlan water = water(pot, brew);
+        BrewSetup pot = filled.pot;
+        Reckoning reckoning = Reckoning.of(pot);
+        BrewResult brew = reckoning.result();
         waits.stream().filter(r -> !brew.stages().get(r.stage()).needless()).forEach(reasons::add);
-        Vessel vessel = pot.vessel();
-        Timeline timeline = Timeline.of(materia, request, additions, brew.stages(), water, vessel);
-        double reference = referenceBodyPerMl(request);
-        double bodyPerMl = bodyPerMl(brew);
-        double strength = reference == 0 ? 0 : bodyPerMl / reference;
-        double band = band(brew.share(ExtractClass.BODY));
-        notes.addAll(PotNotes.of(materia, request, pot, brew, water));
-        PlanWorkings.water(workings, pot, brew, water);
-        PlanWorkings.strength(workings, brew, strength, reference, request);
-        PlanWorkings.band(workings, strength, band);
-        PlanWorkings.rest(workings, pot, brew, water, timeline.stageStartS() + brew.totalS());
+        notes.addAll(PotNotes.of(materia, request, pot, brew));
+        Standard standard = standard(request);
+        Prediction predicted = Prediction.of(pot, standard, additions, brew);
+        Figures.waterAndTimes(workings, pot, filled.pour, reckoning);
+        workings.put("totalS", Figures.total(predicted));
         return new BrewPlan(
-                request,
-                additions,
-                water,
-                request.kitchen().boilingC(),
-                vessel,
-                timeline.steps(),
-                brew.stages(),
-                timeline.stageStartS(),
-                timeline.stageStartS() + brew.totalS(),
-                curve(brew, timeline.stageStartS(), reference),
-                strength,
-                strength * (1 - band),
-                strength * (1 + band),
-                brew.share(ExtractClass.AROMA),
-                brew.share(ExtractClass.BITE),
-                brew,
-                displacedMl(pot.charges()),
-                List.copyOf(notes),
-                List.copyOf(reasons),
-                java.util.Collections.unmodifiableMap(workings));
+                request, additions, pot, standard, predicted, notes, reasons, Collections.unmodifiableMap(workings));
     }
 
     /** The request with stages, when the recipe has none, and with the gates of its finish; checked. */
@@ -103,50 +85,46 @@ public final class Planner {
         return Finishing.gated(materia, request, waits);
     }
 
-    private static List<Charge> spentCharges(List<Charge> charges, BrewResult first) {
+    private static List<Charge> spent(List<Charge> charges, BrewResult first) {
         return IntStream.range(0, charges.size())
                 .mapToObj(i -> charges.get(i).spent(first.leftInHerbs().get(i)))
                 .toList();
     }
 
     /** Charges are the additions that go into the pot, in the same order. */
-    private static List<PlannedAddition> spent(List<PlannedAddition> additions, BrewResult first) {
+    private static List<PlannedAddition> spentLines(List<PlannedAddition> additions, BrewResult first) {
         Iterator<Map<ExtractClass, Double>> left = first.leftInHerbs().iterator();
         return additions.stream()
                 .map(a -> a.perCup() ? a : a.spent(left.next().getOrDefault(ExtractClass.BODY, 0.0)))
                 .toList();
     }
 
+    // ---- vessel and water
+
+    /** A pot with its water, and how that was found. */
+    private record Filled(BrewSetup pot, Pour pour) {}
+
     /** Chooses the vessel and solves the water. */
-    private BrewSetup pot(PlanRequest request, List<Charge> charges) {
-        Recipe recipe = request.recipe();
-        double scale = request.liquorMl() / recipe.statedYieldMl();
-        Vessel first =
-                request.kitchen().vessel().orElseGet(() -> Kitchen.smallest(usual(recipe), 1.3 * request.liquorMl()));
-        BrewSetup setup = setup(request, charges, first, scale, request.liquorMl());
-        setup = setup.withPour(pour(request, setup, scale));
-        if (request.kitchen().vessel().isEmpty()) {
-            Vessel fitting = Kitchen.smallest(usual(recipe), setup.pourMl() + displacedMl(charges));
-            if (!fitting.equals(first)) {
-                setup = setup(request, charges, fitting, scale, setup.pourMl());
-                setup = setup.withPour(pour(request, setup, scale));
-            }
-        }
-        return setup;
+    private Filled fill(PlanRequest request, List<Charge> charges) {
+        List<Vessel> usual = usual(request.recipe());
+        Vessel first = request.kitchen().vessel().orElseGet(() -> Kitchen.smallest(usual, 1.3 * request.liquorMl()));
+        Filled filled = fill(request, setup(request, charges, first));
+        Vessel fitting = request.kitchen()
+                .vessel()
+                .orElseGet(() -> Kitchen.smallest(usual, filled.pot.pourMl() + filled.pot.displacedMl()));
+        return fitting.equals(first) ? filled : fill(request, filled.pot.in(fitting));
     }
 
-    private BrewSetup setup(PlanRequest request, List<Charge> charges, Vessel vessel, double scale, double pourMl) {
+    private BrewSetup setup(PlanRequest request, List<Charge> charges, Vessel vessel) {
         return new BrewSetup(
                 request.kitchen(),
                 vessel,
                 materia.extraction(),
                 request.recipe().stages(),
                 charges,
-                request.cups(),
-                request.cupMl(),
-                scale,
-                pourMl,
-                request.measured());
+                new Cups(request.cups(), request.cupMl()),
+                request.liquorMl() / request.recipe().statedYieldMl(),
+                request.liquorMl());
     }
 
     private static List<Vessel> usual(Recipe recipe) {
@@ -157,102 +135,107 @@ public final class Planner {
         if (onFlame) {
             return Kitchen.USUAL_POTS;
         }
-        boolean long_ =
+        boolean stands =
                 recipe.stages().stream().anyMatch(s -> s instanceof Stage.Steep steep && steep.minutes() >= 120);
-        return recipe.has(StageKind.MACERATE) || long_ ? Kitchen.USUAL_JARS : Kitchen.USUAL_INFUSERS;
+        return recipe.has(StageKind.MACERATE) || stands ? Kitchen.USUAL_JARS : Kitchen.USUAL_INFUSERS;
     }
 
     /**
      * Starting water. A recipe's own pour is kept, or grown with its yield for more cups; a reduction starts from half as
      * much again as it ends with; everything else is solved for the yield.
      */
-    private double pour(PlanRequest request, BrewSetup setup, double scale) {
-        BrewSetup planned = setup.unmeasured();
+    private static Filled fill(PlanRequest request, BrewSetup setup) {
         Recipe recipe = request.recipe();
+        double scale = setup.volumeScale();
+        Workings times = Workings.given(Term.TIMES_RECIPE, scale, "");
         if (recipe.pourMl().isPresent()) {
-            double own = recipe.pourMl().getAsDouble();
+            Workings own = Workings.given(Term.AS_RECIPE_SAYS, recipe.pourMl().getAsDouble(), "mL");
             if (recipe.has(StageKind.REDUCE) || Math.abs(scale - 1) < 1e-9) {
-                return own * scale;
+                return stated(setup, Workings.product(Term.WATER_AT_START, "mL", own, times));
             }
-            double ownYield = BrewSimulation.water(planned.own(recipe.cups(), recipe.cupMl(), own))
-                    .yieldMl();
-            return BrewSimulation.solvePour(planned, Math.max(1, ownYield) * scale);
+            BrewSetup asWritten = setup.own(new Cups(recipe.cups(), recipe.cupMl()), own.value());
+            Workings leaves = leaves(Reckoning.of(asWritten), own);
+            return solved(setup, Workings.product(Term.STRAINED_LIQUOR, "mL", leaves, times));
         }
-        var reduction = lastReduction(recipe);
+        Optional<Stage.Reduce> reduction = PotNotes.lastReduction(recipe);
         if (reduction.isPresent()) {
-            double kept =
-                    setup.charges().stream().mapToDouble(c -> c.keptMl(false)).sum();
-            return reduction.get().toMl() * scale * REDUCED_FROM + kept;
+            Workings kept = Workings.given(Term.KEPT_BY_HERBS, setup.keptMl(false), "mL");
+            Workings boiledDown = Workings.product(
+                    Term.BOILED_DOWN_FROM,
+                    "mL",
+                    Workings.given(Term.AS_RECIPE_SAYS, reduction.get().toMl(), "mL"),
+                    times,
+                    Workings.sourced(Term.REDUCED_FROM, REDUCED_FROM, "", "handbooks"));
+            return stated(setup, Workings.sum(Term.WATER_AT_START, "mL", boiledDown, kept));
         }
-        return BrewSimulation.solvePour(planned, request.liquorMl());
+        Workings cups = Workings.given(Term.CUPS, request.cups(), "cups");
+        Workings size = Workings.given(Term.CUP_SIZE, request.cupMl(), "mL");
+        return solved(
+                setup,
+                recipe.dilutionParts() == 0
+                        ? Workings.product(Term.STRAINED_LIQUOR, "mL", cups, size)
+                        : Workings.quotient(
+                                Term.STRAINED_LIQUOR,
+                                "mL",
+                                Workings.product(Term.ALL_CUPS, "mL", cups, size),
+                                Workings.given(Term.PARTS_AND_ONE, 1 + recipe.dilutionParts(), "")));
     }
 
-    static java.util.Optional<Stage.Reduce> lastReduction(Recipe recipe) {
-        return recipe.stages().stream()
-                .filter(s -> s instanceof Stage.Reduce)
-                .map(s -> (Stage.Reduce) s)
-                .reduce((a, b) -> b);
+    /** What the recipe's own water leaves of its own pot, at least a millilitre. */
+    private static Workings leaves(Reckoning own, Workings pour) {
+        Workings yield = Workings.difference(Term.OWN_WATER_LEAVES, "mL", pour, own.retained(), own.evaporated());
+        return yield.value() >= 1
+                ? yield
+                : Workings.most(Term.OWN_WATER_LEAVES, "mL", yield, Workings.given(Term.ONE, 1, "mL"));
+    }
+
+    private static Filled stated(BrewSetup setup, Workings start) {
+        return new Filled(setup.withPour(start.value()), new Pour.Stated(start));
+    }
+
+    private static Filled solved(BrewSetup setup, Workings liquor) {
+        return new Filled(setup.withPour(BrewSimulation.solvePour(setup, liquor.value())), new Pour.Solved(liquor));
     }
 
     private List<Charge> charges(PlanRequest request, List<PlannedAddition> additions) {
-        List<Charge> charges = new ArrayList<>();
-        for (PlannedAddition a : additions) {
-            if (!a.perCup()) {
-                Herb herb = materia.herb(a.herb(), "herb");
-                charges.add(Charge.of(
-                        materia,
-                        herb,
-                        a.form(),
-                        a.cut(),
-                        a.grams(),
-                        a.stage(),
-                        request.recipe().menstruum()));
-            }
-        }
-        return charges;
-    }
-
-    private static double displacedMl(List<Charge> charges) {
-        return charges.stream().mapToDouble(Charge::displacedMl).sum();
-    }
-
-    private static WaterPlan water(BrewSetup setup, BrewResult brew) {
-        double dip = setup.stages().stream()
-                .filter(s -> s instanceof Stage.Reduce)
-                .mapToDouble(s -> ((Stage.Reduce) s).toMl() * setup.volumeScale())
-                .reduce((a, b) -> b)
-                .orElse(0);
-        double inPot = dip == 0 ? 0 : dip + brew.retainedMl() + displacedMl(setup.charges());
-        return new WaterPlan(
-                brew.pouredMl(), setup.pourMl(), brew.retainedMl(), brew.evaporatedMl(), brew.yieldMl(), inPot);
-    }
-
-    /** Body of a millilitre of the recipe's own standard cup, as written, in a standard kitchen. */
-    private double referenceBodyPerMl(PlanRequest request) {
-        PlanRequest written = PlanRequest.asWritten(request.recipe()).withCustom(request.custom());
-        List<PlannedAddition> additions = new Measures(materia, written).asWritten();
-        return bodyPerMl(BrewSimulation.body(pot(written, charges(written, additions))));
-    }
-
-    private static double bodyPerMl(BrewResult brew) {
-        return brew.yieldMl() <= 0 ? 0 : brew.drawn().getOrDefault(ExtractClass.BODY, 0.0) / brew.yieldMl();
-    }
-
-    /**
-     * Relative half-width of the strength when the rates are uncertain by the data's band: for x = 1 − exp(−kt) the share
-     * moves by kt·exp(−kt)/(1 − exp(−kt)) for each part of k.
-     */
-    private double band(double share) {
-        double kt = -Math.log(Math.max(1e-9, 1 - Math.min(share, 0.999)));
-        double slope = kt == 0 ? 1 : kt * Math.exp(-kt) / -Math.expm1(-kt);
-        return materia.extraction().bandRelative() * slope;
-    }
-
-    private static List<CurvePoint> curve(BrewResult brew, double stageStartS, double referencePerMl) {
-        double scale = referencePerMl == 0 || brew.yieldMl() <= 0 ? 0 : 1 / (referencePerMl * brew.yieldMl());
-        return brew.curve().stream()
-                .map(p -> new CurvePoint(
-                        p.tS() + stageStartS, p.tempC(), p.waterMl(), p.body() * scale, p.aroma(), p.bite()))
+        return additions.stream()
+                .filter(a -> !a.perCup())
+                .map(a -> charge(request, a.of(), a.stage(), a.grams()))
                 .toList();
+    }
+
+    private Charge charge(PlanRequest request, PlannedAddition.Of of, int stage, double grams) {
+        return Charge.of(
+                materia,
+                materia.herb(of.herb().slug(), "herb"),
+                of.form(),
+                of.cut(),
+                grams,
+                stage,
+                request.recipe().menstruum());
+    }
+
+    /** The recipe's own standard cup, as written, in a standard kitchen. */
+    private Standard standard(PlanRequest request) {
+        PlanRequest written = PlanRequest.asWritten(request.recipe()).withCustom(request.custom());
+        BrewSetup own = fill(written, ownCharges(written)).pot;
+        return new Standard(
+                own, BrewSimulation.bodyPerMl(own), materia.extraction().bandRelative());
+    }
+
+    private List<Charge> ownCharges(PlanRequest written) {
+        Measures measures = new Measures(materia, written);
+        double[] grams = measures.ownGrams();
+        List<Addition> additions = written.recipe().additions();
+        return IntStream.range(0, grams.length)
+                .filter(i -> !measures.perCup(additions.get(i)))
+                .mapToObj(i ->
+                        charge(written, of(additions.get(i)), additions.get(i).stage(), grams[i]))
+                .toList();
+    }
+
+    private PlannedAddition.Of of(Addition addition) {
+        HerbName name = HerbName.of(materia.herb(addition.herb(), "herb"));
+        return new PlannedAddition.Of(name, addition.form(), addition.cut());
     }
 }

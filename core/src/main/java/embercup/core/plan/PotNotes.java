@@ -5,13 +5,16 @@ import embercup.core.brew.BrewSetup;
 import embercup.core.brew.Charge;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Herb;
+import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
+import embercup.core.measure.Volume;
+import embercup.core.plan.Caution.Contradiction;
 import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** What the pot itself has to say: too small, too shallow, dry, or a recipe that contradicts itself. */
@@ -24,22 +27,14 @@ final class PotNotes {
 
     private PotNotes() {}
 
-    static List<Caution> of(Materia materia, PlanRequest request, BrewSetup setup, BrewResult brew, WaterPlan water) {
+    static List<Caution> of(Materia materia, PlanRequest request, BrewSetup setup, BrewResult brew) {
         List<Caution> notes = new ArrayList<>();
-        vessel(notes, setup, water);
+        vessel(notes, setup);
         if (brew.ranDry()) {
-            notes.add(Caution.of(
-                    "boils-dry",
-                    Severity.STOP,
-                    "The pot would boil dry: pour more water, turn the flame down or put the lid on.",
-                    "kitchen-heat"));
+            notes.add(new Caution.BoilsDry());
         }
         if (brew.neverBoils()) {
-            notes.add(Caution.of(
-                    "never-boils",
-                    Severity.CARE,
-                    "This flame is too small to bring it to the boil: turn it up, put the lid on, or take a larger burner.",
-                    "kitchen-heat"));
+            notes.add(new Caution.NeverBoils());
         }
         contradictions(notes, request, brew);
         colours(notes, materia, request.recipe());
@@ -50,89 +45,66 @@ final class PotNotes {
     /** A liquor that turns its colour with acid is not spoilt. */
     private static void colours(List<Caution> notes, Materia materia, Recipe recipe) {
         List<Herb> herbs = recipe.additions().stream()
-                .flatMap(a -> materia.find(a.herb()).stream())
+                .map(a -> materia.herb(a.herb(), "herb"))
                 .toList();
-        Optional<Herb> sour = herbs.stream().filter(Herb::sour).findFirst();
-        herbs.stream().filter(h -> h.withAcid().isPresent()).findFirst().ifPresent(herb -> {
-            Herb.ColourTurn turn = herb.withAcid().get();
-            String colours = "turns from %s to %s".formatted(turn.from(), turn.to());
-            String text = sour.map(s -> "The cup %s as the %s comes to it: that is the acid, not a fault."
-                            .formatted(colours, s.common().toLowerCase(Locale.ROOT)))
-                    .orElse("With lemon or lime the cup %s: that is the acid, not a fault.".formatted(colours));
-            notes.add(Caution.of("acid-turn", Severity.NOTE, text, turn.source()));
-        });
+        Optional<HerbName> sour = herbs.stream().filter(Herb::sour).findFirst().map(HerbName::of);
+        herbs.stream()
+                .flatMap(h -> h.withAcid().stream())
+                .findFirst()
+                .ifPresent(turn -> notes.add(new Caution.AcidTurn(turn.from(), turn.to(), sour, turn.source())));
     }
 
-    private static void vessel(List<Caution> notes, BrewSetup setup, WaterPlan water) {
+    private static void vessel(List<Caution> notes, BrewSetup setup) {
         Vessel vessel = setup.vessel();
-        double displaced =
-                setup.charges().stream().mapToDouble(Charge::displacedMl).sum();
-        double full = water.startMl() + displaced;
+        double full = setup.pourMl() + setup.displacedMl();
         if (full > vessel.mostMl()) {
-            notes.add(Caution.of(
-                    "vessel-too-small",
-                    full > vessel.brimMl() ? Severity.STOP : Severity.CARE,
-                    String.format(
-                            Locale.ROOT,
-                            "The %s takes %d mL at most; this needs %d mL. Take a larger one or make fewer cups.",
-                            vessel.name(),
-                            Math.round(vessel.mostMl()),
-                            Math.round(full)),
-                    "practice"));
+            notes.add(new Caution.VesselTooSmall(
+                    vessel.name(),
+                    Volume.millilitres(vessel.mostMl()),
+                    Volume.millilitres(full),
+                    full > vessel.brimMl() ? Severity.STOP : Severity.CARE));
         }
-        double bed = setup.charges().stream()
-                .mapToDouble(c -> c.keptMl(false) + c.displacedMl())
-                .sum();
+        double bed = setup.charges().stream().mapToDouble(PotNotes::bedMl).sum();
         double cover = vessel.levelCm(full) - vessel.levelCm(bed);
         if (cover < COVER_CM) {
-            notes.add(Caution.of(
-                    "herbs-not-covered",
-                    Severity.NOTE,
-                    String.format(
-                            Locale.ROOT,
-                            "The %s is wide for so little: the herbs are covered by only %.1f cm. A narrower one is better.",
-                            vessel.name(),
-                            Math.max(0, cover)),
-                    "practice"));
+            notes.add(new Caution.HerbsNotCovered(vessel.name(), Math.max(0, cover)));
         }
+    }
+
+    private static double bedMl(Charge charge) {
+        return charge.keptMl(false) + charge.displacedMl();
     }
 
     private static void contradictions(List<Caution> notes, PlanRequest request, BrewResult brew) {
         Recipe recipe = request.recipe();
         double stated = recipe.statedYieldMl();
-        Planner.lastReduction(recipe).filter(r -> !recipe.has(StageKind.REFILL)).ifPresent(r -> {
-            if (differ(r.toMl(), stated)) {
-                notes.add(contradiction(
-                        "The recipe says %s cups of %s (%s), but its reduction stops at %s.",
-                        recipe, stated, r.toMl()));
-            }
-        });
-        if (recipe.pourMl().isPresent()
-                && !recipe.has(StageKind.REDUCE)
-                && request.measured().none()) {
-            double scale = request.liquorMl() / stated;
-            double own = brew.yieldMl() / scale;
-            if (differ(own, stated)) {
-                notes.add(contradiction(
-                        "The recipe says %s cups of %s (%s), but its water leaves %s.", recipe, stated, own));
-            }
+        lastReduction(recipe)
+                .filter(r -> !recipe.has(StageKind.REFILL) && differ(r.toMl(), stated))
+                .ifPresent(r -> notes.add(contradiction(recipe, Contradiction.REDUCTION_STOPS_AT, r.toMl())));
+        double own = brew.yieldMl() / (request.liquorMl() / stated);
+        if (recipe.pourMl().isPresent() && !recipe.has(StageKind.REDUCE) && differ(own, stated)) {
+            notes.add(contradiction(recipe, Contradiction.WATER_LEAVES, own));
         }
     }
 
-    private static Caution contradiction(String format, Recipe recipe, double stated, double other) {
-        String cups = recipe.cups() == Math.rint(recipe.cups()) ? "" + (long) recipe.cups() : "" + recipe.cups();
-        String text = String.format(
-                        Locale.ROOT,
-                        format,
-                        cups,
-                        StageWords.millilitres(recipe.cupMl()),
-                        StageWords.millilitres(stated),
-                        StageWords.millilitres(other))
-                + " Decide which one is meant.";
-        return Caution.of("recipe-contradicts-itself", Severity.CARE, text, "practice");
+    private static Caution contradiction(Recipe recipe, Contradiction says, double other) {
+        return new Caution.RecipeContradictsItself(
+                recipe.cups(),
+                Volume.millilitres(recipe.cupMl()),
+                Volume.millilitres(recipe.statedYieldMl()),
+                says,
+                Volume.millilitres(other));
     }
 
     private static boolean differ(double a, double b) {
         return Math.abs(a - b) > CONTRADICTION * Math.max(a, b);
+    }
+
+    /** The reduction that decides what is left; empty when nothing is reduced. */
+    static Optional<Stage.Reduce> lastReduction(Recipe recipe) {
+        return recipe.stages().stream()
+                .filter(s -> s instanceof Stage.Reduce)
+                .map(s -> (Stage.Reduce) s)
+                .reduce((a, b) -> b);
     }
 }

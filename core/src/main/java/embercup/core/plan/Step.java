@@ -1,34 +1,96 @@
 package embercup.core.plan;
 
-/**
- * One step of the one cook.
- *
- * @param key stable name inside the plan: {@code prep.0}, {@code s2.heat}, {@code s2}
- * @param kind {@code prep}, {@code heat}, or the code of the stage
- * @param stage index of the stage; −1 for prep
- * @param label what to do, short and imperative
- * @param startS seconds from the first step
- * @param durationS seconds
- * @param handsOn whether it needs the cook's hands
- * @param until what ends it when not the clock; empty for the clock
- * @param confirm what the cook confirms when it is done, as a button says it
- */
-public record Step(
-        String key,
-        String kind,
-        int stage,
-        String label,
-        double startS,
-        double durationS,
-        boolean handsOn,
-        String until,
-        String confirm) {
+import embercup.core.recipe.StageKind;
 
-    public double endS() {
-        return startS + durationS;
+/** One step of the one cook. A closed family; immutable. What it says is made of it and its plan by {@code words}. */
+public sealed interface Step {
+
+    /** Names the step inside its plan; opaque. */
+    String id();
+
+    /** Seconds from the first step. */
+    Span span();
+
+    /** A length of time. @param startS seconds from the first step, @param durationS seconds */
+    record Span(double startS, double durationS) {
+        public double endS() {
+            return startS + durationS;
+        }
     }
 
-    Step at(double otherStartS) {
-        return new Step(key, kind, stage, label, otherStartS, durationS, handsOn, until, confirm);
+    /** Index of the stage it belongs to; −1 for prep. */
+    default int stage() {
+        return -1;
+    }
+
+    /** Flame, lid and marc while it lasts. */
+    default Fire fire() {
+        return Fire.NONE;
+    }
+
+    /** Whether it needs the cook's hands. */
+    boolean handsOn();
+
+    /** Whether it runs while a stage waits, beside the steps that follow one another. */
+    default boolean aside() {
+        return false;
+    }
+
+    /** Whether it brings a pot or a kettle to a temperature. */
+    default boolean heats() {
+        return false;
+    }
+
+    default double startS() {
+        return span().startS;
+    }
+
+    default double durationS() {
+        return span().durationS;
+    }
+
+    default double endS() {
+        return span().endS();
+    }
+
+    /** Gets a herb ready. @param addition index of the planned addition */
+    record Prepare(String id, Span span, int addition, boolean aside) implements Step {
+        @Override
+        public boolean handsOn() {
+            return true;
+        }
+
+        Prepare at(double startS, boolean besideStages) {
+            return new Prepare(id, new Span(startS, span.durationS), addition, besideStages);
+        }
+    }
+
+    /** Heats what a stage needs hot before it can begin. */
+    record HeatUp(String id, Span span, int stage, Fire fire) implements Step {
+        @Override
+        public boolean handsOn() {
+            return false;
+        }
+
+        @Override
+        public boolean heats() {
+            return true;
+        }
+    }
+
+    /** A stage of the recipe. */
+    record OfStage(String id, Span span, int stage, StageKind kind, Fire fire) implements Step {
+        @Override
+        public boolean handsOn() {
+            return switch (kind) {
+                case POUR, STRAIN, REFILL, COMBINE, FINISH -> true;
+                default -> false;
+            };
+        }
+
+        @Override
+        public boolean heats() {
+            return kind == StageKind.HEAT;
+        }
     }
 }

@@ -1,5 +1,9 @@
 package embercup.core.plan;
 
+import embercup.core.brew.BrewResult;
+import embercup.core.brew.BrewSetup;
+import embercup.core.recipe.Stage;
+
 /**
  * The water of a brew, mL; pour = yield + retained + evaporated.
  *
@@ -9,4 +13,21 @@ package embercup.core.plan;
  *     a reduction
  */
 public record WaterPlan(
-        double pourMl, double startMl, double retainedMl, double evaporatedMl, double yieldMl, double dipMl) {}
+        double pourMl, double startMl, double retainedMl, double evaporatedMl, double yieldMl, double dipMl) {
+
+    static WaterPlan of(BrewSetup setup, BrewResult brew) {
+        double reducedMl = reducedMl(setup);
+        double dipMl = reducedMl == 0 ? 0 : reducedMl + brew.retainedMl() + setup.displacedMl();
+        return new WaterPlan(
+                brew.pouredMl(), setup.pourMl(), brew.retainedMl(), brew.evaporatedMl(), brew.yieldMl(), dipMl);
+    }
+
+    /** Strained liquor at which the last reduction stops, mL; 0 without one. */
+    static double reducedMl(BrewSetup setup) {
+        return setup.stages().stream()
+                .filter(s -> s instanceof Stage.Reduce)
+                .mapToDouble(s -> ((Stage.Reduce) s).toMl() * setup.volumeScale())
+                .reduce((a, b) -> b)
+                .orElse(0);
+    }
+}

@@ -23,9 +23,6 @@ public record Menstruum(Kind kind, double alcoholPercent) {
 
     public static final Menstruum WATER = new Menstruum(Kind.WATER, 0);
 
-    /** Weakest spirit in which a tincture keeps (herbal handbooks, mem), % by volume. */
-    public static final double KEEPS_FROM_PERCENT = 25;
-
     /** A day of a tincture: three times 2 mL, about forty drops each (herbal handbooks, mem), mL. */
     public static final double TINCTURE_ML_A_DAY = 6;
 
@@ -44,12 +41,6 @@ public record Menstruum(Kind kind, double alcoholPercent) {
     /** Alcohol in a millilitre, g. */
     public double alcoholGPerMl() {
         return alcoholPercent / 100 * ETHANOL_G_PER_ML;
-    }
-
-    /** "spirit of 40 %", "vinegar". */
-    public String words() {
-        String name = kind.code();
-        return kind == Kind.SPIRIT ? name + " of " + Math.round(alcoholPercent) + " %" : name;
     }
 
     /**

@@ -4,15 +4,18 @@ import embercup.core.materia.Cut;
 import embercup.core.materia.ExtractClass;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
+import embercup.core.materia.Herb.Differs;
 import embercup.core.materia.Herb.Method;
+import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PlantPart;
+import embercup.core.recipe.Reason.Because;
 import embercup.core.recipe.Schools.Choice;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
 /**
  * Stages for a recipe that has none, from the plant parts of its herbs and its tradition; every stage says its why.
@@ -22,9 +25,6 @@ import java.util.OptionalDouble;
  * @param reasons one for each stage that needs one
  */
 public record Proposal(Recipe recipe, List<Reason> reasons) {
-
-    /** Why a stage is there; {@code source} is a key of the materia's sources. */
-    public record Reason(int stage, String text, String source) {}
 
     /** Steeping of a tender part, simmering of a hard one whose herb names none, min (common practice, no source). */
     private static final double STEEP_MIN = 10;
@@ -61,7 +61,7 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
 
     /**
      * @param recipe its stages and the stages of its additions are not looked at
-     * @throws embercup.core.workings.InvalidInput when a herb is not in the materia
+     * @throws embercup.core.workings.InvalidInputException when a herb is not in the materia
      */
     public static Proposal of(Materia materia, Recipe recipe, Schools schools) {
         return new Building(materia, recipe, schools).proposal();
@@ -100,14 +100,13 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
         }
 
         private Want want(Herb herb, Addition addition) {
-            boolean pepper = herb.slug().endsWith("-pepper");
-            if (herb.sour() && herb.part() == PlantPart.PANTRY) {
+            if (herb.differs(Differs.ACID)) {
                 return schools.hold(Choice.WITH_THE_POT) ? Want.HARD : Want.CUP;
             }
             if (herb.part() == PlantPart.PANTRY) {
                 return Want.CUP;
             }
-            if (pepper) {
+            if (herb.differs(Differs.PEPPER)) {
                 return schools.hold(Choice.PEPPER_AFTER) ? Want.CUP : Want.HARD;
             }
             if (herb.part() == PlantPart.PEEL && addition.form() == Form.FRESH) {
@@ -153,36 +152,28 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
         private void tincture() {
             add(
                     new Stage.Macerate(TINCTURE_DAYS * MINUTES_A_DAY, OptionalDouble.empty(), true),
-                    "A tincture stands four to six weeks under its menstruum, shaken once a day.");
+                    Because.TINCTURE_STANDS);
             here(Want.HARD, Want.POWDER, Want.TENDER, Want.COLD, Want.LAST);
-            add(new Stage.Strain(true), "Pressed: much of the tincture is in the marc.");
+            add(new Stage.Strain(true), Because.TINCTURE_PRESSED);
         }
 
         private void maceration() {
             double minutes = minutes(Want.COLD, 60);
-            add(
-                    new Stage.Macerate(minutes, OptionalDouble.empty(), true),
-                    names(Want.COLD) + " gives its mucilage best to cold water; heat thins it.");
+            add(new Stage.Macerate(minutes, OptionalDouble.empty(), true), Because.MUCILAGE_COLD, Want.COLD);
             here(Want.COLD);
-            add(new Stage.Strain(false), "");
+            add(new Stage.Strain(false));
         }
 
         private void infusion() {
             boolean cold = has(Want.COLD);
             if (cold) {
                 soak();
-                add(
-                        new Stage.Heat(OptionalDouble.of(COOLED_C), Flame.MEDIUM, true),
-                        "Warmed, not boiled, for what has soaked and for the tender parts.");
+                add(new Stage.Heat(OptionalDouble.of(COOLED_C), Flame.MEDIUM, true), Because.WARMED_NOT_BOILED);
             } else {
                 boolean cooled = schools.hold(Choice.COOLED) || vitaminC();
-                String why = schools.hold(Choice.WARM)
-                        ? "Warm water, as your school has it."
-                        : cooled
-                                ? vitaminC()
-                                        ? "At 85 °C: vitamin C goes in boiling water."
-                                        : "Boiled and cooled a little, as your school has it."
-                                : "Boiling water on tender parts draws them quickly.";
+                Because why = schools.hold(Choice.WARM)
+                        ? Because.WARM_WATER
+                        : vitaminC() ? Because.VITAMIN_C : cooled ? Because.COOLED_A_LITTLE : Because.BOILING_WATER;
                 double toC = schools.hold(Choice.WARM) ? WARM_C : COOLED_C;
                 add(
                         new Stage.Pour(
@@ -191,33 +182,27 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
                 here(Want.TENDER, Want.LAST);
             }
             steepTender(cold);
-            add(new Stage.Strain(false), "");
+            add(new Stage.Strain(false));
         }
 
         private void soak() {
-            add(
-                    new Stage.Macerate(COLD_SOAK_MIN, OptionalDouble.empty(), true),
-                    names(Want.COLD) + " soaks cold first: mucilage comes best without heat.");
+            add(new Stage.Macerate(COLD_SOAK_MIN, OptionalDouble.empty(), true), Because.SOAKS_COLD_FIRST, Want.COLD);
             here(Want.COLD);
         }
 
         private void steepTender(boolean puts) {
-            add(
-                    new Stage.Steep(minutes(Want.TENDER, STEEP_MIN), true),
-                    "Covered, so that the aroma stays; as long as the slowest tender herb wants.");
+            add(new Stage.Steep(minutes(Want.TENDER, STEEP_MIN), true), Because.COVERED_FOR_AROMA);
             if (puts) {
                 here(Want.TENDER, Want.LAST);
             }
         }
 
         private void powder() {
-            add(new Stage.Heat(OptionalDouble.empty(), Flame.HIGH, true), "");
+            add(new Stage.Heat(OptionalDouble.empty(), Flame.HIGH, true));
             here(Want.POWDER);
-            add(
-                    new Stage.Boil(POWDER_BOIL_MIN, Flame.MEDIUM, false),
-                    "Ground " + names(Want.POWDER).toLowerCase(Locale.ROOT) + " gives itself in two minutes.");
+            add(new Stage.Boil(POWDER_BOIL_MIN, Flame.MEDIUM, false), Because.POWDER_SOON, Want.POWDER);
             tenderOffTheHeat();
-            add(new Stage.Strain(false), "");
+            add(new Stage.Strain(false));
         }
 
         private void decoction() {
@@ -227,7 +212,7 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
             contact(Want.HARD, Want.POWDER);
             fire();
             tenderOffTheHeat();
-            add(new Stage.Strain(false), "");
+            add(new Stage.Strain(false));
         }
 
         /** Water and hard herbs come together. */
@@ -235,11 +220,7 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
             Choice contact = schools.chosen(Schools.Question.FIRST_CONTACT);
             boolean coldStart = contact == Choice.COLD_START;
             OptionalDouble toC = contact == Choice.WARM ? OptionalDouble.of(WARM_C) : OptionalDouble.empty();
-            add(
-                    new Stage.Heat(toC, Flame.HIGH, true),
-                    coldStart
-                            ? "Hard parts start in cold water and warm up with it: they open slowly."
-                            : "Water first, herbs after, as your school has it.");
+            add(new Stage.Heat(toC, Flame.HIGH, true), coldStart ? Because.COLD_START : Because.WATER_FIRST);
             if (coldStart) {
                 here(herbs);
             }
@@ -250,28 +231,18 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
             double usual = minutes(Want.HARD, SIMMER_MIN);
             switch (schools.chosen(Schools.Question.BOIL)) {
                 case NEVER_BOIL ->
-                    add(
-                            new Stage.Simmer(Math.max(LOW_SIMMER_MIN, usual), Flame.LOW, true),
-                            "A low simmer, never a boil, as your school has it.");
+                    add(new Stage.Simmer(Math.max(LOW_SIMMER_MIN, usual), Flame.LOW, true), Because.NEVER_BOIL);
                 case BOIL_AND_REST -> {
-                    add(
-                            new Stage.Boil(SHORT_BOIL_MIN, Flame.MEDIUM, true),
-                            "A short boil, then rest, as your school has it.");
+                    add(new Stage.Boil(SHORT_BOIL_MIN, Flame.MEDIUM, true), Because.SHORT_BOIL);
                     if (late) {
                         here(Want.HARD, Want.POWDER);
                         late = false;
                     }
-                    add(new Stage.Rest(REST_MIN, true), "It goes on giving while it rests.");
+                    add(new Stage.Rest(REST_MIN, true), Because.REST_GOES_ON);
                 }
                 case LONG_SIMMER ->
-                    add(
-                            new Stage.Simmer(Math.max(EACH_BOIL_MIN, usual), Flame.LOW, true),
-                            "A long simmer, as your school has it.");
-                default ->
-                    add(
-                            new Stage.Simmer(usual, Flame.LOW, true),
-                            "As long as the slowest hard herb wants: "
-                                    + names(Want.HARD).toLowerCase(Locale.ROOT) + ".");
+                    add(new Stage.Simmer(Math.max(EACH_BOIL_MIN, usual), Flame.LOW, true), Because.LONG_SIMMER);
+                default -> add(new Stage.Simmer(usual, Flame.LOW, true), Because.SLOWEST_HERB, Want.HARD);
             }
             if (late) {
                 here(Want.HARD, Want.POWDER);
@@ -280,12 +251,10 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
 
         private void tenderOffTheHeat() {
             if (has(Want.TENDER)) {
-                add(
-                        new Stage.Steep(minutes(Want.TENDER, STEEP_MIN), true),
-                        names(Want.TENDER) + " would lose its aroma at a boil: in after the flame is off, covered.");
+                add(new Stage.Steep(minutes(Want.TENDER, STEEP_MIN), true), Because.AROMA_OFF_THE_HEAT, Want.TENDER);
                 here(Want.TENDER, Want.LAST);
             } else if (has(Want.LAST)) {
-                add(new Stage.Rest(REST_MIN, true), "Citrus peel goes in after the flame is off.");
+                add(new Stage.Rest(REST_MIN, true), Because.CITRUS_OFF_THE_HEAT);
                 here(Want.LAST);
             }
         }
@@ -295,26 +264,22 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
                 soak();
             }
             contact(Want.HARD, Want.POWDER);
-            add(new Stage.Simmer(EACH_BOIL_MIN, Flame.LOW, true), "First boil of two, forty minutes each.");
+            add(new Stage.Simmer(EACH_BOIL_MIN, Flame.LOW, true), Because.FIRST_BOIL);
             if (!schools.hold(Choice.COLD_START)) {
                 here(Want.HARD, Want.POWDER);
             }
-            add(new Stage.Strain(false), "");
-            add(
-                    new Stage.Refill(recipe.statedYieldMl()),
-                    "Fresh water: the first liquor is full, new water draws what is left.");
+            add(new Stage.Strain(false));
+            add(new Stage.Refill(recipe.statedYieldMl()), Because.FRESH_WATER);
             boolean tender = has(Want.TENDER) || has(Want.LAST);
             add(
                     new Stage.Simmer(tender ? EACH_BOIL_MIN - LAST_MINUTES : EACH_BOIL_MIN, Flame.LOW, true),
-                    "Second boil of the same herbs.");
+                    Because.SECOND_BOIL);
             if (tender) {
-                add(
-                        new Stage.Simmer(LAST_MINUTES, Flame.LOW, true),
-                        names(Want.TENDER, Want.LAST) + " goes in for the last five minutes.");
+                add(new Stage.Simmer(LAST_MINUTES, Flame.LOW, true), Because.LAST_FIVE_MINUTES, Want.TENDER, Want.LAST);
                 here(Want.TENDER, Want.LAST);
             }
-            add(new Stage.Strain(false), "");
-            add(new Stage.Combine(), "Both liquors united, then divided into the cups of the day.");
+            add(new Stage.Strain(false));
+            add(new Stage.Combine(), Because.LIQUORS_UNITED);
         }
 
         private void reduction() {
@@ -322,34 +287,35 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
                 soak();
             }
             contact(Want.HARD, Want.POWDER);
-            add(
-                    new Stage.Reduce(recipe.statedYieldMl(), Flame.MEDIUM, false),
-                    "Boiled down to the volume the recipe ends with: the volume is the clock.");
+            add(new Stage.Reduce(recipe.statedYieldMl(), Flame.MEDIUM, false), Because.BOILED_DOWN);
             if (!schools.hold(Choice.COLD_START)) {
                 here(Want.HARD, Want.POWDER);
             }
             if (has(Want.TENDER)) {
-                add(new Stage.Rest(LAST_MINUTE, true), names(Want.TENDER) + " goes in for the last minute only.");
+                add(new Stage.Rest(LAST_MINUTE, true), Because.LAST_MINUTE, Want.TENDER);
                 here(Want.TENDER, Want.LAST);
             } else {
                 tenderOffTheHeat();
             }
-            add(new Stage.Strain(false), "");
+            add(new Stage.Strain(false));
         }
 
         private void finish() {
             if (has(Want.CUP)) {
-                add(new Stage.Finish(), names(Want.CUP) + " goes into each cup, not into the pot.");
+                add(new Stage.Finish(), Because.INTO_THE_CUP, Want.CUP);
                 here(Want.CUP);
             }
         }
 
         // ---- the parts
 
-        private void add(Stage stage, String why) {
-            if (!why.isEmpty()) {
-                reasons.add(new Reason(stages.size(), why, "practice"));
-            }
+        private void add(Stage stage) {
+            stages.add(stage);
+        }
+
+        /** @param about herbs that want one of these are named */
+        private void add(Stage stage, Because why, Want... about) {
+            reasons.add(Reason.of(stages.size(), why, names(about)));
             stages.add(stage);
         }
 
@@ -393,18 +359,11 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
             return materia.herb(recipe.additions().get(addition).herb(), "herb");
         }
 
-        private String names(Want... which) {
-            List<String> names = new ArrayList<>();
-            for (int i = 0; i < wants.size(); i++) {
-                if (List.of(which).contains(wants.get(i))) {
-                    String name = herb(i).common();
-                    names.add(names.isEmpty() ? name : name.toLowerCase(Locale.ROOT));
-                }
-            }
-            int last = names.size() - 1;
-            return last <= 0
-                    ? String.join("", names)
-                    : String.join(", ", names.subList(0, last)) + " and " + names.get(last);
+        private List<HerbName> names(Want... which) {
+            return IntStream.range(0, wants.size())
+                    .filter(i -> List.of(which).contains(wants.get(i)))
+                    .mapToObj(i -> HerbName.of(herb(i)))
+                    .toList();
         }
     }
 }

@@ -8,11 +8,8 @@ import java.util.OptionalDouble;
 /**
  * A pot as somebody wrote it down. Immutable. {@link RecipeRules} says whether it can be brewed.
  *
- * @param cups how many cups it is written for, as they are drunk
- * @param cupMl size of one of its cups, mL
  * @param pourMl its own starting water for its own cups, mL; empty when the pour is to be solved
  * @param menstruum what draws the herbs
- * @param dilutionParts parts of water to one part of the liquor in the cup, 0–20; 0 for what is drunk as it is
  * @param additions herbs, in the order of writing
  * @param stages what is done, in order
  * @param posology how it is taken; empty when the recipe does not say
@@ -20,14 +17,21 @@ import java.util.OptionalDouble;
 public record Recipe(
         String name,
         Tradition tradition,
-        double cups,
-        double cupMl,
+        Makes makes,
         OptionalDouble pourMl,
         Menstruum menstruum,
-        double dilutionParts,
         List<Addition> additions,
         List<Stage> stages,
         Optional<Posology> posology) {
+
+    /**
+     * What it is written for.
+     *
+     * @param cups how many cups, as they are drunk
+     * @param cupMl size of one of them, mL
+     * @param dilutionParts parts of water to one part of the liquor in the cup; 0 for what is drunk as it is
+     */
+    public record Makes(double cups, double cupMl, double dilutionParts) {}
 
     public Recipe {
         additions = List.copyOf(additions);
@@ -43,12 +47,24 @@ public record Recipe(
             OptionalDouble pourMl,
             List<Addition> additions,
             List<Stage> stages) {
-        this(name, tradition, cups, cupMl, pourMl, Menstruum.WATER, 0, additions, stages, Optional.empty());
+        this(name, tradition, new Makes(cups, cupMl, 0), pourMl, Menstruum.WATER, additions, stages, Optional.empty());
+    }
+
+    public double cups() {
+        return makes.cups;
+    }
+
+    public double cupMl() {
+        return makes.cupMl;
+    }
+
+    public double dilutionParts() {
+        return makes.dilutionParts;
     }
 
     /** Liquor the recipe says it makes, mL: less than what is drunk when it is a concentrate. */
     public double statedYieldMl() {
-        return cups * cupMl / (1 + dilutionParts);
+        return makes.cups * makes.cupMl / (1 + makes.dilutionParts);
     }
 
     public boolean has(StageKind kind) {
@@ -57,27 +73,27 @@ public record Recipe(
 
     /** The same recipe with other additions. */
     public Recipe withAdditions(List<Addition> others) {
-        return new Recipe(name, tradition, cups, cupMl, pourMl, menstruum, dilutionParts, others, stages, posology);
+        return new Recipe(name, tradition, makes, pourMl, menstruum, others, stages, posology);
     }
 
     /** The same recipe with other stages. */
     public Recipe withStages(List<Stage> others) {
-        return new Recipe(name, tradition, cups, cupMl, pourMl, menstruum, dilutionParts, additions, others, posology);
+        return new Recipe(name, tradition, makes, pourMl, menstruum, additions, others, posology);
     }
 
     /** The same recipe as a concentrate with {@code parts} of water to one of liquor. */
     public Recipe diluted(double parts) {
-        return new Recipe(name, tradition, cups, cupMl, pourMl, menstruum, parts, additions, stages, posology);
+        Makes other = new Makes(makes.cups, makes.cupMl, parts);
+        return new Recipe(name, tradition, other, pourMl, menstruum, additions, stages, posology);
     }
 
     /** The same recipe drawn by something else. */
     public Recipe in(Menstruum other) {
-        return new Recipe(name, tradition, cups, cupMl, pourMl, other, dilutionParts, additions, stages, posology);
+        return new Recipe(name, tradition, makes, pourMl, other, additions, stages, posology);
     }
 
     /** The same recipe, taken as said. */
     public Recipe taken(Posology how) {
-        return new Recipe(
-                name, tradition, cups, cupMl, pourMl, menstruum, dilutionParts, additions, stages, Optional.of(how));
+        return new Recipe(name, tradition, makes, pourMl, menstruum, additions, stages, Optional.of(how));
     }
 }

@@ -1,6 +1,7 @@
 package embercup.core.recipe;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -29,7 +30,7 @@ public enum StageKind {
     }
 
     /** All codes, for the message that says what would have been right. */
-    public static String codes() {
-        return String.join(" ", Arrays.stream(values()).map(StageKind::code).toList());
+    public static List<String> codes() {
+        return Arrays.stream(values()).map(StageKind::code).toList();
     }
 }

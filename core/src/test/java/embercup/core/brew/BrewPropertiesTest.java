@@ -15,6 +15,7 @@ import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlanRequest;
+import embercup.core.plan.Prediction;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Recipe;
@@ -123,14 +124,14 @@ class BrewPropertiesTest {
         }
         Measurements measured = new Measurements(Map.of(), Map.of(), List.of(), turns);
         BrewPlan planned = PLANNER.plan(PlanRequest.asWritten(recipe));
-        BrewPlan plan = PLANNER.plan(planned.request().withMeasured(measured));
+        Prediction plan = planned.predict(measured);
         var water = plan.water();
         assertThat(water.pourMl()).isCloseTo(water.yieldMl() + water.retainedMl() + water.evaporatedMl(), within(0.05));
         assertThat(water.yieldMl()).isNotNegative();
         assertThat(plan.totalS()).isFinite().isPositive();
         assertThat(plan.curve()).allSatisfy(p -> {
             assertThat(p.waterMl()).isNotNegative();
-            assertThat(p.tempC()).isBetween(0.0, plan.boilingC() + 1e-6);
+            assertThat(p.tempC()).isBetween(0.0, planned.boilingC() + 1e-6);
         });
         for (int i = 1; i < plan.curve().size(); i++) {
             assertThat(plan.curve().get(i).tS())

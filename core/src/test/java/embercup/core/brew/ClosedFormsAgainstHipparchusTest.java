@@ -39,11 +39,9 @@ class ClosedFormsAgainstHipparchusTest {
                 MATERIA.extraction(),
                 List.of(stages),
                 charges,
-                2,
-                240,
+                new BrewSetup.Cups(2, 240),
                 1,
-                pourMl,
-                Measurements.NONE);
+                pourMl);
     }
 
     private static double capacity(double waterMl, double crowdG) {
@@ -102,8 +100,9 @@ class ClosedFormsAgainstHipparchusTest {
         double[] x = simmerReference(run.stages().get(0).durationS());
         for (int i = 0; i < Charge.CLASSES.length; i++) {
             ExtractClass extractClass = Charge.CLASSES[i];
-            double drawn = run.drawn().get(extractClass) / (ROOT.grams() * Math.max(1e-12, ROOT.holdsPerG()[i]));
-            if (ROOT.holdsPerG()[i] > 0) {
+            double drawn =
+                    run.drawn().get(extractClass) / (ROOT.grams() * Math.max(1e-12, ROOT.holdsPerG(extractClass)));
+            if (ROOT.holdsPerG(extractClass) > 0) {
                 assertThat(drawn).as(extractClass.name()).isCloseTo(x[i], within(Math.max(x[i] * TENTH_PERCENT, 1e-6)));
             }
         }
@@ -122,7 +121,9 @@ class ClosedFormsAgainstHipparchusTest {
         boiling[10] = boil;
         double steam = 250 * Pot.STEAM_PAST_LID / Water.latentHeatJPerG(boil);
         double[] end = Integrated.until(
-                        boiling, 25 * 60, y -> slope(y, MATERIA.extraction().simmerSpeed(), 0, -steam))
+                        boiling,
+                        25 * 60,
+                        y -> slope(y, MATERIA.extraction().speeds().simmer(), 0, -steam))
                 .getPrimaryState();
         return java.util.Arrays.copyOfRange(end, 5, 10);
     }
@@ -132,7 +133,8 @@ class ClosedFormsAgainstHipparchusTest {
         double reference = MATERIA.extraction().referenceC() + 273.15;
         for (int i = 0; i < 5; i++) {
             ClassConstants k = MATERIA.extraction().of(Charge.CLASSES[i]);
-            double rate = ROOT.ratePerS()[i] * Liquor.arrhenius(k.activationKj(), y[10], reference) * agitation;
+            double rate =
+                    ROOT.ratePerS(Charge.CLASSES[i]) * Liquor.arrhenius(k.activationKj(), y[10], reference) * agitation;
             double equilibrium = 1 / (1 + k.partitionMlPerG() * ROOT.dryG() / y[11]);
             double gives = Math.max(0, rate * (equilibrium - y[i]));
             double loss =
@@ -180,5 +182,16 @@ class ClosedFormsAgainstHipparchusTest {
                 new Stage.Heat(OptionalDouble.empty(), Flame.HIGH, true),
                 new Stage.Simmer(20, Flame.LOW, lid)));
         return run.stages().get(1).startMl() - run.stages().get(1).endMl();
+    }
+
+    /** Herbs are heated with their water: 1.5 J/(g·K) of dry herb beside the water's and the wall's own. */
+    @Test
+    void herbsMakeTheWayToTheBoilLonger() {
+        Stage heat = new Stage.Heat(OptionalDouble.empty(), Flame.HIGH, true);
+        double alone = BrewSimulation.run(setup(1000, List.of(), heat)).totalS();
+        double with =
+                BrewSimulation.run(setup(1000, List.of(ROOT.times(10)), heat)).totalS();
+        double longer = (capacity(1000, 0) + 1.5 * 120) / capacity(1000, 0);
+        assertThat(with / alone).isCloseTo(longer, within(0.002));
     }
 }

@@ -48,7 +48,7 @@ class ExtractionTest {
                 2,
                 0,
                 embercup.core.recipe.Menstruum.WATER);
-        assertThat(tea.ratePerS()[0] * 60).isBetween(0.3, 0.8);
+        assertThat(tea.ratePerS(embercup.core.materia.ExtractClass.BODY) * 60).isBetween(0.3, 0.8);
     }
 
     @Test

@@ -2,8 +2,10 @@ package embercup.core.care;
 
 import static embercup.core.Pots.MATERIA;
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.adultWith;
 import static embercup.core.Pots.child;
+import static embercup.core.Pots.said;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -17,7 +19,7 @@ import embercup.core.materia.Tradition;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlanRequest;
 import embercup.core.recipe.Addition;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
@@ -67,7 +69,7 @@ class BlendTest {
     void anEveningCupIsMadeOfWhatIsTraditionallyDrunkBeforeBed() {
         Blend evening = blend("evening", Drinker.ADULT);
         assertThat(herbs(evening)).hasSize(3).isSubsetOf("chamomile", "hop", "valerian", "lemon-balm", "linden");
-        assertThat(evening.reasons()).hasSize(3).allMatch(r -> r.contains("raditionally used"));
+        assertThat(evening.reasons()).hasSize(3).allMatch(r -> WORDS.say(r).contains("raditionally used"));
     }
 
     @Test
@@ -89,7 +91,7 @@ class BlendTest {
     void whatAsksForCareIsLeftOutAndSaidSo() {
         Blend evening = blend("evening", adultWith(70, Condition.SEDATIVE));
         assertThat(herbs(evening)).doesNotContain("valerian", "hop");
-        assertThat(evening.leftOut()).anyMatch(l -> l.startsWith("Valerian"));
+        assertThat(evening.leftOut()).anyMatch(l -> WORDS.say(l).startsWith("Valerian"));
     }
 
     @Test
@@ -113,8 +115,8 @@ class BlendTest {
     void nothingInTheHouseIsSaidAndNotInvented() {
         assertThatThrownBy(() ->
                         Blend.of(MATERIA, occasion("evening"), List.of("caraway", "honey"), Drinker.ADULT, 2, 200))
-                .isInstanceOf(InvalidInput.class)
-                .hasMessageContaining("there is none");
+                .isInstanceOf(InvalidInputException.class)
+                .satisfies(e -> assertThat(said(e)).contains("there is none"));
     }
 
     static Stream<Occasion> occasions() {

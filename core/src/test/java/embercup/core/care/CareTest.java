@@ -2,6 +2,7 @@ package embercup.core.care;
 
 import static embercup.core.Pots.MATERIA;
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.adultWith;
 import static embercup.core.Pots.child;
 import static embercup.core.Pots.dried;
@@ -16,6 +17,7 @@ import static embercup.core.Pots.strain;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import embercup.core.dose.DayLimits;
 import embercup.core.dose.Drinker;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Constituent;
@@ -25,8 +27,10 @@ import embercup.core.materia.Tradition;
 import embercup.core.measure.Unit;
 import embercup.core.plan.PlanRequest;
 import embercup.core.recipe.Recipe;
+import embercup.core.workings.Workings;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -94,9 +98,11 @@ class CareTest {
     @Test
     void caffeineHasItsOwnLimitInPregnancyAndForChildren() {
         var limit = MATERIA.limits().get(Constituent.CAFFEINE);
-        assertThat(Care.limitMg(limit, adultWith(60))).isEqualTo(400);
-        assertThat(Care.limitMg(limit, adultWith(60, Condition.PREGNANT))).isEqualTo(200);
-        assertThat(Care.limitMg(limit, child(8, 26))).isCloseTo(78, within(1e-9));
+        assertThat(DayLimits.forDrinker(limit, adultWith(60)).value()).isEqualTo(400);
+        assertThat(DayLimits.forDrinker(limit, adultWith(60, Condition.PREGNANT))
+                        .value())
+                .isEqualTo(200);
+        assertThat(DayLimits.forDrinker(limit, child(8, 26)).value()).isCloseTo(78, within(1e-9));
     }
 
     @Test
@@ -140,14 +146,14 @@ class CareTest {
         Drinker picky = new Drinker(30, OptionalDouble.of(60), Set.of(), Set.of(), Set.of("linden"));
         assertThat(judge(lindenCup(), picky, Map.of()).stops()).isFalse();
         assertThat(judge(lindenCup(), picky, Map.of()).cautions())
-                .anyMatch(c -> c.code().equals("dislike") && c.text().contains("linden"));
+                .anyMatch(c -> c.code().equals("dislike") && WORDS.say(c).contains("linden"));
     }
 
     @Test
     void aChildUnderTheHerbsFloorIsStopped() {
         assertThat(judge(decoction("willow-bark", Cut.CHOPPED, 1), child(15, 50), Map.of())
                         .cautions())
-                .anyMatch(c -> c.code().equals("age-floor") && c.text().contains("18"));
+                .anyMatch(c -> c.code().equals("age-floor") && WORDS.say(c).contains("18"));
         assertThat(judge(lindenCup(), child(8, 26), Map.of()).stops()).isFalse();
         assertThat(judge(lindenCup(), child(1, 10), Map.of()).cautions())
                 .anyMatch(c -> c.code().equals("under-two"));
@@ -172,11 +178,11 @@ class CareTest {
     /** 2 g of cassia at 3 000 mg/kg are 6 mg: the day of a 60 kg adult (EFSA 2008, BfR, mem). */
     @Test
     void aLoadOfTheDayAnswersWhy() {
-        var why = judge(decoction("cinnamon-cassia", Cut.CHOPPED, 1), adultWith(60), Map.of(Constituent.COUMARIN, 2.0))
-                .workings()
-                .get("dailyLoads.coumarin");
+        Care.Verdict verdict =
+                judge(decoction("cinnamon-cassia", Cut.CHOPPED, 1), adultWith(60), Map.of(Constituent.COUMARIN, 2.0));
+        var why = Objects.requireNonNull(verdict.workings().get("dailyLoads.coumarin"));
         assertThat(why.value()).isCloseTo(5, within(1e-6));
-        assertThat(why.inputs()).hasSize(3);
-        assertThat(why.inputs().get(2).value()).isCloseTo(6, within(1e-6));
+        assertThat(why.inputs()).extracting(Workings::value).containsExactly(3.0, 2.0);
+        assertThat(verdict.loads().get(0).limitMg()).isCloseTo(6, within(1e-6));
     }
 }

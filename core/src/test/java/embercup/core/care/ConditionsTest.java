@@ -2,6 +2,7 @@ package embercup.core.care;
 
 import static embercup.core.Pots.MATERIA;
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.adultWith;
 import static embercup.core.Pots.dried;
 import static embercup.core.Pots.pour;
@@ -90,7 +91,7 @@ class ConditionsTest {
     void whatIsGatheredWildIsCheckedAgainstItsLookAlikes() {
         assertThat(cautions("elderflower")).anySatisfy(c -> {
             assertThat(c.code()).isEqualTo("identity");
-            assertThat(c.text()).contains("Hemlock").contains("If in doubt, leave it out");
+            assertThat(WORDS.say(c)).contains("Hemlock").contains("If in doubt, leave it out");
         });
         assertThat(cautions("liquorice")).noneMatch(c -> c.code().equals("identity"));
     }

@@ -2,6 +2,7 @@ package embercup.core.care;
 
 import static embercup.core.Pots.MATERIA;
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.adultWith;
 import static embercup.core.Pots.child;
 import static embercup.core.Pots.dried;
@@ -62,7 +63,7 @@ class CourseOfCupsTest {
     void theShortestLimitOfAnyHerbInTheCupCounts() {
         assertThat(coded(cautions(PlanRequest.asWritten(SEEDS), History.NONE), "longest-run"))
                 .singleElement()
-                .satisfies(c -> assertThat(c.text()).contains("14 days"));
+                .satisfies(c -> assertThat(WORDS.say(c)).contains("14 days"));
     }
 
     @Test
@@ -81,7 +82,7 @@ class CourseOfCupsTest {
                 .withSchools(Schools.of(Tradition.MONOGRAPH).with(Choice.MONTHS));
         assertThat(coded(cautions(cup, History.NONE), "longest-run"))
                 .singleElement()
-                .satisfies(c -> assertThat(c.text()).contains("leave this herb out"));
+                .satisfies(c -> assertThat(WORDS.say(c)).contains("leave this herb out"));
     }
 
     // ---- tinctures
@@ -107,8 +108,7 @@ class CourseOfCupsTest {
         }
         BrewPlan plan = PLANNER.plan(tincture(child(12, 40)));
         assertThat(WayOut.of(MATERIA, plan, care.judge(plan, History.NONE)))
-                .anyMatch(w ->
-                        w.menstruum().filter(m -> m == Menstruum.Kind.GLYCERIN).isPresent());
+                .contains(new WayOut.DrawWith(Menstruum.Kind.GLYCERIN));
     }
 
     @Test
@@ -116,13 +116,13 @@ class CourseOfCupsTest {
         // 6 mL × 40 % × 0.789 g/mL = 1.9 g
         assertThat(coded(cautions(tincture(adultWith(70)), History.NONE), "alcohol"))
                 .singleElement()
-                .satisfies(c -> assertThat(c.text()).contains("1.9 g"));
+                .satisfies(c -> assertThat(WORDS.say(c)).contains("1.9 g"));
     }
 
     @Test
     void aBottleOfDropsIsNotOneDay() {
         BrewPlan plan = PLANNER.plan(tincture(adultWith(70)));
-        double mg = care.contents(plan).get(Constituent.GLYCYRRHIZIN);
+        double mg = care.contents(plan).get(Constituent.GLYCYRRHIZIN).value();
         // liquorice 40 mg/g (EU SCF, mem); 6 of 100 mL a day
         assertThat(mg / plan.additions().get(0).grams())
                 .isCloseTo(40 * 0.06, org.assertj.core.api.Assertions.within(0.01));
@@ -140,10 +140,10 @@ class CourseOfCupsTest {
                 pour(),
                 steep(10),
                 strain()));
-        assertThat(coded(cautions(ginger, History.NONE), "stomach").get(0).text())
+        assertThat(WORDS.say(coded(cautions(ginger, History.NONE), "stomach").get(0)))
                 .startsWith("Drink it with food");
         PlanRequest empty = ginger.withSchools(ginger.schools().with(Choice.EMPTY));
-        assertThat(coded(cautions(empty, History.NONE), "stomach").get(0).text())
+        assertThat(WORDS.say(coded(cautions(empty, History.NONE), "stomach").get(0)))
                 .contains("With food if it does");
     }
 
@@ -154,8 +154,8 @@ class CourseOfCupsTest {
         Recipe pot = rootPot().withAdditions(List.of(dried("liquorice", Cut.SLICED, 2, Unit.GRAM, 0)));
         BrewPlan first = PLANNER.plan(PlanRequest.asWritten(pot));
         BrewPlan second = PLANNER.plan(PlanRequest.asWritten(pot).spent(true));
-        double firstMg = care.contents(first).get(Constituent.GLYCYRRHIZIN);
-        assertThat(care.contents(second).get(Constituent.GLYCYRRHIZIN))
+        double firstMg = care.contents(first).get(Constituent.GLYCYRRHIZIN).value();
+        assertThat(care.contents(second).get(Constituent.GLYCYRRHIZIN).value())
                 .isLessThan(firstMg)
                 .isPositive();
     }
@@ -168,11 +168,11 @@ class CourseOfCupsTest {
         PlanRequest request = PlanRequest.asWritten(sweet).withDrinker(adultWith(70));
         BrewPlan plan = PLANNER.plan(request);
         WayOut smaller = WayOut.of(MATERIA, plan, care.judge(plan, History.NONE)).stream()
-                .filter(w -> w.share() > 0)
+                .filter(w -> Ways.share(w) > 0)
                 .findFirst()
                 .orElseThrow();
         // 100 mg a day = 2.5 g of liquorice at 4 % (EU SCF, mem)
-        double grams = plan.additions().get(0).grams() * smaller.share();
+        double grams = plan.additions().get(0).grams() * Ways.share(smaller);
         assertThat(grams).isBetween(2.4, 2.5);
     }
 

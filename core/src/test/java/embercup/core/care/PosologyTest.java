@@ -2,18 +2,22 @@ package embercup.core.care;
 
 import static embercup.core.Pots.MATERIA;
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.WORDS;
+import static embercup.core.Pots.kind;
+import static embercup.core.Pots.label;
 import static embercup.core.Pots.lindenCup;
 import static embercup.core.Pots.rootPot;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import embercup.core.materia.Severity;
+import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Posology.When;
 import embercup.core.recipe.Recipe;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -50,7 +54,7 @@ class PosologyTest {
                 "1.5  | BEFORE_BED    | 14 | 1 | 1.5 cups a day, before bed; 14 days, then 1 day off",
             })
     void itIsSaidAsACookSaysIt(double cupsADay, When when, int on, int off, String words) {
-        assertThat(cups(cupsADay, when, on, off).words()).isEqualTo(words);
+        assertThat(WORDS.say(cups(cupsADay, when, on, off))).isEqualTo(words);
     }
 
     private static Recipe fennelCup() {
@@ -74,7 +78,7 @@ class PosologyTest {
         assertThat(caution(fennelCup().taken(cups(1, When.ANY_TIME, most + 30, 7)), "posology-run"))
                 .hasValueSatisfying(c -> {
                     assertThat(c.severity()).isEqualTo(Severity.CARE);
-                    assertThat(c.text())
+                    assertThat(WORDS.say(c))
                             .contains((most + 30) + " days in a row")
                             .contains("no longer than");
                 });
@@ -85,7 +89,7 @@ class PosologyTest {
         assertThat(caution(lindenCup().taken(cups(2, When.ANY_TIME, 0, 0)), "posology-day"))
                 .isEmpty();
         assertThat(caution(lindenCup().taken(cups(12, When.ANY_TIME, 0, 0)), "posology-day"))
-                .hasValueSatisfying(c -> assertThat(c.text()).contains("Drink fewer cups"));
+                .hasValueSatisfying(c -> assertThat(WORDS.say(c)).contains("Drink fewer cups"));
     }
 
     @Test
@@ -107,13 +111,11 @@ class PosologyTest {
                 embercup.core.Pots.pour(),
                 embercup.core.Pots.steep(10),
                 embercup.core.Pots.strain());
-        assertThat(caution(irritating.taken(cups(1, When.EMPTY_STOMACH, 0, 0)), "stomach")
-                        .orElseThrow()
-                        .text())
+        assertThat(WORDS.say(caution(irritating.taken(cups(1, When.EMPTY_STOMACH, 0, 0)), "stomach")
+                        .orElseThrow()))
                 .contains("empty stomach here");
-        assertThat(caution(irritating.taken(cups(1, When.WITH_FOOD, 0, 0)), "stomach")
-                        .orElseThrow()
-                        .text())
+        assertThat(WORDS.say(caution(irritating.taken(cups(1, When.WITH_FOOD, 0, 0)), "stomach")
+                        .orElseThrow()))
                 .startsWith("Drink it with food");
     }
 
@@ -121,8 +123,8 @@ class PosologyTest {
     void aBreakWithoutDaysBeforeItAndTwentyCupsADayAreRefused() {
         Recipe wrong = lindenCup().taken(cups(20, When.ANY_TIME, 0, 7));
         assertThatThrownBy(() -> PLANNER.plan(PlanRequest.asWritten(wrong)))
-                .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.violations())
-                        .extracting(InvalidInput.Violation::field)
+                .isInstanceOfSatisfying(InvalidInputException.class, e -> assertThat(e.violations())
+                        .extracting(InvalidInputException.Violation::field)
                         .containsExactlyInAnyOrder("recipe.posology.cupsADay", "recipe.posology.daysOn"));
     }
 
@@ -132,10 +134,9 @@ class PosologyTest {
                 .withAdditions(rootPot().additions().stream()
                         .map(a -> a.prepared("scrubbed, skin on"))
                         .toList());
-        assertThat(PLANNER.plan(PlanRequest.asWritten(own)).additions())
-                .allSatisfy(a -> assertThat(a.prep()).isEqualTo("scrubbed, skin on"));
-        assertThat(PLANNER.plan(PlanRequest.asWritten(own)).steps())
-                .filteredOn(s -> s.kind().equals("prep"))
-                .allSatisfy(s -> assertThat(s.label()).endsWith("scrubbed, skin on"));
+        BrewPlan plan = PLANNER.plan(PlanRequest.asWritten(own));
+        assertThat(plan.additions()).allSatisfy(a -> assertThat(WORDS.prep(a)).isEqualTo("scrubbed, skin on"));
+        assertThat(plan.steps()).filteredOn(s -> kind(s).equals("prep")).allSatisfy(s -> assertThat(label(plan, s))
+                .endsWith("scrubbed, skin on"));
     }
 }

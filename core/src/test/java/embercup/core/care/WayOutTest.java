@@ -2,6 +2,7 @@ package embercup.core.care;
 
 import static embercup.core.Pots.MATERIA;
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.adultWith;
 import static embercup.core.Pots.child;
 import static embercup.core.Pots.dried;
@@ -53,11 +54,11 @@ class WayOutTest {
     void insteadOfLiquoriceFennelForBloodPressureTablets() {
         List<WayOut> ways = ways(pot(2, LIQUORICE, PEEL), adultWith(61, Condition.HIGH_BLOOD_PRESSURE), Map.of());
         assertThat(ways).anySatisfy(w -> {
-            assertThat(w.herb()).contains("liquorice");
-            assertThat(w.with()).contains("fennel");
-            assertThat(w.text()).contains("no glycyrrhizin");
+            assertThat(Ways.herb(w)).contains("liquorice");
+            assertThat(Ways.with(w)).contains("fennel");
+            assertThat(WORDS.say(w)).contains("no glycyrrhizin");
         });
-        assertThat(ways).anyMatch(w -> w.with().isEmpty() && w.text().equals("Leave the liquorice root out"));
+        assertThat(ways).anyMatch(w -> Ways.with(w).isEmpty() && WORDS.say(w).equals("Leave the liquorice root out"));
     }
 
     @Test
@@ -68,12 +69,12 @@ class WayOutTest {
         List<WayOut> ways = ways(stopped, siv, Map.of());
         assertThat(ways).isNotEmpty();
         for (WayOut way : ways) {
-            String herb = way.herb().orElseThrow();
-            Recipe changed = way.with()
+            String herb = Ways.herb(way).orElseThrow();
+            Recipe changed = Ways.with(way)
                     .map(w -> substitution.replace(stopped, herb, w, "with"))
                     .orElseGet(() -> substitution.leaveOut(stopped, herb, "herb"));
             assertThat(care.judge(plan(changed, siv), History.NONE).stops())
-                    .as(way.text())
+                    .as(WORDS.say(way))
                     .isFalse();
         }
     }
@@ -85,7 +86,7 @@ class WayOutTest {
                 pot(1, dried("dandelion", Cut.SLICED, 3, Unit.GRAM, 0), PEEL),
                 adultWith(70, Condition.DAISY_ALLERGY),
                 Map.of());
-        assertThat(ways).extracting(WayOut::with).containsOnly(Optional.empty());
+        assertThat(ways).extracting(Ways::with).containsOnly(Optional.empty());
     }
 
     @Test
@@ -102,15 +103,15 @@ class WayOutTest {
         Recipe sage = pot(3, dried("sage", Cut.CHOPPED, 3, Unit.GRAM, 0));
         List<WayOut> ways = ways(sage, adultWith(66), Map.of(Constituent.THUJONE, 2.0));
         assertThat(ways).anySatisfy(w -> {
-            assertThat(w.cups()).isEqualTo(2);
-            assertThat(w.text()).isEqualTo("Make 2 cups only");
+            assertThat(Ways.cups(w)).isEqualTo(2);
+            assertThat(WORDS.say(w)).isEqualTo("Make 2 cups only");
         });
         BrewPlan two = PLANNER.plan(
                 PlanRequest.asWritten(sage).withDrinker(adultWith(66)).withCups(2));
         assertThat(care.judge(two, History.ofDay(Map.of(Constituent.THUJONE, 2.0)))
                         .stops())
                 .isFalse();
-        assertThat(ways(sage, adultWith(66), Map.of(Constituent.THUJONE, 6.0))).noneMatch(w -> w.cups() > 0);
+        assertThat(ways(sage, adultWith(66), Map.of(Constituent.THUJONE, 6.0))).noneMatch(w -> Ways.cups(w) > 0);
     }
 
     /** Nine grams are clipped to the day's most before the limit of thujone is looked at. */
@@ -122,23 +123,23 @@ class WayOutTest {
         BrewPlan plan = PLANNER.plan(four);
         List<WayOut> ways = WayOut.of(MATERIA, plan, care.judge(plan, History.NONE));
         assertThat(ways).isNotEmpty().allSatisfy(w -> {
-            PlanRequest taken = w.cups() > 0
-                    ? four.withCups(w.cups())
-                    : four.withRecipe(
-                            new Substitution(MATERIA, MeasureCustom.DEFAULT).lessen(sage, "sage", w.share(), "share"));
-            if (w.cups() > 0 || w.share() > 0) {
+            PlanRequest taken = Ways.cups(w) > 0
+                    ? four.withCups(Ways.cups(w))
+                    : four.withRecipe(new Substitution(MATERIA, MeasureCustom.DEFAULT)
+                            .lessen(sage, "sage", Ways.share(w), "share"));
+            if (Ways.cups(w) > 0 || Ways.share(w) > 0) {
                 assertThat(care.judge(PLANNER.plan(taken), History.NONE).stops())
-                        .as(w.text())
+                        .as(WORDS.say(w))
                         .isFalse();
             }
         });
-        assertThat(ways).anyMatch(w -> w.share() > 0);
+        assertThat(ways).anyMatch(w -> Ways.share(w) > 0);
     }
 
     @Test
     void aHerbForGrownUpsIsReplacedByOneForTheChild() {
         List<WayOut> ways = ways(pot(1, dried("sage", Cut.CHOPPED, 1, Unit.GRAM, 0), PEEL), child(8, 26), Map.of());
-        assertThat(ways).anyMatch(w -> w.with().filter("thyme"::equals).isPresent());
+        assertThat(ways).anyMatch(w -> Ways.with(w).filter("thyme"::equals).isPresent());
     }
 
     @Test

@@ -1,6 +1,6 @@
 package embercup.core.live;
 
-import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.kind;
 import static embercup.core.Pots.lindenCup;
 import static embercup.core.Pots.plan;
 import static embercup.core.Pots.rootPot;
@@ -32,10 +32,10 @@ class LiveBrewTest {
         List<BrewEvent> events = startedAt(EIGHT);
         int n = 1;
         for (Step s : plan.steps()) {
-            if (s.key().equals(key)) {
+            if (s.id().equals(key)) {
                 break;
             }
-            events.add(new BrewEvent.StepDone(id(n++), EIGHT.plusMillis(Math.round(s.endS() * 1000)), s.key()));
+            events.add(new BrewEvent.StepDone(id(n++), EIGHT.plusMillis(Math.round(s.endS() * 1000)), s.id()));
         }
         return events;
     }
@@ -43,9 +43,9 @@ class LiveBrewTest {
     @Test
     void aStartedBrewShowsItsFirstStepAndWhenItIsReady() {
         BrewPlan plan = plan(rootPot());
-        LiveBrew live = LiveBrew.fold(PLANNER, plan, startedAt(EIGHT));
+        LiveBrew live = LiveBrew.fold(plan, startedAt(EIGHT));
         assertThat(live.phase()).isEqualTo(LiveBrew.Phase.RUNNING);
-        assertThat(live.now().orElseThrow().step().key()).isEqualTo("prep.0");
+        assertThat(live.now().orElseThrow().step().id()).isEqualTo("prep.0");
         assertThat(live.readyAt().orElseThrow())
                 .isBetween(EIGHT.plusSeconds((long) plan.totalS() - 2), EIGHT.plusSeconds((long) plan.totalS() + 2));
     }
@@ -54,12 +54,12 @@ class LiveBrewTest {
     void theClockGoesOnWhileNobodyLooks() {
         BrewPlan plan = plan(rootPot());
         List<BrewEvent> events = until(plan, "s1");
-        LiveBrew before = LiveBrew.fold(PLANNER, plan, events);
-        LiveBrew after = LiveBrew.fold(PLANNER, plan, List.copyOf(events));
+        LiveBrew before = LiveBrew.fold(plan, events);
+        LiveBrew after = LiveBrew.fold(plan, List.copyOf(events));
         assertThat(after.now()).isEqualTo(before.now());
         assertThat(after.now().orElseThrow().dueAt())
                 .isEqualTo(before.now().orElseThrow().dueAt());
-        assertThat(after.now().orElseThrow().step().kind()).isEqualTo("simmer");
+        assertThat(after.now().orElseThrow().step()).matches(s -> kind(s).equals("simmer"));
     }
 
     @Test
@@ -68,7 +68,7 @@ class LiveBrewTest {
         List<BrewEvent> events = until(plan, "s1");
         List<BrewEvent> twice = new ArrayList<>(events);
         twice.addAll(events);
-        assertThat(LiveBrew.fold(PLANNER, plan, twice)).isEqualTo(LiveBrew.fold(PLANNER, plan, events));
+        assertThat(LiveBrew.fold(plan, twice)).isEqualTo(LiveBrew.fold(plan, events));
     }
 
     @Test
@@ -77,12 +77,7 @@ class LiveBrewTest {
         List<BrewEvent> events = until(plan, "s1");
         BrewEvent last = events.get(events.size() - 1);
         events.add(new BrewEvent.Undone(id(99), EIGHT.plusSeconds(900), last.id()));
-        assertThat(LiveBrew.fold(PLANNER, plan, events)
-                        .now()
-                        .orElseThrow()
-                        .step()
-                        .key())
-                .isEqualTo("s0");
+        assertThat(LiveBrew.fold(plan, events).now().orElseThrow().step().id()).isEqualTo("s0");
     }
 
     @Test
@@ -90,11 +85,11 @@ class LiveBrewTest {
         BrewPlan plan = plan(rootPot());
         List<BrewEvent> events = until(plan, "s0");
         Step heat = plan.steps().stream()
-                .filter(s -> s.key().equals("s0"))
+                .filter(s -> s.id().equals("s0"))
                 .findFirst()
                 .orElseThrow();
         events.add(new BrewEvent.StepDone(id(50), EIGHT.plusMillis(Math.round((heat.endS() + 120) * 1000)), "s0"));
-        LiveBrew live = LiveBrew.fold(PLANNER, plan, events);
+        LiveBrew live = LiveBrew.fold(plan, events);
         assertThat(live.lateS()).isCloseTo(120, within(3.0));
     }
 
@@ -105,8 +100,8 @@ class LiveBrewTest {
         List<BrewEvent> early = new ArrayList<>(onTime.subList(0, onTime.size() - 1));
         Instant poured = onTime.get(onTime.size() - 2).at();
         early.add(new BrewEvent.StepDone(id(77), poured.plusSeconds(120), "s1"));
-        assertThat(LiveBrew.fold(PLANNER, plan, onTime).strengthChange()).isCloseTo(0, within(0.02));
-        assertThat(LiveBrew.fold(PLANNER, plan, early).strengthChange()).isLessThan(-0.2);
+        assertThat(LiveBrew.fold(plan, onTime).strengthChange()).isCloseTo(0, within(0.02));
+        assertThat(LiveBrew.fold(plan, early).strengthChange()).isLessThan(-0.2);
     }
 
     @Test
@@ -116,7 +111,7 @@ class LiveBrewTest {
         events.add(new BrewEvent.Finished(id(80), EIGHT.plusSeconds(1000)));
         events.add(new BrewEvent.Noted(
                 id(81), EIGHT.plusSeconds(2000), 1, 4, "honeyed", "a little less", BrewEvent.Look.NOTHING));
-        LiveBrew live = LiveBrew.fold(PLANNER, plan, events);
+        LiveBrew live = LiveBrew.fold(plan, events);
         assertThat(live.phase()).isEqualTo(LiveBrew.Phase.FINISHED);
         assertThat(live.note().orElseThrow().change()).isEqualTo("a little less");
         assertThat(live.now()).isEmpty();
@@ -127,7 +122,7 @@ class LiveBrewTest {
         BrewPlan plan = plan(lindenCup());
         List<BrewEvent> events = until(plan, "s0.heat");
         events.add(new BrewEvent.StepDone(id(60), EIGHT.plusSeconds(600), "s0.heat"));
-        LiveBrew live = LiveBrew.fold(PLANNER, plan, events);
+        LiveBrew live = LiveBrew.fold(plan, events);
         assertThat(live.lateS()).isGreaterThan(400);
         assertThat(live.strengthChange()).isCloseTo(0, within(0.001));
     }

@@ -3,6 +3,7 @@ package embercup.core.live;
 import static embercup.core.Pots.PLANNER;
 import static embercup.core.Pots.dried;
 import static embercup.core.Pots.heat;
+import static embercup.core.Pots.kind;
 import static embercup.core.Pots.lindenCup;
 import static embercup.core.Pots.macerate;
 import static embercup.core.Pots.recipe;
@@ -54,7 +55,7 @@ class SimulatedKitchenTest {
         }
 
         LiveBrew live() {
-            return LiveBrew.fold(PLANNER, plan, events);
+            return LiveBrew.fold(plan, events);
         }
 
         SimulatedKitchen.Readings read() {
@@ -68,14 +69,14 @@ class SimulatedKitchenTest {
                 if (live.now().isEmpty()) {
                     return kind.equals("end") ? Optional.of(read()) : Optional.empty();
                 }
-                if (live.now().get().step().kind().equals(kind)) {
+                if (kind(live.now().get().step()).equals(kind)) {
                     return Optional.of(read());
                 }
                 double length = live.now().get().step().durationS();
                 now = now.plusSeconds(Math.max(2, (long) (length / 60)));
                 if (read().fulfilled()) {
                     events.add(new BrewEvent.StepDone(
-                            id(), now, live.now().get().step().key()));
+                            id(), now, live.now().get().step().id()));
                 }
             }
             return Optional.empty();
@@ -143,8 +144,8 @@ class SimulatedKitchenTest {
         Brewing pot = new Brewing(cup, EXACT);
         SimulatedKitchen.Readings poured = pot.until("cool").orElseThrow();
         List<BrewEvent> unstrained = pot.events.subList(0, pot.events.size() - 1);
-        double before = EXACT.at(pot.plan, LiveBrew.fold(PLANNER, pot.plan, unstrained), pot.now)
-                .tempC();
+        double before =
+                EXACT.at(pot.plan, LiveBrew.fold(pot.plan, unstrained), pot.now).tempC();
         double water = poured.waterMl() * 4.186;
         double mugs = 2 * 300.0;
         assertThat(poured.tempC()).isCloseTo((water * before + mugs * 20) / (water + mugs), within(1.0));

@@ -1,6 +1,6 @@
 package embercup.core.live;
 
-import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.dried;
 import static embercup.core.Pots.heat;
 import static embercup.core.Pots.lindenCup;
@@ -45,11 +45,11 @@ class TurnedByHandTest {
             plan = plan(recipe);
             events.add(new BrewEvent.Started(id(), EIGHT));
             for (Step s : plan.steps()) {
-                if (s.key().equals(key)) {
+                if (s.id().equals(key)) {
                     begins = EIGHT.plusMillis(Math.round(s.startS() * 1000));
                     return;
                 }
-                events.add(new BrewEvent.StepDone(id(), EIGHT.plusMillis(Math.round(s.endS() * 1000)), s.key()));
+                events.add(new BrewEvent.StepDone(id(), EIGHT.plusMillis(Math.round(s.endS() * 1000)), s.id()));
             }
         }
 
@@ -68,12 +68,12 @@ class TurnedByHandTest {
         }
 
         LiveBrew live() {
-            return LiveBrew.fold(PLANNER, plan, events);
+            return LiveBrew.fold(plan, events);
         }
 
         double lengthS(String step) {
             LiveStep live = live().steps().stream()
-                    .filter(s -> s.step().key().equals(step))
+                    .filter(s -> s.step().id().equals(step))
                     .findFirst()
                     .orElseThrow();
             return Duration.between(live.beganAt().orElseThrow(), live.dueAt()).toMillis() / 1000.0;
@@ -102,7 +102,7 @@ class TurnedByHandTest {
         double lost = open.live().predicted().water().evaporatedMl();
         double openRate = 250 / Water.latentHeatJPerG(covered.plan.boilingC());
         assertThat(lost - held).as("four fifths of 25 min at 250 W").isCloseTo(openRate * 0.8 * 1500, within(12.0));
-        assertThat(open.live().advice())
+        assertThat(WORDS.say(open.live().advice().orElseThrow()))
                 .as("what the steam took can be put back")
                 .contains("mL of hot water");
     }
@@ -159,8 +159,8 @@ class TurnedByHandTest {
     void anUncoveredTeapotLosesAromaAndHeat() {
         Brew open = new Brew(lindenCup(), "s1").turn(Turn.LID_OFF, 0);
         assertThat(open.live().predicted().aroma()).isLessThan(open.plan.aroma() - 0.02);
-        assertThat(open.live().predicted().brew().cupC())
-                .isLessThan(open.plan.brew().cupC() - 1);
+        assertThat(open.live().predicted().brew().cup().celsius())
+                .isLessThan(open.plan.brew().cup().celsius() - 1);
     }
 
     @Test
@@ -192,7 +192,7 @@ class TurnedByHandTest {
                 .as("a slow stove boils nothing away")
                 .isCloseTo(slow.plan.water().evaporatedMl(), within(5.0));
         Brew dry = new Brew(rootPot(), "s0").done("s0", planned + 3 * 3600);
-        assertThat(dry.live().advice()).startsWith("The pot may have boiled dry");
+        assertThat(WORDS.say(dry.live().advice().orElseThrow())).startsWith("The pot may have boiled dry");
     }
 
     @Test
@@ -256,7 +256,7 @@ class TurnedByHandTest {
         Brew cup = new Brew(lindenCup(), "s1");
         cup.events.add(new BrewEvent.StepDone(cup.id(), cup.begins.plusSeconds(400), "s1", BrewEvent.Sign.SMELL));
         assertThat(cup.live().steps())
-                .filteredOn(s -> s.step().key().equals("s1"))
+                .filteredOn(s -> s.step().id().equals("s1"))
                 .singleElement()
                 .satisfies(s -> assertThat(s.sign()).isEqualTo(BrewEvent.Sign.SMELL));
         assertThat(cup.live().strengthChange()).isNegative();

@@ -1,6 +1,7 @@
 package embercup.core.materia;
 
 import static embercup.core.Pots.MATERIA;
+import static embercup.core.Pots.said;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -13,7 +14,7 @@ import com.networknt.schema.SpecVersion;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
 import java.io.InputStream;
 import java.util.List;
 import java.util.Map;
@@ -123,8 +124,8 @@ class MateriaTest {
     @Test
     void aCutWithoutAFigureTakesTheNearestAndSaysSo() {
         HerbMeasure.Conversion crushed = grams("dandelion", Form.DRIED, Cut.CRUSHED, 1, "tsp");
-        assertThat(crushed.nearest()).contains("chopped");
-        assertThat(crushed.workings().inputs()).anyMatch(w -> w.label().contains("the nearest to crushed"));
+        assertThat(crushed.nearest()).contains(new HerbMeasure.Nearest.OfCut(Cut.CHOPPED));
+        assertThat(crushed.workings().inputs()).hasSize(2);
         assertThat(grams("dandelion", Form.DRIED, Cut.SLICED, 1, "tsp").nearest())
                 .isEmpty();
     }
@@ -132,15 +133,15 @@ class MateriaTest {
     @Test
     void aHerbIsNotCountedInUnitsItDoesNotComeIn() {
         assertThatThrownBy(() -> grams("ginger", Form.FRESH, Cut.WHOLE, 1, "stick"))
-                .isInstanceOf(InvalidInput.class)
-                .hasMessageContaining("counted in slice, in");
+                .isInstanceOf(InvalidInputException.class)
+                .satisfies(e -> assertThat(said(e)).contains("counted in slice, in"));
     }
 
     @Test
     void anUnknownHerbIsAnsweredWithItsNeighbours() {
         assertThatThrownBy(() -> MATERIA.herb("lemon-blam", "herb"))
-                .isInstanceOf(InvalidInput.class)
-                .hasMessageContaining("lemon-balm");
+                .isInstanceOf(InvalidInputException.class)
+                .satisfies(e -> assertThat(said(e)).contains("lemon-balm"));
     }
 
     @Test

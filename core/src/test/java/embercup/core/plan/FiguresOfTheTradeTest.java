@@ -136,7 +136,7 @@ class FiguresOfTheTradeTest {
     @Test
     void honeyWaitsLongerThanTheFirstSip() {
         BrewPlan plan = plan(embercup.core.Pots.lindenCup());
-        assertThat(plan.brew().drinkableAfterS() / 60).isLessThan(16.0);
-        assertThat(plan.brew().honeyAfterS() / 60).isBetween(15.0, 45.0);
+        assertThat(plan.brew().cup().drinkableAfterS().orElseThrow() / 60).isLessThan(16.0);
+        assertThat(plan.brew().cup().honeyAfterS().orElseThrow() / 60).isBetween(15.0, 45.0);
     }
 }

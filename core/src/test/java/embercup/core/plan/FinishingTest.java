@@ -1,8 +1,11 @@
 package embercup.core.plan;
 
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.dried;
 import static embercup.core.Pots.fresh;
+import static embercup.core.Pots.kind;
+import static embercup.core.Pots.label;
 import static embercup.core.Pots.plan;
 import static embercup.core.Pots.pour;
 import static embercup.core.Pots.recipe;
@@ -46,14 +49,14 @@ class FinishingTest {
     void honeyWaitsUntilTheCupIsBelowForty() {
         BrewPlan plan = plan(honeyCup());
         Step cool = plan.steps().stream()
-                .filter(s -> s.kind().equals("cool"))
+                .filter(s -> kind(s).equals("cool"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(cool.until()).isEqualTo("until 40 °C");
+        assertThat(WORDS.until(plan, cool)).isEqualTo("until 40 °C");
         assertThat(cool.durationS() / 60)
                 .as("an open mug from about 75 °C: 20–30 min time constant (common practice)")
                 .isBetween(12.0, 45.0);
-        assertThat(plan.reasons()).anyMatch(r -> r.text().contains("Honey"));
+        assertThat(plan.reasons()).anyMatch(r -> WORDS.say(r).contains("Honey"));
     }
 
     @Test
@@ -71,7 +74,7 @@ class FinishingTest {
                 .endsWith(StageKind.STRAIN, StageKind.FINISH, StageKind.COOL, StageKind.FINISH);
         assertThat(startC(plan, "ghee")).isGreaterThan(45);
         assertThat(startC(plan, "honey")).isBetween(39.0, 40.1);
-        assertThat(plan.steps().stream().filter(s -> s.kind().equals("finish")).map(Step::label))
+        assertThat(plan.steps().stream().filter(s -> kind(s).equals("finish")).map(s -> label(plan, s)))
                 .containsExactly(
                         "Stir ghee into each cup, while it is above 45 °C", "Stir honey into each cup, below 40 °C");
         assertThat(plan.notes()).noneMatch(c -> c.code().equals("cup-too-cool"));
@@ -105,7 +108,7 @@ class FinishingTest {
         assertThat(plan(jar).notes())
                 .filteredOn(c -> c.code().equals("cup-too-cool"))
                 .singleElement()
-                .satisfies(c -> assertThat(c.text()).contains("melts at about 25 °C"));
+                .satisfies(c -> assertThat(WORDS.say(c)).contains("melts at about 25 °C"));
     }
 
     /** A mug takes the boil off: about 80 °C are left in it, and lemon and milk need not wait (design value of the gate). */
@@ -113,11 +116,11 @@ class FinishingTest {
     void lemonGoesIntoACupThatIsNoLongerScalding() {
         BrewPlan plan = plan(finishedWith(spoon("lemon-juice", 3)));
         assertThat(startC(plan, "lemon-juice")).isLessThan(85);
-        assertThat(plan.steps()).noneMatch(s -> s.kind().equals("cool"));
-        assertThat(plan.steps().get(plan.steps().size() - 1).label())
+        assertThat(plan.steps()).noneMatch(s -> kind(s).equals("cool"));
+        assertThat(label(plan, plan.steps().get(plan.steps().size() - 1)))
                 .isEqualTo("Stir lemon juice into each cup, below 85 °C");
-        assertThat(plan.reasons()).noneMatch(r -> r.text().contains("waits"));
-        assertThat(plan.steps().stream().filter(s -> s.kind().equals("strain")).map(Step::confirm))
+        assertThat(plan.reasons()).noneMatch(r -> WORDS.say(r).contains("waits"));
+        assertThat(plan.steps().stream().filter(s -> kind(s).equals("strain")).map(s -> WORDS.confirm(plan, s)))
                 .as("what is confirmed is what comes next")
                 .containsExactly("Finish the cup");
     }
@@ -125,12 +128,12 @@ class FinishingTest {
     @Test
     void fatAcidAndHoneyEachHaveTheirTurn() {
         BrewPlan plan = plan(finishedWith(spoon("honey", 3), spoon("lemon-juice", 3), spoon("ghee", 3)));
-        assertThat(plan.steps().stream().filter(s -> s.kind().equals("finish")).map(Step::label))
+        assertThat(plan.steps().stream().filter(s -> kind(s).equals("finish")).map(s -> label(plan, s)))
                 .containsExactly(
                         "Stir ghee into each cup, while it is above 45 °C",
                         "Stir lemon juice into each cup, below 85 °C",
                         "Stir honey into each cup, below 40 °C");
-        assertThat(plan.steps().stream().filter(s -> s.kind().equals("cool"))).hasSize(1);
+        assertThat(plan.steps().stream().filter(s -> kind(s).equals("cool"))).hasSize(1);
     }
 
     /** Acid coagulates the milk's casein (common practice, no source). */
@@ -138,7 +141,7 @@ class FinishingTest {
     void milkAndLemonInOneCupAreTold() {
         assertThat(plan(finishedWith(spoon("milk", 3), spoon("lemon-juice", 3))).notes())
                 .anyMatch(c -> c.code().equals("curdles")
-                        && c.text().equals("Milk splits in a cup with lemon juice: leave one of them out."));
+                        && WORDS.say(c).equals("Milk splits in a cup with lemon juice: leave one of them out."));
         assertThat(plan(finishedWith(spoon("milk", 3))).notes())
                 .noneMatch(c -> c.code().equals("curdles"));
     }
@@ -147,8 +150,8 @@ class FinishingTest {
     void whatGoesIntoTheCupIsMeasuredByTheCup() {
         BrewPlan plan = plan(honeyCup());
         PlannedAddition honey = plan.additions().get(1);
-        assertThat(honey.measure()).isEqualTo("1 tsp to each cup");
-        assertThat(honey.inCup()).isEqualTo("below 40 °C");
-        assertThat(plan.steps()).anyMatch(s -> s.label().equals("Put the honey ready, 1 tsp to each cup"));
+        assertThat(WORDS.measure(honey)).isEqualTo("1 tsp to each cup");
+        assertThat(WORDS.inCup(honey)).isEqualTo("below 40 °C");
+        assertThat(plan.steps()).anyMatch(s -> label(plan, s).equals("Put the honey ready, 1 tsp to each cup"));
     }
 }

@@ -1,6 +1,7 @@
 package embercup.core.plan;
 
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.lindenCup;
 import static embercup.core.Pots.rootPot;
 import static embercup.core.Pots.twoBoils;
@@ -61,7 +62,7 @@ class InterleavingTest {
         assertOnePairOfHands(outcome);
         assertThat(outcome.placed()).anySatisfy(p -> {
             assertThat(p.movedS()).isNegative();
-            assertThat(p.why()).contains("your hands");
+            assertThat(WORDS.say(p.why().orElseThrow())).contains("your hands");
         });
         assertThat(outcome.placed()).anySatisfy(p -> assertThat(p.movedS()).isZero());
     }
@@ -91,7 +92,7 @@ class InterleavingTest {
         assertThat(late.startS() - early.startS())
                 .as("heating and 25 min of simmer")
                 .isGreaterThan(25 * 60);
-        assertThat(early.why()).contains("small burner");
+        assertThat(WORDS.say(early.why().orElseThrow())).contains("small burner");
     }
 
     @Test
@@ -103,7 +104,7 @@ class InterleavingTest {
         assertThat(outcome.clashes()).singleElement().satisfies(c -> {
             assertThat(c.pot().name()).isEqualTo("second");
             assertThat(c.with()).isEqualTo("first");
-            assertThat(c.why()).contains("ready on the minute");
+            assertThat(WORDS.say(c)).contains("ready on the minute");
         });
         assertThat(outcome.placed()).hasSize(1);
     }

@@ -1,8 +1,11 @@
 package embercup.core.plan;
 
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.dried;
 import static embercup.core.Pots.fresh;
+import static embercup.core.Pots.kind;
+import static embercup.core.Pots.label;
 import static embercup.core.Pots.lindenCup;
 import static embercup.core.Pots.macerate;
 import static embercup.core.Pots.pour;
@@ -25,7 +28,7 @@ import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools.Choice;
 import embercup.core.recipe.Stage;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -77,11 +80,11 @@ class MethodsTest {
     void aTinctureIsCoveredLabelledAndShaken() {
         BrewPlan plan = plan(yarrowTincture(40));
         Step stand = plan.steps().stream()
-                .filter(s -> s.kind().equals("macerate"))
+                .filter(s -> kind(s).equals("macerate"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(stand.label()).contains("spirit of 40 %", "label", "shake", "35 days");
-        assertThat(plan.steps().get(plan.steps().size() - 1).label()).contains("press", "dropper");
+        assertThat(WORDS.label(plan, stand)).contains("spirit of 40 %", "label", "shake", "35 days");
+        assertThat(label(plan, plan.steps().get(plan.steps().size() - 1))).contains("press", "dropper");
         // the press leaves 2 mL of menstruum in a gram of herb (dispensary practice, mem)
         assertThat(plan.water().pourMl() - plan.water().yieldMl()).isCloseTo(200, within(2.0));
     }
@@ -97,15 +100,15 @@ class MethodsTest {
                         strain())
                 .in(Menstruum.spirit(40));
         assertThatThrownBy(() -> plan(burning))
-                .isInstanceOf(InvalidInput.class)
-                .hasMessageContaining("no heat under spirit");
+                .isInstanceOf(InvalidInputException.class)
+                .satisfies(e -> assertThat(embercup.core.Pots.said(e)).contains("no heat under spirit"));
     }
 
     @Test
     void aWeakSpiritDoesNotKeepATincture() {
         assertThatThrownBy(() -> plan(yarrowTincture(15)))
-                .isInstanceOf(InvalidInput.class)
-                .hasMessageContaining("25 to 96 %");
+                .isInstanceOf(InvalidInputException.class)
+                .satisfies(e -> assertThat(embercup.core.Pots.said(e)).contains("25 to 96 %"));
     }
 
     @Test
@@ -141,7 +144,7 @@ class MethodsTest {
                 .diluted(3);
         BrewPlan plan = plan(eight);
         assertThat(plan.water().yieldMl()).isCloseTo(480, within(1.0));
-        assertThat(plan.steps().get(plan.steps().size() - 1).label())
+        assertThat(label(plan, plan.steps().get(plan.steps().size() - 1)))
                 .contains("a jar", "shake", "serve 60 mL with 180 mL of water");
         assertThat(plan(PlanRequest.asWritten(eight).withCups(16)).water().yieldMl())
                 .isCloseTo(960, within(1.0));
@@ -162,7 +165,7 @@ class MethodsTest {
         assertThat(again.water().pourMl())
                 .as("wet herbs take no more water")
                 .isCloseTo(once.water().pourMl() - once.water().retainedMl(), within(5.0));
-        assertThat(again.steps()).noneMatch(s -> s.kind().equals("prep"));
+        assertThat(again.steps()).noneMatch(s -> kind(s).equals("prep"));
     }
 
     @Test
@@ -189,8 +192,8 @@ class MethodsTest {
     }
 
     private static String lastLabel(PlanRequest request) {
-        List<Step> steps = plan(request).steps();
-        return steps.get(steps.size() - 1).label();
+        BrewPlan plan = plan(request);
+        return label(plan, plan.steps().get(plan.steps().size() - 1));
     }
 
     // ---- the dose in the school's words
@@ -207,10 +210,10 @@ class MethodsTest {
     }
 
     private static String said(PlanRequest request, Choice choice) {
-        return plan(request.withSchools(request.schools().with(choice)))
+        return WORDS.say(plan(request.withSchools(request.schools().with(choice)))
                 .additions()
                 .get(0)
-                .said();
+                .said());
     }
 
     @Test
@@ -222,12 +225,11 @@ class MethodsTest {
                 List.of(fresh("ginger", Cut.SLICED, 12, Unit.GRAM, 0)),
                 simmer(10, true),
                 strain()));
-        assertThat(plan(pot).additions().get(0).prep()).contains("leave the skin on");
-        assertThat(plan(pot.withSchools(pot.schools().with(Choice.PEELED)))
+        assertThat(WORDS.prep(plan(pot).additions().get(0))).contains("leave the skin on");
+        assertThat(WORDS.prep(plan(pot.withSchools(pot.schools().with(Choice.PEELED)))
                         .additions()
-                        .get(0)
-                        .prep())
-                .contains("wash; peel")
+                        .get(0)))
+                .contains("wash, peel")
                 .doesNotContain("skin");
     }
 

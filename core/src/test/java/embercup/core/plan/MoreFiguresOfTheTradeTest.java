@@ -7,6 +7,8 @@ import static embercup.core.Pots.boil;
 import static embercup.core.Pots.dried;
 import static embercup.core.Pots.fresh;
 import static embercup.core.Pots.heat;
+import static embercup.core.Pots.kind;
+import static embercup.core.Pots.label;
 import static embercup.core.Pots.pour;
 import static embercup.core.Pots.recipe;
 import static embercup.core.Pots.reduce;
@@ -63,7 +65,7 @@ class MoreFiguresOfTheTradeTest {
                 pot.additions(),
                 pot.stages());
         Step reduction = plan(written).steps().stream()
-                .filter(s -> s.kind().equals("reduce"))
+                .filter(s -> kind(s).equals("reduce"))
                 .findFirst()
                 .orElseThrow();
         assertThat(reduction.durationS() / 60).isBetween(least, most);
@@ -84,7 +86,7 @@ class MoreFiguresOfTheTradeTest {
         BrewPlan plan = plan(jar);
         assertThat(plan.water().yieldMl()).isCloseTo(6 * US_CUP_ML, within(2.0));
         assertThat(plan.totalS() / 3600).isBetween(8.0, 9.0);
-        assertThat(plan.steps().get(plan.steps().size() - 1).label()).contains("shake it", "serve");
+        assertThat(label(plan, plan.steps().get(plan.steps().size() - 1))).contains("shake it", "serve");
         assertThat(plan.additions().get(0).grams()).isCloseTo(340.2, within(0.2));
     }
 
@@ -193,7 +195,7 @@ class MoreFiguresOfTheTradeTest {
 
     private static double reduceS(PlanRequest request) {
         return PLANNER.plan(request).steps().stream()
-                .filter(s -> s.kind().equals("reduce"))
+                .filter(s -> kind(s).equals("reduce"))
                 .mapToDouble(Step::durationS)
                 .sum();
     }
@@ -210,7 +212,7 @@ class MoreFiguresOfTheTradeTest {
 
     private static double heatS(PlanRequest request) {
         return PLANNER.plan(request).steps().stream()
-                .filter(s -> s.kind().equals("heat"))
+                .filter(s -> kind(s).equals("heat"))
                 .mapToDouble(Step::durationS)
                 .sum();
     }

@@ -1,6 +1,7 @@
 package embercup.core.plan;
 
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.boil;
 import static embercup.core.Pots.dried;
 import static embercup.core.Pots.heat;
@@ -52,7 +53,7 @@ class PotNotesTest {
                 .hasValueSatisfying(n -> assertThat(n.severity()).isEqualTo(Severity.CARE));
         assertThat(note(in(small, rootPot(), 8), "vessel-too-small")).hasValueSatisfying(n -> {
             assertThat(n.severity()).isEqualTo(Severity.STOP);
-            assertThat(n.text()).contains("milk pot").contains("larger one or make fewer cups");
+            assertThat(WORDS.say(n)).contains("milk pot").contains("larger one or make fewer cups");
         });
     }
 
@@ -72,9 +73,9 @@ class PotNotesTest {
                 Tradition.FOLK, 1, 240, List.of(flower, lemon), heat(), pour, steep, strain(), new Stage.Finish()));
         assertThat(note(plain, "acid-turn"))
                 .hasValueSatisfying(
-                        n -> assertThat(n.text()).startsWith("With lemon").contains("from blue to pink"));
+                        n -> assertThat(WORDS.say(n)).startsWith("With lemon").contains("from blue to pink"));
         assertThat(note(sour, "acid-turn"))
-                .hasValueSatisfying(n -> assertThat(n.text()).contains("as the lemon juice comes to it"));
+                .hasValueSatisfying(n -> assertThat(WORDS.say(n)).contains("as the lemon juice comes to it"));
         assertThat(note(plan(rootPot()), "acid-turn")).isEmpty();
     }
 
@@ -128,7 +129,8 @@ class PotNotesTest {
     void twoYieldsThatDifferByMoreThanASixthAreBothShown() {
         Recipe twoReadings = recipe(Tradition.AYURVEDIC, 2, 240, GINGER, heat(), reduce(300), strain());
         assertThat(note(plan(twoReadings), "recipe-contradicts-itself"))
-                .hasValueSatisfying(n -> assertThat(n.text()).contains("480 mL").contains("300 mL"));
+                .hasValueSatisfying(
+                        n -> assertThat(WORDS.say(n)).contains("480 mL").contains("300 mL"));
         Recipe nearly = recipe(Tradition.AYURVEDIC, 2, 240, GINGER, heat(), reduce(440), strain());
         assertThat(note(plan(nearly), "recipe-contradicts-itself")).isEmpty();
     }
@@ -137,7 +139,8 @@ class PotNotesTest {
     void waterThatCannotLeaveTheCupsItPromisesIsSaid() {
         Recipe little = withPour(recipe(Tradition.FOLK, 3, 240, GINGER, boil(10, false), strain()), 500);
         assertThat(note(plan(little), "recipe-contradicts-itself"))
-                .hasValueSatisfying(n -> assertThat(n.text()).contains("3 cups").contains("720 mL"));
+                .hasValueSatisfying(
+                        n -> assertThat(WORDS.say(n)).contains("3 cups").contains("720 mL"));
         Recipe enough = withPour(recipe(Tradition.FOLK, 3, 240, GINGER, boil(10, false), strain()), 920);
         assertThat(note(plan(enough), "recipe-contradicts-itself")).isEmpty();
     }

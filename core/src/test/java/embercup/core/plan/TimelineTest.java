@@ -1,9 +1,11 @@
 package embercup.core.plan;
 
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.boil;
 import static embercup.core.Pots.dried;
 import static embercup.core.Pots.fresh;
 import static embercup.core.Pots.heat;
+import static embercup.core.Pots.kind;
 import static embercup.core.Pots.lindenCup;
 import static embercup.core.Pots.plan;
 import static embercup.core.Pots.pour;
@@ -31,10 +33,7 @@ import org.junit.jupiter.api.Test;
 class TimelineTest {
 
     private static Step step(BrewPlan plan, String key) {
-        return plan.steps().stream()
-                .filter(s -> s.key().equals(key))
-                .findFirst()
-                .orElseThrow();
+        return plan.steps().stream().filter(s -> s.id().equals(key)).findFirst().orElseThrow();
     }
 
     private static Recipe infusion(List<Addition> herbs) {
@@ -91,7 +90,7 @@ class TimelineTest {
         Step peel = step(plan, "prep.1");
         assertThat(peel.startS()).isGreaterThanOrEqualTo(plan.stageStartS());
         assertThat(peel.endS()).isLessThanOrEqualTo(step(plan, "s2").startS());
-        assertThat(step(plan, "s1").confirm()).isEqualTo("Orange peel in, flame off");
+        assertThat(WORDS.confirm(plan, step(plan, "s1"))).isEqualTo("Orange peel in, flame off");
     }
 
     /** Crushed garlic rests ten minutes before heat: common practice, no source. */
@@ -108,7 +107,7 @@ class TimelineTest {
         Step garlic = step(plan, "prep.1");
         assertThat(garlic.startS()).isZero();
         assertThat(step(plan, "s0").startS() - garlic.endS()).isGreaterThanOrEqualTo(600 - 1e-6);
-        assertThat(garlic.label()).contains("let it rest 10 min");
+        assertThat(WORDS.label(plan, garlic)).contains("let it rest 10 min");
     }
 
     @Test
@@ -120,10 +119,10 @@ class TimelineTest {
                 List.of(dried("ginger", Cut.CHOPPED, 2, Unit.GRAM, 0)),
                 boil(5, false),
                 strain()));
-        assertThat(step(plan, "s0.heat").until()).isEqualTo("until it boils");
-        assertThat(step(plan, "s0.heat").confirm()).isEqualTo("It has boiled");
+        assertThat(WORDS.until(plan, step(plan, "s0.heat"))).isEqualTo("until it boils");
+        assertThat(WORDS.confirm(plan, step(plan, "s0.heat"))).isEqualTo("It has boiled");
         assertThat(step(plan, "s0").durationS()).isCloseTo(300, within(1e-6));
-        assertThat(step(plan, "s0").label()).startsWith("Boil 5 min");
+        assertThat(WORDS.label(plan, step(plan, "s0"))).startsWith("Boil 5 min");
     }
 
     @Test
@@ -138,7 +137,7 @@ class TimelineTest {
                 strain()));
         Step down = step(plan, "s1");
         double fromRim = plan.vessel().fromRimCm(plan.water().dipMl());
-        assertThat(down.until()).contains("%.1f cm from the rim".formatted(fromRim));
+        assertThat(WORDS.until(plan, down)).contains("%.1f cm from the rim".formatted(fromRim));
         // The mark stands above the wanted liquor by what the herbs hold and displace.
         assertThat(plan.water().dipMl()).isGreaterThan(480 + plan.water().retainedMl());
         assertThat(plan.water().yieldMl()).isCloseTo(480, within(0.5));
@@ -148,7 +147,7 @@ class TimelineTest {
     void twoBoilsAreStrainedRefilledStrainedAndCombined() {
         List<String> kinds = plan(twoBoils()).steps().stream()
                 .filter(s -> s.stage() >= 0)
-                .map(Step::kind)
+                .map(embercup.core.Pots::kind)
                 .toList();
         assertThat(kinds).containsExactly("heat", "simmer", "strain", "refill", "heat", "simmer", "strain", "combine");
     }
@@ -163,15 +162,16 @@ class TimelineTest {
     @Test
     void handsAreNeededForPouringAndStrainingButNotForWaiting() {
         assertThat(plan(lindenCup()).steps()).allSatisfy(s -> assertThat(s.handsOn())
-                .as(s.key())
-                .isEqualTo(List.of("prep", "pour", "strain").contains(s.kind())));
+                .as(s.id())
+                .isEqualTo(List.of("prep", "pour", "strain").contains(kind(s))));
     }
 
     @Test
     void everyStepSaysWhatIsConfirmedWhenItIsDone() {
         for (Recipe pot : List.of(lindenCup(), rootPot(), twoBoils())) {
-            assertThat(plan(pot).steps())
-                    .allSatisfy(s -> assertThat(s.confirm()).isNotBlank());
+            BrewPlan plan = plan(pot);
+            assertThat(plan.steps())
+                    .allSatisfy(s -> assertThat(WORDS.confirm(plan, s)).isNotBlank());
         }
     }
 

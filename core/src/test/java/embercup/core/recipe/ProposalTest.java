@@ -1,6 +1,7 @@
 package embercup.core.recipe;
 
 import static embercup.core.Pots.MATERIA;
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.dried;
 import static embercup.core.Pots.fresh;
 import static embercup.core.Pots.recipe;
@@ -46,7 +47,7 @@ class ProposalTest {
         Proposal roots = propose(Tradition.FOLK, dried("burdock", Cut.SLICED, 6, Unit.GRAM, 0));
         assertThat(kinds(roots)).containsExactly(StageKind.HEAT, StageKind.SIMMER, StageKind.STRAIN);
         assertThat(roots.recipe().additions().get(0).stage()).isZero();
-        assertThat(roots.reasons().get(0).text()).contains("cold water");
+        assertThat(WORDS.say(roots.reasons().get(0))).contains("cold water");
     }
 
     @Test
@@ -57,7 +58,7 @@ class ProposalTest {
                 dried("peppermint", Cut.CHOPPED, 3, Unit.GRAM, 0));
         assertThat(kinds(both)).containsExactly(StageKind.HEAT, StageKind.SIMMER, StageKind.STEEP, StageKind.STRAIN);
         assertThat(both.recipe().additions().get(1).stage()).isEqualTo(2);
-        assertThat(both.reasons()).anyMatch(r -> r.stage() == 2 && r.text().contains("aroma"));
+        assertThat(both.reasons()).anyMatch(r -> r.stage() == 2 && WORDS.say(r).contains("aroma"));
     }
 
     @Test
@@ -203,7 +204,7 @@ class ProposalTest {
     @EnumSource(Schools.Question.class)
     void everyQuestionHasADefaultAndItsWhy(Schools.Question question) {
         assertThat(question.choices()).hasSizeGreaterThan(1);
-        assertThat(question.why()).endsWith(".");
+        assertThat(WORDS.why(question)).endsWith(".");
         assertThat(question.choices()).contains(Schools.of(Tradition.FOLK).chosen(question));
     }
 }

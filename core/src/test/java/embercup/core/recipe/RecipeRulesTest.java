@@ -1,6 +1,7 @@
 package embercup.core.recipe;
 
 import static embercup.core.Pots.MATERIA;
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.dried;
 import static embercup.core.Pots.pour;
 import static embercup.core.Pots.recipe;
@@ -14,19 +15,20 @@ import embercup.core.materia.Cut;
 import embercup.core.materia.Tradition;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.measure.Unit;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class RecipeRulesTest {
 
     private static List<String> complaints(Recipe recipe) {
-        InvalidInput e = catchThrowableOfType(
-                InvalidInput.class, () -> new RecipeRules(MATERIA, MeasureCustom.DEFAULT).check(recipe, "recipe"));
+        InvalidInputException e =
+                catchThrowableOfType(InvalidInputException.class, () -> new RecipeRules(MATERIA, MeasureCustom.DEFAULT)
+                        .check(recipe, "recipe"));
         return e == null
                 ? List.of()
                 : e.violations().stream()
-                        .map(v -> v.field() + ": " + v.wanted())
+                        .map(v -> v.field() + ": " + WORDS.wanted(v))
                         .toList();
     }
 

@@ -85,6 +85,7 @@ public record BrewAsk(
                 useLearned,
                 changes,
                 startAt,
-                readyAt);
+                readyAt,
+                null);
     }
 }

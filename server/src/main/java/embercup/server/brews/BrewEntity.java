@@ -30,6 +30,12 @@ class BrewEntity {
     @Column(name = "drinker_id")
     UUID drinkerId;
 
+    @Column(name = "burner_id")
+    UUID burnerId;
+
+    @Column(name = "vessel_id")
+    UUID vesselId;
+
     @Column(name = "drinker_name")
     String drinkerName;
 
@@ -50,6 +56,9 @@ class BrewEntity {
 
     @JdbcTypeCode(SqlTypes.JSON)
     String plan;
+
+    /** The plan as the trade made it; missing until a brew of an earlier version is given its own. */
+    String kept;
 
     @JdbcTypeCode(SqlTypes.JSON)
     String loads;

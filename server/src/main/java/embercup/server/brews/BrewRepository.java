@@ -25,6 +25,14 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             """)
     List<BrewEntity> startedBetween(Instant from, Instant to);
 
+    /** Names of the brews that wait or burn with a herb. @param herbs a list of its slug, as JSON */
+    @Query(
+            value =
+                    "select b.name from brew b where b.phase in ('planned', 'running') and b.herbs @> cast(:herbs as jsonb)"
+                            + " order by b.name",
+            nativeQuery = true)
+    List<String> openWith(String herbs);
+
     /** When somebody drank which herbs. */
     record Drunk(Instant startedAt, String loads, String herbs) {}
 

@@ -11,11 +11,14 @@ import org.jspecify.annotations.Nullable;
  * A brew with its plan and what really happened.
  *
  * @param serverNow the server's clock, so that a wrong clock in the browser does not matter
+ * @param state how many events it has; of two answers the one with more of them is the newer, whatever came first
  * @param advice what can be done about a cup that will not be as planned; empty when it will
  * @param clockSpeed how fast the brew's own clock runs; 1 unless its kitchen is simulated
  * @param ancestorId the brew that this one is a change or a second brew of
  * @param plan as it was started
  * @param fire flame, lid and marc as they stand at the step to do
+ * @param late whether it is so much behind or ahead that it is told
+ * @param told strength, aroma and bite, where they will be so different that it is told
  * @param pouredMl poured for somebody to drink so far
  * @param leftMl made and not poured yet
  */
@@ -26,6 +29,7 @@ public record BrewSheet(
         String drinkerName,
         String phase,
         Instant serverNow,
+        long state,
         @Nullable Instant startedAt,
         @Nullable Instant readyAt,
         PlanAsk request,
@@ -34,6 +38,7 @@ public record BrewSheet(
         @Nullable String nowKey,
         List<String> meanwhile,
         double lateS,
+        boolean late,
         String advice,
         double clockSpeed,
         boolean simulated,
@@ -43,7 +48,8 @@ public record BrewSheet(
         double strengthChange,
         double aroma,
         double bite,
-        List<PlanSheet.StepLine> predictedSteps,
+        List<String> told,
+        List<PlanSheet.When> predictedSteps,
         List<PlanSheet.Point> predictedCurve,
         List<Happened> events,
         @Nullable FireLine fire,
@@ -56,8 +62,10 @@ public record BrewSheet(
      *
      * @param flame {@code off}, {@code low}, {@code medium} or {@code high}
      * @param pressed whether the marc is pressed, where it is strained
+     * @param otherwise whether flame or lid are other than the plan has them
      */
-    public record FireLine(String flame, boolean lid, boolean kettle, boolean pressed) {}
+    public record FireLine(
+            String flame, double powerW, boolean lid, boolean kettle, boolean pressed, boolean otherwise) {}
 
     /** What is known of a step, by its key. */
     public record LiveLine(
@@ -71,6 +79,8 @@ public record BrewSheet(
      * One recorded event that still counts.
      *
      * @param turn lid, flame or marc, as the event told it
+     * @param powerW power after a flame was turned, W
+     * @param lid whether it is on after it was moved
      */
     public record Happened(
             UUID id,
@@ -78,10 +88,12 @@ public record BrewSheet(
             String kind,
             @Nullable String step,
             @Nullable String turn,
+            @Nullable Double powerW,
+            @Nullable Boolean lid,
             @Nullable String text) {
 
         static Happened of(UUID id, Instant at, String kind, String text) {
-            return new Happened(id, at, kind, null, null, text);
+            return new Happened(id, at, kind, null, null, null, null, text);
         }
     }
 
@@ -107,7 +119,8 @@ public record BrewSheet(
             Instant startAt,
             @Nullable Instant readyAt,
             @Nullable String now,
-            @Nullable Instant dueAt) {
+            @Nullable Instant dueAt,
+            boolean unreadable) {
 
         /** When the cook is needed: at the end of the step that goes on, or at the start. */
         Instant needsCookAt() {

@@ -46,7 +46,7 @@ class BrewStreams implements DisposableBean {
 
     /** Opens a stream; the state now is its first message. */
     SseEmitter open(UUID brewId) {
-        BrewSheet now = brews.get(brewId);
+        brews.get(brewId);
         listen();
         SseEmitter emitter = new SseEmitter(NEVER_MS);
         List<SseEmitter> all = listeners.computeIfAbsent(brewId, id -> new CopyOnWriteArrayList<>());
@@ -55,7 +55,9 @@ class BrewStreams implements DisposableBean {
         emitter.onCompletion(leave);
         emitter.onTimeout(leave);
         emitter.onError(e -> leave.run());
-        send(emitter, now);
+        // Read only now: what is confirmed before is in it, what is confirmed after is told to a listener that is
+        // there.
+        send(emitter, brews.get(brewId));
         return emitter;
     }
 

@@ -1,9 +1,11 @@
 package embercup.server.brews;
 
 import embercup.core.brew.Turn;
+import embercup.core.kitchen.Burner;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.plan.Fire;
+import embercup.core.words.Words;
 import embercup.server.plans.PlanAsk;
 import embercup.server.plans.PlanSheet;
 import embercup.server.plans.PlanWriting;
@@ -15,17 +17,23 @@ import java.util.Locale;
 /** Writes a folded brew for the wire. */
 final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
 
-    private BrewWriting() {}
+    private final Burner burner;
+
+    private BrewWriting(Burner burner) {
+        this.burner = burner;
+    }
 
     static BrewSheet write(
             BrewEntity e,
             LiveBrew live,
+            Burner burner,
             PlanAsk ask,
             PlanSheet plan,
             Instant now,
+            long state,
             boolean photo,
             List<BrewEvent> standing) {
-        BrewWriting writing = new BrewWriting();
+        BrewWriting writing = new BrewWriting(burner);
         return new BrewSheet(
                 e.id,
                 e.recipeId,
@@ -33,22 +41,24 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
                 e.drinkerName,
                 Fields.code(live.phase()),
                 now,
+                state,
                 live.startedAt().orElse(null),
                 live.readyAt().orElse(null),
                 ask,
                 plan,
                 live.steps().stream()
                         .map(s -> new BrewSheet.LiveLine(
-                                s.step().key(),
+                                s.step().id(),
                                 s.beganAt().orElse(null),
                                 s.doneAt().orElse(null),
                                 s.dueAt(),
                                 s.sign() == BrewEvent.Sign.PLAN ? null : Fields.code(s.sign())))
                         .toList(),
-                live.now().map(n -> n.step().key()).orElse(null),
-                live.meanwhile().stream().map(s -> s.step().key()).toList(),
+                live.now().map(n -> n.step().id()).orElse(null),
+                live.meanwhile().stream().map(s -> s.step().id()).toList(),
                 live.lateS(),
-                live.advice(),
+                live.clock().late(),
+                live.advice().map(Words.english()::say).orElse(""),
                 e.clockSpeed,
                 e.clockReal != null,
                 photo,
@@ -57,10 +67,13 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
                 live.strengthChange(),
                 live.predicted().aroma(),
                 live.predicted().bite(),
-                PlanWriting.steps(live.predicted()),
+                live.outlook().told().stream().map(Fields::code).sorted().toList(),
+                PlanWriting.times(live.predicted()),
                 PlanWriting.curve(live.predicted()),
                 standing.stream().map(event -> event.accept(writing)).toList(),
-                live.fire().map(BrewWriting::fire).orElse(null),
+                live.now()
+                        .flatMap(n -> live.fire().map(f -> fire(f, n.step().fire())))
+                        .orElse(null),
                 live.pouredMl(),
                 live.leftMl(),
                 live.note()
@@ -78,9 +91,15 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
                         .orElse(null));
     }
 
-    private static BrewSheet.FireLine fire(Fire fire) {
+    private static BrewSheet.FireLine fire(Fire fire, Fire planned) {
+        boolean otherwise = fire.lid() != planned.lid() || !fire.flame().equals(planned.flame());
         return new BrewSheet.FireLine(
-                fire.flame().map(Fields::code).orElse("off"), fire.lid(), fire.kettle(), fire.pressed());
+                fire.flame().map(Fields::code).orElse("off"),
+                fire.watts(),
+                fire.lid(),
+                fire.kettle(),
+                fire.pressed(),
+                otherwise && !fire.kettle());
     }
 
     @Override
@@ -90,13 +109,22 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
 
     @Override
     public BrewSheet.Happened stepDone(BrewEvent.StepDone e) {
-        return new BrewSheet.Happened(e.id(), e.at(), "step-done", e.step(), null, null);
+        return new BrewSheet.Happened(e.id(), e.at(), "step-done", e.step(), null, null, null, null);
     }
 
     @Override
     public BrewSheet.Happened turned(BrewEvent.Turned e) {
         String code = Fields.code(e.turn());
-        return new BrewSheet.Happened(e.id(), e.at(), "turned", null, code, words(e.turn()));
+        boolean ofLid = e.turn() == Turn.LID_ON || e.turn() == Turn.LID_OFF;
+        return new BrewSheet.Happened(
+                e.id(),
+                e.at(),
+                "turned",
+                null,
+                code,
+                e.turn().ofFlame() ? e.turn().watts(burner, 0) : null,
+                ofLid ? e.turn().lid(false) : null,
+                words(e.turn()));
     }
 
     /** As a cook would say it; the same words stand in the record and in its undo. */

@@ -1,12 +1,15 @@
 package embercup.server.brews;
 
+import embercup.core.care.Care;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.live.SimulatedKitchen;
-import embercup.core.materia.Constituent;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlannedAddition;
-import embercup.core.workings.InvalidInput;
+import embercup.core.words.Words;
+import embercup.core.workings.Limit;
+import embercup.core.workings.Wanted.Need;
+import embercup.core.workings.Workings;
 import embercup.server.learned.Learned;
 import embercup.server.notebook.Entry;
 import embercup.server.notebook.Notebook;
@@ -15,7 +18,7 @@ import embercup.server.plans.PlanSheet;
 import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
-import embercup.server.platform.Refusal;
+import embercup.server.platform.RefusedException;
 import embercup.server.shelf.Shelf;
 import java.time.Clock;
 import java.time.Instant;
@@ -24,6 +27,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
@@ -46,6 +51,8 @@ public class Brews {
     private final Learned learned;
     private final Shelf shelf;
     private final PhotoRepository photos;
+    private final FiguresRepository figures;
+    private final KeptPlans kept;
     private final JsonMapper json;
     private final Clock clock;
     private final ApplicationEventPublisher publisher;
@@ -59,6 +66,8 @@ public class Brews {
             Learned learned,
             Shelf shelf,
             PhotoRepository photos,
+            FiguresRepository figures,
+            KeptPlans kept,
             JsonMapper json,
             Clock clock,
             ApplicationEventPublisher publisher) {
@@ -70,6 +79,8 @@ public class Brews {
         this.learned = learned;
         this.shelf = shelf;
         this.photos = photos;
+        this.figures = figures;
+        this.kept = kept;
         this.json = json;
         this.clock = clock;
         this.publisher = publisher;
@@ -79,8 +90,8 @@ public class Brews {
     public record Changed(UUID brewId) {}
 
     /**
-     * @throws Refusal 409 when a caution stops it; nothing is saved then
-     * @throws embercup.core.workings.InvalidInput when it cannot be brewed
+     * @throws RefusedException 409 when a caution stops it; nothing is saved then
+     * @throws embercup.core.workings.InvalidInputException when it cannot be brewed
      */
     @Transactional
     public BrewSheet add(BrewAsk ask) {
@@ -99,22 +110,29 @@ public class Brews {
         e.name = made.sheet().name();
         e.drinkerId = ask.drinkerId();
         e.drinkerName = made.sheet().drinkerName();
+        e.burnerId = made.burnerId();
+        e.vesselId = ask.kitchen() == null ? null : ask.kitchen().vesselId();
         e.cups = made.sheet().cups();
         e.phase = Fields.code(LiveBrew.Phase.PLANNED);
         e.createdAt = now;
         e.startedAt = made.sheet().startAt();
         e.request = json.writeValueAsString(made.ask());
         e.plan = json.writeValueAsString(made.sheet());
-        e.loads = json.writeValueAsString(loads(made.loadsMg()));
+        e.kept = kept.write(made.plan());
+        e.loads = json.writeValueAsString(loads(made.verdict()));
         e.herbs = json.writeValueAsString(made.plan().additions().stream()
                 .map(PlannedAddition::herb)
                 .distinct()
                 .toList());
         brews.saveAndFlush(e);
+        FiguresEntity why = new FiguresEntity();
+        why.brewId = e.id;
+        why.document = kept.writeFigures(made.figures());
+        figures.save(why);
         if (start) {
             insert(e.id, EventDoc.of(Ids.next(clock.millis()), "started", null, null), now);
         }
-        return settle(e, again(e));
+        return settle(e, plan(e));
     }
 
     /** A herb of which a tin stands on the shelf is known; any other that is to be looked at must be confirmed. */
@@ -125,7 +143,7 @@ public class Brews {
                 .toList();
         List<String> unsure = asked.isEmpty() ? asked : shelf.without(asked);
         if (!unsure.isEmpty()) {
-            throw Refusal.of(
+            throw RefusedException.of(
                     HttpStatus.CONFLICT,
                     "identity",
                     "Make sure what the gathered herbs are",
@@ -140,7 +158,7 @@ public class Brews {
                     .filter(c -> c.severity().equals("stop"))
                     .findFirst()
                     .orElseThrow();
-            throw Refusal.of(
+            throw RefusedException.of(
                     HttpStatus.CONFLICT,
                     "stopped",
                     "This must not be brewed as planned",
@@ -150,23 +168,39 @@ public class Brews {
 
     @Transactional(readOnly = true)
     public BrewSheet get(UUID id) {
-        BrewEntity e = brews.findById(id).orElseThrow(() -> Refusal.notFound("brew", id));
+        BrewEntity e = brews.findById(id).orElseThrow(() -> RefusedException.notFound("brew", id));
         return sheet(e, fold(e));
     }
 
-    /** Records one event; the same id a second time changes nothing. */
+    /** Records one event; the same id a second time changes nothing. Empty for a brew that could only be given up. */
     @Transactional
-    public BrewSheet record(UUID brewId, EventDoc doc) {
-        BrewEntity e = brews.forWriting(brewId).orElseThrow(() -> Refusal.notFound("brew", brewId));
-        UUID eventId = Fields.need(doc.id(), "id", "a UUID made by the client");
-        Plans.Again again = again(e);
+    public Optional<BrewSheet> record(UUID brewId, EventDoc doc) {
+        BrewEntity e = brews.forWriting(brewId).orElseThrow(() -> RefusedException.notFound("brew", brewId));
+        UUID eventId = Fields.need(doc.id(), "id", Need.CLIENT_ID);
+        if ("abandoned".equals(doc.kind()) && kept.read(e.kept, brewId).isEmpty()) {
+            giveUp(e, doc, eventId);
+            return Optional.empty();
+        }
+        BrewPlan plan = plan(e);
         if (!events.existsById(eventId)) {
             Instant at = BrewClock.now(e, EventReading.at(doc, clock.instant()));
-            BrewEvent event = EventReading.read(doc, at, again.plan());
+            BrewEvent event = EventReading.read(doc, at, plan);
             refuseImpossible(e, event);
             insert(brewId, doc, at);
         }
-        return settle(e, again);
+        return Optional.of(settle(e, plan));
+    }
+
+    /** Nothing can be folded of a brew whose plan cannot be read; it leaves the fire all the same. */
+    private void giveUp(BrewEntity e, EventDoc doc, UUID eventId) {
+        Instant at = EventReading.at(doc, clock.instant());
+        if (!events.existsById(eventId)) {
+            insert(e.id, doc, at);
+        }
+        e.phase = Fields.code(LiveBrew.Phase.ABANDONED);
+        e.endedAt = at;
+        brews.saveAndFlush(e);
+        publisher.publishEvent(new Changed(e.id));
     }
 
     private void refuseImpossible(BrewEntity e, BrewEvent event) {
@@ -178,7 +212,7 @@ public class Brews {
                 || event instanceof BrewEvent.Turned
                 || event instanceof BrewEvent.Finished;
         if (needsRunning && phase != LiveBrew.Phase.RUNNING) {
-            throw Refusal.of(
+            throw RefusedException.of(
                     HttpStatus.CONFLICT,
                     "not-running",
                     "This brew is not on the fire",
@@ -186,7 +220,7 @@ public class Brews {
         }
         boolean cup = phase == LiveBrew.Phase.RUNNING || phase == LiveBrew.Phase.FINISHED;
         if (event instanceof BrewEvent.Poured && !cup) {
-            throw Refusal.of(
+            throw RefusedException.of(
                     HttpStatus.CONFLICT, "nothing-to-pour", "There is nothing to pour", "The brew is " + e.phase + ".");
         }
         if (event instanceof BrewEvent.Undone undone) {
@@ -194,7 +228,7 @@ public class Brews {
                     .filter(o -> o.brewId.equals(e.id))
                     .isPresent();
             if (!known) {
-                throw Refusal.notFound("event", undone.event());
+                throw RefusedException.notFound("event", undone.event());
             }
         }
     }
@@ -210,8 +244,8 @@ public class Brews {
     }
 
     /** Brings the searchable columns and the notebook up to what the events say. */
-    private BrewSheet settle(BrewEntity e, Plans.Again again) {
-        Folded folded = fold(e, again);
+    private BrewSheet settle(BrewEntity e, BrewPlan plan) {
+        Folded folded = fold(e, plan);
         LiveBrew live = folded.live();
         String before = e.phase;
         e.phase = Fields.code(live.phase());
@@ -220,9 +254,9 @@ public class Brews {
         e.endedAt = ended ? live.readyAt().orElse(null) : null;
         brews.save(e);
         if (ended) {
-            notebook.write(entry(e, live));
+            notebook.write(entry(e, folded));
             if (!before.equals(e.phase) && e.clockReal == null) {
-                learned.observe(e.id, folded.plan(), live);
+                observe(e, folded);
             }
         } else if (!before.equals(e.phase)) {
             notebook.strike(e.id);
@@ -232,8 +266,15 @@ public class Brews {
         return sheet(e, folded);
     }
 
-    private static Entry entry(BrewEntity e, LiveBrew live) {
-        BrewPlan plan = live.predicted();
+    private void observe(BrewEntity e, Folded folded) {
+        if (e.burnerId != null && e.vesselId != null) {
+            learned.observe(e.id, new Learned.StoveKey(e.burnerId, e.vesselId), folded.plan(), folded.live());
+        }
+    }
+
+    private static Entry entry(BrewEntity e, Folded folded) {
+        BrewPlan plan = folded.plan();
+        LiveBrew live = folded.live();
         double grams = plan.additions().stream()
                 .filter(a -> !a.perCup())
                 .mapToDouble(PlannedAddition::perCupG)
@@ -246,8 +287,8 @@ public class Brews {
                 e.drinkerName,
                 live.startedAt().orElse(e.createdAt),
                 e.cups,
-                plan.strength() - live.strengthChange(),
                 plan.strength(),
+                live.predicted().strength(),
                 grams,
                 Fields.code(live.phase()),
                 live.note().map(BrewEvent.Noted::strength).orElse(null),
@@ -258,33 +299,32 @@ public class Brews {
                 look.clarity(),
                 look.smell(),
                 look.effect(),
-                look.meanwhile());
+                look.meanwhile(),
+                e.drinkerId);
     }
 
     /**
      * Gives a brew a simulated kitchen, or another speed of its clock.
      *
      * @param speed 1–120
-     * @throws Refusal 409 when the brew is not on the fire
+     * @throws RefusedException 409 when the brew is not on the fire
      */
     @Transactional
     public BrewSheet simulate(UUID id, double speed) {
-        BrewEntity e = brews.forWriting(id).orElseThrow(() -> Refusal.notFound("brew", id));
-        InvalidInput.Check check = new InvalidInput.Check();
-        check.range("speed", speed, 1, BrewClock.FASTEST, "times");
-        check.throwIfAny();
+        BrewEntity e = brews.forWriting(id).orElseThrow(() -> RefusedException.notFound("brew", id));
+        Fields.within(speed, "speed", Limit.CLOCK_SPEED);
         if (Fields.oneOf(LiveBrew.Phase.class, e.phase, "phase") != LiveBrew.Phase.RUNNING) {
-            throw Refusal.of(
+            throw RefusedException.of(
                     HttpStatus.CONFLICT, "not-running", "This brew is not on the fire", "It is " + e.phase + ".");
         }
         BrewClock.set(e, speed, clock.instant());
-        return settle(e, again(e));
+        return settle(e, plan(e));
     }
 
     /** What the simulated kitchen of a brew reads now. */
     @Transactional(readOnly = true)
     public SimulatedKitchen.Readings readings(UUID id) {
-        BrewEntity e = brews.findById(id).orElseThrow(() -> Refusal.notFound("brew", id));
+        BrewEntity e = brews.findById(id).orElseThrow(() -> RefusedException.notFound("brew", id));
         Folded folded = fold(e);
         return SimulatedKitchen.of(id).at(folded.plan(), folded.live(), BrewClock.now(e, clock.instant()));
     }
@@ -304,27 +344,40 @@ public class Brews {
         return brews.startedBetween(from, to).stream().map(this::line).toList();
     }
 
-    private static Map<String, Double> loads(Map<Constituent, Double> mg) {
-        Map<String, Double> named = new java.util.TreeMap<>();
-        mg.forEach((c, v) -> named.put(Fields.code(c), v));
+    /** Why the numbers of a brew's plan are what they are. */
+    @Transactional(readOnly = true)
+    public Map<String, Workings> workings(UUID id) {
+        BrewEntity e = brews.findById(id).orElseThrow(() -> RefusedException.notFound("brew", id));
+        return figures.findById(e.id).map(f -> kept.readFigures(f.document)).orElseGet(() -> plan(e).explained());
+    }
+
+    private static Map<String, Double> loads(Care.Verdict verdict) {
+        Map<String, Double> named = new TreeMap<>();
+        verdict.loads().forEach(l -> named.put(Fields.code(l.constituent()), l.planMg()));
         return named;
     }
 
-    private Plans.Again again(BrewEntity e) {
-        return plans.again(json.readValue(e.request, PlanAsk.class));
+    /** @throws RefusedException 409 when the plan that is kept cannot be read */
+    private BrewPlan plan(BrewEntity e) {
+        return kept.read(e.kept, e.id)
+                .orElseThrow(() -> RefusedException.of(
+                        HttpStatus.CONFLICT,
+                        "unreadable",
+                        "This brew cannot be read",
+                        "What is kept of its plan is damaged, or another version wrote it. It can be given up; its line"
+                                + " in the notebook stays."));
     }
 
     /** A brew's state with the events that still count, planned and read once. */
-    private record Folded(BrewPlan plan, LiveBrew live, List<BrewEvent> standing) {}
+    private record Folded(BrewPlan plan, LiveBrew live, List<BrewEvent> standing, long events) {}
 
     private Folded fold(BrewEntity e) {
-        return fold(e, again(e));
+        return fold(e, plan(e));
     }
 
-    private Folded fold(BrewEntity e, Plans.Again again) {
-        List<BrewEvent> all = happened(e.id, again.plan());
-        LiveBrew live = LiveBrew.fold(again.planner(), again.plan(), all);
-        return new Folded(again.plan(), live, BrewEvent.standing(all));
+    private Folded fold(BrewEntity e, BrewPlan plan) {
+        List<BrewEvent> all = happened(e.id, plan);
+        return new Folded(plan, LiveBrew.fold(plan, all), BrewEvent.standing(all), all.size());
     }
 
     private List<BrewEvent> happened(UUID brewId, BrewPlan plan) {
@@ -336,28 +389,43 @@ public class Brews {
     }
 
     private BrewSheet.BrewLine line(BrewEntity e) {
-        LiveBrew live = fold(e).live();
-        PlanSheet plan = json.readValue(e.plan, PlanSheet.class);
-        Instant ready = live.readyAt().orElse(plan.readyAt());
+        return kept.read(e.kept, e.id).map(plan -> line(e, fold(e, plan))).orElseGet(() -> unreadable(e));
+    }
+
+    private BrewSheet.BrewLine line(BrewEntity e, Folded folded) {
+        LiveBrew live = folded.live();
+        Instant start = live.startedAt().orElse(e.startedAt);
+        Instant ready = live.readyAt().orElseGet(() -> folded.plan().readyFrom(start));
         return new BrewSheet.BrewLine(
                 e.id,
                 e.name,
                 e.drinkerName,
                 e.cups,
                 e.phase,
-                live.startedAt().orElse(plan.startAt()),
+                start,
                 BrewClock.real(e, ready),
-                live.now().map(n -> n.step().label()).orElse(null),
-                live.now().map(n -> BrewClock.real(e, n.dueAt())).orElse(null));
+                live.now()
+                        .map(n -> Words.english().label(folded.plan(), n.step()))
+                        .orElse(null),
+                live.now().map(n -> BrewClock.real(e, n.dueAt())).orElse(null),
+                false);
+    }
+
+    /** A list shows it all the same: it may be on the fire, and it can be given up. */
+    private static BrewSheet.BrewLine unreadable(BrewEntity e) {
+        return new BrewSheet.BrewLine(
+                e.id, e.name, e.drinkerName, e.cups, e.phase, e.startedAt, e.endedAt, null, null, true);
     }
 
     private BrewSheet sheet(BrewEntity e, Folded folded) {
         return BrewWriting.write(
                 e,
                 folded.live(),
+                folded.plan().request().kitchen().burner(),
                 json.readValue(e.request, PlanAsk.class),
                 json.readValue(e.plan, PlanSheet.class),
                 BrewClock.now(e, clock.instant()),
+                folded.events(),
                 photos.existsById(e.id),
                 folded.standing());
     }

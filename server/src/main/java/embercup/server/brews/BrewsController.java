@@ -1,9 +1,12 @@
 package embercup.server.brews;
 
+import embercup.server.platform.WorkingsLine;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -42,9 +45,17 @@ class BrewsController {
         return brews.get(id);
     }
 
+    /** Why the numbers of its plan are what they are. */
+    @GetMapping("/{id}/workings")
+    Map<String, WorkingsLine> workings(@PathVariable UUID id) {
+        return WorkingsLine.of(brews.workings(id));
+    }
+
     @PostMapping("/{id}/events")
-    BrewSheet recordEvent(@PathVariable UUID id, @RequestBody EventDoc event) {
-        return brews.record(id, event);
+    ResponseEntity<BrewSheet> recordEvent(@PathVariable UUID id, @RequestBody EventDoc event) {
+        return brews.record(id, event)
+                .map(ResponseEntity::ok)
+                .orElse(ResponseEntity.noContent().build());
     }
 
     /** Server-sent events: the whole brew, now and after every change. */

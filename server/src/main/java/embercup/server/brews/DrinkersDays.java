@@ -2,8 +2,8 @@ package embercup.server.brews;
 
 import embercup.core.care.History;
 import embercup.core.materia.Constituent;
+import embercup.core.materia.Materia;
 import embercup.core.plan.Interleaving;
-import embercup.server.plans.PlanAsk;
 import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
 import java.time.Duration;
@@ -29,18 +29,18 @@ class DrinkersDays implements Plans.Day {
 
     private static final TypeReference<Map<String, Double>> LOADS = new TypeReference<>() {};
     private static final TypeReference<List<String>> SLUGS = new TypeReference<>() {};
-    /** No herb of the materia has a longer limit than this. */
-    private static final int LONGEST_RUN_DAYS = 60;
     /** A day of loads: twelve hours before and after, so that an evening pot counts with the morning's. */
     private static final Duration HALF_A_DAY = Duration.ofHours(12);
 
     private final BrewRepository brews;
-    private final Plans plans;
+    private final KeptPlans kept;
+    private final Materia materia;
     private final JsonMapper json;
 
-    DrinkersDays(BrewRepository brews, Plans plans, JsonMapper json) {
+    DrinkersDays(BrewRepository brews, KeptPlans kept, Materia materia, JsonMapper json) {
         this.brews = brews;
-        this.plans = plans;
+        this.kept = kept;
+        this.materia = materia;
         this.json = json;
     }
 
@@ -54,7 +54,8 @@ class DrinkersDays implements Plans.Day {
         Map<String, Set<LocalDate>> days = new HashMap<>();
         ZoneId zone = ZoneId.systemDefault();
         LocalDate today = LocalDate.ofInstant(at, zone);
-        Instant from = today.minusDays(LONGEST_RUN_DAYS).atStartOfDay(zone).toInstant();
+        Instant from =
+                today.minusDays(materia.longestRunDays()).atStartOfDay(zone).toInstant();
         for (BrewRepository.Drunk d : brews.drunkBetween(drinkerId, from, at.plus(HALF_A_DAY))) {
             if (d.startedAt().isAfter(at.minus(HALF_A_DAY))) {
                 json.readValue(d.loads(), LOADS)
@@ -83,16 +84,13 @@ class DrinkersDays implements Plans.Day {
     public List<Interleaving.Pot> onTheFire(Instant zero) {
         return brews.findAllByPhaseInOrderByCreatedAt(List.of("planned", "running")).stream()
                 .filter(e -> e.startedAt != null)
-                .map(e -> {
-                    double start = Duration.between(zero, e.startedAt).toMillis() / 1000.0;
-                    return new Interleaving.Pot(
-                            e.name,
-                            plans.again(json.readValue(e.request, PlanAsk.class))
-                                    .plan(),
-                            start,
-                            start,
-                            start);
-                })
+                .flatMap(e -> kept
+                        .read(e.kept, e.id)
+                        .map(plan -> {
+                            double start = Duration.between(zero, e.startedAt).toMillis() / 1000.0;
+                            return new Interleaving.Pot(e.name, plan, start, start, start);
+                        })
+                        .stream())
                 .toList();
     }
 }

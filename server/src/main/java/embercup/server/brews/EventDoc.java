@@ -82,6 +82,9 @@ public record EventDoc(
         @Schema(maxLength = 400) @Nullable String effect,
         @Schema(maxLength = 400) @Nullable String meanwhile) {
 
+    static final List<String> KINDS =
+            List.of("started", "step-done", "turned", "measured", "poured", "noted", "undone", "finished", "abandoned");
+
     /** The colours a liquor is compared with. */
     static final List<String> COLOURS = List.of(
             "pale", "straw", "honey", "amber", "copper", "russet", "brown", "ruby", "rose", "violet", "blue", "green");

@@ -1,6 +1,6 @@
 package embercup.server.brews;
 
-import embercup.server.platform.Refusal;
+import embercup.server.platform.RefusedException;
 import java.time.Clock;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -42,10 +42,10 @@ class PhotoController {
     @Transactional
     void keepPhoto(@PathVariable UUID id, @RequestBody byte[] bytes) {
         if (!brews.existsById(id)) {
-            throw Refusal.notFound("brew", id);
+            throw RefusedException.notFound("brew", id);
         }
         if (bytes.length > MOST_BYTES) {
-            throw Refusal.of(
+            throw RefusedException.of(
                     HttpStatus.CONTENT_TOO_LARGE,
                     "photo-too-large",
                     "The photo is too large",
@@ -66,7 +66,7 @@ class PhotoController {
         if (begins(bytes, PNG)) {
             return MediaType.IMAGE_PNG_VALUE;
         }
-        throw Refusal.of(
+        throw RefusedException.of(
                 HttpStatus.UNSUPPORTED_MEDIA_TYPE,
                 "no-photo",
                 "This is no photo",
@@ -85,7 +85,7 @@ class PhotoController {
     @GetMapping
     @Transactional(readOnly = true)
     ResponseEntity<byte[]> photo(@PathVariable UUID id) {
-        PhotoEntity e = photos.findById(id).orElseThrow(() -> Refusal.notFound("photo", id));
+        PhotoEntity e = photos.findById(id).orElseThrow(() -> RefusedException.notFound("photo", id));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(e.type))
                 .header("X-Content-Type-Options", "nosniff")
@@ -100,7 +100,7 @@ class PhotoController {
     void removePhoto(@PathVariable UUID id) {
         @Nullable PhotoEntity e = photos.findById(id).orElse(null);
         if (e == null) {
-            throw Refusal.notFound("photo", id);
+            throw RefusedException.notFound("photo", id);
         }
         photos.delete(e);
     }

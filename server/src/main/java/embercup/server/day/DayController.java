@@ -1,6 +1,7 @@
 package embercup.server.day;
 
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Wanted;
 import embercup.server.brews.BrewSheet;
 import embercup.server.brews.Brews;
 import java.time.Clock;
@@ -34,7 +35,7 @@ class DayController {
     @GetMapping
     DaySheet day(@RequestParam Instant from, @RequestParam Instant to) {
         if (!from.isBefore(to) || Duration.between(from, to).compareTo(LONGEST) > 0) {
-            throw InvalidInput.of("to", to, "a moment after 'from', at most 48 hours later");
+            throw InvalidInputException.of("to", to, new Wanted.LaterWithin((int) LONGEST.toHours()));
         }
         List<BrewSheet.BrewLine> brewed = brews.between(from, to).stream()
                 .filter(b -> b.phase().equals("finished"))

@@ -181,7 +181,7 @@ class DemoHousehold implements ApplicationRunner {
     }
 
     private BrewSheet tell(UUID brew, EventDoc event) {
-        return brews.record(brew, event);
+        return brews.record(brew, event).orElseThrow();
     }
 
     private EventDoc event(String kind, Instant at) {

@@ -1,5 +1,6 @@
 package embercup.server.devices;
 
+import embercup.core.workings.Wanted.Need;
 import embercup.server.brews.BrewSheet;
 import embercup.server.brews.Brews;
 import embercup.server.platform.Fields;
@@ -37,7 +38,7 @@ class KitchenController {
     /** Puts the brew into a simulated kitchen whose clock runs {@code speed} times as fast. */
     @PostMapping
     BrewSheet simulate(@PathVariable UUID brewId, @RequestBody SpeedAsk ask) {
-        return brews.simulate(brewId, Fields.need(ask.speed(), "speed", "1 to 120 times"));
+        return brews.simulate(brewId, Fields.need(ask.speed(), "speed", Need.SPEED));
     }
 
     /** Four readings a second, as {@code readings} events. */

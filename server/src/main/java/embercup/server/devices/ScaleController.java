@@ -1,8 +1,12 @@
 package embercup.server.devices;
 
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Limit;
+import embercup.core.workings.Wanted;
+import embercup.core.workings.Wanted.Need;
 import embercup.server.platform.Fields;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -39,17 +43,15 @@ class ScaleController {
             case "tare" -> scale.tare();
             case "put" -> scale.put(grams(ask));
             case "take" -> scale.put(-grams(ask));
-            default -> throw InvalidInput.of("command", String.valueOf(ask.command()), "one of: tare put take");
+            default ->
+                throw InvalidInputException.of(
+                        "command", String.valueOf(ask.command()), new Wanted.OneOf(List.of("tare", "put", "take")));
         }
         return scale.read();
     }
 
     private static double grams(ScaleAsk ask) {
-        double grams = Fields.need(ask.grams(), "grams", "how many grams");
-        InvalidInput.Check check = new InvalidInput.Check();
-        check.range("grams", grams, 0, 5000, "g");
-        check.throwIfAny();
-        return grams;
+        return Fields.within(Fields.need(ask.grams(), "grams", Need.GRAMS), "grams", Limit.SCALE_G);
     }
 
     /** Four readings a second, as {@code weight} events. */

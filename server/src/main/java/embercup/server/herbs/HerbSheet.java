@@ -4,11 +4,13 @@ import embercup.core.brew.Giving;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
-import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PlantPart;
 import embercup.core.measure.Spread;
+import embercup.core.plan.PlannedAddition.Skin;
+import embercup.core.words.Words;
 import embercup.server.platform.Fields;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -75,7 +77,7 @@ public record HerbSheet(
                 h.common(),
                 h.latin(),
                 h.also(),
-                HerbMeasure.word(h.part()),
+                Fields.code(h.part()),
                 h.use(),
                 h.stop().isPresent());
     }
@@ -86,7 +88,7 @@ public record HerbSheet(
                 h.common(),
                 h.latin(),
                 h.also(),
-                HerbMeasure.word(h.part()),
+                Fields.code(h.part()),
                 h.use(),
                 h.bulk().stream()
                         .map(b -> new BulkLine(Fields.code(b.form()), Fields.code(b.cut()), b.gPerTsp(), b.source()))
@@ -109,11 +111,11 @@ public record HerbSheet(
                 h.ageFloorYears().map(Herb.Sourced::value).orElse(null),
                 h.longestRunDays().map(Herb.Sourced::value).orElse(null),
                 h.keepsMonths().map(Herb.Sourced::value).orElse(null),
-                h.prep(),
-                h.identity(),
+                prep(h),
+                h.knowing().identity(),
                 h.lookAlikes(),
                 h.foraged(),
-                h.stains(),
+                h.cup().stains(),
                 h.withAcid().map(t -> t.from() + " to " + t.to()).orElse(null),
                 h.substitutes(),
                 standsInFor(materia, h),
@@ -129,6 +131,18 @@ public record HerbSheet(
                                 c.source()))
                         .toList(),
                 h.stop().map(Herb.Stop::text).orElse(null));
+    }
+
+    /** What is done to the fresh herb first, in the cook's order. */
+    private static List<String> prep(Herb h) {
+        List<String> all = new ArrayList<>(h.brewing().prep());
+        if (h.brewing().skin()) {
+            all.add(Words.english().name(Skin.PEELED) + " or " + Words.english().name(Skin.LEFT_ON));
+        }
+        if (!h.brewing().cutting().isEmpty()) {
+            all.add(h.brewing().cutting());
+        }
+        return all;
     }
 
     private static List<StandsInLine> standsInFor(Materia materia, Herb herb) {

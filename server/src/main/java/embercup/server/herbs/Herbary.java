@@ -6,14 +6,23 @@ import embercup.core.materia.Herb;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PlantPart;
 import embercup.core.measure.Spread;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Length;
+import embercup.core.workings.Limit;
+import embercup.core.workings.Wanted;
+import embercup.core.workings.Wanted.Need;
 import embercup.server.herbs.OwnHerbDoc.WeightDoc;
 import embercup.server.platform.Fields;
-import embercup.server.platform.Refusal;
+import embercup.server.platform.RefusedException;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.context.annotation.Lazy;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -27,12 +36,28 @@ public class Herbary {
 
     private final Materia shipped;
     private final OwnHerbRepository repository;
+    private final List<HerbUses> places;
     private final JsonMapper json;
+    private final Clock clock;
 
-    Herbary(Materia shipped, OwnHerbRepository repository, JsonMapper json) {
+    Herbary(Materia shipped, OwnHerbRepository repository, @Lazy List<HerbUses> places, JsonMapper json, Clock clock) {
         this.shipped = shipped;
         this.repository = repository;
+        this.places = places;
         this.json = json;
+        this.clock = clock;
+    }
+
+    /** Herbs on offer by any of their names: without those that were put away. */
+    @Transactional(readOnly = true)
+    public List<Herb> search(String text) {
+        Set<String> away = repository.findAll().stream()
+                .filter(e -> e.retiredAt != null)
+                .map(e -> e.slug)
+                .collect(Collectors.toSet());
+        return materia().search(text).stream()
+                .filter(h -> !away.contains(h.slug()))
+                .toList();
     }
 
     /** The materia as this household has it, read anew. */
@@ -50,7 +75,7 @@ public class Herbary {
     }
 
     /** Complains of a herb that is neither shipped nor the cook's own; the database is asked for the latter only. */
-    public void unknown(String slug, String field, InvalidInput.Check check) {
+    public void unknown(String slug, String field, InvalidInputException.Check check) {
         if (shipped.find(slug).isEmpty() && materia().find(slug).isEmpty()) {
             check.require(false, field, slug, shipped.unknownHerb(slug));
         }
@@ -65,13 +90,13 @@ public class Herbary {
     /**
      * Keeps what the cook says of a herb.
      *
-     * @throws InvalidInput when a herb of her own lacks its name or part, or a weight is none
-     * @throws Refusal 409 with what is kept when the version is not the newest
+     * @throws InvalidInputException when a herb of her own lacks its name or part, or a weight is none
+     * @throws RefusedException 409 with what is kept when the version is not the newest
      */
     @Transactional
     Herb keep(String slug, OwnHerbDoc doc) {
-        if (!slug.matches("[a-z0-9]+(?:-[a-z0-9]+)*") || slug.length() > 60) {
-            throw InvalidInput.of("slug", slug, "lower-case words joined by hyphens, at most 60 characters");
+        if (!slug.matches("[a-z0-9]+(?:-[a-z0-9]+)*") || slug.length() > Length.OWN_SLUG) {
+            throw InvalidInputException.of("slug", slug, new Wanted.SlugForm(Length.OWN_SLUG));
         }
         OwnHerbEntity e = repository.findById(slug).orElseGet(() -> {
             OwnHerbEntity added = new OwnHerbEntity();
@@ -79,19 +104,42 @@ public class Herbary {
             return added;
         });
         if (e.version != null && !Objects.equals(e.version, doc.version())) {
-            throw Refusal.stale("herb", doc(e));
+            throw RefusedException.stale("herb", doc(e));
         }
         Herb herb = herb(slug, doc);
+        e.retiredAt = null;
         e.document = json.writeValueAsString(
                 new OwnHerbDoc(null, doc.common(), doc.latin(), doc.part(), doc.use(), doc.weights()));
         repository.saveAndFlush(e);
         return herb;
     }
 
-    /** Back to what is shipped; a herb of the cook's own is gone. */
+    /**
+     * Back to what is shipped; a herb of the cook's own is gone.
+     *
+     * @param retire puts a herb that is still named somewhere away: nothing offers it any more, and what names it still works
+     * @throws RefusedException 409 saying where it is named, when it is and is not to be put away
+     */
     @Transactional
-    void forget(String slug) {
-        repository.delete(repository.findById(slug).orElseThrow(() -> Refusal.notFound("herb of your own", slug)));
+    void forget(String slug, boolean retire) {
+        OwnHerbEntity e =
+                repository.findById(slug).orElseThrow(() -> RefusedException.notFound("herb of your own", slug));
+        List<String> uses = shipped.find(slug).isPresent()
+                ? List.of()
+                : places.stream().flatMap(p -> p.usesOf(slug).stream()).toList();
+        if (uses.isEmpty()) {
+            repository.delete(e);
+        } else if (retire) {
+            e.retiredAt = clock.instant();
+            repository.saveAndFlush(e);
+        } else {
+            throw RefusedException.of(
+                    HttpStatus.CONFLICT,
+                    "herb-in-use",
+                    "This herb is still used",
+                    "It is named by " + String.join(", ", uses)
+                            + ". Put it away instead: nothing offers it any more, and these still work.");
+        }
     }
 
     private OwnHerbDoc doc(OwnHerbEntity e) {
@@ -115,14 +163,14 @@ public class Herbary {
     private static List<Herb.Bulk> weights(OwnHerbDoc doc) {
         List<WeightDoc> docs = doc.weights() == null ? List.of() : doc.weights();
         List<Herb.Bulk> all = new ArrayList<>();
-        InvalidInput.Check check = new InvalidInput.Check();
+        InvalidInputException.Check check = new InvalidInputException.Check();
         for (int i = 0; i < docs.size(); i++) {
             WeightDoc w = docs.get(i);
             String at = "weights[" + i + "]";
             Form form = Fields.oneOf(Form.class, w.form(), at + ".form", Form.DRIED);
             Cut cut = Fields.oneOf(Cut.class, w.cut(), at + ".cut");
-            double grams = Fields.need(w.gPerTsp(), at + ".gPerTsp", "grams of a level teaspoon");
-            if (check.range(at + ".gPerTsp", grams, 0.02, 20, "g")) {
+            double grams = Fields.need(w.gPerTsp(), at + ".gPerTsp", Need.SPOON_WEIGHT);
+            if (check.range(at + ".gPerTsp", grams, Limit.SPOON_G)) {
                 all.add(new Herb.Bulk(form, cut, Spread.around(grams, OWN_SPREAD), "own"));
             }
         }

@@ -1,8 +1,9 @@
 package embercup.server.herbs;
 
 import embercup.core.materia.Source;
+import embercup.core.workings.Length;
 import embercup.server.platform.Fields;
-import embercup.server.platform.Refusal;
+import embercup.server.platform.RefusedException;
 import java.util.Collection;
 import java.util.List;
 import org.springframework.http.HttpStatus;
@@ -30,7 +31,7 @@ class HerbsController {
     /** All herbs, or those a text finds by any of their names, typing errors forgiven, the best first. */
     @GetMapping("/herbs")
     List<HerbSheet.HerbLine> herbs(@RequestParam(defaultValue = "") String q) {
-        return herbary.materia().search(Fields.textOrEmpty(q, "q", 80)).stream()
+        return herbary.search(Fields.textOrEmpty(q, "q", Length.SLUG)).stream()
                 .map(HerbSheet::line)
                 .toList();
     }
@@ -40,7 +41,7 @@ class HerbsController {
         return herbary.materia()
                 .find(slug)
                 .map(h -> HerbSheet.of(herbary.materia(), h))
-                .orElseThrow(() -> Refusal.notFound("herb", slug));
+                .orElseThrow(() -> RefusedException.notFound("herb", slug));
     }
 
     /** Where every value comes from, by key. */
@@ -63,9 +64,10 @@ class HerbsController {
         return HerbSheet.of(herbary.materia(), herbary.keep(slug, doc));
     }
 
+    /** Forgets what the cook says of a herb; one that is still named somewhere is only put away, with {@code retire}. */
     @DeleteMapping("/herbs/{slug}/own")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void forgetOwnHerb(@PathVariable String slug) {
-        herbary.forget(slug);
+    void forgetOwnHerb(@PathVariable String slug, @RequestParam(defaultValue = "false") boolean retire) {
+        herbary.forget(slug, retire);
     }
 }

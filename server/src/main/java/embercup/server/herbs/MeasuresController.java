@@ -11,11 +11,17 @@ import embercup.core.measure.Quantity;
 import embercup.core.measure.Spread;
 import embercup.core.measure.Unit;
 import embercup.core.measure.Unit.Dimension;
-import embercup.core.workings.InvalidInput;
+import embercup.core.words.Words;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Limit;
+import embercup.core.workings.Term;
+import embercup.core.workings.Wanted;
+import embercup.core.workings.Wanted.Need;
 import embercup.core.workings.Workings;
 import embercup.server.platform.Fields;
 import embercup.server.platform.WorkingsLine;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -67,11 +73,11 @@ class MeasuresController {
     ConvertAnswer convert(@RequestBody ConvertRequest request) {
         Unit from = Fields.unit(request.unit(), "unit");
         Unit to = Fields.unit(request.to(), "to");
-        double amount = Fields.need(request.amount(), "amount", "an amount above 0");
-        InvalidInput.Check check = new InvalidInput.Check();
-        check.require(amount > 0 && amount <= Quantity.MOST, "amount", amount, "above 0 and at most 1000000");
-        double liang = request.liangG() == null ? 3 : request.liangG();
-        check.range("liangG", liang, 1, 60, "g");
+        double amount = Fields.need(request.amount(), "amount", Need.AMOUNT);
+        InvalidInputException.Check check = new InvalidInputException.Check();
+        check.require(Quantity.possible(amount), "amount", amount, new Wanted.AboveNothing(Limit.AMOUNT.high()));
+        double liang = request.liangG() == null ? MeasureCustom.DEFAULT.liangG() : request.liangG();
+        check.range("liangG", liang, Limit.LIANG_G);
         check.throwIfAny();
         MeasureCustom custom = new MeasureCustom(
                 Fields.oneOf(KitchenSystem.class, request.measures(), "measures", KitchenSystem.US), liang);
@@ -89,15 +95,24 @@ class MeasuresController {
         String base = quantity.unit().dimension() == Dimension.MASS
                 ? "g"
                 : quantity.unit().dimension() == Dimension.VOLUME ? "mL" : "cm";
-        Workings workings = Workings.computed(
-                "amount in " + to.code(),
-                "amount × one " + quantity.unit().code() + " ÷ one " + to.code(),
-                result,
-                to.code(),
-                Workings.given("amount", quantity.amount(), quantity.unit().code()),
-                Workings.sourced("one " + quantity.unit().code(), from, base, "nist-44"),
-                Workings.sourced("one " + to.code(), into, base, "nist-44"));
+        Workings workings = Workings.quotient(
+                        Term.AMOUNT_IN,
+                        to.code(),
+                        Workings.product(
+                                Term.ALL_OF_IT,
+                                base,
+                                Workings.given(
+                                        Term.AMOUNT,
+                                        quantity.amount(),
+                                        quantity.unit().code()),
+                                one(quantity.unit(), from, base)),
+                        one(to, into, base))
+                .of(to.code());
         return new ConvertAnswer(result, result, result, to.code(), null, WorkingsLine.of(workings));
+    }
+
+    private static Workings one(Unit unit, double each, String base) {
+        return Workings.sourced(Term.ONE_OF, unit.code(), each, base, "nist-44");
     }
 
     private static double each(Unit unit, MeasureCustom custom) {
@@ -111,10 +126,7 @@ class MeasuresController {
 
     private ConvertAnswer byHerb(ConvertRequest request, Quantity quantity, Unit to, MeasureCustom custom) {
         if (request.herb() == null) {
-            throw InvalidInput.of(
-                    "herb",
-                    "",
-                    "a herb: from " + quantity.unit().code() + " to " + to.code() + " depends on what is measured");
+            throw InvalidInputException.of("herb", "", new Wanted.Needed(Need.HERB_FOR_UNITS));
         }
         Materia materia = herbary.materia();
         Herb herb = materia.herb(request.herb(), "herb");
@@ -126,21 +138,22 @@ class MeasuresController {
             Spread in = grams.amount().times(1 / to.gramsEach(custom));
             Workings workings = to == Unit.GRAM
                     ? grams.workings()
-                    : Workings.computed(
-                            "amount in " + to.code(),
-                            "grams ÷ grams in one " + to.code(),
-                            in.best(),
-                            to.code(),
-                            grams.workings());
-            return answer(in, to, grams.nearest().orElse(null), workings);
+                    : Workings.quotient(Term.AMOUNT_IN, to.code(), grams.workings(), one(to, to.gramsEach(custom), "g"))
+                            .of(to.code());
+            return answer(in, to, grams.nearest(), workings);
         }
-        HerbMeasure.Conversion there =
-                measure.measure(herb, form, cut, grams.amount().best(), to, "to");
-        return answer(there.amount(), to, there.nearest().orElse(null), there.workings());
+        HerbMeasure.Conversion there = measure.measure(herb, form, cut, grams.workings(), to, "to");
+        return answer(there.amount(), to, there.nearest(), there.workings());
     }
 
-    private static ConvertAnswer answer(Spread amount, Unit unit, @Nullable String nearest, Workings workings) {
+    private static ConvertAnswer answer(
+            Spread amount, Unit unit, Optional<HerbMeasure.Nearest> nearest, Workings workings) {
         return new ConvertAnswer(
-                amount.best(), amount.low(), amount.high(), unit.code(), nearest, WorkingsLine.of(workings));
+                amount.best(),
+                amount.low(),
+                amount.high(),
+                unit.code(),
+                nearest.map(Words.english()::nearest).orElse(null),
+                WorkingsLine.of(workings));
     }
 }

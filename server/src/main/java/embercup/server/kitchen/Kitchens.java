@@ -7,7 +7,10 @@ import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Tradition;
 import embercup.core.measure.KitchenSystem;
 import embercup.core.measure.MeasureCustom;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Length;
+import embercup.core.workings.Limit;
+import embercup.core.workings.Wanted.Need;
 import embercup.server.kitchen.KitchenEntities.BurnerEntity;
 import embercup.server.kitchen.KitchenEntities.KitchenEntity;
 import embercup.server.kitchen.KitchenEntities.VesselEntity;
@@ -20,12 +23,11 @@ import embercup.server.kitchen.KitchenSheet.VesselDraft;
 import embercup.server.kitchen.KitchenSheet.VesselSheet;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
-import embercup.server.platform.Refusal;
+import embercup.server.platform.RefusedException;
 import embercup.server.platform.SchoolsReading;
 import embercup.server.platform.WorkingsLine;
 import java.time.Clock;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -86,23 +88,31 @@ public class Kitchens {
 
     /** The household's burners. */
     @Transactional(readOnly = true)
-    public List<Burner> coreBurners() {
-        return burners.findAllByOrderByHighW().stream().map(Kitchens::burner).toList();
+    public Map<UUID, Burner> burnersById() {
+        Map<UUID, Burner> all = new LinkedHashMap<>();
+        burners.findAllByOrderByHighW().forEach(b -> all.put(b.id, burner(b)));
+        return all;
     }
 
     /**
      * The kitchen for a plan, and how this household reads its measures.
      *
+     * @param burnerId the burner it is; missing when the household has none
      * @param ownHerbs how many herbs are the cook's own or have her own weights
      */
-    public record Own(Kitchen kitchen, MeasureCustom custom, long ownHerbs, Map<String, String> schools) {}
+    public record Own(
+            Kitchen kitchen,
+            @Nullable UUID burnerId,
+            MeasureCustom custom,
+            long ownHerbs,
+            Map<String, String> schools) {}
 
     /** This place with a vessel and a burner of the household, or its smallest burner, else the standard one. */
     public Own own(@Nullable UUID vesselId, @Nullable UUID burnerId) {
         OwnKitchen.Row row = ownKitchen.read(burnerId);
         String name = row.burnerName();
         if (burnerId != null && name == null) {
-            throw Refusal.notFound("burner", burnerId);
+            throw RefusedException.notFound("burner", burnerId);
         }
         Optional<Vessel> vessel = vesselId == null ? Optional.empty() : Optional.of(vessel(vesselEntity(vesselId)));
         Burner burner = name == null
@@ -110,6 +120,7 @@ public class Kitchens {
                 : new Burner(name, or(row.lowW(), 0), or(row.mediumW(), 0), or(row.highW(), 0));
         return new Own(
                 new Kitchen(row.altitudeM(), row.roomC(), row.tapC(), vessel, burner, row.kettleW()),
+                row.burnerId(),
                 new MeasureCustom(Fields.oneOf(KitchenSystem.class, row.measures(), "measures"), row.liangG()),
                 row.ownHerbs(),
                 schools(row.schools()));
@@ -133,7 +144,7 @@ public class Kitchens {
     /**
      * Answers one question for the whole household, or leaves it to each tradition again.
      *
-     * @throws InvalidInput for an unknown question or choice
+     * @throws InvalidInputException for an unknown question or choice
      */
     @Transactional
     public Map<String, String> holdTo(String question, @Nullable String choice) {
@@ -155,7 +166,7 @@ public class Kitchens {
     @Transactional
     public KitchenSheet change(PlaceDraft draft) {
         KitchenEntity k = place();
-        Refusal.unlessNewest(draft.version(), k.version, "kitchen", this::sheet);
+        RefusedException.unlessNewest(draft.version(), k.version, "kitchen", this::sheet);
         k.altitudeM = or(draft.altitudeM(), k.altitudeM);
         k.roomC = or(draft.roomC(), k.roomC);
         k.tapC = or(draft.tapC(), k.tapC);
@@ -163,12 +174,12 @@ public class Kitchens {
         k.liangG = or(draft.liangG(), k.liangG);
         k.measures = Fields.code(Fields.oneOf(
                 KitchenSystem.class, Objects.requireNonNullElse(draft.measures(), k.measures), "measures"));
-        InvalidInput.Check check = new InvalidInput.Check();
-        check.range("altitudeM", k.altitudeM, -400, 5000, "m");
-        check.range("roomC", k.roomC, -10, 45, "°C");
-        check.range("tapC", k.tapC, 0, 60, "°C");
-        check.range("kettleW", k.kettleW, 300, 4000, "W");
-        check.range("liangG", k.liangG, 1, 60, "g");
+        InvalidInputException.Check check = new InvalidInputException.Check();
+        check.range("altitudeM", k.altitudeM, Limit.ALTITUDE_M);
+        check.range("roomC", k.roomC, Limit.ROOM_C);
+        check.range("tapC", k.tapC, Limit.TAP_C);
+        check.range("kettleW", k.kettleW, Limit.KETTLE_W);
+        check.range("liangG", k.liangG, Limit.LIANG_G);
         check.throwIfAny();
         kitchens.saveAndFlush(k);
         return sheet();
@@ -185,7 +196,7 @@ public class Kitchens {
     @Transactional
     public VesselSheet changeVessel(UUID id, VesselDraft draft) {
         VesselEntity e = vesselEntity(id);
-        Refusal.unlessNewest(draft.version(), e.version, "vessel", () -> sheet(e));
+        RefusedException.unlessNewest(draft.version(), e.version, "vessel", () -> sheet(e));
         write(e, draft);
         return sheet(vessels.saveAndFlush(e));
     }
@@ -206,23 +217,24 @@ public class Kitchens {
     @Transactional
     public BurnerSheet changeBurner(UUID id, BurnerDraft draft) {
         BurnerEntity e = burnerEntity(id);
-        Refusal.unlessNewest(draft.version(), e.version, "burner", () -> sheet(e));
+        RefusedException.unlessNewest(draft.version(), e.version, "burner", () -> sheet(e));
         write(e, draft);
         return sheet(burners.saveAndFlush(e));
     }
 
-    /** @throws InvalidInput when no kitchen burner could have made the measurements */
+    /** @throws InvalidInputException when no kitchen burner could have made the measurements */
     @Transactional(readOnly = true)
     public CalibrationSheet calibrate(UUID burnerId, CalibrationDraft draft) {
-        VesselEntity v = vesselEntity(Fields.need(draft.vesselId(), "vesselId", "the vessel it was measured with"));
+        VesselEntity v = vesselEntity(Fields.need(draft.vesselId(), "vesselId", Need.VESSEL_MEASURED));
         Kitchen kitchen = kitchen(place(), Optional.empty(), burner(burnerEntity(burnerId)));
         StoveCalibration fitted = StoveCalibration.of(
                 kitchen,
                 vessel(v),
-                Fields.need(draft.waterMl(), "waterMl", "the water in mL"),
-                Fields.need(draft.heatS(), "heatS", "the seconds to the boil"),
-                Fields.need(draft.boilOffMl(), "boilOffMl", "the millilitres boiled away"),
-                Fields.need(draft.boilOffS(), "boilOffS", "the seconds of boiling"));
+                new StoveCalibration.Measured(
+                        Fields.need(draft.waterMl(), "waterMl", Need.WATER),
+                        Fields.need(draft.heatS(), "heatS", Need.HEAT_TIME),
+                        Fields.need(draft.boilOffMl(), "boilOffMl", Need.BOILED_OFF),
+                        Fields.need(draft.boilOffS(), "boilOffS", Need.BOIL_TIME)));
         Burner b = fitted.burner();
         return new CalibrationSheet(
                 b.lowW(), b.mediumW(), b.highW(), WorkingsLine.of(fitted.highW()), WorkingsLine.of(fitted.mediumW()));
@@ -234,41 +246,36 @@ public class Kitchens {
     }
 
     private static void write(VesselEntity e, VesselDraft draft) {
-        InvalidInput.Check check = new InvalidInput.Check();
-        e.name = Fields.text(draft.name(), "name", 60);
+        InvalidInputException.Check check = new InvalidInputException.Check();
+        e.name = Fields.text(draft.name(), "name", Length.SHORT_NAME);
         e.kind = Fields.code(Fields.oneOf(Vessel.Kind.class, draft.kind(), "kind"));
-        e.innerDiameterCm = Fields.need(draft.innerDiameterCm(), "innerDiameterCm", "the inner diameter in cm");
-        e.heightCm = Fields.need(draft.heightCm(), "heightCm", "the inner height in cm");
-        double cylinder = Math.PI * e.innerDiameterCm * e.innerDiameterCm / 4 * e.heightCm;
-        e.brimMl = or(draft.brimMl(), cylinder);
-        check.range("innerDiameterCm", e.innerDiameterCm, 3, 60, "cm");
-        check.range("heightCm", e.heightCm, 3, 60, "cm");
-        check.range("brimMl", e.brimMl, cylinder * 0.5, cylinder * 1.3, "mL for that diameter and height");
+        e.innerDiameterCm = Fields.need(draft.innerDiameterCm(), "innerDiameterCm", Need.DIAMETER);
+        e.heightCm = Fields.need(draft.heightCm(), "heightCm", Need.HEIGHT);
+        e.brimMl = or(draft.brimMl(), Vessel.cylinderMl(e.innerDiameterCm, e.heightCm));
+        vessel(e).check(check, "");
         check.throwIfAny();
     }
 
     private static void write(BurnerEntity e, BurnerDraft draft) {
-        e.name = Fields.text(draft.name(), "name", 60);
-        e.lowW = Fields.need(draft.lowW(), "lowW", "net power in W");
-        e.mediumW = Fields.need(draft.mediumW(), "mediumW", "net power in W");
-        e.highW = Fields.need(draft.highW(), "highW", "net power in W");
-        InvalidInput.Check check = new InvalidInput.Check();
-        check.range("lowW", e.lowW, 20, 6000, "W");
-        check.range("mediumW", e.mediumW, e.lowW, 6000, "W");
-        check.range("highW", e.highW, e.mediumW, 6000, "W");
+        e.name = Fields.text(draft.name(), "name", Length.SHORT_NAME);
+        e.lowW = Fields.need(draft.lowW(), "lowW", Need.POWER);
+        e.mediumW = Fields.need(draft.mediumW(), "mediumW", Need.POWER);
+        e.highW = Fields.need(draft.highW(), "highW", Need.POWER);
+        InvalidInputException.Check check = new InvalidInputException.Check();
+        burner(e).check(check, "");
         check.throwIfAny();
     }
 
     private KitchenEntity place() {
-        return kitchens.findById(1).orElseThrow(() -> Refusal.notFound("kitchen", 1));
+        return kitchens.findById(1).orElseThrow(() -> RefusedException.notFound("kitchen", 1));
     }
 
     private VesselEntity vesselEntity(UUID id) {
-        return vessels.findById(id).orElseThrow(() -> Refusal.notFound("vessel", id));
+        return vessels.findById(id).orElseThrow(() -> RefusedException.notFound("vessel", id));
     }
 
     private BurnerEntity burnerEntity(UUID id) {
-        return burners.findById(id).orElseThrow(() -> Refusal.notFound("burner", id));
+        return burners.findById(id).orElseThrow(() -> RefusedException.notFound("burner", id));
     }
 
     private static Kitchen kitchen(KitchenEntity k, Optional<Vessel> vessel, Burner burner) {
@@ -276,9 +283,8 @@ public class Kitchens {
     }
 
     private static Vessel vessel(VesselEntity e) {
-        Vessel usual = Vessel.of(
-                e.name, Fields.oneOf(Vessel.Kind.class, e.kind, "vessel.kind"), e.innerDiameterCm, e.heightCm);
-        return new Vessel(e.name, usual.kind(), e.innerDiameterCm, e.heightCm, e.brimMl, usual.wallJPerK());
+        Vessel.Kind kind = Fields.oneOf(Vessel.Kind.class, e.kind, "vessel.kind");
+        return Vessel.of(e.name, kind, e.innerDiameterCm, e.heightCm, e.brimMl);
     }
 
     private static Burner burner(BurnerEntity e) {

@@ -15,7 +15,7 @@ class OwnKitchen {
 
     private static final String PLACE = """
             select new embercup.server.kitchen.OwnKitchen$Row(k.altitudeM, k.roomC, k.tapC, k.kettleW, k.measures, k.liangG, k.schools,
-                b.name, b.lowW, b.mediumW, b.highW, (select count(h) from OwnHerb h))
+                b.id, b.name, b.lowW, b.mediumW, b.highW, (select count(h) from OwnHerb h))
             from Kitchen k left join Burner b on b.id =""";
 
     private static final String GIVEN = PLACE + " :burner where k.id = 1";
@@ -37,6 +37,7 @@ class OwnKitchen {
             String measures,
             double liangG,
             String schools,
+            @Nullable UUID burnerId,
             @Nullable String burnerName,
             @Nullable Double lowW,
             @Nullable Double mediumW,

@@ -2,6 +2,7 @@ package embercup.server.learned;
 
 import embercup.core.dose.Taste;
 import embercup.core.kitchen.Burner;
+import embercup.core.kitchen.Vessel;
 import embercup.core.kitchen.Water;
 import embercup.core.live.LiveBrew;
 import embercup.core.live.StoveFit;
@@ -15,6 +16,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -43,21 +45,25 @@ public class Learned {
         this.clock = clock;
     }
 
+    /** A stove: one burner under one vessel of the household. */
+    public record StoveKey(UUID burnerId, UUID vesselId) {
+        String what() {
+            return "stove:" + burnerId + "|" + vesselId;
+        }
+    }
+
     /** Writes down what a brew that ended says of its stove; a brew that is ended again says it anew. */
     @Transactional
-    public void observe(UUID brewId, BrewPlan plan, LiveBrew live) {
+    public void observe(UUID brewId, StoveKey key, BrewPlan plan, LiveBrew live) {
         observations.deleteAllByBrewId(brewId);
         Burner used = plan.request().kitchen().burner();
-        Burner own = kitchens.coreBurners().stream()
-                .filter(b -> b.name().equals(used.name()))
-                .findFirst()
-                .orElse(used);
+        Burner own = kitchens.burnersById().getOrDefault(key.burnerId, used);
         for (StoveFit.Observation o : StoveFit.observed(plan, live)) {
             ObservationEntity e = new ObservationEntity();
             e.id = Ids.next(clock.millis());
             e.brewId = brewId;
-            e.burner = plan.request().kitchen().burner().name();
-            e.vessel = plan.vessel().name();
+            e.burnerId = key.burnerId;
+            e.vesselId = key.vesselId;
             e.kind = Fields.code(o.kind());
             e.ratio = o.ratio() * fitted(o.kind(), used, own);
             e.at = live.readyAt().orElse(clock.instant());
@@ -81,12 +87,11 @@ public class Learned {
 
     /** Empty when nothing was measured since it was forgotten. */
     @Transactional(readOnly = true)
-    public Optional<Stove> stove(Burner burner, String vessel) {
-        String what = "stove:" + burner.name() + "|" + vessel;
-        Optional<SwitchEntity> s = switches.findById(what);
+    public Optional<Stove> stove(StoveKey key, Burner burner, String vessel, double boilingC) {
+        Optional<SwitchEntity> s = switches.findById(key.what());
         List<StoveFit.Observation> all = observations
-                .findAllByBurnerAndVesselAndAtAfter(
-                        burner.name(), vessel, s.map(x -> x.since).orElse(Instant.EPOCH))
+                .findAllByBurnerIdAndVesselIdAndAtAfter(
+                        key.burnerId, key.vesselId, s.map(x -> x.since).orElse(Instant.EPOCH))
                 .stream()
                 .map(o -> new StoveFit.Observation(Fields.oneOf(StoveFit.Kind.class, o.kind, "kind"), o.ratio))
                 .toList();
@@ -95,7 +100,7 @@ public class Learned {
             return Optional.empty();
         }
         Burner as = fit.applied(burner);
-        double mlPerMin = as.mediumW() / Water.latentHeatJPerG(100) * 60;
+        double mlPerMin = as.mediumW() / Water.latentHeatJPerG(boilingC) * 60;
         String words = String.format(
                 Locale.ROOT,
                 "On the %s your %s loses %.0f mL a minute at a medium boil and heats at %.0f %% of the figure, from %d %s.",
@@ -105,10 +110,8 @@ public class Learned {
                 as.highW() / burner.highW() * 100,
                 fit.measurements(),
                 fit.measurements() == 1 ? "measurement" : "measurements");
-        return Optional.of(new Stove(
-                fit,
-                new LearnedSheet(
-                        what, words, fit.measurements(), s.map(x -> x.used).orElse(true))));
+        boolean used = s.map(x -> x.used).orElse(true);
+        return Optional.of(new Stove(fit, new LearnedSheet(key.what(), words, fit.measurements(), used)));
     }
 
     /** Fewer notes than this say more of the day than of the taste (design value). */
@@ -119,11 +122,11 @@ public class Learned {
 
     /** Empty until enough was noted since it was forgotten. */
     @Transactional(readOnly = true)
-    public Optional<Tasted> taste(UUID recipeId, String drinkerName) {
-        String what = "taste:" + recipeId + "|" + drinkerName;
+    public Optional<Tasted> taste(UUID recipeId, UUID drinkerId, String drinkerName) {
+        String what = "taste:" + recipeId + "|" + drinkerId;
         Optional<SwitchEntity> s = switches.findById(what);
         List<Taste.Note> notes =
-                notebook.tasteNotes(recipeId, drinkerName, s.map(x -> x.since).orElse(Instant.EPOCH));
+                notebook.tasteNotes(recipeId, drinkerId, s.map(x -> x.since).orElse(Instant.EPOCH));
         Taste taste = Taste.of(notes);
         if (taste.notes() < LEAST_NOTES) {
             return Optional.empty();
@@ -159,14 +162,18 @@ public class Learned {
 
     /** Every burner and vessel of which something is known. */
     @Transactional(readOnly = true)
-    public List<LearnedSheet> stoves(List<Burner> burners) {
+    public List<LearnedSheet> stoves() {
+        Map<UUID, Burner> burners = kitchens.burnersById();
+        Map<UUID, Vessel> vessels = kitchens.vesselsById();
+        double boilingC = kitchens.sheet().boilingC();
         List<LearnedSheet> all = new ArrayList<>();
         for (ObservationRepository.Pair pair : observations.pairs()) {
-            burners.stream()
-                    .filter(b -> b.name().equals(pair.burner()))
-                    .findFirst()
-                    .flatMap(b -> stove(b, pair.vessel()))
-                    .ifPresent(st -> all.add(st.sheet()));
+            Burner burner = burners.get(pair.burnerId());
+            Vessel vessel = vessels.get(pair.vesselId());
+            if (burner != null && vessel != null) {
+                StoveKey key = new StoveKey(pair.burnerId(), pair.vesselId());
+                stove(key, burner, vessel.name(), boilingC).ifPresent(s -> all.add(s.sheet()));
+            }
         }
         return all;
     }

@@ -1,6 +1,6 @@
 package embercup.server.learned;
 
-import embercup.server.kitchen.Kitchens;
+import embercup.core.workings.Wanted.Need;
 import embercup.server.platform.Fields;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
@@ -18,17 +18,15 @@ import org.springframework.web.bind.annotation.RestController;
 class LearnedController {
 
     private final Learned learned;
-    private final Kitchens kitchens;
 
-    LearnedController(Learned learned, Kitchens kitchens) {
+    LearnedController(Learned learned) {
         this.learned = learned;
-        this.kitchens = kitchens;
     }
 
     /** What is learned of the stove. */
     @GetMapping
     List<LearnedSheet> stoves() {
-        return learned.stoves(kitchens.coreBurners());
+        return learned.stoves();
     }
 
     /** {@code used} switches it; {@code forget} begins anew. */
@@ -44,7 +42,7 @@ class LearnedController {
         if (Boolean.TRUE.equals(ask.forget())) {
             learned.forget(what);
         } else {
-            learned.use(what, Fields.need(ask.used(), "used", "true or false, or forget"));
+            learned.use(what, Fields.need(ask.used(), "used", Need.SWITCH));
         }
     }
 }

@@ -19,8 +19,12 @@ class ObservationEntity {
     @Column(name = "brew_id")
     UUID brewId;
 
-    String burner;
-    String vessel;
+    @Column(name = "burner_id")
+    UUID burnerId;
+
+    @Column(name = "vessel_id")
+    UUID vesselId;
+
     String kind;
     double ratio;
     Instant at;

@@ -8,16 +8,16 @@ import org.springframework.data.jpa.repository.Query;
 
 interface ObservationRepository extends JpaRepository<ObservationEntity, UUID> {
 
-    List<ObservationEntity> findAllByBurnerAndVesselAndAtAfter(String burner, String vessel, Instant since);
+    List<ObservationEntity> findAllByBurnerIdAndVesselIdAndAtAfter(UUID burnerId, UUID vesselId, Instant since);
 
     void deleteAllByBrewId(UUID brewId);
 
     /** A burner and a vessel that were measured together. */
-    record Pair(String burner, String vessel) {}
+    record Pair(UUID burnerId, UUID vesselId) {}
 
     @Query("""
-            select distinct new embercup.server.learned.ObservationRepository$Pair(o.burner, o.vessel)
-            from ObservationEntity o order by o.burner, o.vessel
+            select distinct new embercup.server.learned.ObservationRepository$Pair(o.burnerId, o.vesselId)
+            from ObservationEntity o order by o.burnerId, o.vesselId
             """)
     List<Pair> pairs();
 }

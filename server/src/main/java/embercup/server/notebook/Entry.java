@@ -34,7 +34,8 @@ public record Entry(
         String clarity,
         String smell,
         String effect,
-        String meanwhile) {
+        String meanwhile,
+        @Nullable UUID drinkerId) {
 
     /** @param more whether older entries follow */
     public record EntryPage(List<Entry> entries, int page, boolean more) {}

@@ -25,6 +25,9 @@ class EntryEntity {
     @Column(name = "drinker_name")
     String drinkerName;
 
+    @Column(name = "drinker_id")
+    UUID drinkerId;
+
     @Column(name = "brewed_at")
     Instant brewedAt;
 

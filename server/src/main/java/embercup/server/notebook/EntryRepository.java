@@ -26,10 +26,10 @@ interface EntryRepository extends JpaRepository<EntryEntity, UUID> {
 
     @Query("""
             select e from EntryEntity e
-            where e.recipeId = :recipeId and e.drinkerName = :drinker and e.felt is not null and e.brewedAt > :since
+            where e.recipeId = :recipeId and e.drinkerId = :drinkerId and e.felt is not null and e.brewedAt > :since
             order by e.brewedAt desc limit 60
             """)
-    List<EntryEntity> felt(UUID recipeId, String drinker, Instant since);
+    List<EntryEntity> felt(UUID recipeId, UUID drinkerId, Instant since);
 
     /** Hits among the newest entries only: frequent words fill their page from these in a few milliseconds. */
     @Query(value = """

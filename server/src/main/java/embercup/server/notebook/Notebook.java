@@ -34,6 +34,7 @@ public class Notebook {
         e.recipeId = entry.recipeId();
         e.name = entry.name();
         e.drinkerName = entry.drinkerName();
+        e.drinkerId = entry.drinkerId();
         e.brewedAt = entry.brewedAt();
         e.cups = entry.cups();
         e.plannedStrength = entry.plannedStrength();
@@ -60,8 +61,8 @@ public class Notebook {
 
     /** What was felt of a recipe by a drinker since a moment. */
     @Transactional(readOnly = true)
-    public List<Taste.Note> tasteNotes(UUID recipeId, String drinkerName, Instant since) {
-        return repository.felt(recipeId, drinkerName, since).stream()
+    public List<Taste.Note> tasteNotes(UUID recipeId, UUID drinkerId, Instant since) {
+        return repository.felt(recipeId, drinkerId, since).stream()
                 .map(e -> new Taste.Note(e.predictedStrength, e.felt))
                 .toList();
     }
@@ -134,6 +135,7 @@ public class Notebook {
                 e.clarity,
                 e.smell,
                 e.effect,
-                e.meanwhile);
+                e.meanwhile,
+                e.drinkerId);
     }
 }

@@ -3,12 +3,15 @@ package embercup.server.people;
 import embercup.core.dose.Drinker;
 import embercup.core.dose.Strength;
 import embercup.core.materia.Condition;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Limit;
+import embercup.core.workings.Wanted;
+import embercup.core.workings.Wanted.Need;
 import embercup.server.herbs.Herbary;
 import embercup.server.people.Person.PersonDraft;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
-import embercup.server.platform.Refusal;
+import embercup.server.platform.RefusedException;
 import java.time.Clock;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -48,7 +51,7 @@ public class People {
                 .toList();
     }
 
-    /** @throws Refusal 404 when there is none */
+    /** @throws RefusedException 404 when there is none */
     @Transactional(readOnly = true)
     public Person get(UUID id) {
         return person(entity(id));
@@ -62,11 +65,11 @@ public class People {
         return person(repository.saveAndFlush(e));
     }
 
-    /** @throws Refusal 409 with the person as kept when the version is not the newest */
+    /** @throws RefusedException 409 with the person as kept when the version is not the newest */
     @Transactional
     public Person change(UUID id, PersonDraft draft) {
         PersonEntity e = entity(id);
-        Refusal.unlessNewest(draft.version(), e.version, "person", () -> person(e));
+        RefusedException.unlessNewest(draft.version(), e.version, "person", () -> person(e));
         write(e, draft);
         return person(repository.saveAndFlush(e));
     }
@@ -93,14 +96,14 @@ public class People {
         return id == null ? Drinker.ADULT : drinker(get(id));
     }
 
-    /** @throws InvalidInput for unknown conditions or herbs */
+    /** @throws InvalidInputException for unknown conditions or herbs */
     public Drinker drinker(
             double ageYears,
             @Nullable Double weightKg,
             @Nullable List<String> conditions,
             @Nullable List<String> allergies,
             String path) {
-        InvalidInput.Check check = new InvalidInput.Check();
+        InvalidInputException.Check check = new InvalidInputException.Check();
         Set<Condition> known = new LinkedHashSet<>();
         List<String> codes = conditions == null ? List.of() : conditions;
         for (int i = 0; i < codes.size(); i++) {
@@ -109,15 +112,15 @@ public class People {
                     condition.isPresent(),
                     path + ".conditions[" + i + "]",
                     codes.get(i),
-                    "one of: " + Condition.codes())) {
+                    new Wanted.OneOf(Condition.codes()))) {
                 condition.ifPresent(known::add);
             }
         }
         List<String> herbs = allergies == null ? List.of() : allergies;
         known(check, herbs, path + ".allergies");
-        check.range(path + ".ageYears", ageYears, 0, 120, "years");
+        check.range(path + ".ageYears", ageYears, Limit.AGE_YEARS);
         if (weightKg != null) {
-            check.range(path + ".weightKg", weightKg, 2, 300, "kg");
+            check.range(path + ".weightKg", weightKg, Limit.WEIGHT_KG);
         }
         check.throwIfAny();
         return new Drinker(
@@ -127,25 +130,25 @@ public class People {
                 Set.copyOf(herbs));
     }
 
-    private void known(InvalidInput.Check check, List<String> herbs, String field) {
+    private void known(InvalidInputException.Check check, List<String> herbs, String field) {
         for (int i = 0; i < herbs.size(); i++) {
             herbary.unknown(herbs.get(i), field + "[" + i + "]", check);
         }
     }
 
     private PersonEntity entity(UUID id) {
-        return repository.findById(id).orElseThrow(() -> Refusal.notFound("person", id));
+        return repository.findById(id).orElseThrow(() -> RefusedException.notFound("person", id));
     }
 
     private void write(PersonEntity e, PersonDraft draft) {
         e.name = Fields.text(draft.name(), "name", 60);
-        e.ageYears = Fields.need(draft.ageYears(), "ageYears", "the age in years");
+        e.ageYears = Fields.need(draft.ageYears(), "ageYears", Need.AGE);
         e.weightKg = draft.weightKg();
         List<String> conditions = draft.conditions() == null ? List.of() : draft.conditions();
         List<String> allergies = draft.allergies() == null ? List.of() : draft.allergies();
         drinker(e.ageYears, e.weightKg, conditions, allergies, "person");
         List<String> dislikes = draft.dislikes() == null ? List.of() : draft.dislikes();
-        InvalidInput.Check check = new InvalidInput.Check();
+        InvalidInputException.Check check = new InvalidInputException.Check();
         known(check, dislikes, "person.dislikes");
         check.throwIfAny();
         e.usualStrength =

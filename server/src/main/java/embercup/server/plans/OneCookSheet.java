@@ -1,6 +1,7 @@
 package embercup.server.plans;
 
 import embercup.core.plan.Interleaving;
+import embercup.core.words.Words;
 import java.time.Instant;
 import java.util.List;
 
@@ -24,11 +25,15 @@ public record OneCookSheet(List<PotLine> pots, List<ClashLine> clashes) {
                                     start,
                                     p.pot().plan().readyFrom(start),
                                     p.movedS(),
-                                    p.why());
+                                    p.why().map(Words.english()::say).orElse(""));
                         })
                         .toList(),
                 outcome.clashes().stream()
-                        .map(c -> new ClashLine(place(pots, c.pot()), c.pot().name(), c.with(), c.why()))
+                        .map(c -> new ClashLine(
+                                place(pots, c.pot()),
+                                c.pot().name(),
+                                c.with(),
+                                Words.english().say(c)))
                         .toList());
     }
 

@@ -61,7 +61,11 @@ public record PlanAsk(
 
         @ArraySchema(maxItems = 60) @Nullable List<ChangeDoc> changes,
         @Nullable Instant startAt,
-        @Nullable Instant readyAt) {
+        @Nullable Instant readyAt,
+
+        @Schema(description = "whether the answer carries the workings of every figure; false when it is missing")
+        @Nullable
+        Boolean workings) {
 
     /**
      * What the order changes in one herb of the recipe: another {@code with} that can stand in for it, a {@code share} of

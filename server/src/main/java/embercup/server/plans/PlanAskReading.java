@@ -1,6 +1,5 @@
 package embercup.server.plans;
 
-import embercup.core.brew.Measurements;
 import embercup.core.dose.Drinker;
 import embercup.core.dose.Purpose;
 import embercup.core.dose.Strength;
@@ -17,7 +16,11 @@ import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Parts;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Length;
+import embercup.core.workings.Limit;
+import embercup.core.workings.Wanted;
+import embercup.core.workings.Wanted.Need;
 import embercup.server.herbs.Herbary;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
@@ -57,9 +60,13 @@ class PlanAskReading {
 
     /** A request with everything it refers to. */
     record Resolved(
-            Materia materia, PlanRequest request, @Nullable UUID drinkerId, String drinkerName) {}
+            Materia materia,
+            PlanRequest request,
+            @Nullable UUID burnerId,
+            @Nullable UUID drinkerId,
+            String drinkerName) {}
 
-    /** @throws InvalidInput naming each field that cannot be read, and what would be right */
+    /** @throws InvalidInputException naming each field that cannot be read, and what would be right */
     Resolved read(PlanAsk ask) {
         Household household = new Household(ask);
         Materia materia = herbary.materia(household.own().ownHerbs());
@@ -70,52 +77,49 @@ class PlanAskReading {
         Person person = ask.drinkerId() == null ? null : people.get(ask.drinkerId());
         PlanRequest request = new PlanRequest(
                 recipe,
-                ask.cups() == null ? recipe.cups() : ask.cups(),
-                ask.cupMl() == null ? recipe.cupMl() : ask.cupMl(),
-                Fields.oneOf(Strength.class, ask.strength(), "strength", Strength.STANDARD),
-                Fields.oneOf(Purpose.class, ask.purpose(), "purpose", Purpose.EVERYDAY),
+                serving(ask, recipe),
                 drinker(ask, person),
                 kitchen(ask, household),
                 custom,
-                Measurements.NONE,
                 schools,
-                Boolean.TRUE.equals(ask.spentHerbs()),
-                taste(ask));
-        return new Resolved(materia, request, ask.drinkerId(), person == null ? "" : person.name());
+                Boolean.TRUE.equals(ask.spentHerbs()));
+        boolean ownBurner = ask.kitchen() != null && ask.kitchen().burner() != null;
+        UUID burnerId = ownBurner ? null : household.own().burnerId();
+        return new Resolved(materia, request, burnerId, ask.drinkerId(), person == null ? "" : person.name());
     }
 
     /** A request in which recipe, drinker and kitchen are written out; nothing is looked up but the measures, when unsaid. */
     PlanRequest writtenOut(PlanAsk ask) {
-        Recipe recipe = RecipeReading.read(Fields.need(ask.recipe(), "recipe", "a recipe"), "recipe");
-        KitchenDoc k = Fields.need(ask.kitchen(), "kitchen", "a kitchen");
-        DrinkerDoc d = Fields.need(ask.drinker(), "drinker", "a drinker");
+        Recipe recipe = RecipeReading.read(Fields.need(ask.recipe(), "recipe", Need.RECIPE), "recipe");
+        KitchenDoc k = Fields.need(ask.kitchen(), "kitchen", Need.KITCHEN);
+        DrinkerDoc d = Fields.need(ask.drinker(), "drinker", Need.DRINKER);
         Kitchen kitchen = new Kitchen(
-                or(k.altitudeM(), 0),
-                or(k.roomC(), 20),
-                or(k.tapC(), 15),
+                or(k.altitudeM(), Kitchen.STANDARD.altitudeM()),
+                or(k.roomC(), Kitchen.STANDARD.roomC()),
+                or(k.tapC(), Kitchen.STANDARD.tapC()),
                 Optional.ofNullable(k.vessel()).map(PlanAskReading::vessel),
-                burner(Fields.need(k.burner(), "kitchen.burner", "a burner"), Burner.SMALL),
-                or(k.kettleW(), 2000));
+                burner(Fields.need(k.burner(), "kitchen.burner", Need.BURNER), Burner.SMALL),
+                or(k.kettleW(), Kitchen.STANDARD.kettleW()));
         return new PlanRequest(
                 recipe,
-                or(ask.cups(), recipe.cups()),
-                or(ask.cupMl(), recipe.cupMl()),
-                Fields.oneOf(Strength.class, ask.strength(), "strength", Strength.STANDARD),
-                Fields.oneOf(Purpose.class, ask.purpose(), "purpose", Purpose.EVERYDAY),
-                people.drinker(or(d.ageYears(), 40), d.weightKg(), d.conditions(), d.allergies(), "drinker"),
+                serving(ask, recipe),
+                people.drinker(
+                        or(d.ageYears(), Drinker.ADULT.ageYears()),
+                        d.weightKg(),
+                        d.conditions(),
+                        d.allergies(),
+                        "drinker"),
                 kitchen,
                 custom(ask, new Household(ask)),
-                Measurements.NONE,
                 SchoolsReading.read(ask.schools(), Map.of(), recipe.tradition()),
-                Boolean.TRUE.equals(ask.spentHerbs()),
-                taste(ask));
+                Boolean.TRUE.equals(ask.spentHerbs()));
     }
 
     private RecipeDoc recipe(PlanAsk ask) {
         if (ask.recipeId() == null && ask.recipe() == null) {
-            throw InvalidInput.of("recipe", "", "either recipeId or recipe, or both for a kept one as it was changed");
+            throw InvalidInputException.of("recipe", "", new Wanted.Needed(Need.RECIPE_OR_ID));
         }
-        return ask.recipe() != null ? ask.recipe() : recipes.doc(Fields.need(ask.recipeId(), "recipeId", "a recipe"));
+        return ask.recipe() != null ? ask.recipe() : recipes.doc(Fields.need(ask.recipeId(), "recipeId", Need.RECIPE));
     }
 
     /** The recipe with what the order leaves out, lessens, replaces or draws otherwise. */
@@ -126,7 +130,7 @@ class PlanAskReading {
         for (int i = 0; i < changes.size(); i++) {
             ChangeDoc change = changes.get(i);
             String at = "changes[" + i + "]";
-            String herb = Fields.text(change.herb(), at + ".herb", 80);
+            String herb = Fields.text(change.herb(), at + ".herb", Length.SLUG);
             if (change.with() != null) {
                 recipe = substitution.replace(recipe, herb, change.with(), at + ".with");
             } else if (change.share() != null) {
@@ -146,7 +150,7 @@ class PlanAskReading {
     private Drinker drinker(PlanAsk ask, @Nullable Person person) {
         if (person != null) {
             if (ask.drinker() != null) {
-                throw InvalidInput.of("drinker", "", "either drinkerId or drinker, not both");
+                throw InvalidInputException.of("drinker", "", new Wanted.NotBoth("drinkerId", "drinker"));
             }
             return people.drinker(person);
         }
@@ -154,7 +158,8 @@ class PlanAskReading {
         if (d == null) {
             return Drinker.ADULT;
         }
-        return people.drinker(or(d.ageYears(), 40), d.weightKg(), d.conditions(), d.allergies(), "drinker");
+        return people.drinker(
+                or(d.ageYears(), Drinker.ADULT.ageYears()), d.weightKg(), d.conditions(), d.allergies(), "drinker");
     }
 
     /** The household's own kitchen, read at most once for a plan and only when the order leaves something to it. */
@@ -192,21 +197,24 @@ class PlanAskReading {
                 or(k.kettleW(), own.kettleW()));
     }
 
+    private static PlanRequest.Serving serving(PlanAsk ask, Recipe recipe) {
+        return new PlanRequest.Serving(
+                or(ask.cups(), recipe.cups()),
+                or(ask.cupMl(), recipe.cupMl()),
+                Fields.oneOf(Strength.class, ask.strength(), "strength", Strength.STANDARD),
+                Fields.oneOf(Purpose.class, ask.purpose(), "purpose", Purpose.EVERYDAY),
+                Fields.within(or(ask.taste(), 1), "taste", Limit.TASTE));
+    }
+
     private static Vessel vessel(VesselDoc doc) {
-        InvalidInput.Check check = new InvalidInput.Check();
-        double diameter =
-                Fields.need(doc.innerDiameterCm(), "kitchen.vessel.innerDiameterCm", "the inner diameter in cm");
-        double height = Fields.need(doc.heightCm(), "kitchen.vessel.heightCm", "the inner height in cm");
-        check.range("kitchen.vessel.innerDiameterCm", diameter, 3, 60, "cm");
-        check.range("kitchen.vessel.heightCm", height, 3, 60, "cm");
-        check.throwIfAny();
-        Vessel usual = Vessel.of(
-                doc.name() == null ? "pot" : Fields.text(doc.name(), "kitchen.vessel.name", 60),
+        double diameter = Fields.need(doc.innerDiameterCm(), "kitchen.vessel.innerDiameterCm", Need.DIAMETER);
+        double height = Fields.need(doc.heightCm(), "kitchen.vessel.heightCm", Need.HEIGHT);
+        return Vessel.of(
+                doc.name() == null ? "pot" : Fields.text(doc.name(), "kitchen.vessel.name", Length.SHORT_NAME),
                 Fields.oneOf(Vessel.Kind.class, doc.kind(), "kitchen.vessel.kind", Vessel.Kind.POT),
                 diameter,
-                height);
-        return new Vessel(
-                usual.name(), usual.kind(), diameter, height, or(doc.brimMl(), usual.brimMl()), usual.wallJPerK());
+                height,
+                or(doc.brimMl(), Vessel.cylinderMl(diameter, height)));
     }
 
     private static Burner burner(BurnerDoc doc, Burner otherwise) {
@@ -220,18 +228,8 @@ class PlanAskReading {
     private static MeasureCustom custom(PlanAsk ask, Household household) {
         boolean saysAll = ask.measures() != null && ask.liangG() != null;
         MeasureCustom own = saysAll ? MeasureCustom.DEFAULT : household.own().custom();
-        double liang = or(ask.liangG(), own.liangG());
-        InvalidInput.Check check = new InvalidInput.Check();
-        check.range("liangG", liang, 1, 60, "g");
-        check.throwIfAny();
+        double liang = Fields.within(or(ask.liangG(), own.liangG()), "liangG", Limit.LIANG_G);
         return new MeasureCustom(Fields.oneOf(KitchenSystem.class, ask.measures(), "measures", own.system()), liang);
-    }
-
-    private static double taste(PlanAsk ask) {
-        InvalidInput.Check check = new InvalidInput.Check();
-        check.range("taste", or(ask.taste(), 1), 0.5, 2, "");
-        check.throwIfAny();
-        return or(ask.taste(), 1);
     }
 
     private static double or(@Nullable Double value, double otherwise) {

@@ -20,6 +20,7 @@ public record PlanSheet(
         double boilingC,
         VesselLine vessel,
         @Nullable VesselLine mug,
+        @Nullable String servedKey,
         BurnerLine burner,
         List<StepLine> steps,
         double stageStartS,
@@ -33,8 +34,8 @@ public record PlanSheet(
         double aroma,
         double bite,
         double cupC,
-        double drinkableAfterS,
-        double honeyAfterS,
+        @Nullable Double drinkableAfterS,
+        @Nullable Double honeyAfterS,
         List<CautionLine> cautions,
         boolean stopped,
         List<WayLine> waysOut,
@@ -66,10 +67,17 @@ public record PlanSheet(
             double leftShare,
             @Nullable String nearest) {}
 
+    /** Millilitres; {@code startCups} in the cups of this household. */
     public record Water(
-            double pourMl, double startMl, double retainedMl, double evaporatedMl, double yieldMl, double dipMl) {}
+            double pourMl,
+            double startMl,
+            double retainedMl,
+            double evaporatedMl,
+            double yieldMl,
+            double dipMl,
+            @Nullable String startCups) {}
 
-    /** Levels are of the water and what the herbs displace, in cm above the bottom. */
+    /** {@code displacedCm} is what the herbs take of the height. Levels are of the water and what the herbs displace, in cm above the bottom. */
     public record VesselLine(
             String name,
             String kind,
@@ -80,10 +88,15 @@ public record PlanSheet(
             double startLevelCm,
             double endLevelCm,
             double dipLevelCm,
-            double bedCm) {}
+            double bedCm,
+            @Nullable Double displacedCm) {}
 
     public record BurnerLine(String name, double lowW, double mediumW, double highW) {}
 
+    /**
+     * @param addition index of the addition that is prepared
+     * @param boils whether it ends at the boil; not known of plans that an earlier version wrote
+     */
     public record StepLine(
             String key,
             String kind,
@@ -95,8 +108,15 @@ public record PlanSheet(
             @Nullable String until,
             String confirm,
             double powerW,
+            @Nullable String flame,
+            @Nullable Boolean kettle,
             boolean lid,
-            boolean aside) {}
+            @Nullable Boolean boils,
+            boolean aside,
+            @Nullable Integer addition) {}
+
+    /** When a step is, by its key. */
+    public record When(String key, double startS, double durationS) {}
 
     public record Point(double tS, double tempC, double waterMl, double body, double aroma, double bite) {}
 
@@ -117,6 +137,14 @@ public record PlanSheet(
             @Nullable UUID vesselId,
             @Nullable Integer coveredStage,
             String text) {
+
+        static WayLine ofHerb(String herb, @Nullable String with, @Nullable Double share, String text) {
+            return new WayLine(herb, with, null, share, null, null, null, null, text);
+        }
+
+        static WayLine ofMenstruum(String menstruum, String text) {
+            return new WayLine(null, null, null, null, menstruum, null, null, null, text);
+        }
 
         static WayLine forDrinker(UUID id, String text) {
             return new WayLine(null, null, null, null, null, id, null, null, text);

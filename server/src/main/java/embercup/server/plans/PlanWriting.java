@@ -9,12 +9,15 @@ import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Condition;
+import embercup.core.measure.KitchenAmount;
+import embercup.core.measure.Volume;
 import embercup.core.plan.BrewPlan;
-import embercup.core.plan.Fire;
 import embercup.core.plan.PlanRequest;
+import embercup.core.plan.Prediction;
 import embercup.core.plan.Step;
-import embercup.core.recipe.Posology;
 import embercup.core.recipe.Stage;
+import embercup.core.words.Words;
+import embercup.core.workings.Workings;
 import embercup.server.learned.LearnedSheet;
 import embercup.server.plans.PlanAsk.BurnerDoc;
 import embercup.server.plans.PlanAsk.DrinkerDoc;
@@ -28,6 +31,7 @@ import embercup.server.plans.PlanSheet.Point;
 import embercup.server.plans.PlanSheet.StepLine;
 import embercup.server.plans.PlanSheet.VesselLine;
 import embercup.server.plans.PlanSheet.Water;
+import embercup.server.plans.PlanSheet.WayLine;
 import embercup.server.platform.Fields;
 import embercup.server.platform.SchoolsReading;
 import embercup.server.platform.WorkingsLine;
@@ -35,6 +39,8 @@ import embercup.server.recipes.RecipeWriting;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 
 /** Writes the core's plan for the wire. */
@@ -42,6 +48,8 @@ public final class PlanWriting {
 
     /** Points of a curve that are sent: the eye sees no more on one screen. */
     private static final int MOST_POINTS = 90;
+
+    private static final Words WORDS = Words.english();
 
     private PlanWriting() {}
 
@@ -52,7 +60,8 @@ public final class PlanWriting {
             List<String> identityChecks,
             List<LearnedSheet> learned,
             Instant start,
-            String drinkerName) {
+            String drinkerName,
+            Map<String, Workings> figures) {
         PlanRequest r = plan.request();
         Burner burner = r.kitchen().burner();
         return new PlanSheet(
@@ -66,21 +75,22 @@ public final class PlanWriting {
                 plan.boilingC(),
                 vessel(plan),
                 mug(plan),
+                served(plan),
                 new BurnerLine(burner.name(), burner.lowW(), burner.mediumW(), burner.highW()),
                 steps(plan),
                 plan.stageStartS(),
                 plan.totalS(),
                 start,
                 plan.readyFrom(start),
-                curve(plan),
+                curve(plan.predicted()),
                 plan.strength(),
                 plan.strengthLow(),
                 plan.strengthHigh(),
                 plan.aroma(),
                 plan.bite(),
-                plan.brew().cupC(),
-                plan.brew().drinkableAfterS(),
-                plan.brew().honeyAfterS(),
+                plan.brew().cup().celsius(),
+                orNull(plan.brew().cup().drinkableAfterS()),
+                orNull(plan.brew().cup().honeyAfterS()),
                 cautions(verdict),
                 verdict.stops(),
                 ways,
@@ -88,20 +98,18 @@ public final class PlanWriting {
                         .map(l -> new Load(Fields.code(l.constituent()), l.mg(), l.limitMg()))
                         .toList(),
                 plan.reasons().stream()
-                        .map(x -> new PlanSheet.ReasonLine(x.stage(), x.text(), x.source()))
+                        .map(x -> new PlanSheet.ReasonLine(x.stage(), WORDS.say(x), x.source()))
                         .toList(),
                 SchoolsReading.write(r.schools()),
                 r.spentHerbs(),
-                r.recipe().posology().map(Posology::words).orElse(null),
+                r.recipe().posology().map(WORDS::say).orElse(null),
                 identityChecks,
                 learned,
-                workings(plan, verdict));
+                WorkingsLine.of(figures));
     }
 
-    private static Map<String, WorkingsLine> workings(BrewPlan plan, Care.Verdict verdict) {
-        Map<String, WorkingsLine> all = WorkingsLine.of(plan.workings());
-        all.putAll(WorkingsLine.of(verdict.workings()));
-        return all;
+    private static @Nullable Double orNull(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
     }
 
     private static List<AdditionLine> additions(BrewPlan plan) {
@@ -113,23 +121,31 @@ public final class PlanWriting {
                         Fields.code(a.cut()),
                         a.stage(),
                         a.perCup(),
-                        a.inCup(),
+                        WORDS.inCup(a),
                         a.grams(),
                         a.lowG(),
                         a.highG(),
                         a.perCupG(),
-                        a.measure(),
+                        WORDS.measure(a),
                         a.weigh(),
-                        a.prep(),
-                        a.said(),
+                        WORDS.prep(a),
+                        WORDS.say(a.said()),
                         a.leftShare(),
-                        a.nearest().orElse(null)))
+                        a.measured().nearest().map(WORDS::nearest).orElse(null)))
                 .toList();
     }
 
     private static Water water(BrewPlan plan) {
         var w = plan.water();
-        return new Water(w.pourMl(), w.startMl(), w.retainedMl(), w.evaporatedMl(), w.yieldMl(), w.dipMl());
+        return new Water(
+                w.pourMl(),
+                w.startMl(),
+                w.retainedMl(),
+                w.evaporatedMl(),
+                w.yieldMl(),
+                w.dipMl(),
+                WORDS.say(KitchenAmount.cups(
+                        Volume.millilitres(w.startMl()), plan.request().custom().system())));
     }
 
     /** One of the mugs, filled; none for what is kept in a jar or a bottle. */
@@ -149,7 +165,18 @@ public final class PlanWriting {
                 level,
                 level,
                 0,
-                0);
+                0,
+                0.0);
+    }
+
+    /** The step after which the liquor is in the mugs; none for what is kept in a jar or a bottle. */
+    private static @Nullable String served(BrewPlan plan) {
+        OptionalInt stage = plan.intoMugs();
+        return plan.steps().stream()
+                .filter(s -> s instanceof Step.OfStage && stage.isPresent() && s.stage() == stage.getAsInt())
+                .map(Step::id)
+                .findFirst()
+                .orElse(null);
     }
 
     private static VesselLine vessel(BrewPlan plan) {
@@ -170,35 +197,50 @@ public final class PlanWriting {
                 v.levelCm(plan.water().startMl() + displaced),
                 v.levelCm(end + displaced),
                 plan.water().dipMl() == 0 ? 0 : v.levelCm(plan.water().dipMl()),
-                v.levelCm(plan.water().retainedMl() + displaced));
+                v.levelCm(plan.water().retainedMl() + displaced),
+                v.levelCm(displaced));
     }
 
     /** Steps with the power under the pot while they last. */
-    public static List<StepLine> steps(BrewPlan plan) {
+    static List<StepLine> steps(BrewPlan plan) {
         return plan.steps().stream().map(s -> step(plan, s)).toList();
     }
 
     private static StepLine step(BrewPlan plan, Step s) {
-        Fire fire = plan.fire(s);
-        String until = s.until().isEmpty() ? null : s.until();
+        String until = WORDS.until(plan, s);
         return new StepLine(
-                s.key(),
-                s.kind(),
+                s.id(),
+                kind(s),
                 s.stage(),
-                s.label(),
+                WORDS.label(plan, s),
                 s.startS(),
                 s.durationS(),
                 s.handsOn(),
-                until,
-                s.confirm(),
-                fire.watts(),
-                fire.lid(),
-                plan.aside(s));
+                until.isEmpty() ? null : until,
+                WORDS.confirm(plan, s),
+                s.fire().watts(),
+                s.fire().flame().map(Fields::code).orElse(null),
+                s.fire().kettle(),
+                s.fire().lid(),
+                s.heats() && plan.stages().get(s.stage()).boils(),
+                s.aside(),
+                s instanceof Step.Prepare prepare ? prepare.addition() : null);
+    }
+
+    private static String kind(Step step) {
+        return step instanceof Step.OfStage of ? of.kind().code() : step instanceof Step.HeatUp ? "heat" : "prep";
+    }
+
+    /** When the steps of a plan are predicted to be. */
+    public static List<PlanSheet.When> times(Prediction predicted) {
+        return predicted.steps().stream()
+                .map(s -> new PlanSheet.When(s.id(), s.startS(), s.durationS()))
+                .toList();
     }
 
     /** The curve, thinned to what one screen shows; first and last point always stay. */
-    public static List<Point> curve(BrewPlan plan) {
-        var all = plan.curve();
+    public static List<Point> curve(Prediction predicted) {
+        List<CurvePoint> all = predicted.curve();
         int every = Math.max(1, (int) Math.ceil(all.size() / (double) MOST_POINTS));
         return java.util.stream.IntStream.range(0, all.size())
                 .filter(i -> i % every == 0 || i == all.size() - 1 || jump(all, i))
@@ -232,21 +274,22 @@ public final class PlanWriting {
     private static List<CautionLine> cautions(Care.Verdict verdict) {
         return verdict.cautions().stream()
                 .map(c -> new CautionLine(
-                        c.code(), Fields.code(c.severity()), c.herb().orElse(null), c.text(), c.source()))
+                        c.code(), Fields.code(c.severity()), c.herb().orElse(null), WORDS.say(c), c.source()))
                 .toList();
     }
 
     static PlanSheet.WayLine way(WayOut w) {
-        return new PlanSheet.WayLine(
-                w.herb().orElse(null),
-                w.with().orElse(null),
-                w.cups() == 0 ? null : w.cups(),
-                w.share() == 0 ? null : w.share(),
-                w.menstruum().map(Fields::code).orElse(null),
-                null,
-                null,
-                null,
-                w.text());
+        String text = WORDS.say(w);
+        if (w instanceof WayOut.Replace r) {
+            return WayLine.ofHerb(r.herb().slug(), r.with().slug(), null, text);
+        } else if (w instanceof WayOut.LeaveOut l) {
+            return WayLine.ofHerb(l.herb().slug(), null, null, text);
+        } else if (w instanceof WayOut.Lessen l) {
+            return WayLine.ofHerb(l.herb().slug(), null, l.share(), text);
+        } else if (w instanceof WayOut.FewerCups f) {
+            return WayLine.ofCups(f.cups(), text);
+        }
+        return WayLine.ofMenstruum(Fields.code(((WayOut.DrawWith) w).menstruum()), text);
     }
 
     /** The request with recipe, drinker and kitchen written out. */
@@ -292,6 +335,7 @@ public final class PlanWriting {
                 null,
                 null,
                 start,
+                null,
                 null);
     }
 }

@@ -4,8 +4,8 @@ import embercup.core.care.Care;
 import embercup.core.care.History;
 import embercup.core.dose.Drinker;
 import embercup.core.kitchen.Burner;
+import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
-import embercup.core.materia.Constituent;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
@@ -13,7 +13,11 @@ import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Planner;
-import embercup.core.workings.InvalidInput;
+import embercup.core.words.Words;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Wanted;
+import embercup.core.workings.Wanted.Counted;
+import embercup.core.workings.Workings;
 import embercup.server.herbs.Herbary;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.learned.Learned;
@@ -27,15 +31,20 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Plans: resolves what a request refers to, lets the core plan, and lets care judge. */
 @Service
 public class Plans {
+
+    private static final Words WORDS = Words.english();
 
     private final PlanAskReading asks;
     private final Recipes recipes;
@@ -75,11 +84,23 @@ public class Plans {
      * A plan with everything it was made from, so that it can be made again without the rows it referred to.
      *
      * @param ask the request with recipe, drinker and kitchen written out
-     * @param loadsMg what this pot alone holds of limited constituents
+     * @param burnerId the household's burner that it counts with
+     * @param verdict what care says of it
      */
-    public record Made(BrewPlan plan, PlanAsk ask, PlanSheet sheet, Map<Constituent, Double> loadsMg) {}
+    public record Made(BrewPlan plan, @Nullable UUID burnerId, PlanAsk ask, PlanSheet sheet, Care.Verdict verdict) {
+        /** Every figure with its workings. */
+        public Map<String, Workings> figures() {
+            return Plans.figures(plan, verdict);
+        }
+    }
 
-    /** @throws InvalidInput when it cannot be brewed */
+    private static Map<String, Workings> figures(BrewPlan plan, Care.Verdict verdict) {
+        Map<String, Workings> all = new LinkedHashMap<>(plan.explained());
+        all.putAll(verdict.workings());
+        return all;
+    }
+
+    /** @throws InvalidInputException when it cannot be brewed */
     public Made make(PlanAsk ask, Day day) {
         PlanAskReading.Resolved resolved = asks.read(ask);
         List<LearnedSheet> known = new ArrayList<>();
@@ -94,8 +115,15 @@ public class Plans {
                         .of(plan, verdict, resolved.drinkerId(), kitchens, people, day, start)
                 : List.of();
         PlanSheet sheet = PlanWriting.write(
-                plan, verdict, ways, identityChecks(plan, resolved.materia()), known, start, resolved.drinkerName());
-        return new Made(plan, PlanWriting.writtenOut(plan, start), sheet, care.contents(plan));
+                plan,
+                verdict,
+                ways,
+                identityChecks(plan, resolved.materia()),
+                known,
+                start,
+                resolved.drinkerName(),
+                Boolean.TRUE.equals(ask.workings()) ? figures(plan, verdict) : Map.of());
+        return new Made(plan, resolved.burnerId(), PlanWriting.writtenOut(plan, start), sheet, verdict);
     }
 
     /** The request with what the household's own brews taught of this stove and this drinker. */
@@ -104,11 +132,12 @@ public class Plans {
         if (Boolean.FALSE.equals(ask.useLearned())) {
             return request;
         }
-        if (ask.kitchen() != null
-                && ask.kitchen().vesselId() != null
-                && ask.kitchen().burner() == null) {
+        if (ask.kitchen() != null && ask.kitchen().vesselId() != null && resolved.burnerId() != null) {
+            Learned.StoveKey key =
+                    new Learned.StoveKey(resolved.burnerId(), ask.kitchen().vesselId());
             String vessel = request.kitchen().vessel().map(Vessel::name).orElse("");
-            var stove = learned.stove(request.kitchen().burner(), vessel);
+            Kitchen here = request.kitchen();
+            var stove = learned.stove(key, here.burner(), vessel, here.boilingC());
             stove.ifPresent(s -> known.add(s.sheet()));
             if (stove.filter(s -> s.sheet().used()).isPresent()) {
                 Burner as = stove.get().fit().applied(request.kitchen().burner());
@@ -116,7 +145,7 @@ public class Plans {
             }
         }
         if (ask.taste() == null && ask.recipeId() != null && ask.drinkerId() != null) {
-            var taste = learned.taste(ask.recipeId(), resolved.drinkerName());
+            var taste = learned.taste(ask.recipeId(), ask.drinkerId(), resolved.drinkerName());
             taste.ifPresent(t -> known.add(t.sheet()));
             if (taste.filter(t -> t.sheet().used()).isPresent()) {
                 request = request.toTaste(taste.get().taste().factor());
@@ -127,7 +156,7 @@ public class Plans {
 
     private Instant start(PlanAsk ask, BrewPlan plan) {
         if (ask.startAt() != null && ask.readyAt() != null) {
-            throw InvalidInput.of("readyAt", ask.readyAt(), "either startAt or readyAt, not both");
+            throw InvalidInputException.of("readyAt", ask.readyAt(), new Wanted.NotBoth("startAt", "readyAt"));
         }
         return ask.readyAt() != null
                 ? plan.startFor(ask.readyAt())
@@ -152,25 +181,37 @@ public class Plans {
         Care care = new Care(materia);
         List<MarkLine> marks = new ArrayList<>();
         for (RecipeSheet kept : recipes.all()) {
-            PlanRequest request = PlanRequest.asWritten(RecipeReading.read(kept.recipe(), "recipe"))
+            Supplier<PlanRequest> request = () -> PlanRequest.asWritten(RecipeReading.read(kept.recipe(), "recipe"))
                     .withDrinker(drinker);
-            care.judge(planner.plan(request), history).cautions().stream()
-                    .filter(c -> c.severity() != Severity.NOTE)
-                    .findFirst()
-                    .ifPresent(c -> marks.add(new MarkLine(kept.id(), Fields.code(c.severity()), c.text())));
+            mark(kept.id(), planner, care, request, history).ifPresent(marks::add);
         }
         return marks;
+    }
+
+    /** A recipe that cannot be planned any more says so instead of failing the others. */
+    private static Optional<MarkLine> mark(
+            UUID recipe, Planner planner, Care care, Supplier<PlanRequest> request, History history) {
+        try {
+            return care.judge(planner.plan(request.get()), history).cautions().stream()
+                    .filter(c -> c.severity() != Severity.NOTE)
+                    .findFirst()
+                    .map(c -> new MarkLine(recipe, Fields.code(c.severity()), WORDS.say(c)));
+        } catch (InvalidInputException e) {
+            String text = "It cannot be planned as it is kept: " + WORDS.message(e.violations()) + ".";
+            return Optional.of(new MarkLine(recipe, Fields.code(Severity.CARE), text));
+        }
     }
 
     /**
      * Several orders and one cook: starts are moved so that no two hands-on steps meet.
      *
-     * @throws InvalidInput when one of them cannot be brewed, or there are none or too many
+     * @throws InvalidInputException when one of them cannot be brewed, or there are none or too many
      */
     public OneCookSheet interleave(OneCookAsk ask, Day day) {
         List<PlanAsk> all = ask.plans() == null ? List.of() : ask.plans();
         if (all.isEmpty() || all.size() > OneCookAsk.MOST) {
-            throw InvalidInput.of("plans", all.size() + " plans", "1 to " + OneCookAsk.MOST + " plans");
+            throw InvalidInputException.of(
+                    "plans", all.size() + " plans", new Wanted.Count(Counted.PLANS, 1, OneCookAsk.MOST));
         }
         Instant zero = clock.instant();
         List<Interleaving.Pot> pots = new ArrayList<>();
@@ -190,17 +231,8 @@ public class Plans {
         return OneCookSheet.of(Interleaving.of(day.onTheFire(zero), pots), pots, zero);
     }
 
-    /** A plan made again, and the planner that made it, for what happens to the brew later. */
-    public record Again(Planner planner, BrewPlan plan) {}
-
     /** Makes the core's plan again from a written-out request; looks up the household's own herbs and nothing else. */
-    public Again again(PlanAsk writtenOut) {
-        Planner planner = planner();
-        return new Again(planner, planner.plan(asks.writtenOut(writtenOut)));
-    }
-
-    /** A planner with the household's own herbs. */
-    private Planner planner() {
-        return new Planner(herbary.materia());
+    public BrewPlan again(PlanAsk writtenOut) {
+        return new Planner(herbary.materia()).plan(asks.writtenOut(writtenOut));
     }
 }

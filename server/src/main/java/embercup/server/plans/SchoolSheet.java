@@ -3,6 +3,7 @@ package embercup.server.plans;
 import embercup.core.materia.Tradition;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.Schools.Question;
+import embercup.core.words.Words;
 import embercup.server.platform.Fields;
 import java.util.Arrays;
 import java.util.List;
@@ -25,6 +26,8 @@ record SchoolSheet(
         Map<String, String> defaults,
         @Nullable String household) {
 
+    private static final Words WORDS = Words.english();
+
     /** One answer. */
     record ChoiceLine(String choice, String words) {}
 
@@ -41,10 +44,10 @@ record SchoolSheet(
         }
         return new SchoolSheet(
                 q.code(),
-                q.words(),
-                q.why(),
+                WORDS.name(q),
+                WORDS.why(q),
                 q.choices().stream()
-                        .map(c -> new ChoiceLine(c.code(), c.words()))
+                        .map(c -> new ChoiceLine(c.code(), WORDS.name(c)))
                         .toList(),
                 defaults,
                 household);

@@ -11,6 +11,7 @@ import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
+import embercup.core.words.Words;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.people.Person;
@@ -93,7 +94,7 @@ final class WaysOut {
     private Optional<WayLine> fewerCups() {
         for (int cups = (int) Math.ceil(request.cups()) - 1; cups >= 1; cups--) {
             if (starts(request.withCups(cups), history)) {
-                return Optional.of(WayLine.ofCups(cups, WayOut.only(cups)));
+                return Optional.of(WayLine.ofCups(cups, Words.english().say((WayOut) new WayOut.FewerCups(cups))));
             }
         }
         return Optional.empty();

@@ -1,10 +1,12 @@
 package embercup.server.platform;
 
+import embercup.core.materia.LowerHyphenNames;
 import embercup.core.measure.Unit;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Limit;
+import embercup.core.workings.Wanted;
+import embercup.core.workings.Wanted.Need;
 import java.util.Arrays;
-import java.util.Locale;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Reads the wire's words into the core's types; a wrong one is a violation that names the right ones. */
@@ -12,47 +14,49 @@ public final class Fields {
 
     private Fields() {}
 
-    /** An enum constant by its lower-case name. @throws InvalidInput when it is missing or unknown */
+    /** An enum constant by its lower-case name. @throws InvalidInputException when it is missing or unknown */
     public static <E extends Enum<E>> E oneOf(Class<E> type, @Nullable String text, String field) {
-        String codes = Arrays.stream(type.getEnumConstants()).map(Fields::code).collect(Collectors.joining(" "));
-        if (text == null) {
-            throw InvalidInput.of(field, "", "one of: " + codes);
-        }
         return Arrays.stream(type.getEnumConstants())
                 .filter(c -> code(c).equals(text))
                 .findFirst()
-                .orElseThrow(() -> InvalidInput.of(field, text, "one of: " + codes));
+                .orElseThrow(() -> InvalidInputException.of(field, text == null ? "" : text, codes(type)));
+    }
+
+    private static <E extends Enum<E>> Wanted codes(Class<E> type) {
+        return new Wanted.OneOf(
+                Arrays.stream(type.getEnumConstants()).map(Fields::code).toList());
     }
 
     public static <E extends Enum<E>> E oneOf(Class<E> type, @Nullable String text, String field, E fallback) {
         return text == null ? fallback : oneOf(type, text, field);
     }
 
-    /** A unit by its code. @throws InvalidInput listing all codes */
+    /** A unit by its code. @throws InvalidInputException listing all codes */
     public static Unit unit(@Nullable String code, String field) {
         String given = code == null ? "" : code;
-        return Unit.ofCode(given).orElseThrow(() -> InvalidInput.of(field, given, "one of: " + Unit.codes()));
+        return Unit.ofCode(given)
+                .orElseThrow(() -> InvalidInputException.of(field, given, new Wanted.OneOf(Unit.codes())));
     }
 
     /** The wire's name of a constant. */
     public static String code(Enum<?> constant) {
-        return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return LowerHyphenNames.of(constant);
     }
 
-    /** @throws InvalidInput when nothing was given */
-    public static <T> T need(@Nullable T value, String field, String wanted) {
+    /** @throws InvalidInputException when nothing was given */
+    public static <T> T need(@Nullable T value, String field, Need what) {
         if (value == null) {
-            throw InvalidInput.of(field, "", wanted);
+            throw InvalidInputException.of(field, "", new Wanted.Needed(what));
         }
         return value;
     }
 
-    /** Text of 1 to {@code most} characters, stripped. @throws InvalidInput otherwise */
+    /** Text of 1 to {@code most} characters, stripped. @throws InvalidInputException otherwise */
     public static String text(@Nullable String value, String field, int most) {
         String text = value == null ? "" : value.strip();
         if (text.isEmpty() || text.length() > most) {
-            throw InvalidInput.of(
-                    field, text.length() > most ? text.length() + " characters" : text, "1 to " + most + " characters");
+            throw InvalidInputException.of(
+                    field, text.length() > most ? text.length() + " characters" : text, new Wanted.TextOf(most));
         }
         return text;
     }
@@ -60,5 +64,13 @@ public final class Fields {
     /** Text of at most {@code most} characters; empty when nothing was given. */
     public static String textOrEmpty(@Nullable String value, String field, int most) {
         return value == null || value.isBlank() ? "" : text(value, field, most);
+    }
+
+    /** @throws InvalidInputException when the number is outside its limit */
+    public static double within(double value, String field, Limit limit) {
+        InvalidInputException.Check check = new InvalidInputException.Check();
+        check.range(field, value, limit);
+        check.throwIfAny();
+        return value;
     }
 }

@@ -4,11 +4,11 @@ import embercup.core.materia.Tradition;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.Schools.Choice;
 import embercup.core.recipe.Schools.Question;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Wanted;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** The schools on the wire: a choice by question, only where the cook departs from her tradition. */
@@ -19,7 +19,7 @@ public final class SchoolsReading {
     /**
      * The tradition's answers, the household's over them, the order's over both.
      *
-     * @throws InvalidInput for an unknown question or choice, naming the known ones
+     * @throws InvalidInputException for an unknown question or choice, naming the known ones
      */
     public static Schools read(
             @Nullable Map<String, String> chosen, Map<String, String> household, Tradition tradition) {
@@ -31,23 +31,21 @@ public final class SchoolsReading {
         Schools schools = before;
         for (Map.Entry<String, String> entry : chosen.entrySet()) {
             Question question = Question.ofCode(entry.getKey())
-                    .orElseThrow(() -> InvalidInput.of(
+                    .orElseThrow(() -> InvalidInputException.of(
                             "schools",
                             entry.getKey(),
-                            "one of: "
-                                    + Arrays.stream(Question.values())
-                                            .map(Question::code)
-                                            .collect(Collectors.joining(" "))));
+                            new Wanted.OneOf(Arrays.stream(Question.values())
+                                    .map(Question::code)
+                                    .toList())));
             schools = schools.with(question.choices().stream()
                     .filter(c -> c.code().equals(entry.getValue()))
                     .findFirst()
-                    .orElseThrow(() -> InvalidInput.of(
+                    .orElseThrow(() -> InvalidInputException.of(
                             "schools." + question.code(),
                             String.valueOf(entry.getValue()),
-                            "one of: "
-                                    + question.choices().stream()
-                                            .map(Choice::code)
-                                            .collect(Collectors.joining(" ")))));
+                            new Wanted.OneOf(question.choices().stream()
+                                    .map(Choice::code)
+                                    .toList()))));
         }
         return schools;
     }

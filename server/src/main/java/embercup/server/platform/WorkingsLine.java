@@ -1,6 +1,7 @@
 package embercup.server.platform;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import embercup.core.words.Words;
 import embercup.core.workings.Workings;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,8 +20,8 @@ public record WorkingsLine(
 
     public static WorkingsLine of(Workings w) {
         return new WorkingsLine(
-                w.label(),
-                orNull(w.formula()),
+                Words.english().label(w),
+                orNull(Words.english().formula(w)),
                 w.value(),
                 orNull(w.unit()),
                 orNull(w.source()),

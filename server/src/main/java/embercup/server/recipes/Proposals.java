@@ -4,13 +4,19 @@ import embercup.core.care.Blend;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Occasion;
 import embercup.core.measure.MeasureCustom;
+import embercup.core.reading.WrittenRecipe;
 import embercup.core.recipe.Parts;
 import embercup.core.recipe.Proposal;
+import embercup.core.recipe.Reason;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Schools;
-import embercup.core.recipe.WrittenRecipe;
-import embercup.core.workings.InvalidInput;
+import embercup.core.words.Words;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Length;
+import embercup.core.workings.Limit;
+import embercup.core.workings.Wanted;
+import embercup.core.workings.Wanted.Need;
 import embercup.server.herbs.Herbary;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
@@ -20,13 +26,14 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Stages for a recipe that has none, and blends for an occasion. Keeps nothing. */
 @Service
 class Proposals {
+
+    private static final Words WORDS = Words.english();
 
     private final Herbary herbary;
     private final Kitchens kitchens;
@@ -60,7 +67,7 @@ class Proposals {
     record BlendSheet(RecipeDoc recipe, List<String> herbs, List<ReasonLine> reasons, List<String> leftOut) {}
 
     ProposalSheet propose(ProposeAsk ask) {
-        RecipeDoc doc = Fields.need(ask.recipe(), "recipe", "a recipe");
+        RecipeDoc doc = Fields.need(ask.recipe(), "recipe", Need.RECIPE);
         Recipe recipe = RecipeReading.read(doc, "recipe");
         Materia materia = herbary.materia();
         Recipe weighed = Parts.resolved(materia, recipe);
@@ -78,19 +85,21 @@ class Proposals {
                 : ask.herbs();
         double cups = ask.cups() == null ? 2 : ask.cups();
         double cupMl = ask.cupMl() == null ? 240 : ask.cupMl();
-        InvalidInput.Check check = new InvalidInput.Check();
-        check.range("cups", cups, RecipeRules.FEWEST_CUPS, RecipeRules.MOST_CUPS, "cups");
-        check.range("cupMl", cupMl, RecipeRules.SMALLEST_CUP_ML, RecipeRules.LARGEST_CUP_ML, "mL");
+        InvalidInputException.Check check = new InvalidInputException.Check();
+        check.range("cups", cups, Limit.CUPS);
+        check.range("cupMl", cupMl, Limit.CUP_ML);
         check.throwIfAny();
         Blend blend = Blend.of(materia, occasion, house, people.drinkerOrAdult(ask.drinkerId()), cups, cupMl);
         return new BlendSheet(
-                RecipeWriting.write(blend.recipe()), blend.reasons(), lines(blend.stages()), blend.leftOut());
+                RecipeWriting.write(blend.recipe()),
+                blend.reasons().stream().map(WORDS::say).toList(),
+                lines(blend.stages()),
+                blend.leftOut().stream().map(WORDS::say).toList());
     }
 
     /** A recipe as somebody wrote it. */
     record ReadAsk(
-            @Schema(maxLength = WrittenRecipe.LONGEST) @Nullable
-            String text) {}
+            @Schema(maxLength = Length.WRITTEN) @Nullable String text) {}
 
     /** A line as it was written and what was made of it; {@code addition} is −1 for none. */
     record WrittenLine(String text, String kind, List<String> reads, List<String> asks, int addition) {}
@@ -99,7 +108,7 @@ class Proposals {
     record WrittenSheet(RecipeDoc recipe, List<WrittenLine> lines) {}
 
     WrittenSheet read(ReadAsk ask) {
-        String text = Fields.text(ask.text(), "text", WrittenRecipe.LONGEST);
+        String text = Fields.text(ask.text(), "text", Length.WRITTEN);
         WrittenRecipe written = WrittenRecipe.read(
                 herbary.materia(), text, kitchens.own(null, null).custom());
         return new WrittenSheet(
@@ -117,13 +126,12 @@ class Proposals {
         return herbary.materia().occasions().stream()
                 .filter(o -> o.words().equals(words))
                 .findFirst()
-                .orElseThrow(() -> InvalidInput.of(
-                        "occasion", words, "one of: " + occasions().stream().collect(Collectors.joining(", "))));
+                .orElseThrow(() -> InvalidInputException.of("occasion", words, new Wanted.OneOf(occasions())));
     }
 
-    static List<ReasonLine> lines(List<Proposal.Reason> reasons) {
+    static List<ReasonLine> lines(List<Reason> reasons) {
         return reasons.stream()
-                .map(r -> new ReasonLine(r.stage(), r.text(), r.source()))
+                .map(r -> new ReasonLine(r.stage(), WORDS.say(r), r.source()))
                 .toList();
     }
 }

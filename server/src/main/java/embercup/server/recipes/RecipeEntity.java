@@ -29,6 +29,10 @@ class RecipeEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     String document;
 
+    /** Its fire line, thumb-sized; missing until it is planned. */
+    @JdbcTypeCode(SqlTypes.JSON)
+    String thumb;
+
     @Column(name = "created_at")
     Instant createdAt;
 

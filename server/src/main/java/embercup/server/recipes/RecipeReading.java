@@ -13,8 +13,12 @@ import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
-import embercup.core.workings.InvalidInput;
-import embercup.core.workings.InvalidInput.Violation;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.InvalidInputException.Violation;
+import embercup.core.workings.Limit;
+import embercup.core.workings.Wanted;
+import embercup.core.workings.Wanted.Counted;
+import embercup.core.workings.Wanted.Need;
 import embercup.server.platform.Fields;
 import embercup.server.recipes.RecipeDoc.AdditionDoc;
 import embercup.server.recipes.RecipeDoc.StageDoc;
@@ -38,13 +42,13 @@ public final class RecipeReading {
 
     /**
      * @param path prefix of the field names
-     * @throws InvalidInput with every wrong field; what only the rules of the trade can tell is left to {@link RecipeRules}
+     * @throws InvalidInputException with every wrong field; what only the rules of the trade can tell is left to {@link RecipeRules}
      */
     public static Recipe read(RecipeDoc doc, String path) {
         RecipeReading reading = new RecipeReading();
         Recipe recipe = reading.recipe(doc, path);
         if (!reading.found.isEmpty()) {
-            throw new InvalidInput(reading.found);
+            throw new InvalidInputException(reading.found);
         }
         return recipe;
     }
@@ -52,11 +56,12 @@ public final class RecipeReading {
     private Recipe recipe(RecipeDoc doc, String path) {
         List<AdditionDoc> additionDocs = doc.additions() == null ? List.of() : doc.additions();
         List<StageDoc> stageDocs = doc.stages() == null ? List.of() : doc.stages();
-        if (additionDocs.size() > RecipeRules.MOST_ADDITIONS || stageDocs.size() > RecipeRules.MOST_STAGES) {
-            throw InvalidInput.of(
+        if (additionDocs.size() > Limit.ADDITIONS.high() || stageDocs.size() > Limit.STAGES.high()) {
+            throw InvalidInputException.of(
                     path,
                     additionDocs.size() + " additions, " + stageDocs.size() + " stages",
-                    "at most " + RecipeRules.MOST_ADDITIONS + " additions and " + RecipeRules.MOST_STAGES + " stages");
+                    new Wanted.Count(
+                            Counted.ADDITIONS_AND_STAGES, (int) Limit.ADDITIONS.high(), (int) Limit.STAGES.high()));
         }
         List<Addition> additions = new ArrayList<>();
         for (int i = 0; i < additionDocs.size(); i++) {
@@ -67,9 +72,7 @@ public final class RecipeReading {
         }
         if (doc.stages() != null && stageDocs.isEmpty()) {
             found.add(new Violation(
-                    path + ".stages",
-                    "0 stages",
-                    "1 to " + RecipeRules.MOST_STAGES + " stages; without the field they are proposed"));
+                    path + ".stages", "0 stages", new Wanted.Count(Counted.STAGES, 1, (int) Limit.STAGES.high())));
         }
         List<Stage> stages = new ArrayList<>();
         for (int i = 0; i < stageDocs.size(); i++) {
@@ -84,8 +87,10 @@ public final class RecipeReading {
         return new Recipe(
                 doc.name() == null ? "" : doc.name().strip(),
                 tradition,
-                number(doc.cups(), path + ".cups", "how many cups it is written for"),
-                number(doc.cupMl(), path + ".cupMl", "the size of a cup in mL"),
+                new Recipe.Makes(
+                        number(doc.cups(), path + ".cups", Need.CUPS),
+                        number(doc.cupMl(), path + ".cupMl", Need.CUP_SIZE),
+                        doc.dilutionParts() == null ? 0 : doc.dilutionParts()),
                 doc.pourMl() == null ? OptionalDouble.empty() : OptionalDouble.of(doc.pourMl()),
                 new Menstruum(
                         attempt(
@@ -96,7 +101,6 @@ public final class RecipeReading {
                                         Menstruum.Kind.WATER),
                                 Menstruum.Kind.WATER),
                         alcohol(doc)),
-                doc.dilutionParts() == null ? 0 : doc.dilutionParts(),
                 additions,
                 stages,
                 Optional.ofNullable(doc.posology()).map(p -> posology(p, path + ".posology")));
@@ -104,7 +108,7 @@ public final class RecipeReading {
 
     private Posology posology(RecipeDoc.PosologyDoc doc, String path) {
         return new Posology(
-                number(doc.cupsADay(), path + ".cupsADay", "how many cups a day"),
+                number(doc.cupsADay(), path + ".cupsADay", Need.CUPS_A_DAY),
                 attempt(
                         () -> Fields.oneOf(Posology.When.class, doc.when(), path + ".when", Posology.When.ANY_TIME),
                         Posology.When.ANY_TIME),
@@ -125,10 +129,10 @@ public final class RecipeReading {
         Form form = attempt(() -> Fields.oneOf(Form.class, doc.form(), path + ".form", Form.DRIED), Form.DRIED);
         Cut cut = attempt(() -> Fields.oneOf(Cut.class, doc.cut(), path + ".cut", Cut.CHOPPED), Cut.CHOPPED);
         Unit unit = attempt(() -> Fields.unit(doc.unit(), path + ".unit"), Unit.GRAM);
-        double amount = number(doc.amount(), path + ".amount", "an amount above 0");
-        if (doc.amount() != null && !(amount > 0 && amount <= Quantity.MOST)) {
-            found.add(
-                    new Violation(path + ".amount", String.valueOf(doc.amount()), "an amount above 0 that fits a pot"));
+        double amount = number(doc.amount(), path + ".amount", Need.AMOUNT);
+        if (doc.amount() != null && !Quantity.possible(amount)) {
+            found.add(new Violation(
+                    path + ".amount", String.valueOf(doc.amount()), new Wanted.AboveNothing(Limit.AMOUNT.high())));
         }
         int stage = doc.stage() == null ? 0 : doc.stage();
         String prep = doc.prep() == null ? "" : doc.prep().strip();
@@ -140,7 +144,7 @@ public final class RecipeReading {
         String code = doc.kind() == null ? "" : doc.kind();
         StageKind kind = StageKind.ofCode(code).orElse(null);
         if (kind == null) {
-            found.add(new Violation(path + ".kind", code, "one of: " + StageKind.codes()));
+            found.add(new Violation(path + ".kind", code, new Wanted.OneOf(StageKind.codes())));
             return null;
         }
         Stage stage =
@@ -153,9 +157,7 @@ public final class RecipeReading {
                     case STEEP -> new Stage.Steep(minutes(doc, path), lid(doc, true));
                     case MACERATE -> new Stage.Macerate(minutes(doc, path), toC(doc), lid(doc, true));
                     case REST -> new Stage.Rest(minutes(doc, path), lid(doc, true));
-                    case COOL ->
-                        new Stage.Cool(
-                                number(doc.toC(), path + ".toC", "the temperature to cool to, °C"), lid(doc, false));
+                    case COOL -> new Stage.Cool(number(doc.toC(), path + ".toC", Need.COOL_TO), lid(doc, false));
                     case STRAIN -> new Stage.Strain(Boolean.TRUE.equals(doc.pressed()));
                     case REFILL -> new Stage.Refill(toMl(doc, path));
                     case COMBINE -> new Stage.Combine();
@@ -177,21 +179,21 @@ public final class RecipeReading {
     }
 
     private double minutes(StageDoc doc, String path) {
-        return number(doc.minutes(), path + ".minutes", "how long, in minutes");
+        return number(doc.minutes(), path + ".minutes", Need.MINUTES);
     }
 
     private double toMl(StageDoc doc, String path) {
-        return number(doc.toMl(), path + ".toMl", "the volume in mL");
+        return number(doc.toMl(), path + ".toMl", Need.VOLUME);
     }
 
-    private double number(@Nullable Double value, String field, String wanted) {
+    private double number(@Nullable Double value, String field, Need wanted) {
         return attempt(() -> Fields.need(value, field, wanted), 0.0);
     }
 
     private <T> T attempt(Supplier<T> reading, T otherwise) {
         try {
             return reading.get();
-        } catch (InvalidInput e) {
+        } catch (InvalidInputException e) {
             found.addAll(e.violations());
             return otherwise;
         }

@@ -25,7 +25,7 @@ public final class RecipeWriting {
                 recipe.cups(),
                 recipe.cupMl(),
                 number(recipe.pourMl()),
-                m.cold() ? m.kind().code() : null,
+                m.cold() ? Fields.code(m.kind()) : null,
                 m.alcoholPercent() > 0 ? m.alcoholPercent() : null,
                 recipe.dilutionParts() > 0 ? recipe.dilutionParts() : null,
                 recipe.additions().stream().map(RecipeWriting::addition).toList(),

@@ -1,25 +1,31 @@
 package embercup.server.recipes;
 
 import embercup.core.brew.StageRun;
-import embercup.core.kitchen.Burner;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
 import embercup.core.plan.Step;
 import embercup.core.recipe.Recipe;
-import embercup.core.recipe.Stage;
+import embercup.core.recipe.StageKind;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Length;
+import embercup.core.workings.Wanted.Need;
+import embercup.server.herbs.HerbUses;
 import embercup.server.herbs.Herbary;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
-import embercup.server.platform.Refusal;
+import embercup.server.platform.RefusedException;
 import embercup.server.recipes.RecipeSheet.RecipeDraft;
 import embercup.server.recipes.RecipeSheet.RecipeVersion;
 import embercup.server.recipes.RecipeSheet.Segment;
 import embercup.server.recipes.RecipeSheet.Thumb;
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.type.TypeReference;
@@ -27,9 +33,9 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The household's recipes. */
 @Service
-public class Recipes {
+public class Recipes implements HerbUses {
 
-    private static final int LONGEST_ABOUT = 600;
+    private static final Logger LOG = LoggerFactory.getLogger(Recipes.class);
 
     private final RecipeRepository repository;
     private final JsonMapper json;
@@ -47,25 +53,29 @@ public class Recipes {
 
     @Transactional(readOnly = true)
     public List<RecipeSheet> all() {
-        Planner planner = new Planner(herbary.materia());
-        return repository.findAllByOrderByCreatedAt().stream()
-                .map(e -> sheet(e, planner))
-                .toList();
+        return repository.findAllByOrderByCreatedAt().stream().map(this::sheet).toList();
     }
 
-    /** @throws Refusal 404 when there is none */
+    @Override
+    @Transactional(readOnly = true)
+    public List<String> usesOf(String slug) {
+        String herb = json.writeValueAsString(List.of(Map.of("herb", slug)));
+        return repository.namesWith(herb).stream().map(n -> "the recipe " + n).toList();
+    }
+
+    /** @throws RefusedException 404 when there is none */
     @Transactional(readOnly = true)
     public RecipeSheet get(UUID id) {
         return sheet(entity(id));
     }
 
-    /** The recipe alone, without its thumb, which costs a plan. @throws Refusal 404 when there is none */
+    /** The recipe alone, without its thumb, which costs a plan. @throws RefusedException 404 when there is none */
     @Transactional(readOnly = true)
     public RecipeDoc doc(UUID id) {
         return json.readValue(entity(id).document, RecipeDoc.class);
     }
 
-    /** @throws embercup.core.workings.InvalidInput when it cannot be brewed */
+    /** @throws embercup.core.workings.InvalidInputException when it cannot be brewed */
     @Transactional
     public RecipeSheet add(RecipeDraft draft) {
         RecipeEntity e = new RecipeEntity();
@@ -75,11 +85,11 @@ public class Recipes {
         return sheet(repository.saveAndFlush(e));
     }
 
-    /** @throws Refusal 409 with the kept recipe when the version is not the newest */
+    /** @throws RefusedException 409 with the kept recipe when the version is not the newest */
     @Transactional
     public RecipeSheet change(UUID id, RecipeDraft draft) {
         RecipeEntity e = entity(id);
-        Refusal.unlessNewest(draft.version(), e.version, "recipe", () -> sheet(e));
+        RefusedException.unlessNewest(draft.version(), e.version, "recipe", () -> sheet(e));
         keepVersion(e);
         write(e, draft);
         return sheet(repository.saveAndFlush(e));
@@ -118,33 +128,41 @@ public class Recipes {
     }
 
     private RecipeEntity entity(UUID id) {
-        return repository.findById(id).orElseThrow(() -> Refusal.notFound("recipe", id));
+        return repository.findById(id).orElseThrow(() -> RefusedException.notFound("recipe", id));
     }
 
     private void write(RecipeEntity e, RecipeDraft draft) {
-        RecipeDoc doc = Fields.need(draft.recipe(), "recipe", "a recipe");
+        RecipeDoc doc = Fields.need(draft.recipe(), "recipe", Need.RECIPE);
         Recipe recipe = RecipeReading.read(doc, "recipe");
-        new Planner(herbary.materia()).plan(PlanRequest.asWritten(recipe));
+        BrewPlan plan = new Planner(herbary.materia()).plan(PlanRequest.asWritten(recipe));
         List<String> purposes = draft.purposes() == null ? List.of() : draft.purposes();
-        purposes.forEach(p -> Fields.text(p, "purposes", 40));
+        purposes.forEach(p -> Fields.text(p, "purposes", Length.PURPOSE));
         e.name = recipe.name();
         e.tradition = Fields.code(recipe.tradition());
-        e.about = Fields.textOrEmpty(draft.about(), "about", LONGEST_ABOUT);
+        e.about = Fields.textOrEmpty(draft.about(), "about", Length.ABOUT);
         e.purposes = json.writeValueAsString(purposes);
         e.document = json.writeValueAsString(doc);
+        e.thumb = json.writeValueAsString(thumb(plan));
         e.updatedAt = clock.instant();
     }
 
     private RecipeSheet sheet(RecipeEntity e) {
-        return sheet(e, new Planner(herbary.materia()));
-    }
-
-    private RecipeSheet sheet(RecipeEntity e, Planner planner) {
         RecipeDoc doc = json.readValue(e.document, RecipeDoc.class);
         List<String> purposes = json.readValue(e.purposes, new TypeReference<List<String>>() {});
-        BrewPlan plan = planner.plan(PlanRequest.asWritten(RecipeReading.read(doc, "recipe")));
+        Thumb thumb = e.thumb == null ? planned(doc) : json.readValue(e.thumb, Thumb.class);
         return new RecipeSheet(
-                e.id, Objects.requireNonNullElse(e.version, 0L), e.about, purposes, e.updatedAt, doc, thumb(plan));
+                e.id, Objects.requireNonNullElse(e.version, 0L), e.about, purposes, e.updatedAt, doc, thumb);
+    }
+
+    /** The thumb of a recipe that was kept by an earlier version; an empty one when it cannot be planned any more. */
+    private Thumb planned(RecipeDoc doc) {
+        try {
+            Recipe recipe = RecipeReading.read(doc, "recipe");
+            return thumb(new Planner(herbary.materia()).plan(PlanRequest.asWritten(recipe)));
+        } catch (InvalidInputException e) {
+            LOG.warn("A kept recipe cannot be planned: {}", e.getMessage());
+            return new Thumb(0, 0, List.of());
+        }
     }
 
     /** The fire line as shares of the whole, for lists. */
@@ -163,22 +181,22 @@ public class Recipes {
 
     private static Segment segment(BrewPlan plan, Step step, double totalS) {
         StageRun run = plan.stages().get(step.stage());
-        boolean heating = step.kind().equals("heat");
-        double watts = heating ? Burner.SMALL.highW() : watts(run.stage());
-        long additions = step.key().endsWith(".heat") || run.heatS() == 0
+        double most = plan.request().kitchen().burner().highW();
+        boolean goIn = step instanceof Step.HeatUp || run.heatS() == 0;
+        long additions = goIn
                 ? plan.additions().stream()
                         .filter(a -> a.stage() == step.stage())
                         .count()
                 : 0;
         return new Segment(
-                step.kind(),
+                kind(step),
                 step.durationS() / totalS,
-                watts / Burner.SMALL.highW(),
-                heating || run.stage().lid(),
+                step.heats() ? 1 : step.fire().watts() / most,
+                step.heats() || run.stage().lid(),
                 (int) additions);
     }
 
-    private static double watts(Stage stage) {
-        return stage.onFlame().map(Burner.SMALL::watts).orElse(0.0);
+    private static String kind(Step step) {
+        return step instanceof Step.OfStage of ? of.kind().code() : StageKind.HEAT.code();
     }
 }

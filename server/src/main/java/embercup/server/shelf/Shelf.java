@@ -2,11 +2,14 @@ package embercup.server.shelf;
 
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
-import embercup.core.workings.InvalidInput;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Limit;
+import embercup.core.workings.Wanted;
+import embercup.server.herbs.HerbUses;
 import embercup.server.herbs.Herbary;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
-import embercup.server.platform.Refusal;
+import embercup.server.platform.RefusedException;
 import embercup.server.shelf.Tin.TinDraft;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -21,10 +24,12 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The shelf: one tin for a herb and form. */
 @Service
-public class Shelf {
+public class Shelf implements HerbUses {
 
     /** A fresh herb keeps about a week (common practice, no source), days. */
     private static final int FRESH_DAYS = 7;
+
+    private static final int OLDEST_YEARS = 20;
 
     private final TinRepository repository;
     private final Herbary herbary;
@@ -39,6 +44,13 @@ public class Shelf {
     @Transactional(readOnly = true)
     public List<Tin> all() {
         return repository.findAllByOrderByHerb().stream().map(this::tin).toList();
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<String> usesOf(String slug) {
+        boolean there = repository.findAllByOrderByHerb().stream().anyMatch(t -> t.herb.equals(slug));
+        return there ? List.of("a tin on the shelf") : List.of();
     }
 
     /** Of these herbs, those of which no tin stands on the shelf. */
@@ -62,11 +74,11 @@ public class Shelf {
         return write(e, draft, herb, form);
     }
 
-    /** @throws Refusal 409 with the tin as kept when the version is not the newest */
+    /** @throws RefusedException 409 with the tin as kept when the version is not the newest */
     @Transactional
     public Tin change(UUID id, TinDraft draft) {
         TinEntity e = entity(id);
-        Refusal.unlessNewest(draft.version(), e.version, "tin", () -> tin(e));
+        RefusedException.unlessNewest(draft.version(), e.version, "tin", () -> tin(e));
         Form form = Fields.oneOf(Form.class, draft.form(), "form", Form.DRIED);
         return write(e, draft, Fields.text(draft.herb(), "herb", 80), form);
     }
@@ -77,19 +89,17 @@ public class Shelf {
     }
 
     private TinEntity entity(UUID id) {
-        return repository.findById(id).orElseThrow(() -> Refusal.notFound("tin", id));
+        return repository.findById(id).orElseThrow(() -> RefusedException.notFound("tin", id));
     }
 
     private Tin write(TinEntity e, TinDraft draft, String herb, Form form) {
         herbary.materia().herb(herb, "herb");
         LocalDate filled = draft.filledOn() == null ? today() : draft.filledOn();
-        if (filled.isAfter(today()) || filled.isBefore(today().minusYears(20))) {
-            throw InvalidInput.of("filledOn", filled, "a day of the last twenty years, not one to come");
+        if (filled.isAfter(today()) || filled.isBefore(today().minusYears(OLDEST_YEARS))) {
+            throw InvalidInputException.of("filledOn", filled, new Wanted.RecentDay(OLDEST_YEARS));
         }
         if (draft.grams() != null) {
-            InvalidInput.Check check = new InvalidInput.Check();
-            check.range("grams", draft.grams(), 0, 100_000, "g");
-            check.throwIfAny();
+            Fields.within(draft.grams(), "grams", Limit.TIN_G);
         }
         e.herb = herb;
         e.form = Fields.code(form);

@@ -1,0 +1,47 @@
+package embercup.core.brew;
+
+import java.util.List;
+
+/** The herbs that are in the water, as the water feels them: how they crowd it and how much of it they keep. Mutable. */
+final class Bed {
+
+    private final List<Charge> charges;
+    private final boolean[] in;
+    private double dryG;
+
+    Bed(List<Charge> charges) {
+        this.charges = charges;
+        this.in = new boolean[charges.size()];
+    }
+
+    /** Puts in what the recipe adds at the start of a stage. @return whether there was anything */
+    boolean add(int stage) {
+        boolean any = false;
+        for (int i = 0; i < in.length; i++) {
+            if (charges.get(i).stage() == stage && !in[i]) {
+                in[i] = true;
+                any = true;
+                dryG += charges.get(i).dryG();
+            }
+        }
+        return any;
+    }
+
+    boolean empty() {
+        return dryG == 0;
+    }
+
+    /** Dry matter in the water, g. */
+    double dryG() {
+        return dryG;
+    }
+
+    /** Water that the herbs in it keep, mL. */
+    double keptMl(boolean pressed) {
+        double sum = 0;
+        for (int i = 0; i < in.length; i++) {
+            sum += in[i] ? charges.get(i).keptMl(pressed) : 0;
+        }
+        return sum;
+    }
+}

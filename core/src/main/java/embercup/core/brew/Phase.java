@@ -1,0 +1,102 @@
+package embercup.core.brew;
+
+import embercup.core.kitchen.Water;
+import java.util.OptionalDouble;
+
+/**
+ * One thing that the pot went through while nothing about it changed: the same lid, the same power, the same herbs. A closed
+ * family; immutable. From the phases of a brew its steam, its times and what its herbs gave can be computed again.
+ */
+sealed interface Phase {
+
+    /** Index of the stage it belongs to. */
+    int stage();
+
+    /** How long it lasts, s; 0 for what happens at once. */
+    default double seconds() {
+        return 0;
+    }
+
+    /**
+     * What is over and in the liquor.
+     *
+     * @param agitation factor on the rates of giving
+     * @param strained whether the liquor is off the herbs
+     * @param asideMl liquor of earlier boils that waits aside, mL
+     */
+    record Over(boolean lid, double agitation, boolean strained, double asideMl) {}
+
+    /** Heat that comes and goes: power into the water, W, heat capacity, J/K, loss, W/K, room, °C. */
+    record Warmth(double watts, double capacityJPerK, double lossWPerK, double roomC) {}
+
+    /** Water at the beginning and at the end, mL. */
+    record Level(double startMl, double endMl) {
+        double lostMl() {
+            return startMl - endMl;
+        }
+    }
+
+    /**
+     * Below the boil, along a curve of Newton's law.
+     *
+     * @param steamWPerK the part of the loss that carries water away, W/K
+     * @param readC what the thermometer said at its end; empty when nobody looked
+     */
+    record Below(
+            int stage,
+            double seconds,
+            Heating heating,
+            Warmth warmth,
+            Over over,
+            Level level,
+            double steamWPerK,
+            OptionalDouble readC)
+            implements Phase {
+
+        /** Steam of an open surface below the boil: the steam's share of the loss ÷ latent heat at the mean temperature, g. */
+        static double steamG(double steamWPerK, Heating heating, double roomC, double seconds) {
+            if (steamWPerK <= 0 || seconds <= 0) {
+                return 0;
+            }
+            double kelvinSeconds = heating.degreeSeconds(roomC, seconds);
+            double meanC = roomC + kelvinSeconds / seconds;
+            return kelvinSeconds <= 0 ? 0 : steamWPerK * kelvinSeconds / Water.latentHeatJPerG(meanC);
+        }
+    }
+
+    /**
+     * At the boil: the temperature stands, the water goes.
+     *
+     * @param pace water that really goes ÷ water that should go; 1 unless a reading tells otherwise
+     */
+    record AtTheBoil(int stage, double seconds, double boilingC, double watts, double pace, Over over, Level level)
+            implements Phase {
+
+        /** Steam past the lid, or all of it, g/s. */
+        double gramsPerS() {
+            return steamGPerS(watts, over.lid(), boilingC) * pace;
+        }
+
+        static double steamGPerS(double watts, boolean lid, double boilingC) {
+            return watts * (lid ? Pot.STEAM_PAST_LID : 1) / Water.latentHeatJPerG(boilingC);
+        }
+    }
+
+    /** In the kettle, apart from the herbs. */
+    record InKettle(int stage, double seconds, double waterMl, double fromC, double toC, double watts)
+            implements Phase {}
+
+    /** What the recipe adds at the start of a stage goes in. */
+    record HerbsIn(int stage) implements Phase {}
+
+    /** Of {@code waterMl} in the pot, {@code keptMl} stays in the herbs with its share of extract. */
+    record Strained(int stage, double waterMl, double keptMl) implements Phase {
+        /** Share of the liquor that comes off the herbs, 0–1. */
+        double goes() {
+            return waterMl <= 0 ? 0 : Math.max(0, 1 - keptMl / waterMl);
+        }
+    }
+
+    /** A moment that the curve shows. */
+    record Sample(int stage, double tS, double celsius, double ml) implements Phase {}
+}

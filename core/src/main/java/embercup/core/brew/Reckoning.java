@@ -1,0 +1,406 @@
+package embercup.core.brew;
+
+import embercup.core.kitchen.Water;
+import embercup.core.materia.ExtractClass;
+import embercup.core.materia.ExtractionData.ClassConstants;
+import embercup.core.recipe.Stage;
+import embercup.core.recipe.StageKind;
+import embercup.core.workings.Term;
+import embercup.core.workings.Workings;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The figures of a brew that goes as planned, each with its workings: what the herbs keep, the steam, how long each heating
+ * and each wait takes, and what the herbs give. Immutable.
+ */
+public final class Reckoning {
+
+    private static final String HEAT = "kitchen-heat";
+    private static final String STEAM = "iapws-if97";
+
+    private final Traced traced;
+
+    private Reckoning(Traced traced) {
+        this.traced = traced;
+    }
+
+    /** Runs a brew and keeps what it went through. */
+    public static Reckoning of(BrewSetup setup) {
+        return new Reckoning(BrewSimulation.traced(setup, Measurements.NONE));
+    }
+
+    /** What came out of it. */
+    public BrewResult result() {
+        return traced.result();
+    }
+
+    private BrewSetup setup() {
+        return traced.setup();
+    }
+
+    // ---- water
+
+    /** Water kept by the spent herbs, mL: the sum over the herbs, or all that is there. */
+    public Workings retained() {
+        Optional<Phase.Strained> last = traced.phases().stream()
+                .filter(p -> p instanceof Phase.Strained)
+                .map(p -> (Phase.Strained) p)
+                .reduce((a, b) -> b);
+        if (last.isEmpty()) {
+            return Workings.sum(Term.KEPT_BY_HERBS, "mL");
+        }
+        boolean pressed = setup().stages().get(last.get().stage()) instanceof Stage.Strain s && s.pressed();
+        List<Workings> parts = setup().charges().stream()
+                .filter(c -> c.stage() <= last.get().stage())
+                .map(c -> kept(c, pressed))
+                .toList();
+        Workings all = Workings.sum(Term.KEPT_BY_HERBS, "mL", parts);
+        return all.value() <= last.get().waterMl()
+                ? all
+                : Workings.least(
+                        Term.KEPT_BY_HERBS,
+                        "mL",
+                        all,
+                        Workings.given(Term.WATER_THERE, last.get().waterMl(), "mL"));
+    }
+
+    private static Workings kept(Charge charge, boolean pressed) {
+        return Workings.product(
+                        Term.KEPT_BY,
+                        "mL",
+                        Workings.given(Term.GRAMS, charge.grams(), "g"),
+                        Workings.sourced(
+                                pressed ? Term.KEPT_PER_GRAM_PRESSED : Term.KEPT_PER_GRAM_DRAINED,
+                                charge.keptMlPerG(pressed),
+                                "mL/g",
+                                "dispensary-water"))
+                .of(charge.common());
+    }
+
+    /** Steam of the whole brew, mL: the sum over its stages. */
+    public Workings evaporated() {
+        List<Workings> stages = new ArrayList<>();
+        for (StageRun run : result().stages()) {
+            List<Workings> parts = traced.phases().stream()
+                    .filter(p -> p.stage() == run.index())
+                    .map(this::steam)
+                    .flatMap(Optional::stream)
+                    .toList();
+            if (!parts.isEmpty()) {
+                stages.add(Workings.sum(Term.STEAM_OF_STAGE, "mL", parts)
+                        .of(run.stage().kind().code()));
+            }
+        }
+        return Workings.sum(Term.STEAM, "mL", stages);
+    }
+
+    private Optional<Workings> steam(Phase phase) {
+        if (phase instanceof Phase.AtTheBoil boil && boil.level().lostMl() > 0) {
+            return Optional.of(noMoreThanThere(boilOff(boil), boil.level()));
+        }
+        if (phase instanceof Phase.Below below && below.level().lostMl() > 0) {
+            return Optional.of(noMoreThanThere(openSurface(below), below.level()));
+        }
+        return Optional.empty();
+    }
+
+    /** A pot that runs dry gives no more steam than there was water above the herbs. */
+    private static Workings noMoreThanThere(Workings steam, Phase.Level level) {
+        return steam.value() <= level.lostMl() * (1 + 1e-9) + 1e-9
+                ? steam
+                : Workings.least(
+                        steam.term(), "mL", steam, Workings.given(Term.WATER_ABOVE_HERBS, level.lostMl(), "mL"));
+    }
+
+    private Workings boilOff(Phase.AtTheBoil p) {
+        return Workings.quotient(Term.STEAM_AT_THE_BOIL, "mL", heat(p.seconds(), power(p)), latent(p.boilingC()))
+                .from(STEAM);
+    }
+
+    private static Workings heat(double seconds, List<Workings> power) {
+        List<Workings> factors = new ArrayList<>(power);
+        factors.add(minutes(Term.MINUTES, seconds));
+        factors.add(Workings.given(Term.SECONDS_IN_A_MINUTE, 60, "s/min"));
+        return Workings.product(Term.HEAT_INTO_STEAM, "J", factors);
+    }
+
+    /** Net power, and the part of its steam that gets past a lid. */
+    private static List<Workings> power(Phase.AtTheBoil p) {
+        Workings watts = Workings.sourced(Term.NET_POWER, p.watts(), "W", HEAT);
+        return p.over().lid()
+                ? List.of(watts, Workings.sourced(Term.STEAM_PAST_LID, Pot.STEAM_PAST_LID, "", HEAT))
+                : List.of(watts);
+    }
+
+    private static Workings latent(double celsius) {
+        return Workings.sourced(Term.LATENT_HEAT, Water.latentHeatJPerG(celsius), "J/g", STEAM);
+    }
+
+    private Workings openSurface(Phase.Below p) {
+        return Workings.solved(
+                        Term.STEAM_BELOW_THE_BOIL,
+                        "mL",
+                        BrewEquation.OPEN_SURFACE,
+                        Workings.sourced(Term.STEAM_LOSS, p.steamWPerK(), "W/K", HEAT),
+                        Workings.given(Term.FROM_C, p.heating().startC(), "°C"),
+                        Workings.given(Term.TOWARDS_C, p.heating().endC(), "°C"),
+                        minutes(Term.TIME_CONSTANT, p.heating().tauS()),
+                        minutes(Term.MINUTES, p.seconds()),
+                        Workings.given(Term.ROOM_C, p.warmth().roomC(), "°C"))
+                .from(STEAM);
+    }
+
+    private static Workings minutes(Term term, double seconds) {
+        return Workings.given(term, seconds / 60, "min");
+    }
+
+    // ---- time
+
+    /** Heating before a stage, or the whole of a stage that heats, min; empty when it needs none. */
+    public Optional<Workings> heating(StageRun run) {
+        boolean heats = run.heatS() > 0 || run.stage().kind() == StageKind.HEAT;
+        if (!heats) {
+            return Optional.empty();
+        }
+        return traced.phases().stream()
+                .filter(p -> p.stage() == run.index() && p.seconds() > 0)
+                .findFirst()
+                .map(p -> p instanceof Phase.InKettle kettle
+                        ? inKettle(kettle)
+                        : p instanceof Phase.Below below ? warming(Term.TIME_TO_HEAT, below) : wait(p));
+    }
+
+    private static Workings wait(Phase phase) {
+        return minutes(Term.TIME_TO_HEAT, phase.seconds());
+    }
+
+    private Workings inKettle(Phase.InKettle p) {
+        Workings needed = Workings.product(
+                Term.HEAT_NEEDED,
+                "J",
+                Workings.given(Term.WATER, p.waterMl(), "mL"),
+                specificHeat(),
+                Workings.difference(
+                        Term.WARMING,
+                        "K",
+                        Workings.given(Term.TO_C, p.toC(), "°C"),
+                        Workings.given(Term.FROM_C, p.fromC(), "°C")));
+        Workings net = Workings.product(
+                Term.NET_POWER,
+                "W",
+                Workings.given(Term.KETTLE_POWER, setup().kitchen().kettleW(), "W"),
+                Workings.sourced(Term.KETTLE_EFFICIENCY, embercup.core.kitchen.Kitchen.KETTLE_EFFICIENCY, "", HEAT));
+        return Workings.quotient(
+                        Term.TIME_TO_HEAT, "min", needed, net, Workings.given(Term.SECONDS_IN_A_MINUTE, 60, "s/min"))
+                .from(HEAT);
+    }
+
+    private static Workings specificHeat() {
+        return Workings.sourced(Term.SPECIFIC_HEAT, Water.SPECIFIC_HEAT_J_PER_G_K, "J/(g·K)", STEAM);
+    }
+
+    /** Along Newton's law until the phase ended. A pot that never gets there is given up after the longest wait. */
+    private Workings warming(Term term, Phase.Below p) {
+        double toC = p.heating().celsiusAt(p.seconds());
+        Workings solved = newton(term, p.warmth(), p.heating().startC(), toC);
+        return Math.abs(solved.value() * 60 - p.seconds()) < 1 ? solved : minutes(term, p.seconds());
+    }
+
+    private Workings newton(Term term, Phase.Warmth w, double fromC, double toC) {
+        return Workings.solved(
+                        term,
+                        "min",
+                        BrewEquation.NEWTON,
+                        Workings.given(Term.FROM_C, fromC, "°C"),
+                        Workings.given(Term.TO_C, toC, "°C"),
+                        Workings.sourced(Term.NET_POWER, w.watts(), "W", HEAT),
+                        Workings.sourced(Term.HEAT_CAPACITY, w.capacityJPerK(), "J/K", STEAM),
+                        Workings.sourced(Term.HEAT_LOSS, w.lossWPerK(), "W/K", HEAT),
+                        Workings.given(Term.ROOM_C, w.roomC(), "°C"))
+                .from(HEAT);
+    }
+
+    /** The length of a stage that is not the recipe's but the pot's, min: a reduction or a wait for a cooler cup. */
+    public Optional<Workings> solvedLength(StageRun run) {
+        List<Phase> own = traced.phases().stream()
+                .filter(p -> p.stage() == run.index() && p.seconds() > 0)
+                .toList();
+        if (run.stage() instanceof Stage.Cool && run.properS() > 0 && own.get(0) instanceof Phase.Below p) {
+            return Optional.of(warming(Term.TIME_TO_COOL, p));
+        }
+        if (!(run.stage() instanceof Stage.Reduce) || result().neverBoils()) {
+            return Optional.empty();
+        }
+        List<Workings> parts = new ArrayList<>();
+        double before = 0;
+        for (Phase p : own) {
+            if (before >= run.heatS() - 1e-6) {
+                parts.add(
+                        p instanceof Phase.AtTheBoil boil
+                                ? boilDown(boil)
+                                : warming(Term.TIME_TO_HEAT, (Phase.Below) p));
+            }
+            before += p.seconds();
+        }
+        return Optional.of(Workings.sum(Term.TIME_TO_BOIL_DOWN, "min", parts));
+    }
+
+    private Workings boilDown(Phase.AtTheBoil p) {
+        Workings away = Workings.difference(
+                Term.WATER_TO_GO,
+                "mL",
+                Workings.given(Term.WATER_BEFORE, p.level().startMl(), "mL"),
+                Workings.given(Term.WATER_AFTER, p.level().endMl(), "mL"));
+        List<Workings> below = new ArrayList<>(power(p));
+        below.add(Workings.given(Term.SECONDS_IN_A_MINUTE, 60, "s/min"));
+        return Workings.quotient(
+                        Term.TIME_AT_THE_BOIL,
+                        "min",
+                        Workings.product(Term.HEAT_INTO_STEAM, "J", away, latent(p.boilingC())),
+                        Workings.product(Term.HEAT_A_MINUTE, "J/min", below))
+                .from(STEAM);
+    }
+
+    /** Minutes after the end until honey may go into the cup; empty when it never cools so far. */
+    public Optional<Workings> honeyAfter() {
+        return result().cup().honeyAfterS().isEmpty()
+                ? Optional.empty()
+                : Optional.of(
+                        newton(Term.UNTIL_HONEY, traced.mug(), result().cup().celsius(), BrewSimulation.HONEY_C));
+    }
+
+    // ---- what the herbs give
+
+    /** Extract of a class in the strained liquor, in grams of herb given up. */
+    public Workings drawn(ExtractClass extractClass) {
+        return Workings.solved(Term.EXTRACT_DRAWN, "g", BrewEquation.FIRST_ORDER, course(extractClass))
+                .from(setup().extraction().source());
+    }
+
+    /** Share of a class that the liquor holds of what the herbs held, 0–1; 0 when they held none. */
+    public Workings share(ExtractClass extractClass, Term term) {
+        List<Workings> held = setup().charges().stream()
+                .map(c -> Workings.product(
+                                Term.HELD_BY,
+                                "g",
+                                Workings.given(Term.GRAMS, c.grams(), "g"),
+                                Workings.sourced(Term.HELD_PER_GRAM, c.holdsPerG(extractClass), "g/g", "estimate"))
+                        .of(c.common()))
+                .toList();
+        Workings all = Workings.sum(Term.HELD_BY_HERBS, "g", held);
+        return all.value() == 0
+                ? Workings.product(term, "", all)
+                : Workings.quotient(term, "", drawn(extractClass), all);
+    }
+
+    /** The most that any of the herbs still holds of its body, 0–1. */
+    public Workings left() {
+        List<Workings> each = new ArrayList<>();
+        for (int i = 0; i < setup().charges().size(); i++) {
+            List<Workings> inputs = new ArrayList<>();
+            inputs.add(Workings.given(Term.HERB_NUMBER, i + 1.0, ""));
+            inputs.addAll(course(ExtractClass.BODY));
+            each.add(Workings.solved(Term.LEFT_IN, "", BrewEquation.FIRST_ORDER_LEFT, inputs)
+                    .of(setup().charges().get(i).common()));
+        }
+        return Workings.most(Term.LEFT_IN_HERBS, "", each);
+    }
+
+    /** Everything the extraction of a class depends on: its constants, every herb, every phase. */
+    private List<Workings> course(ExtractClass extractClass) {
+        ClassConstants k = setup().extraction().of(extractClass);
+        String source = setup().extraction().source();
+        List<Workings> all = new ArrayList<>();
+        all.add(Workings.sourced(Term.REFERENCE_C, setup().extraction().referenceC(), "°C", source));
+        all.add(Workings.sourced(Term.ACTIVATION_ENERGY, k.activationKj(), "kJ/mol", source));
+        all.add(Workings.sourced(Term.PARTITION, k.partitionMlPerG(), "mL/g", source));
+        all.add(Workings.sourced(Term.LOSS_RATE, k.lossPerMin(), "1/min", source));
+        all.add(Workings.sourced(Term.LOSS_ACTIVATION, k.lossActivationKj(), "kJ/mol", source));
+        all.add(Workings.sourced(Term.LOSS_UNDER_LID, k.lossUnderLid(), "", source));
+        setup().charges().forEach(c -> all.add(herbIn(c, extractClass)));
+        traced.phases().forEach(p -> phase(p).ifPresent(all::add));
+        return all;
+    }
+
+    private static Workings herbIn(Charge c, ExtractClass extractClass) {
+        return detailed(
+                        Term.HERB_IN,
+                        c.grams(),
+                        "g",
+                        Workings.sourced(Term.HELD_PER_GRAM, c.holdsPerG(extractClass), "g/g", "estimate"),
+                        Workings.sourced(Term.RATE, c.ratePerS(extractClass) * 60, "1/min", "estimate"),
+                        Workings.given(Term.DRY_GRAMS, c.dryG(), "g"),
+                        Workings.given(Term.STAGE_NUMBER, c.stage() + 1.0, ""))
+                .of(c.common());
+    }
+
+    /** A given figure with what belongs to it. */
+    private static Workings detailed(Term term, double value, String unit, Workings... inputs) {
+        return new Workings(term, "", Workings.Op.GIVEN, "", value, unit, "", List.of(inputs));
+    }
+
+    private Optional<Workings> phase(Phase phase) {
+        if (phase instanceof Phase.HerbsIn in) {
+            return Optional.of(Workings.given(Term.HERBS_GO_IN, in.stage() + 1.0, ""));
+        }
+        if (phase instanceof Phase.Strained off) {
+            return Optional.of(Workings.given(Term.LIQUOR_OFF, off.goes(), ""));
+        }
+        if (phase instanceof Phase.Below p) {
+            return Optional.of(detailed(
+                            Term.BELOW_THE_BOIL,
+                            p.seconds() / 60,
+                            "min",
+                            Workings.given(Term.FROM_C, p.heating().startC(), "°C"),
+                            Workings.given(Term.TOWARDS_C, p.heating().endC(), "°C"),
+                            minutes(Term.TIME_CONSTANT, p.heating().tauS()),
+                            before(p.level()),
+                            after(p.level()),
+                            agitation(p.over()),
+                            lid(p.over()),
+                            off(p.over()))
+                    .of(kind(p)));
+        }
+        if (phase instanceof Phase.AtTheBoil p) {
+            return Optional.of(detailed(
+                            Term.AT_THE_BOIL,
+                            p.seconds() / 60,
+                            "min",
+                            Workings.given(Term.BOILING_C, p.boilingC(), "°C"),
+                            Workings.sourced(Term.NET_POWER, p.watts(), "W", HEAT),
+                            before(p.level()),
+                            after(p.level()),
+                            agitation(p.over()),
+                            lid(p.over()),
+                            off(p.over()))
+                    .of(kind(p)));
+        }
+        return Optional.empty();
+    }
+
+    private String kind(Phase phase) {
+        return setup().stages().get(phase.stage()).kind().code();
+    }
+
+    private static Workings before(Phase.Level level) {
+        return Workings.given(Term.WATER_BEFORE, level.startMl(), "mL");
+    }
+
+    private static Workings after(Phase.Level level) {
+        return Workings.given(Term.WATER_AFTER, level.endMl(), "mL");
+    }
+
+    private static Workings agitation(Phase.Over over) {
+        return Workings.sourced(Term.AGITATION, over.agitation(), "", "estimate");
+    }
+
+    private static Workings lid(Phase.Over over) {
+        return Workings.given(Term.LID, over.lid() ? 1 : 0, "");
+    }
+
+    private static Workings off(Phase.Over over) {
+        return Workings.given(Term.OFF_THE_HERBS, over.strained() ? 1 : 0, "");
+    }
+}

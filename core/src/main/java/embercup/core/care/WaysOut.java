@@ -1,0 +1,121 @@
+package embercup.core.care;
+
+import embercup.core.care.WayOut.DrawWith;
+import embercup.core.care.WayOut.FewerCups;
+import embercup.core.care.WayOut.LeaveOut;
+import embercup.core.care.WayOut.Lessen;
+import embercup.core.care.WayOut.Replace;
+import embercup.core.dose.Drinker;
+import embercup.core.dose.Substitution;
+import embercup.core.materia.Constituent;
+import embercup.core.materia.Herb;
+import embercup.core.materia.HerbName;
+import embercup.core.materia.Materia;
+import embercup.core.materia.Severity;
+import embercup.core.measure.Mass;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Caution;
+import embercup.core.plan.PlanRequest;
+import embercup.core.plan.PlannedAddition;
+import embercup.core.plan.Planner;
+import embercup.core.recipe.Menstruum;
+import embercup.core.workings.Workings;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Looks for what can be done about the stops of a plan. Immutable. */
+record WaysOut(Materia materia, BrewPlan plan) {
+
+    /** A smaller part of a herb than this is not worth the name (design value). */
+    private static final double LEAST_SHARE = 0.2;
+
+    private static final int MOST_TRIES = 5;
+
+    List<WayOut> of(Care.Verdict verdict) {
+        List<WayOut> ways = new ArrayList<>();
+        Set<String> stopped = new LinkedHashSet<>();
+        List<Caution> stops = verdict.cautions().stream()
+                .filter(c -> c.severity() == Severity.STOP)
+                .toList();
+        stops.forEach(c -> c.herb().ifPresent(stopped::add));
+        stopped.forEach(slug -> ofHerb(slug, ways));
+        for (DayLoad load : verdict.loads()) {
+            if (load.over()) {
+                lessen(load).ifPresent(ways::add);
+                fewer(load).ifPresent(ways::add);
+            }
+        }
+        if (stops.stream().anyMatch(c -> c instanceof Caution.Alcohol)) {
+            ways.add(new DrawWith(Menstruum.Kind.GLYCERIN));
+            ways.add(new DrawWith(Menstruum.Kind.VINEGAR));
+        }
+        return List.copyOf(ways);
+    }
+
+    private void ofHerb(String slug, List<WayOut> ways) {
+        Drinker drinker = plan.request().drinker();
+        Herb herb = materia.herb(slug, "herb");
+        for (Herb.Substitute s : herb.substitutes()) {
+            materia.find(s.herb())
+                    .filter(other -> Suits.herb(other, drinker))
+                    .ifPresent(other -> ways.add(new Replace(HerbName.of(herb), HerbName.of(other), s.change())));
+        }
+        if (plan.additions().stream().anyMatch(a -> !a.herb().equals(slug))) {
+            ways.add(new LeaveOut(HerbName.of(herb)));
+        }
+    }
+
+    private double mg(PlanRequest request, Constituent constituent) {
+        BrewPlan again = new Planner(materia).plan(request);
+        Workings holds = new Care(materia).contents(again).get(constituent);
+        return holds == null ? 0 : holds.value();
+    }
+
+    /**
+     * A smaller dose of the herb that brings the constituent, when a part of it that still matters fits the day. It is
+     * planned again: a dose that was clipped already does not shrink in proportion.
+     */
+    private Optional<WayOut> lessen(DayLoad load) {
+        List<PlannedAddition> bringing = plan.additions().stream()
+                .filter(a -> materia.herb(a.herb(), "herb").constituents().stream()
+                        .anyMatch(c -> c.constituent() == load.constituent()))
+                .toList();
+        if (bringing.size() != 1) {
+            return Optional.empty();
+        }
+        PlannedAddition only = bringing.get(0);
+        PlanRequest request = plan.request();
+        Substitution substitution = new Substitution(materia, request.custom());
+        double share = hundredths(load.roomMg() / load.planMg());
+        for (int i = 0; i < MOST_TRIES && share > 0 && share < 1; i++) {
+            double mg = mg(
+                    request.withRecipe(substitution.lessen(request.recipe(), only.herb(), share, "share")),
+                    load.constituent());
+            if (mg <= load.roomMg()) {
+                double grams = only.grams() * mg / load.planMg();
+                return grams < only.grams() * LEAST_SHARE
+                        ? Optional.empty()
+                        : Optional.of(new Lessen(only.of().herb(), share, Mass.grams(grams), Mass.grams(only.grams())));
+            }
+            share = hundredths(share * load.roomMg() / mg);
+        }
+        return Optional.empty();
+    }
+
+    private static double hundredths(double share) {
+        return Math.floor(share * 100) / 100;
+    }
+
+    /** The most whole cups that fit the day; planned again, because a clipped dose grows with fewer cups. */
+    private Optional<WayOut> fewer(DayLoad load) {
+        for (int cups = (int) Math.ceil(plan.request().cups()) - 1; cups >= 1; cups--) {
+            if (mg(plan.request().withCups(cups), load.constituent()) <= load.roomMg()) {
+                return Optional.of(new FewerCups(cups));
+            }
+        }
+        return Optional.empty();
+    }
+}

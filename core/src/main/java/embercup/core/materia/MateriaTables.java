@@ -1,0 +1,69 @@
+package embercup.core.materia;
+
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** The tables beside the herbs as they are written. */
+final class MateriaTables {
+
+    private MateriaTables() {}
+
+    record Sources(List<Source> sources) {}
+
+    record Parts(List<Part> parts) {}
+
+    record Part(
+            PlantPart part,
+            Kept waterKept,
+            Named bulk,
+            Spoon dried,
+            Spoon fresh,
+            HerbFile.Fraction moisture,
+            Speed speed,
+            Holds holds) {}
+
+    record Kept(double drained, double pressed, String source) {}
+
+    record Named(String source) {}
+
+    record Spoon(double gPerTsp, double spread) {}
+
+    record Speed(double perMin, String source) {}
+
+    record Holds(double body, double aroma, double bite, double mucilage, double vitaminC, String source) {}
+
+    record Limits(List<Limit> limits) {}
+
+    record Limit(
+            Constituent constituent,
+            @Nullable Double mgPerDay,
+            @Nullable Double mgPerKgPerDay,
+            @Nullable Double pregnantMgPerDay,
+            @Nullable Double childMgPerKgPerDay,
+            @Nullable Boolean comparesOnly,
+            String words,
+            String source) {}
+
+    record Extraction(
+            double referenceC,
+            List<ClassLine> classes,
+            Map<Cut, Double> cutSpeed,
+            ExtractionData.Speeds speeds,
+            double bandRelative,
+            String source) {}
+
+    record ClassLine(
+            @com.fasterxml.jackson.annotation.JsonProperty("class")
+            ExtractClass extractClass,
+
+            double speed,
+            double activationKj,
+            double partitionMlPerG,
+            double lossPerMin,
+            double lossActivationKj,
+            double lossUnderLid,
+            double inSpirit) {}
+
+    record Occasions(List<Occasion> occasions) {}
+}

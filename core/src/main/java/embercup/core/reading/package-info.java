@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.core.reading;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,132 @@
+package embercup.core.words;
+
+import com.ibm.icu.text.MessageFormat;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Properties;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** The sentences of one language by their keys. Immutable and thread-safe. */
+final class Catalogue {
+
+    private static final Pattern PLACE = Pattern.compile("\\{(\\w+)\\}");
+
+    private final Locale locale;
+    private final Map<String, String> patterns;
+    private final Map<String, Sentence> ready = new ConcurrentHashMap<>();
+
+    Catalogue(Locale locale, Map<String, String> patterns) {
+        this.locale = locale;
+        this.patterns = Map.copyOf(patterns);
+    }
+
+    /** @throws IllegalStateException when no catalogue of that language ships */
+    static Catalogue shipped(Locale locale) {
+        String path = "/embercup/words/" + locale.getLanguage() + ".properties";
+        try (InputStream in = Catalogue.class.getResourceAsStream(path)) {
+            if (in == null) {
+                throw new IllegalStateException("no words ship for " + locale + ": " + path);
+            }
+            Reader reader = new InputStreamReader(in, StandardCharsets.UTF_8);
+            Properties all = new Properties();
+            all.load(reader);
+            Map<String, String> patterns = new ConcurrentHashMap<>();
+            all.stringPropertyNames().forEach(k -> patterns.put(k, all.getProperty(k)));
+            return new Catalogue(locale, patterns);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    Locale locale() {
+        return locale;
+    }
+
+    Set<String> keys() {
+        return new TreeSet<>(patterns.keySet());
+    }
+
+    Optional<String> pattern(String key) {
+        return Optional.ofNullable(patterns.get(key));
+    }
+
+    boolean has(String key) {
+        return patterns.containsKey(key);
+    }
+
+    /**
+     * A sentence with its arguments.
+     *
+     * @throws IllegalStateException for a key that the language does not have
+     */
+    String say(String key, Map<String, ?> arguments) {
+        return ready.computeIfAbsent(key, this::sentence).say(arguments);
+    }
+
+    private Sentence sentence(String key) {
+        String pattern = patterns.get(key);
+        if (pattern == null) {
+            throw new IllegalStateException("the words of " + locale + " lack: " + key);
+        }
+        boolean plain = !PLACE.matcher(pattern).replaceAll("").contains("{");
+        return plain ? Parts.of(pattern.replace("''", "'")) : new Formatted(new MessageFormat(pattern, locale));
+    }
+
+    private interface Sentence {
+        String say(Map<String, ?> arguments);
+    }
+
+    /** A pattern that only puts its arguments in; most are, and this is many times as fast. Text and names take turns. */
+    private record Parts(List<String> texts, List<String> names) implements Sentence {
+
+        static Parts of(String pattern) {
+            List<String> texts = new ArrayList<>();
+            List<String> names = new ArrayList<>();
+            Matcher m = PLACE.matcher(pattern);
+            int end = 0;
+            while (m.find()) {
+                texts.add(pattern.substring(end, m.start()));
+                names.add(m.group(1));
+                end = m.end();
+            }
+            texts.add(pattern.substring(end));
+            return new Parts(texts, names);
+        }
+
+        @Override
+        public String say(Map<String, ?> arguments) {
+            StringBuilder said = new StringBuilder(texts.get(0));
+            for (int i = 0; i < names.size(); i++) {
+                Object value = arguments.get(names.get(i));
+                if (value == null) {
+                    throw new IllegalStateException("no argument " + names.get(i) + " for: " + texts);
+                }
+                said.append(value).append(texts.get(i + 1));
+            }
+            return said.toString();
+        }
+    }
+
+    /** A pattern with plurals and choices. The formatter keeps state while it works. */
+    private record Formatted(MessageFormat format) implements Sentence {
+        @Override
+        public String say(Map<String, ?> arguments) {
+            synchronized (format) {
+                return format.format(arguments, new StringBuffer(), null).toString();
+            }
+        }
+    }
+}

@@ -1,0 +1,95 @@
+package embercup.core.words;
+
+import java.util.Locale;
+import java.util.Map;
+
+/** Numbers as a kitchen says them. Rounds; for display only. */
+final class Numbers {
+
+    private static final String[] EIGHTHS = {"", "⅛", "¼", "⅜", "½", "⅝", "¾", "⅞"};
+    private static final double DAYS_FROM_MIN = 48 * 60;
+
+    private final Catalogue catalogue;
+
+    Numbers(Catalogue catalogue) {
+        this.catalogue = catalogue;
+    }
+
+    /** "0.25 g", "8.0 g", "28 g": as a kitchen scale reads. */
+    String grams(double grams) {
+        return unit("grams", grams < 1 ? decimals(grams, 2) : grams < 20 ? decimals(grams, 1) : whole(grams));
+    }
+
+    /** "4.1 mg", "230 mg". */
+    String milligrams(double milligrams) {
+        return unit("milligrams", milligrams >= 10 ? whole(milligrams) : decimals(milligrams, 1));
+    }
+
+    /** To 5 mL from 100 mL on. */
+    String millilitres(double millilitres) {
+        return unit("millilitres", whole(millilitres >= 100 ? Math.round(millilitres / 5) * 5 : millilitres));
+    }
+
+    String celsius(double celsius) {
+        return unit("celsius", whole(celsius));
+    }
+
+    /** "20 min", "1 h 30", "8 h", "3 days". */
+    String minutes(double minutes) {
+        if (minutes >= DAYS_FROM_MIN) {
+            return days(Math.round(minutes / (24 * 60)));
+        }
+        if (minutes >= 60) {
+            long all = Math.round(minutes);
+            return all % 60 == 0
+                    ? catalogue.say("time.hours", Map.of("hours", all / 60))
+                    : catalogue.say("time.hours-and", Map.of("hours", all / 60, "minutes", all % 60));
+        }
+        if (minutes < 1) {
+            return catalogue.say("time.seconds", Map.of("seconds", whole(minutes * 60)));
+        }
+        boolean whole = minutes >= 10 || Math.abs(minutes - Math.rint(minutes)) < 0.05;
+        return catalogue.say("time.minutes", Map.of("minutes", whole ? whole(minutes) : decimals(minutes, 1)));
+    }
+
+    String days(long days) {
+        return catalogue.say("time.days", Map.of("n", days));
+    }
+
+    /** A number to the nearest eighth with a fraction sign: 1.5 is "1½". */
+    String fraction(double value) {
+        long eighths = Math.round(value * 8);
+        String whole = eighths >= 8 ? Long.toString(eighths / 8) : "";
+        String text = whole + EIGHTHS[(int) (eighths % 8)];
+        return text.isEmpty() ? "0" : text;
+    }
+
+    /** A number with as many decimals as it needs, two at most. */
+    String plain(double value) {
+        if (value == Math.rint(value) && Math.abs(value) < 1e15) {
+            return Long.toString((long) value);
+        }
+        String text = String.format(Locale.ROOT, "%.2f", value).replaceFirst("0$", "");
+        return text.replace(".", mark());
+    }
+
+    private String unit(String key, String number) {
+        return catalogue.say(key, Map.of("number", number));
+    }
+
+    private static String whole(double value) {
+        return Long.toString(Math.round(value));
+    }
+
+    /** A non-negative number with exactly so many decimals; a plan says dozens of them, and a Formatter is slow. */
+    String decimals(double value, int places) {
+        long parts = places == 2 ? 100 : 10;
+        long all = Math.round(value * parts);
+        String rest = Long.toString(parts + all % parts).substring(1);
+        return all / parts + mark() + rest;
+    }
+
+    private String mark() {
+        return catalogue.pattern("decimal.mark").orElse(".");
+    }
+}

@@ -1,0 +1,322 @@
+package embercup.core.words;
+
+import embercup.core.brew.StageRun;
+import embercup.core.kitchen.Vessel;
+import embercup.core.materia.Cut;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.PlanRequest;
+import embercup.core.plan.PlannedAddition;
+import embercup.core.plan.Step;
+import embercup.core.plan.Step.HeatUp;
+import embercup.core.plan.Step.Prepare;
+import embercup.core.recipe.Addition;
+import embercup.core.recipe.Flame;
+import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Schools;
+import embercup.core.recipe.Stage;
+import embercup.core.recipe.StageKind;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** What a step says to the cook: short, imperative, with the amount; what ends it, and what its button says. Immutable. */
+final class StepWords {
+
+    /** From here on a jar is labelled and shaken every day: a day (common practice, no source), min. */
+    private static final double SHAKEN_FROM_MIN = 24 * 60;
+    /** Below this the cook calls it cold, °C. */
+    private static final double WARM_FROM_C = 25;
+    /** More herbs than this are counted instead of named. */
+    private static final int NAMED_HERBS = 2;
+
+    private final Words words;
+
+    StepWords(Words words) {
+        this.words = words;
+    }
+
+    String label(BrewPlan plan, Step step) {
+        if (step instanceof Prepare prepare) {
+            return prepare(plan.additions().get(prepare.addition()));
+        }
+        StageRun run = plan.stages().get(step.stage());
+        return step instanceof HeatUp ? heating(plan, run) : stage(plan, run);
+    }
+
+    String until(BrewPlan plan, Step step) {
+        if (step instanceof Prepare) {
+            return "";
+        }
+        StageRun run = plan.stages().get(step.stage());
+        if (step instanceof HeatUp) {
+            boolean warm = run.kettle() && !run.boils() && run.stage().kind() == StageKind.POUR;
+            return words.text(warm ? "until.kettle" : "until.boil");
+        }
+        return untilOf(plan, run.stage());
+    }
+
+    String confirm(BrewPlan plan, Step step) {
+        if (step instanceof Prepare) {
+            return words.text("confirm.measured");
+        }
+        StageRun run = plan.stages().get(step.stage());
+        if (step instanceof HeatUp) {
+            return run.kettle() ? words.text("begin.pour", Map.of("water", water(run))) : words.text("confirm.boiled");
+        }
+        return step.heats() && run.boils()
+                ? words.text("confirm.boiled")
+                : next(plan, run).map(n -> begins(plan, n)).orElseGet(() -> words.text("confirm.done"));
+    }
+
+    // ---- getting ready
+
+    private String prepare(PlannedAddition addition) {
+        String prep = words.prep(addition);
+        double restS = addition.prepared().restS();
+        Map<String, Object> all = new HashMap<>();
+        all.put("herb", name(addition));
+        all.put("measure", words.measure(addition));
+        all.put("grams", words.numbers().grams(addition.grams()));
+        all.put("prep", prep.isEmpty() ? "" : words.text("step.prep", Map.of("prep", prep)));
+        all.put(
+                "rest",
+                restS == 0
+                        ? ""
+                        : words.text("step.rest", Map.of("time", words.numbers().minutes(restS / 60))));
+        String key = addition.perCup() ? "each" : addition.weigh() ? "weighed" : "measured";
+        return words.text("step.prepare-" + key, all);
+    }
+
+    private String heating(BrewPlan plan, StageRun run) {
+        String label = run.kettle()
+                ? words.text("step.heat-kettle", Map.of("water", water(run)))
+                : words.text("step.heat-pot");
+        return withHerbs(plan, run, label);
+    }
+
+    private String water(StageRun run) {
+        return words.numbers().millilitres(run.startMl());
+    }
+
+    private String name(PlannedAddition addition) {
+        return words.lower(addition.common());
+    }
+
+    private List<String> herbs(BrewPlan plan, StageRun run) {
+        return plan.additions().stream()
+                .filter(a -> a.stage() == run.index())
+                .map(this::name)
+                .toList();
+    }
+
+    private String several(List<String> herbs) {
+        return herbs.size() <= NAMED_HERBS
+                ? words.list(herbs)
+                : words.text("step.many-herbs", Map.of("n", herbs.size()));
+    }
+
+    /** "Dandelion root in. Bring to the boil …". */
+    private String withHerbs(BrewPlan plan, StageRun run, String label) {
+        List<String> herbs = herbs(plan, run);
+        StageKind kind = run.stage().kind();
+        if (herbs.isEmpty() || kind == StageKind.POUR || kind == StageKind.MACERATE) {
+            return label;
+        }
+        if (kind == StageKind.FINISH) {
+            List<String> gates = plan.additions().stream()
+                    .filter(a -> a.stage() == run.index() && a.goes().inCup().isPresent())
+                    .map(words::inCup)
+                    .distinct()
+                    .toList();
+            String all = gates.isEmpty() ? "" : words.text("step.gates", Map.of("gates", String.join(", ", gates)));
+            return words.text("step.stir-in", Map.of("herbs", words.list(herbs), "gates", all));
+        }
+        return words.text("step.herbs-in", Map.of("Herbs", Words.capital(several(herbs)), "label", label));
+    }
+
+    // ---- a stage
+
+    private String stage(BrewPlan plan, StageRun run) {
+        String label = words.text(labelKey(run.stage()), arguments(plan, run));
+        return run.heatS() > 0 ? label : withHerbs(plan, run, label);
+    }
+
+    private static String labelKey(Stage stage) {
+        boolean toATemperature = stage instanceof Stage.Heat h && h.toC().isPresent();
+        boolean at = stage instanceof Stage.Pour p && p.toC().isPresent();
+        return "label." + stage.kind().code() + (toATemperature ? "-to" : at ? "-at" : "");
+    }
+
+    private Map<String, Object> arguments(BrewPlan plan, StageRun run) {
+        Stage stage = run.stage();
+        Map<String, Object> all = new HashMap<>();
+        all.put("water", water(run));
+        all.put("flame", stage.onFlame().map(this::flame).orElse(""));
+        all.put("lid", words.text(stage.lid() ? "lid.on" : "lid.off"));
+        all.put("lidOn", Boolean.toString(stage.lid()));
+        celsius(stage).ifPresent(c -> all.put("celsius", words.numbers().celsius(c)));
+        minutes(stage).ifPresent(m -> all.put("time", words.numbers().minutes(m)));
+        if (stage instanceof Stage.Macerate s) {
+            all.put("tap", Boolean.toString(run.index() == 0));
+            all.put("menstruum", standsIn(plan, s));
+            all.put("shaken", Boolean.toString(s.minutes() >= SHAKEN_FROM_MIN));
+        }
+        if (stage instanceof Stage.Strain s) {
+            all.put("pressed", Boolean.toString(s.pressed()));
+            all.put("tool", tool(plan));
+            all.put("spent", spent(plan.request().schools()));
+        }
+        if (stage.kind() == StageKind.STRAIN || stage.kind() == StageKind.COMBINE) {
+            all.put("all", words.numbers().millilitres(plan.water().yieldMl()));
+            all.put("into", into(plan.request()));
+            all.put("diluted", diluted(plan.request()));
+        }
+        return all;
+    }
+
+    private static OptionalDouble celsius(Stage stage) {
+        return stage instanceof Stage.Heat s
+                ? s.toC()
+                : stage instanceof Stage.Pour s
+                        ? s.toC()
+                        : stage instanceof Stage.Cool s ? OptionalDouble.of(s.toC()) : OptionalDouble.empty();
+    }
+
+    private static OptionalDouble minutes(Stage stage) {
+        if (stage instanceof Stage.Boil s) {
+            return OptionalDouble.of(s.minutes());
+        } else if (stage instanceof Stage.Simmer s) {
+            return OptionalDouble.of(s.minutes());
+        } else if (stage instanceof Stage.Steep s) {
+            return OptionalDouble.of(s.minutes());
+        } else if (stage instanceof Stage.Rest s) {
+            return OptionalDouble.of(s.minutes());
+        }
+        return stage instanceof Stage.Macerate s ? OptionalDouble.of(s.minutes()) : OptionalDouble.empty();
+    }
+
+    private String flame(Flame flame) {
+        return words.name(flame);
+    }
+
+    private String standsIn(BrewPlan plan, Stage.Macerate stage) {
+        if (plan.request().recipe().menstruum().cold()) {
+            return words.say(plan.request().recipe().menstruum());
+        }
+        double celsius = stage.toC().orElse(0);
+        return celsius > WARM_FROM_C
+                ? words.text("warm-water", Map.of("celsius", words.numbers().celsius(celsius)))
+                : words.text("cold-water");
+    }
+
+    /** What holds the herbs back: the plunger of a press, else a strainer for the finest of them. */
+    private String tool(BrewPlan plan) {
+        if (plan.vessel().kind() == Vessel.Kind.PRESS) {
+            return words.text("tool.press");
+        }
+        Recipe recipe = plan.request().recipe();
+        Cut.Strainer strainer = recipe.additions().stream()
+                .filter(a -> recipe.stages().get(a.stage()).kind() != StageKind.FINISH)
+                .map(Addition::cut)
+                .max(Comparator.naturalOrder())
+                .orElse(Cut.WHOLE)
+                .strainer();
+        return words.text("tool.strainer", Map.of("strainer", words.name(strainer)));
+    }
+
+    private String into(PlanRequest request) {
+        if (request.recipe().menstruum().cold()) {
+            return words.text("into.bottle");
+        }
+        return request.recipe().dilutionParts() > 0
+                ? words.text("into.jar")
+                : words.text("into.mugs", Map.of("n", Math.round(request.cups())));
+    }
+
+    /** What becomes of the herbs where the cook's school says it; what is left in them stands in the figures. */
+    private String spent(Schools schools) {
+        Schools.Choice choice = schools.chosen(Schools.Question.SPENT_HERBS);
+        return choice == Schools.Choice.SHOW_LEFT ? "" : words.text("spent." + choice.code());
+    }
+
+    /** How a concentrate is served. */
+    private String diluted(PlanRequest request) {
+        double parts = request.recipe().dilutionParts();
+        double liquor = request.cupMl() / (1 + parts);
+        return parts == 0
+                ? ""
+                : words.text(
+                        "diluted",
+                        Map.of(
+                                "liquor",
+                                words.numbers().millilitres(liquor),
+                                "water",
+                                words.numbers().millilitres(request.cupMl() - liquor)));
+    }
+
+    private String untilOf(BrewPlan plan, Stage stage) {
+        if (stage instanceof Stage.Heat heat && heat.toC().isEmpty()) {
+            return words.text("until.boil");
+        }
+        if (stage instanceof Stage.Heat heat) {
+            return untilCelsius(heat.toC().getAsDouble());
+        }
+        if (stage instanceof Stage.Cool cool) {
+            return untilCelsius(cool.toC());
+        }
+        if (!(stage instanceof Stage.Reduce)) {
+            return "";
+        }
+        double dipMl = plan.water().dipMl();
+        return words.text(
+                "until.mark",
+                Map.of(
+                        "water",
+                        words.numbers().millilitres(dipMl),
+                        "cm",
+                        words.numbers().decimals(Math.max(0, plan.vessel().fromRimCm(dipMl)), 1)));
+    }
+
+    private String untilCelsius(double celsius) {
+        return words.text("until.celsius", Map.of("celsius", words.numbers().celsius(celsius)));
+    }
+
+    // ---- what begins when a step ends
+
+    private static Optional<StageRun> next(BrewPlan plan, StageRun run) {
+        return plan.stages().stream()
+                .filter(r -> r.index() > run.index() && !r.needless())
+                .findFirst();
+    }
+
+    private String begins(BrewPlan plan, StageRun next) {
+        Stage stage = next.stage();
+        if (next.kettle() && stage.kind() == StageKind.POUR) {
+            return words.text("confirm.kettle");
+        }
+        String begin = words.text(
+                "begin." + stage.kind().code(),
+                Map.of(
+                        "water",
+                        water(next),
+                        "flame",
+                        stage.onFlame().map(this::flame).orElse(""),
+                        "lid",
+                        words.text(stage.lid() ? "lid.on" : "lid.off"),
+                        "lidOn",
+                        Boolean.toString(stage.lid())));
+        List<String> herbs = plan.additions().stream()
+                .filter(a -> a.stage() == next.index() && !a.perCup())
+                .map(this::name)
+                .toList();
+        if (herbs.isEmpty() || stage.kind() == StageKind.POUR) {
+            return begin;
+        }
+        String in = herbs.size() == 1 ? herbs.get(0) : words.text("step.many-herbs", Map.of("n", herbs.size()));
+        String lower = begin.substring(0, 1).toLowerCase(words.catalogue().locale()) + begin.substring(1);
+        return words.text("confirm.herbs-in", Map.of("Herbs", Words.capital(in), "begin", lower));
+    }
+}

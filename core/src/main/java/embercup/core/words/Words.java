@@ -1,0 +1,479 @@
+package embercup.core.words;
+
+import com.ibm.icu.text.ListFormatter;
+import embercup.core.care.Blend;
+import embercup.core.live.LiveBrew;
+import embercup.core.materia.Condition;
+import embercup.core.materia.HerbMeasure.Nearest;
+import embercup.core.materia.HerbName;
+import embercup.core.materia.LowerHyphenNames;
+import embercup.core.materia.Materia;
+import embercup.core.measure.KitchenAmount;
+import embercup.core.measure.Mass;
+import embercup.core.measure.Quantity;
+import embercup.core.measure.Temperature;
+import embercup.core.measure.Unit;
+import embercup.core.measure.Volume;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Caution;
+import embercup.core.plan.Interleaving;
+import embercup.core.plan.PlannedAddition;
+import embercup.core.plan.Step;
+import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.Posology;
+import embercup.core.recipe.Reason;
+import embercup.core.recipe.Schools;
+import embercup.core.workings.InvalidInputException.Violation;
+import embercup.core.workings.Wanted;
+import embercup.core.workings.Workings;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Says the facts of the trade in one language. The sentence of a fact is found by its type, its arguments are the record's
+ * components by their names; a component {@code x} is offered as
+ *
+ * <ul>
+ *   <li>{@code {x}}, said by its type: a mass in grams, a herb by its name in lower case, a list as a list;
+ *   <li>{@code {X}}, the same with a capital;
+ *   <li>{@code {xMg}} for a mass in milligrams, {@code {xCode}} for a constant's code, {@code {xTrue}} for whether a
+ *       truth value is true or an optional one is there.
+ * </ul>
+ *
+ * Immutable and thread-safe.
+ */
+public final class Words {
+
+    private static final Words ENGLISH = new Words(Catalogue.shipped(Locale.UK));
+    private static final Map<Class<?>, String> KEYS = new ConcurrentHashMap<>();
+    private static final Map<Class<?>, RecordComponent[]> COMPONENTS = new ConcurrentHashMap<>();
+
+    private static final Pattern INDEXED = Pattern.compile("(\\w+)\\[(\\d+)]");
+    /** Say nothing to a cook. */
+    private static final Set<String> SILENT = Set.of("recipe", "person", "kitchen", "drinker");
+
+    private final Catalogue catalogue;
+    private final Numbers numbers;
+    private final StepWords steps;
+    private final ListFormatter and;
+
+    Words(Catalogue catalogue) {
+        this.catalogue = catalogue;
+        this.numbers = new Numbers(catalogue);
+        this.steps = new StepWords(this);
+        this.and = ListFormatter.getInstance(catalogue.locale());
+    }
+
+    /** Of English, as it is said in Britain. */
+    public static Words english() {
+        return ENGLISH;
+    }
+
+    /** @throws IllegalStateException when no words of that language ship */
+    public static Words of(Locale locale) {
+        return locale.getLanguage().equals("en") ? ENGLISH : new Words(Catalogue.shipped(locale));
+    }
+
+    Catalogue catalogue() {
+        return catalogue;
+    }
+
+    Numbers numbers() {
+        return numbers;
+    }
+
+    /** A fixed sentence with its arguments. */
+    String text(String key, Map<String, ?> arguments) {
+        return catalogue.say(key, arguments);
+    }
+
+    String text(String key) {
+        return catalogue.say(key, Map.of());
+    }
+
+    // ---- facts
+
+    /** The sentence of any fact: a caution, a way out, a piece of advice, an amount as a school says it. */
+    public String say(Record fact) {
+        return special(fact).orElseGet(() -> text(key(fact.getClass()), arguments(fact)));
+    }
+
+    /** Facts whose sentence depends on more than their components. */
+    private Optional<String> special(Record fact) {
+        String said = null;
+        if (fact instanceof KitchenAmount.Spoons spoons) {
+            said = spoons(spoons);
+        } else if (fact instanceof KitchenAmount.Pieces pieces) {
+            said = pieces(pieces);
+        } else if (fact instanceof Quantity quantity) {
+            said = quantity(quantity);
+        } else if (fact instanceof Menstruum menstruum) {
+            said = menstruum(menstruum);
+        } else if (fact instanceof Posology posology) {
+            said = posology(posology);
+        } else if (fact instanceof Reason reason) {
+            said = text("reason." + LowerHyphenNames.of(reason.because()), arguments(reason));
+        } else if (fact instanceof Caution.AgeFloor floor) {
+            said = ageFloor(floor);
+        } else if (fact instanceof Wanted wanted) {
+            said = WantedWords.say(this, wanted);
+        } else if (fact instanceof Interleaving.Clash clash) {
+            said = clash(clash);
+        } else if (fact instanceof Interleaving.Meeting meeting) {
+            said = meeting(meeting);
+        } else if (fact instanceof Blend.Why why) {
+            said = text("blend.why", arguments(why));
+        } else if (fact instanceof Blend.LeftOut out) {
+            said = text("left-out." + LowerHyphenNames.of(out.because()), arguments(out));
+        }
+        return Optional.ofNullable(said);
+    }
+
+    /** The same for a member of a family that is known only as its family. */
+    public String say(Caution caution) {
+        return say((Record) caution);
+    }
+
+    public String say(KitchenAmount amount) {
+        return say((Record) amount);
+    }
+
+    public String say(PlannedAddition.Said said) {
+        return say((Record) said);
+    }
+
+    public String say(LiveBrew.Advice advice) {
+        return say((Record) advice);
+    }
+
+    public String say(embercup.core.care.WayOut way) {
+        return say((Record) way);
+    }
+
+    public String say(Wanted wanted) {
+        return say((Record) wanted);
+    }
+
+    /** The word of a constant; its code when the catalogue has none. */
+    public String name(Enum<?> constant) {
+        String family =
+                constant instanceof Condition ? "condition." : LowerHyphenNames.of(constant.getDeclaringClass()) + ".";
+        String code = constant instanceof Condition c ? c.code() : LowerHyphenNames.of(constant);
+        return catalogue.has(family + code) ? text(family + code) : code;
+    }
+
+    /** Why a question has the default it has. */
+    public String why(Schools.Question question) {
+        return text("why." + question.code());
+    }
+
+    private static String key(Class<?> type) {
+        return KEYS.computeIfAbsent(
+                type, t -> LowerHyphenNames.of(t.getEnclosingClass()) + "." + LowerHyphenNames.of(t));
+    }
+
+    /** Every component of a record in all the ways it can be said. */
+    Map<String, Object> arguments(Record fact) {
+        Map<String, Object> all = new HashMap<>();
+        for (RecordComponent c : COMPONENTS.computeIfAbsent(fact.getClass(), Class::getRecordComponents)) {
+            argument(all, c.getName(), value(fact, c));
+        }
+        return all;
+    }
+
+    private static Object value(Record fact, RecordComponent component) {
+        try {
+            component.getAccessor().setAccessible(true);
+            return component.getAccessor().invoke(fact);
+        } catch (IllegalAccessException | InvocationTargetException e) {
+            throw new IllegalStateException(fact.getClass() + " hides " + component.getName(), e);
+        }
+    }
+
+    private void argument(Map<String, Object> all, String name, Object value) {
+        Object said = said(value);
+        all.put(name, said);
+        if (said instanceof String text) {
+            all.put(capital(name), capital(text));
+        }
+        if (value instanceof Mass mass) {
+            all.put(name + "Mg", numbers.milligrams(mass.milligrams()));
+        } else if (value instanceof Enum<?> constant) {
+            all.put(name + "Code", code(constant));
+        } else if (value instanceof Boolean truth) {
+            all.put(name + "True", truth.toString());
+        } else if (value instanceof Optional<?> optional) {
+            all.put(name + "True", Boolean.toString(optional.isPresent()));
+        }
+    }
+
+    /** A constant as a choice in a pattern names it: only letters and underscores are allowed there. */
+    private static String code(Enum<?> constant) {
+        return constant.name().toLowerCase(Locale.ROOT);
+    }
+
+    private Object said(Object value) {
+        if (value instanceof Mass mass) {
+            return numbers.grams(mass.grams());
+        } else if (value instanceof Volume volume) {
+            return numbers.millilitres(volume.millilitres());
+        } else if (value instanceof Temperature temperature) {
+            return numbers.celsius(temperature.celsius());
+        } else if (value instanceof HerbName herb) {
+            return lower(herb.common());
+        } else if (value instanceof Enum<?> constant) {
+            return name(constant);
+        } else if (value instanceof Double number) {
+            return numbers.plain(number);
+        } else if (value instanceof Number) {
+            return value;
+        } else if (value instanceof Optional<?> optional) {
+            return optional.map(this::said).orElse("");
+        } else if (value instanceof Collection<?> several) {
+            return and.format(several.stream().map(this::said).toList());
+        } else if (value instanceof Record record) {
+            return say(record);
+        }
+        return String.valueOf(value);
+    }
+
+    String lower(String text) {
+        return text.toLowerCase(catalogue.locale());
+    }
+
+    static String capital(String text) {
+        return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+    }
+
+    /** "linden and mint", "a, b and c". */
+    String list(Collection<String> several) {
+        return and.format(several);
+    }
+
+    // ---- amounts
+
+    private String pieces(KitchenAmount.Pieces pieces) {
+        String quantity = quantity(Quantity.of(pieces.count(), pieces.unit()));
+        return text(
+                "kitchen-amount.pieces", Map.of("aboutTrue", Boolean.toString(pieces.about()), "quantity", quantity));
+    }
+
+    private String spoons(KitchenAmount.Spoons spoons) {
+        return String.join(
+                text("kitchen-amount.join"),
+                spoons.parts().stream().map(this::quantity).toList());
+    }
+
+    /** "1½ tsp". */
+    private String quantity(Quantity quantity) {
+        return text(
+                "kitchen-amount.quantity",
+                Map.of(
+                        "amount",
+                        numbers.fraction(quantity.amount()),
+                        "unit",
+                        unit(quantity.unit(), quantity.amount())));
+    }
+
+    /** The word of a unit as printed after an amount. */
+    public String unit(Unit unit, double amount) {
+        return text("unit." + unit.code(), Map.of("n", amount <= 1 ? "one" : "other"));
+    }
+
+    /** How an addition is measured: "2 tsp", "1 tsp to each cup". */
+    public String measure(PlannedAddition addition) {
+        String measure = say(addition.measured().measure());
+        return addition.measured().toEachCup()
+                ? text("kitchen-amount.to-each-cup", Map.of("measure", measure))
+                : measure;
+    }
+
+    /** What is done to a herb first; empty when nothing. */
+    public String prep(PlannedAddition addition) {
+        List<String> all = new ArrayList<>(addition.prepared().steps());
+        addition.prepared().skin().map(this::name).ifPresent(all::add);
+        addition.prepared()
+                .comminution()
+                .map(c -> text("comminution." + LowerHyphenNames.of(c)))
+                .ifPresent(all::add);
+        return String.join(", ", all);
+    }
+
+    /** How warm the cup is for it; empty when that does not matter. */
+    public String inCup(PlannedAddition addition) {
+        return addition.goes().inCup().map(this::say).orElse("");
+    }
+
+    /** What was used instead of a figure that is not known. */
+    public String nearest(Nearest nearest) {
+        return say((Record) nearest);
+    }
+
+    private String menstruum(Menstruum menstruum) {
+        Map<String, Object> all = arguments(menstruum);
+        all.put("percent", Math.round(menstruum.alcoholPercent()));
+        return text("menstruum", all);
+    }
+
+    /** "2 cups a day, with food; 7 days, then 7 days off". */
+    private String posology(Posology p) {
+        return text(
+                "posology",
+                Map.of(
+                        "cups",
+                        text(
+                                "posology.cups",
+                                Map.of(
+                                        "kind",
+                                        p.cupsADay() == 1 ? "one" : p.cupsADay() == 0.5 ? "half" : "other",
+                                        "n",
+                                        numbers.plain(p.cupsADay()))),
+                        "when",
+                        code(p.when()),
+                        "on",
+                        Boolean.toString(p.daysOn().isPresent()),
+                        "onDays",
+                        numbers.days(p.daysOn().orElse(0)),
+                        "off",
+                        Boolean.toString(p.daysOff() > 0),
+                        "offDays",
+                        numbers.days(p.daysOff())));
+    }
+
+    private String ageFloor(Caution.AgeFloor floor) {
+        Map<String, Object> all = arguments(floor);
+        all.put("infant", Boolean.toString(floor.years() <= 1));
+        all.put("years", Long.toString(Math.round(floor.years())));
+        return text("caution.age-floor", all);
+    }
+
+    // ---- several pots
+
+    private String clash(Interleaving.Clash clash) {
+        String key = clash.onTheMinute() ? "clash.on-the-minute" : "clash.no-room";
+        return text(key, Map.of("why", meeting(clash.why())));
+    }
+
+    private String meeting(Interleaving.Meeting meeting) {
+        Map<String, Object> all = new HashMap<>();
+        all.put("with", meeting.with());
+        all.put("own", steps.label(meeting.own().plan(), meeting.own().step()));
+        all.put("other", steps.label(meeting.other().plan(), meeting.other().step()));
+        if (meeting.what() instanceof Interleaving.Hold.OnBurner burner) {
+            all.put("burner", burner.name());
+        }
+        return text(key(meeting.what().getClass()), all);
+    }
+
+    // ---- steps
+
+    /** What to do, short and imperative. */
+    public String label(BrewPlan plan, Step step) {
+        return steps.label(plan, step);
+    }
+
+    /** What ends it when not the clock; empty for the clock. */
+    public String until(BrewPlan plan, Step step) {
+        return steps.until(plan, step);
+    }
+
+    /** What the cook confirms when it is done, as a button says it. */
+    public String confirm(BrewPlan plan, Step step) {
+        return steps.confirm(plan, step);
+    }
+
+    // ---- figures
+
+    /** What a figure is: "strained liquor", "weight of one slice". */
+    public String label(Workings figure) {
+        String of = of(figure.of());
+        return text("term." + figure.term().code(), Map.of("of", lower(of), "Of", of));
+    }
+
+    private String of(String what) {
+        if (what.isEmpty()) {
+            return "";
+        }
+        for (String family : List.of("unit.", "cut.", "plant-part.", "constituent.", "stage-kind.")) {
+            if (catalogue.has(family + what)) {
+                return text(family + what, Map.of("n", "one"));
+            }
+        }
+        return what;
+    }
+
+    /** How it comes about: "strained liquor + kept by the herbs + steam"; empty for what somebody gave. */
+    public String formula(Workings figure) {
+        List<String> of = figure.inputs().stream().map(this::label).toList();
+        return switch (figure.op()) {
+            case GIVEN -> "";
+            case SUM -> of.size() > 6 ? text("op.sum-of-many") : String.join(" + ", of);
+            case DIFFERENCE -> String.join(" − ", of);
+            case PRODUCT -> String.join(" × ", of);
+            case QUOTIENT -> String.join(" ÷ ", of);
+            case LEAST, MOST ->
+                of.size() == 1
+                        ? of.get(0)
+                        : text("op." + LowerHyphenNames.of(figure.op()), Map.of("inputs", String.join(", ", of)));
+            case CHOSEN -> text("op.chosen", Map.of("first", of.get(0)));
+            case SOLVED -> text("equation." + figure.equation());
+        };
+    }
+
+    // ---- what is wrong
+
+    /** What would have been right. */
+    public String wanted(Violation violation) {
+        return say(violation.wanted());
+    }
+
+    /** Everything that is wrong, each with its field as the cook calls it. */
+    public String message(List<Violation> violations) {
+        return String.join(
+                "; ",
+                violations.stream()
+                        .map(v -> field(v.field()) + ": " + wanted(v))
+                        .toList());
+    }
+
+    /** A field as the cook calls it: {@code recipe.additions[2].unit} is "herb 3, unit". */
+    public String field(String path) {
+        List<String> all = new ArrayList<>();
+        for (String part : path.split("\\.")) {
+            Matcher indexed = INDEXED.matcher(part);
+            if (indexed.matches()) {
+                int number = Integer.parseInt(indexed.group(2)) + 1;
+                all.add(
+                        catalogue.has("field.each." + indexed.group(1))
+                                ? text("field.each." + indexed.group(1), Map.of("n", number))
+                                : indexed.group(1) + " " + number);
+            } else if (!SILENT.contains(part)) {
+                all.add(catalogue.has("field." + part) ? text("field." + part) : part);
+            }
+        }
+        return all.isEmpty() ? path : String.join(", ", all);
+    }
+
+    /** Every key that the catalogue has, for a test that walks it. */
+    public Set<String> keys() {
+        return catalogue.keys();
+    }
+
+    /** What a daily limit is, in one sentence of the materia. */
+    public String limit(Materia materia, embercup.core.materia.Constituent constituent) {
+        return Optional.ofNullable(materia.limits().get(constituent))
+                .map(l -> l.words())
+                .orElse("");
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.core.words;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,98 @@
+package embercup.core.workings;
+
+/**
+ * The numbers that a kitchen can have: the one home of every range that a field may be in. Both ends belong to it. All are
+ * design values of a household kitchen unless their comment names a source.
+ */
+public enum Limit {
+    /** Cups of a recipe or of an order. */
+    CUPS(1, 40, "cups"),
+    CUP_ML(30, 1000, "mL"),
+    /** Starting water, or the volume a stage goes to: a pot, a bucket; nothing larger stands on a kitchen stove. */
+    WATER_ML(10, 60_000, "mL"),
+    /** Nobody puts more than this of one herb into a kitchen pot. */
+    HERB_G(0, 5000, "g"),
+    ADDITIONS(1, 60, ""),
+    STAGES(1, 40, ""),
+    STAGE_INDEX(0, 39, ""),
+    /** Parts of water to one of a concentrate. */
+    DILUTION_PARTS(0, 20, "parts"),
+    /** From the weakest spirit in which a tincture keeps (herbal handbooks, mem) to the strongest that distilling gives. */
+    SPIRIT_PERCENT(25, 96, "%"),
+    /** A boil or a simmer: at most a day. */
+    FLAME_MIN(0.1, 24 * 60, "min"),
+    /** Whatever stands: at most ten weeks, the longest tincture. */
+    STAND_MIN(0.1, 70 * 24 * 60, "min"),
+    HEAT_C(20, 105, "°C"),
+    POUR_C(20, 100, "°C"),
+    MACERATE_C(0, 95, "°C"),
+    COOL_C(5, 95, "°C"),
+    /** What any stage may be heated or cooled to. */
+    STAGE_C(0, 105, "°C"),
+    CUPS_A_DAY(0.25, 12, "cups"),
+    DAYS_ON(1, 365, "days"),
+    DAYS_OFF(0, 365, "days"),
+    AGE_YEARS(0, 120, "years"),
+    WEIGHT_KG(2, 300, "kg"),
+    ALTITUDE_M(-400, 5000, "m"),
+    ROOM_C(-10, 45, "°C"),
+    TAP_C(0, 60, "°C"),
+    KETTLE_W(300, 4000, "W"),
+    BURNER_W(20, 6000, "W"),
+    VESSEL_CM(3, 60, "cm"),
+    BRIM_ML(20, 180_000, "mL"),
+    /** A brim that the diameter and height could have, as a share of the cylinder they make. */
+    BRIM_SHARE(0.5, 1.3, ""),
+    LIANG_G(1, 60, "g"),
+    /** A drinker's own factor on the dose. */
+    TASTE(0.5, 2, ""),
+    /** An amount as somebody says it. Above it is a slip of the key. */
+    AMOUNT(0, 1_000_000, ""),
+    SPOON_G(0.02, 20, "g"),
+    TIN_G(0, 100_000, "g"),
+    CALIBRATION_ML(200, 5000, "mL"),
+    CALIBRATION_HEAT_S(30, 3600, "s"),
+    BOILED_OFF_ML(5, 2000, "mL"),
+    BOILED_OFF_S(60, 3600, "s"),
+    READ_C(-20, 130, "°C"),
+    READ_ML(0, 60_000, "mL"),
+    READ_G(0, 60_000, "g"),
+    READ_CM(0, 60, "cm"),
+    POURED_ML(1, 60_000, "mL"),
+    /** Felt strength, from far too weak to far too strong. */
+    FELT(-2, 2, ""),
+    LIKING(1, 5, ""),
+    /** A phone that was away longer than a hundred days has nothing to tell of a brew. */
+    EVENT_AGE_S(0, 100 * 24 * 3600, "s"),
+    CLOCK_SPEED(1, 120, "times"),
+    SCALE_G(0, 5000, "g"),
+    PLANS(1, 12, "");
+
+    private final double low;
+    private final double high;
+    private final String unit;
+
+    Limit(double low, double high, String unit) {
+        this.low = low;
+        this.high = high;
+        this.unit = unit;
+    }
+
+    public double low() {
+        return low;
+    }
+
+    public double high() {
+        return high;
+    }
+
+    /** Symbol of the unit, or a word; empty for a bare number. */
+    public String unit() {
+        return unit;
+    }
+
+    /** Whether a number lies inside; a NaN does not. */
+    public boolean holds(double value) {
+        return value >= low && value <= high;
+    }
+}

@@ -1,0 +1,172 @@
+package embercup.core.workings;
+
+import java.util.List;
+
+/** What would have been right instead of a wrong value: facts, said by {@code words}. A closed family; immutable. */
+public sealed interface Wanted {
+
+    /** A number in a range. */
+    record Between(double low, double high, String unit) implements Wanted {
+        public static Between of(Limit limit) {
+            return new Between(limit.low(), limit.high(), limit.unit());
+        }
+    }
+
+    /** An amount above nothing, at most so much. */
+    record AboveNothing(double most) implements Wanted {}
+
+    /** One of some codes. */
+    record OneOf(List<String> codes) implements Wanted {}
+
+    /** A text of 1 to so many characters. */
+    record TextOf(int most) implements Wanted {}
+
+    /** A text of at most so many characters. */
+    record TextAtMost(int most) implements Wanted {}
+
+    /** Something that must be said: its name in the catalogue, {@code needed.<what>}. */
+    record Needed(Need what) implements Wanted {}
+
+    /** What may be missing. */
+    enum Need {
+        RECIPE,
+        RECIPE_OR_ID,
+        KITCHEN,
+        DRINKER,
+        BURNER,
+        CUPS,
+        CUP_SIZE,
+        CUPS_A_DAY,
+        AMOUNT,
+        MINUTES,
+        VOLUME,
+        COOL_TO,
+        DIAMETER,
+        HEIGHT,
+        AGE,
+        POWER,
+        VESSEL_MEASURED,
+        WATER,
+        HEAT_TIME,
+        BOILED_OFF,
+        BOIL_TIME,
+        SPOON_WEIGHT,
+        CLIENT_ID,
+        READING,
+        POURED,
+        EVENT,
+        VERSION,
+        SWITCH,
+        SPEED,
+        GRAMS,
+        COMMAND,
+        HERB_FOR_UNITS,
+        SHARE,
+        DAYS_ON,
+        ANYTHING
+    }
+
+    /** A herb of the materia; those whose slug is near. */
+    record KnownHerb(List<String> near) implements Wanted {}
+
+    /** A herb of this recipe. */
+    record HerbOfRecipe() implements Wanted {}
+
+    /** A herb of the recipe that is not the only one. */
+    record NotTheOnlyHerb() implements Wanted {}
+
+    /** Another herb that can stand in; none is known when empty. */
+    record StandIn(String herb, List<String> others) implements Wanted {}
+
+    /** The form of the recipe: the cook's school holds fresh and dried for two herbs. */
+    record FormOfRecipe() implements Wanted {}
+
+    /** A unit the herb is measured in. */
+    record MeasuredIn(String herb, List<String> counts) implements Wanted {}
+
+    /** Not parts: a part weighs nothing by itself. */
+    record NoPart() implements Wanted {}
+
+    /** At most so many grams of one herb; what it was. */
+    record GramsAtMost(double most, double given) implements Wanted {}
+
+    /** So many things of a kind. */
+    record Count(Counted what, int least, int most) implements Wanted {}
+
+    /** Things that are counted. */
+    enum Counted {
+        ADDITIONS,
+        STAGES,
+        STAGES_OR_NONE,
+        PLANS,
+        ADDITIONS_AND_STAGES
+    }
+
+    /** An index of a stage of this recipe; the recipe has none when {@code last} is negative. */
+    record StageOfRecipe(int last) implements Wanted {}
+
+    /** Nothing that gives: at least one stage in which the herbs give. */
+    record GivingStage() implements Wanted {}
+
+    /** No heat under anything but water. */
+    record NoHeatUnder(String menstruum) implements Wanted {}
+
+    /** A refill after a strain. */
+    record RefillAfterStrain() implements Wanted {}
+
+    /** A combine after a refill and its strain. */
+    record CombineAfterRefill() implements Wanted {}
+
+    /** A finish at the end. */
+    record FinishLast() implements Wanted {}
+
+    /** After the strain only what needs no herbs. */
+    record AfterStrain() implements Wanted {}
+
+    /** The strength of a spirit, and none for anything else. */
+    record SpiritStrength(double low, double high) implements Wanted {}
+
+    /** A measurement that a kitchen burner could have made. */
+    record PossibleHeating() implements Wanted {}
+
+    /** A measurement that a kitchen burner could have made. */
+    record PossibleBoilOff() implements Wanted {}
+
+    /** Herbs of the house that fit an occasion: there is none, or none that suits. */
+    record HerbsForOccasion(boolean leftOut) implements Wanted {}
+
+    /** Either the one or the other. */
+    record NotBoth(String one, String other) implements Wanted {}
+
+    /** A step of the plan. */
+    record StepOfPlan(List<String> ids) implements Wanted {}
+
+    /** A moment after another, within hours. */
+    record LaterWithin(int hours) implements Wanted {}
+
+    /** A day of the last years. */
+    record RecentDay(int years) implements Wanted {}
+
+    /** Lower-case words joined by hyphens. */
+    record SlugForm(int most) implements Wanted {}
+
+    /** No field of that name; what is known. */
+    record NoSuchField(List<String> known) implements Wanted {}
+
+    /** A value of another kind: a number, a text, a list. */
+    record OfKind(Kind kind) implements Wanted {}
+
+    /** Kinds of values on the wire. */
+    enum Kind {
+        NUMBER,
+        WHOLE_NUMBER,
+        TRUE_OR_FALSE,
+        TEXT,
+        UUID,
+        MOMENT,
+        DAY,
+        LIST,
+        OBJECT,
+        RIGHT_KIND
+    }
+}

@@ -1,0 +1,25 @@
+package embercup.server.brews;
+
+import embercup.server.herbs.HerbUses;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Brews that wait or burn with a herb in them. */
+@Component
+class BrewsWithHerb implements HerbUses {
+
+    private final BrewRepository brews;
+
+    BrewsWithHerb(BrewRepository brews) {
+        this.brews = brews;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<String> usesOf(String slug) {
+        return brews.openWith("[\"" + slug + "\"]").stream()
+                .map(n -> "the brew " + n)
+                .toList();
+    }
+}

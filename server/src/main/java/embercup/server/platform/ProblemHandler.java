@@ -1,0 +1,193 @@
+package embercup.server.platform;
+
+import embercup.core.words.Words;
+import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.InvalidInputException.Violation;
+import embercup.core.workings.Wanted;
+import embercup.core.workings.Wanted.Kind;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.ErrorResponse;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
+import org.springframework.web.context.request.async.AsyncRequestTimeoutException;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.MismatchedInputException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
+
+/** Every failure as a problem document: what happened, what is kept, what would be right. */
+@RestControllerAdvice
+class ProblemHandler {
+
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemHandler.class);
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> invalid(InvalidInputException e) {
+        return invalid(e.violations());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> refused(RefusedException e) {
+        return answer(e.status(), e.problem());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> unreadable(HttpMessageNotReadableException e) {
+        if (e.getCause() instanceof UnrecognizedPropertyException u) {
+            List<String> known = u.getKnownPropertyIds() == null
+                    ? List.of()
+                    : u.getKnownPropertyIds().stream()
+                            .map(String::valueOf)
+                            .sorted()
+                            .toList();
+            return invalid(List.of(new Violation(path(u), "", new Wanted.NoSuchField(known))));
+        }
+        if (e.getCause() instanceof InvalidFormatException f) {
+            return invalid(List.of(new Violation(path(f), String.valueOf(f.getValue()), wanted(f))));
+        }
+        if (e.getCause() instanceof MismatchedInputException m) {
+            return invalid(List.of(new Violation(path(m), "", wanted(m))));
+        }
+        if (e.getCause() instanceof JacksonException j) {
+            var at = j.getLocation();
+            String where = at == null ? "" : " at line " + at.getLineNr() + ", column " + at.getColumnNr();
+            return answer(
+                    HttpStatus.BAD_REQUEST,
+                    Problem.of(
+                            HttpStatus.BAD_REQUEST,
+                            "malformed-json",
+                            "This is not JSON",
+                            "The body could not be read" + where + ". Nothing was saved."));
+        }
+        return answer(
+                HttpStatus.BAD_REQUEST,
+                Problem.of(HttpStatus.BAD_REQUEST, "no-body", "A JSON body is wanted", "Nothing was saved."));
+    }
+
+    private static Wanted wanted(MismatchedInputException e) {
+        Class<?> type = e.getTargetType();
+        String name = type == null ? "" : type.getSimpleName();
+        return new Wanted.OfKind(
+                switch (name) {
+                    case "double", "Double" -> Kind.NUMBER;
+                    case "int", "Integer", "long", "Long" -> Kind.WHOLE_NUMBER;
+                    case "boolean", "Boolean" -> Kind.TRUE_OR_FALSE;
+                    case "String" -> Kind.TEXT;
+                    case "UUID" -> Kind.UUID;
+                    case "Instant", "OffsetDateTime" -> Kind.MOMENT;
+                    case "LocalDate" -> Kind.DAY;
+                    case "List", "ArrayList" -> Kind.LIST;
+                    case "" -> Kind.RIGHT_KIND;
+                    default -> Kind.OBJECT;
+                });
+    }
+
+    private static String path(JacksonException e) {
+        StringBuilder path = new StringBuilder();
+        for (var part : e.getPath()) {
+            if (part.getPropertyName() != null) {
+                path.append(path.isEmpty() ? "" : ".").append(part.getPropertyName());
+            } else {
+                path.append('[').append(part.getIndex()).append(']');
+            }
+        }
+        return path.toString();
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> wrongType(MethodArgumentTypeMismatchException e) {
+        return invalid(
+                List.of(new Violation(e.getName(), String.valueOf(e.getValue()), new Wanted.OfKind(Kind.RIGHT_KIND))));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> stale(OptimisticLockingFailureException e) {
+        return answer(
+                HttpStatus.CONFLICT,
+                Problem.of(
+                        HttpStatus.CONFLICT,
+                        "stale-edit",
+                        "Somebody saved this before you",
+                        "Nothing was overwritten. Load it again and save again."));
+    }
+
+    @ExceptionHandler({DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
+    ResponseEntity<ProblemDetail> databaseAway(Exception e) {
+        LOG.warn("The database does not answer: {}", e.getMessage());
+        return answer(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                Problem.of(
+                        HttpStatus.SERVICE_UNAVAILABLE,
+                        "database-away",
+                        "The notebook's database does not answer",
+                        "What was confirmed before is safe. Try again in a moment."));
+    }
+
+    @ExceptionHandler
+    @Nullable
+    ResponseEntity<ProblemDetail> anythingElse(Exception e) {
+        if (gone(e)) {
+            LOG.debug("A browser went away while it was answered");
+            return null;
+        }
+        if (e instanceof ErrorResponse response) {
+            HttpStatus status = HttpStatus.valueOf(response.getStatusCode().value());
+            return answer(
+                    status,
+                    Problem.of(
+                            status,
+                            "http-" + status.value(),
+                            status.getReasonPhrase(),
+                            String.valueOf(response.getBody().getDetail())));
+        }
+        LOG.error("Unexpected failure", e);
+        return answer(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                Problem.of(
+                        HttpStatus.INTERNAL_SERVER_ERROR,
+                        "unexpected",
+                        "Something went wrong here",
+                        "It is written in the server's log. Nothing was half saved."));
+    }
+
+    /** Whether the browser went away: a closed stream, a reload in the middle of an answer; there is nobody to tell. */
+    private static boolean gone(Exception e) {
+        for (Throwable t = e; t != null; t = t.getCause()) {
+            if (t instanceof AsyncRequestNotUsableException || t instanceof AsyncRequestTimeoutException) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static ResponseEntity<ProblemDetail> invalid(List<Violation> violations) {
+        String detail = Words.english().message(violations);
+        return answer(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                Problem.of(
+                        HttpStatus.UNPROCESSABLE_CONTENT,
+                        "invalid-input",
+                        "This cannot be brewed as written",
+                        detail + ". Nothing was saved.",
+                        violations));
+    }
+
+    private static ResponseEntity<ProblemDetail> answer(HttpStatus status, ProblemDetail problem) {
+        return ResponseEntity.status(status)
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(problem);
+    }
+}

@@ -1,0 +1,14 @@
+import { vi } from "vitest";
+
+/** What of a browser the modules below the screens need. */
+export function browser() {
+  const kept = new Map<string, string>();
+  vi.stubGlobal("localStorage", {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => void kept.set(key, value),
+    removeItem: (key: string) => void kept.delete(key),
+  });
+  const heard = new Map<string, () => void>();
+  vi.stubGlobal("window", { addEventListener: (what: string, told: () => void) => void heard.set(what, told) });
+  return { kept, tell: (what: string) => heard.get(what)?.() };
+}

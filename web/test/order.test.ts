@@ -1,0 +1,104 @@
+import { describe, expect, it } from "vitest";
+import type { Person } from "../src/api/client";
+import { applied, ask, nextAt, type Order, readOrder, settled, tweaked, writeOrder } from "../src/screens/sheet/order";
+import { seeded } from "./seeded";
+
+const PLAIN: Order = { purpose: "everyday", changes: [], schools: {}, tweaks: [], spent: false };
+
+/** Any order that the sheet can make. */
+function anyOrder(random: () => number): Order {
+  const maybe = <T>(value: T): T | undefined => (random() < 0.5 ? value : undefined);
+  const one = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T;
+  const order: Order = {
+    ...PLAIN,
+    changes: [],
+    cups: maybe(1 + Math.floor(random() * 40)),
+    cupMl: maybe(30 + Math.floor(random() * 970)),
+    strength: maybe(one(["gentle", "standard", "strong"] as const)),
+    purpose: one(["everyday", "tonic", "acute"] as const),
+    drinkerId: maybe("0b8ff1c2-0000-4000-8000-000000000001"),
+    vesselId: maybe("0b8ff1c2-0000-4000-8000-000000000002"),
+    burnerId: maybe("0b8ff1c2-0000-4000-8000-000000000003"),
+    at: maybe("21:05"),
+    menstruum: maybe(one(["water", "glycerin", "vinegar"] as const)),
+    spent: random() < 0.5,
+    after: maybe("0b8ff1c2-0000-4000-8000-000000000004"),
+    schools: random() < 0.5 ? { honey: "any-time", "first-contact": "warm" } : {},
+  };
+  for (let i = 0; i < Math.floor(random() * 4); i++) {
+    order.changes.push(
+      one([
+        { herb: "lemon-balm" },
+        { herb: "liquorice", with: "fennel" },
+        { herb: "sage", share: Math.ceil(random() * 100) / 100 },
+        { herb: "ginger", form: one(["fresh", "dried"] as const) },
+      ]),
+    );
+  }
+  order.changes = [...new Map(order.changes.map((c) => [c.herb, c])).values()];
+  order.tweaks = [
+    ...(random() < 0.5 ? [{ stage: 1, part: "minutes" as const, value: 12.5 }] : []),
+    ...(random() < 0.5 ? [{ stage: 0, part: "lid" as const, value: 1 }] : []),
+    ...(random() < 0.5 ? [{ addition: 2, part: "stage" as const, value: 1 }] : []),
+  ];
+  return order;
+}
+
+describe("the order in the address", () => {
+  it.each(Array.from({ length: 60 }, (_, seed) => seed))("reads what it wrote, seed %i", (seed) => {
+    const order = anyOrder(seeded(seed));
+    const address = writeOrder(order).toString();
+    expect(readOrder(new URLSearchParams(address))).toEqual({ ...PLAIN, ...order });
+    expect(writeOrder(readOrder(new URLSearchParams(address))).toString()).toBe(address);
+  });
+
+  it("says nothing of a usual order", () => {
+    expect(writeOrder(PLAIN).toString()).toBe("");
+  });
+
+  it("takes no harm from an address that somebody typed", () => {
+    const order = readOrder(new URLSearchParams("cups=many&strength=brutal&as=cure&t=s1.colour.3&t=x&t=sNaN.lid.1"));
+    expect(order).toEqual(PLAIN);
+  });
+
+  it("moves one thing once", () => {
+    const once = tweaked(PLAIN, { stage: 1, part: "minutes", value: 10 });
+    const twice = tweaked({ ...PLAIN, tweaks: once }, { stage: 1, part: "minutes", value: 25 });
+    expect(twice).toEqual([{ stage: 1, part: "minutes", value: 25 }]);
+  });
+
+  it("moves the drawing's recipe and leaves the kept one", () => {
+    const kept = { name: "Pot", stages: [{ kind: "simmer" as const, minutes: 20 }], additions: [{ herb: "linden", stage: 0 }] };
+    const moved = applied(kept, [
+      { stage: 0, part: "minutes", value: 35 },
+      { addition: 0, part: "stage", value: 9 },
+    ]);
+    expect(moved.stages?.[0]?.minutes).toBe(35);
+    expect(moved.additions?.[0]?.stage, "no herb goes in after the last stage").toBe(0);
+    expect(kept.stages[0]?.minutes).toBe(20);
+  });
+});
+
+describe("an order that is settled", () => {
+  const people = [
+    { id: "a", brewer: false, usualStrength: "gentle" },
+    { id: "b", brewer: true, usualStrength: "strong" },
+  ] as Person[];
+
+  it("is for the one who brews, as strong as she likes it", () => {
+    expect(settled(PLAIN, people)).toMatchObject({ drinkerId: "b", strength: "strong" });
+    expect(settled({ ...PLAIN, drinkerId: "a" }, people).strength).toBe("gentle");
+    expect(settled({ ...PLAIN, strength: "standard" }, people).strength).toBe("standard");
+    expect(settled(PLAIN, undefined).strength).toBe("standard");
+  });
+
+  it("is ready today or tomorrow, never in the past", () => {
+    const now = new Date(2026, 10, 25, 20, 0);
+    expect(nextAt("21:05", now)).toEqual(new Date(2026, 10, 25, 21, 5));
+    expect(nextAt("19:00", now)).toEqual(new Date(2026, 10, 26, 19, 0));
+    expect(nextAt("20:00", now)).toEqual(new Date(2026, 10, 26, 20, 0));
+    const asked = ask("r", undefined, settled({ ...PLAIN, at: "21:05" }, people), now);
+    expect(asked.startAt).toBeUndefined();
+    expect(asked.readyAt).toBe(new Date(2026, 10, 25, 21, 5).toISOString());
+  });
+});

@@ -1,0 +1,10 @@
+/** The same row of numbers from 0 to 1 for the same seed (mulberry32). */
+export function seeded(seed: number): () => number {
+  let state = seed + 0x6d2b79f5;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
