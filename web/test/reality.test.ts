@@ -6,7 +6,7 @@ import { poured, reality, served } from "../src/screens/live/reality";
 const START = Date.parse("2026-11-25T20:00:00Z");
 const at = (s: number) => new Date(START + s * 1000).toISOString();
 
-const step = (key: string, kind: string, stage: number, startS: number, durationS: number): StepLine => ({
+const step = (key: string, kind: StepLine["kind"], stage: number, startS: number, durationS: number): StepLine => ({
   key,
   kind,
   stage,

@@ -7,7 +7,23 @@ export type PlanSheet = Schemas["PlanSheet"];
 export type BrewAsk = Schemas["BrewAsk"];
 export type BrewSheet = Schemas["BrewSheet"];
 export type BrewLine = Schemas["BrewLine"];
-export type EventDoc = Schemas["EventDoc"];
+export type TurnedRequest = Schemas["TurnedRequest"];
+export type NotedRequest = Schemas["NotedRequest"];
+export type MeasuredRequest = Schemas["MeasuredRequest"];
+/** Something that happened: one shape for each kind. */
+export type EventRequest =
+  | (Omit<Schemas["StartedRequest"], "kind"> & { kind: "started" })
+  | (Omit<Schemas["StepDoneRequest"], "kind"> & { kind: "step-done" })
+  | (Omit<TurnedRequest, "kind"> & { kind: "turned" })
+  | (Omit<MeasuredRequest, "kind"> & { kind: "measured" })
+  | (Omit<Schemas["PouredRequest"], "kind"> & { kind: "poured" })
+  | (Omit<NotedRequest, "kind"> & { kind: "noted" })
+  | (Omit<Schemas["UndoneRequest"], "kind"> & { kind: "undone" })
+  | (Omit<Schemas["FinishedRequest"], "kind"> & { kind: "finished" })
+  | (Omit<Schemas["AbandonedRequest"], "kind"> & { kind: "abandoned" });
+type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
+/** The same before it has an id and an age. */
+export type Told = Without<EventRequest, "id" | "ageS">;
 export type RecipeSheet = Schemas["RecipeSheet"];
 export type Person = Schemas["Person"];
 export type KitchenSheet = Schemas["KitchenSheet"];
@@ -18,7 +34,8 @@ export type HerbLine = Schemas["HerbLine"];
 export type HerbSheet = Schemas["HerbSheet"];
 export type Source = Schemas["Source"];
 export type Workings = Schemas["WorkingsLine"];
-export type StepLine = Schemas["StepLine"];
+/** A step, or a piece of one from where a hand turned lid or flame. */
+export type StepLine = Omit<Schemas["StepLine"], "kind"> & { kind: Schemas["StepLine"]["kind"] | "turned" };
 export type AdditionLine = Schemas["AdditionLine"];
 export type CurvePoint = Schemas["Point"];
 export type CautionLine = Schemas["CautionLine"];
@@ -148,7 +165,7 @@ export const api = {
     call<PlanSheet>("POST", "/api/plans", { ...ask, workings: true }).then((plan) => plan.workings),
   brewWorkings: (id: string) => call<Record<string, Workings>>("GET", `/api/brews/${id}/workings`),
   brew: (id: string) => call<BrewSheet>("GET", `/api/brews/${id}`),
-  recordEvent: (id: string, event: EventDoc) => call<BrewSheet>("POST", `/api/brews/${id}/events`, event),
+  recordEvent: (id: string, event: EventRequest) => call<BrewSheet>("POST", `/api/brews/${id}/events`, event),
   day: (from: string, to: string) => call<DaySheet>("GET", `/api/day?${new URLSearchParams({ from, to })}`),
   notebook: (ask: NotebookAsk) => {
     const query = new URLSearchParams({ page: String(ask.page) });

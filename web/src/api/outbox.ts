@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from "react";
-import { AwayError, api, type BrewSheet, type EventDoc, ProblemError } from "./client";
+import { AwayError, api, type BrewSheet, type EventRequest, ProblemError, type Told } from "./client";
 import { keepNewer, queryClient } from "./queries";
 
 /**
@@ -8,7 +8,7 @@ import { keepNewer, queryClient } from "./queries";
  */
 interface Waiting {
   brewId: string;
-  event: EventDoc & { id: string };
+  event: EventRequest & { id: string };
   /** Browser clock when it happened, ms; only its distance to the sending is used. */
   happenedMs: number;
 }
@@ -49,7 +49,7 @@ function fallbackUuid(): string {
 }
 
 /** Confirms something; answers at once, sends as soon as it can. */
-export function confirm(brewId: string, event: Omit<EventDoc, "id" | "ageS">): string {
+export function confirm(brewId: string, event: Told): string {
   const id = uuid();
   refused = "";
   changed([...waiting, { brewId, event: { ...event, id }, happenedMs: Date.now() }]);

@@ -664,6 +664,15 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AbandonedRequest: {
+            kind: "AbandonedRequest";
+        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+            why?: string;
+        });
         AdditionDoc: {
             /** Format: double */
             amount?: number;
@@ -1017,39 +1026,17 @@ export interface components {
             /** Format: int32 */
             page: number;
         };
-        EventDoc: {
+        EventRequest: {
+            kind: string;
+        };
+        FinishedRequest: {
+            kind: "FinishedRequest";
+        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
             /** Format: double */
             ageS?: number;
-            change?: string;
-            /** @enum {string} */
-            clarity?: "clear" | "cloudy" | "sediment";
-            /** @enum {string} */
-            colour?: "pale" | "straw" | "honey" | "amber" | "copper" | "russet" | "brown" | "ruby" | "rose" | "violet" | "blue" | "green";
-            effect?: string;
-            /** Format: uuid */
-            event?: string;
             /** Format: uuid */
             id?: string;
-            /** @enum {string} */
-            kind?: "started" | "step-done" | "turned" | "measured" | "poured" | "noted" | "undone" | "finished" | "abandoned";
-            /** Format: int32 */
-            liking?: number;
-            meanwhile?: string;
-            /** @enum {string} */
-            reading?: "volume-ml" | "temperature-c" | "weight-g" | "level-cm";
-            /** @enum {string} */
-            sign?: "plan" | "smell" | "colour" | "taste";
-            smell?: string;
-            step?: string;
-            /** Format: int32 */
-            strength?: number;
-            taste?: string;
-            /** @enum {string} */
-            turn?: "lid-on" | "lid-off" | "flame-off" | "flame-low" | "flame-medium" | "flame-high" | "marc-drained" | "marc-pressed";
-            /** Format: double */
-            value?: number;
-            why?: string;
-        };
+        });
         FireLine: {
             flame: string;
             kettle: boolean;
@@ -1198,6 +1185,18 @@ export interface components {
             severity: string;
             text: string;
         };
+        MeasuredRequest: {
+            kind: "MeasuredRequest";
+        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+            /** @enum {string} */
+            reading?: "volume-ml" | "temperature-c" | "weight-g" | "level-cm";
+            /** Format: double */
+            value?: number;
+        });
         MethodLine: {
             kind: string;
             /** Format: double */
@@ -1219,6 +1218,27 @@ export interface components {
             strength: number;
             taste: string;
         };
+        NotedRequest: {
+            kind: "NotedRequest";
+        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
+            /** Format: double */
+            ageS?: number;
+            change?: string;
+            /** @enum {string} */
+            clarity?: "clear" | "cloudy" | "sediment";
+            /** @enum {string} */
+            colour?: "pale" | "straw" | "honey" | "amber" | "copper" | "russet" | "brown" | "ruby" | "rose" | "violet" | "blue" | "green";
+            effect?: string;
+            /** Format: uuid */
+            id?: string;
+            /** Format: int32 */
+            liking?: number;
+            meanwhile?: string;
+            smell?: string;
+            /** Format: int32 */
+            strength?: number;
+            taste?: string;
+        });
         OneCookAsk: {
             plans?: components["schemas"]["PlanAsk"][];
         };
@@ -1429,6 +1449,16 @@ export interface components {
             startAt: string;
             why: string;
         };
+        PouredRequest: {
+            kind: "PouredRequest";
+        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+            /** Format: double */
+            value?: number;
+        });
         ProposalSheet: {
             reasons: components["schemas"]["ReasonLine"][];
             recipe: components["schemas"]["RecipeDoc"];
@@ -1577,6 +1607,25 @@ export interface components {
             ratio: number;
             source: string;
         };
+        StartedRequest: {
+            kind: "StartedRequest";
+        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+        });
+        StepDoneRequest: {
+            kind: "StepDoneRequest";
+        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+            /** @enum {string} */
+            sign?: "plan" | "smell" | "colour" | "taste";
+            step?: string;
+        });
         StepLine: {
             /** Format: int32 */
             addition?: number;
@@ -1589,11 +1638,13 @@ export interface components {
             handsOn: boolean;
             kettle?: boolean;
             key: string;
-            kind: string;
+            /** @enum {string} */
+            kind: "prep" | "heat" | "pour" | "boil" | "simmer" | "reduce" | "steep" | "macerate" | "rest" | "cool" | "strain" | "refill" | "combine" | "finish";
             label: string;
             lid: boolean;
             /** Format: double */
             powerW: number;
+            ripens?: boolean;
             /** Format: int32 */
             stage: number;
             /** Format: double */
@@ -1643,6 +1694,26 @@ export interface components {
             /** Format: int64 */
             version?: number;
         };
+        TurnedRequest: {
+            kind: "TurnedRequest";
+        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+            /** @enum {string} */
+            turn?: "lid-on" | "lid-off" | "flame-off" | "flame-low" | "flame-medium" | "flame-high" | "marc-drained" | "marc-pressed";
+        });
+        UndoneRequest: {
+            kind: "UndoneRequest";
+        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            event?: string;
+            /** Format: uuid */
+            id?: string;
+        });
         VesselDoc: {
             /** Format: double */
             brimMl?: number;
@@ -1861,7 +1932,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["EventDoc"];
+                "application/json": components["schemas"]["AbandonedRequest"] | components["schemas"]["FinishedRequest"] | components["schemas"]["MeasuredRequest"] | components["schemas"]["NotedRequest"] | components["schemas"]["PouredRequest"] | components["schemas"]["StartedRequest"] | components["schemas"]["StepDoneRequest"] | components["schemas"]["TurnedRequest"] | components["schemas"]["UndoneRequest"];
             };
         };
         responses: {

@@ -1,35 +1,12 @@
 import { scaleLinear } from "d3-scale";
 import { curveMonotoneX, line } from "d3-shape";
-import { type ReactNode, useMemo, useState } from "react";
-import type { AdditionLine, CurvePoint, StepLine } from "../api/client";
+import { useMemo, useState } from "react";
+import type { CurvePoint, StepLine } from "../api/client";
 import { clock, span } from "../parts/say";
 import { stateAt } from "./curve";
 import { Addition, Axis, Ends, Figures, Flame, lids, marks, roomBehind, shown } from "./lineParts";
+import type { FireLineProps } from "./lineProps";
 import { ReadOff } from "./ReadOff";
-
-export interface FireLineProps {
-  steps: StepLine[];
-  curve: CurvePoint[];
-  additions: AdditionLine[];
-  /** Moment of second 0. */
-  start: Date;
-  totalS: number;
-  stageStartS: number;
-  startMl: number;
-  yieldMl: number;
-  strength: number;
-  /** Seconds after the end until honey may go in; drawn when it is near. */
-  honeyAfterS?: number;
-  readyWord?: string;
-  width: number;
-  height: number;
-  /** Seconds of the present; draws the travelling mark. */
-  nowS?: number;
-  /** Another plan's curve, drawn thin beside this one. */
-  against?: CurvePoint[];
-  /** What is laid over the line, given where it stands. */
-  over?: (geometry: { endS: number; bandTop: number; bandBase: number; bodyY: number }) => ReactNode;
-}
 
 const INSET = 4;
 /** Room for the word "now", px. */

@@ -1,7 +1,7 @@
 import type { scaleLinear } from "d3-scale";
 import type { AdditionLine, CurvePoint, StepLine } from "../api/client";
 import { capital, clock, millilitres, share, span } from "../parts/say";
-import type { FireLineProps } from "./FireLine";
+import type { FireLineProps } from "./lineProps";
 
 export function Flame({
   step,

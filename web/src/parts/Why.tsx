@@ -60,7 +60,7 @@ export function Why({
         <Popover.Content
           collisionPadding={12}
           sideOffset={6}
-          className="z-40 max-h-[70dvh] w-[min(420px,92vw)] overflow-auto rounded-one border border-hairline bg-raised p-4 text-sm shadow-lg"
+          className="z-40 max-h-[min(70dvh,var(--radix-popover-content-available-height))] w-[min(420px,92vw)] overflow-auto rounded-one border border-hairline bg-raised p-4 text-sm shadow-lg"
         >
           {step ? (
             <Tree step={step} depth={0} />

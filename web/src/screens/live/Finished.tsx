@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { api, type BrewSheet, type EventDoc } from "../../api/client";
+import { api, type BrewSheet, type NotedRequest } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { queryClient } from "../../api/queries";
 import { clock, day, FELT, grams, millilitres, span } from "../../parts/say";
@@ -154,8 +154,8 @@ function NoteForm({ brew, onDone }: { brew: BrewSheet; onDone: () => void }) {
           liking: liking || undefined,
           taste,
           change,
-          colour: (look.colour || undefined) as EventDoc["colour"],
-          clarity: (look.clarity || undefined) as EventDoc["clarity"],
+          colour: (look.colour || undefined) as NotedRequest["colour"],
+          clarity: (look.clarity || undefined) as NotedRequest["clarity"],
           smell: look.smell,
           effect: look.effect,
           meanwhile: look.meanwhile,

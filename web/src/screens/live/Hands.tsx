@@ -1,13 +1,11 @@
-import type { BrewSheet, EventDoc } from "../../api/client";
+import type { BrewSheet, TurnedRequest } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { useKey } from "../../parts/Keys";
 import { millilitres } from "../../parts/say";
 
-type Turn = NonNullable<EventDoc["turn"]>;
+type Turn = NonNullable<TurnedRequest["turn"]>;
 
 const FLAMES = ["off", "low", "medium", "high"] as const;
-/** Steps that go on by themselves and may be ended by nose or eye. */
-const RIPEN = ["boil", "simmer", "reduce", "steep", "macerate", "rest"];
 
 const button =
   "min-h-11 rounded-one border border-hairline px-4 aria-pressed:border-ink aria-pressed:font-semibold";
@@ -17,11 +15,12 @@ export function Hands({ brew }: { brew: BrewSheet }) {
   const step = brew.plan.steps.find((s) => s.key === brew.nowKey);
   const fire = brew.fire;
   const pot = step !== undefined && step.stage >= 0 && !step.handsOn && !!fire && !fire.kettle;
-  const ripens = step !== undefined && RIPEN.includes(step.kind) && !step.key.endsWith(".heat");
+  const ripens = step?.ripens === true;
   const onFlame = pot && (step.powerW > 0 || fire.flame !== "off");
   const turn = (t: Turn) => confirm(brew.id, { kind: "turned", turn: t });
   const lid = () => pot && turn(fire.lid ? "lid-off" : "lid-on");
-  const smells = () => ripens && confirm(brew.id, { kind: "step-done", step: step.key, sign: "smell" });
+  const smells = () =>
+    ripens && step && confirm(brew.id, { kind: "step-done", step: step.key, sign: "smell" });
   useKey("l", lid);
   useKey("r", smells);
   if (step?.kind === "strain" && fire) return <Marc brew={brew} pressed={fire.pressed} turn={turn} />;

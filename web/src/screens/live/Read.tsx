@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { BrewSheet, EventDoc } from "../../api/client";
+import type { BrewSheet, MeasuredRequest } from "../../api/client";
 import { confirm } from "../../api/outbox";
 
 const KINDS = [
@@ -30,7 +30,11 @@ export function Read({ brew }: { brew: BrewSheet }) {
       className="flex flex-wrap items-center gap-2"
       onSubmit={(e) => {
         e.preventDefault();
-        confirm(brew.id, { kind: "measured", reading: kind as EventDoc["reading"], value: Number(value) });
+        confirm(brew.id, {
+          kind: "measured",
+          reading: kind as MeasuredRequest["reading"],
+          value: Number(value),
+        });
         setOpen(false);
         setValue("");
       }}

@@ -1,5 +1,6 @@
 package embercup.core.plan;
 
+import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.StageKind;
 
 /** One step of the one cook. A closed family; immutable. What it says is made of it and its plan by {@code words}. */
@@ -33,6 +34,11 @@ public sealed interface Step {
 
     /** Whether it runs while a stage waits, beside the steps that follow one another. */
     default boolean aside() {
+        return false;
+    }
+
+    /** Whether it goes on by itself and may be ended by nose or eye: the herbs give. */
+    default boolean ripens() {
         return false;
     }
 
@@ -91,6 +97,11 @@ public sealed interface Step {
         @Override
         public boolean heats() {
             return kind == StageKind.HEAT;
+        }
+
+        @Override
+        public boolean ripens() {
+            return RecipeRules.WET.contains(kind);
         }
     }
 }

@@ -73,7 +73,8 @@ final class Catalogue {
      * @throws IllegalStateException for a key that the language does not have
      */
     String say(String key, Map<String, ?> arguments) {
-        return ready.computeIfAbsent(key, this::sentence).say(arguments);
+        Sentence known = ready.get(key);
+        return (known != null ? known : ready.computeIfAbsent(key, this::sentence)).say(arguments);
     }
 
     private Sentence sentence(String key) {

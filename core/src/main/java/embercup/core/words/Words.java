@@ -27,8 +27,9 @@ import embercup.core.workings.InvalidInputException.Violation;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Workings;
 import java.lang.reflect.InvocationTargetException;
-import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Method;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -57,7 +58,7 @@ public final class Words {
 
     private static final Words ENGLISH = new Words(Catalogue.shipped(Locale.UK));
     private static final Map<Class<?>, String> KEYS = new ConcurrentHashMap<>();
-    private static final Map<Class<?>, RecordComponent[]> COMPONENTS = new ConcurrentHashMap<>();
+    private static final Map<Class<?>, List<Part>> PARTS = new ConcurrentHashMap<>();
 
     private static final Pattern INDEXED = Pattern.compile("(\\w+)\\[(\\d+)]");
     /** Say nothing to a cook. */
@@ -183,22 +184,33 @@ public final class Words {
                 type, t -> LowerHyphenNames.of(t.getEnclosingClass()) + "." + LowerHyphenNames.of(t));
     }
 
+    /** One component of a record. */
+    private record Part(String name, Method accessor) {
+        static List<Part> of(Class<?> type) {
+            return Arrays.stream(type.getRecordComponents())
+                    .map(c -> {
+                        c.getAccessor().setAccessible(true);
+                        return new Part(c.getName(), c.getAccessor());
+                    })
+                    .toList();
+        }
+
+        Object of(Record fact) {
+            try {
+                return accessor.invoke(fact);
+            } catch (IllegalAccessException | InvocationTargetException e) {
+                throw new IllegalStateException(fact.getClass() + " hides " + name, e);
+            }
+        }
+    }
+
     /** Every component of a record in all the ways it can be said. */
     Map<String, Object> arguments(Record fact) {
         Map<String, Object> all = new HashMap<>();
-        for (RecordComponent c : COMPONENTS.computeIfAbsent(fact.getClass(), Class::getRecordComponents)) {
-            argument(all, c.getName(), value(fact, c));
+        for (Part part : PARTS.computeIfAbsent(fact.getClass(), Part::of)) {
+            argument(all, part.name, part.of(fact));
         }
         return all;
-    }
-
-    private static Object value(Record fact, RecordComponent component) {
-        try {
-            component.getAccessor().setAccessible(true);
-            return component.getAccessor().invoke(fact);
-        } catch (IllegalAccessException | InvocationTargetException e) {
-            throw new IllegalStateException(fact.getClass() + " hides " + component.getName(), e);
-        }
     }
 
     private void argument(Map<String, Object> all, String name, Object value) {
@@ -288,7 +300,8 @@ public final class Words {
 
     /** The word of a unit as printed after an amount. */
     public String unit(Unit unit, double amount) {
-        return text("unit." + unit.code(), Map.of("n", amount <= 1 ? "one" : "other"));
+        String several = "units." + unit.code();
+        return text(amount > 1 && catalogue.has(several) ? several : "unit." + unit.code());
     }
 
     /** How an addition is measured: "2 tsp", "1 tsp to each cup". */
@@ -407,7 +420,7 @@ public final class Words {
         }
         for (String family : List.of("unit.", "cut.", "plant-part.", "constituent.", "stage-kind.")) {
             if (catalogue.has(family + what)) {
-                return text(family + what, Map.of("n", "one"));
+                return text(family + what);
             }
         }
         return what;

@@ -130,7 +130,7 @@ public class Brews {
         why.document = kept.writeFigures(made.figures());
         figures.save(why);
         if (start) {
-            insert(e.id, EventDoc.of(Ids.next(clock.millis()), "started", null, null), now);
+            insert(e.id, new EventRequest.StartedRequest(Ids.next(clock.millis()), null), now);
         }
         return settle(e, plan(e));
     }
@@ -174,10 +174,11 @@ public class Brews {
 
     /** Records one event; the same id a second time changes nothing. Empty for a brew that could only be given up. */
     @Transactional
-    public Optional<BrewSheet> record(UUID brewId, EventDoc doc) {
+    public Optional<BrewSheet> record(UUID brewId, EventRequest doc) {
         BrewEntity e = brews.forWriting(brewId).orElseThrow(() -> RefusedException.notFound("brew", brewId));
         UUID eventId = Fields.need(doc.id(), "id", Need.CLIENT_ID);
-        if ("abandoned".equals(doc.kind()) && kept.read(e.kept, brewId).isEmpty()) {
+        if (doc instanceof EventRequest.AbandonedRequest
+                && kept.read(e.kept, brewId).isEmpty()) {
             giveUp(e, doc, eventId);
             return Optional.empty();
         }
@@ -192,7 +193,7 @@ public class Brews {
     }
 
     /** Nothing can be folded of a brew whose plan cannot be read; it leaves the fire all the same. */
-    private void giveUp(BrewEntity e, EventDoc doc, UUID eventId) {
+    private void giveUp(BrewEntity e, EventRequest doc, UUID eventId) {
         Instant at = EventReading.at(doc, clock.instant());
         if (!events.existsById(eventId)) {
             insert(e.id, doc, at);
@@ -233,12 +234,12 @@ public class Brews {
         }
     }
 
-    private void insert(UUID brewId, EventDoc doc, Instant at) {
+    private void insert(UUID brewId, EventRequest doc, Instant at) {
         EventEntity row = new EventEntity();
         row.id = Objects.requireNonNull(doc.id());
         row.brewId = brewId;
         row.at = at;
-        row.kind = Objects.requireNonNull(doc.kind());
+        row.kind = doc.kind();
         row.data = json.writeValueAsString(doc);
         events.saveAndFlush(row);
     }
@@ -383,7 +384,7 @@ public class Brews {
     private List<BrewEvent> happened(UUID brewId, BrewPlan plan) {
         List<BrewEvent> all = new ArrayList<>();
         for (EventEntity row : events.findAllByBrewIdOrderByPosition(brewId)) {
-            all.add(EventReading.read(json.readValue(row.data, EventDoc.class), row.at, plan));
+            all.add(EventReading.read(json.readValue(row.data, EventRequest.class), row.at, plan));
         }
         return all;
     }

@@ -52,7 +52,7 @@ class BrewsController {
     }
 
     @PostMapping("/{id}/events")
-    ResponseEntity<BrewSheet> recordEvent(@PathVariable UUID id, @RequestBody EventDoc event) {
+    ResponseEntity<BrewSheet> recordEvent(@PathVariable UUID id, @RequestBody EventRequest event) {
         return brews.record(id, event)
                 .map(ResponseEntity::ok)
                 .orElse(ResponseEntity.noContent().build());

@@ -11,6 +11,15 @@ import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
+import embercup.server.brews.EventRequest.AbandonedRequest;
+import embercup.server.brews.EventRequest.FinishedRequest;
+import embercup.server.brews.EventRequest.MeasuredRequest;
+import embercup.server.brews.EventRequest.NotedRequest;
+import embercup.server.brews.EventRequest.PouredRequest;
+import embercup.server.brews.EventRequest.StartedRequest;
+import embercup.server.brews.EventRequest.StepDoneRequest;
+import embercup.server.brews.EventRequest.TurnedRequest;
+import embercup.server.brews.EventRequest.UndoneRequest;
 import embercup.server.platform.Fields;
 import java.time.Duration;
 import java.time.Instant;
@@ -18,38 +27,44 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** Reads an {@link EventDoc} into the core's {@link BrewEvent}. */
+/** Reads an {@link EventRequest} into the core's {@link BrewEvent}. */
 final class EventReading {
 
     private EventReading() {}
 
     /** When it happened by the server's clock. @throws InvalidInputException for an age that cannot be */
-    static Instant at(EventDoc doc, Instant now) {
+    static Instant at(EventRequest doc, Instant now) {
         double age = Fields.within(doc.ageS() == null ? 0 : doc.ageS(), "ageS", Limit.EVENT_AGE_S);
         return now.minus(Duration.ofMillis(Math.round(age * 1000)));
     }
 
     /** @throws InvalidInputException when a field is missing or wrong for its kind */
-    static BrewEvent read(EventDoc doc, Instant at, BrewPlan plan) {
+    static BrewEvent read(EventRequest doc, Instant at, BrewPlan plan) {
         UUID id = Fields.need(doc.id(), "id", Need.CLIENT_ID);
-        String kind = doc.kind() == null ? "" : doc.kind();
-        return switch (kind) {
-            case "started" -> new BrewEvent.Started(id, at);
-            case "step-done" ->
-                new BrewEvent.StepDone(
-                        id, at, step(doc, plan), Fields.oneOf(Sign.class, doc.sign(), "sign", Sign.PLAN));
-            case "turned" -> new BrewEvent.Turned(id, at, Fields.oneOf(Turn.class, doc.turn(), "turn"));
-            case "poured" -> poured(doc, id, at);
-            case "measured" -> measured(doc, id, at);
-            case "noted" -> noted(doc, id, at);
-            case "undone" -> new BrewEvent.Undone(id, at, Fields.need(doc.event(), "event", Need.EVENT));
-            case "finished" -> new BrewEvent.Finished(id, at);
-            case "abandoned" -> new BrewEvent.Abandoned(id, at, Fields.textOrEmpty(doc.why(), "why", Length.LINE));
-            default -> throw InvalidInputException.of("kind", kind, new Wanted.OneOf(EventDoc.KINDS));
-        };
+        if (doc instanceof StartedRequest) {
+            return new BrewEvent.Started(id, at);
+        } else if (doc instanceof StepDoneRequest done) {
+            Sign sign = Fields.oneOf(Sign.class, done.sign(), "sign", Sign.PLAN);
+            return new BrewEvent.StepDone(id, at, step(done, plan), sign);
+        } else if (doc instanceof TurnedRequest turned) {
+            return new BrewEvent.Turned(id, at, Fields.oneOf(Turn.class, turned.turn(), "turn"));
+        } else if (doc instanceof PouredRequest poured) {
+            double ml = Fields.need(poured.value(), "value", Need.POURED);
+            return new BrewEvent.Poured(id, at, Fields.within(ml, "value", Limit.POURED_ML));
+        } else if (doc instanceof MeasuredRequest measured) {
+            return measured(measured, id, at);
+        } else if (doc instanceof NotedRequest noted) {
+            return noted(noted, id, at);
+        } else if (doc instanceof UndoneRequest undone) {
+            return new BrewEvent.Undone(id, at, Fields.need(undone.event(), "event", Need.EVENT));
+        } else if (doc instanceof FinishedRequest) {
+            return new BrewEvent.Finished(id, at);
+        }
+        String why = ((AbandonedRequest) doc).why();
+        return new BrewEvent.Abandoned(id, at, Fields.textOrEmpty(why, "why", Length.LINE));
     }
 
-    private static String step(EventDoc doc, BrewPlan plan) {
+    private static String step(StepDoneRequest doc, BrewPlan plan) {
         String key = doc.step() == null ? "" : doc.step();
         List<String> known = plan.steps().stream().map(Step::id).toList();
         if (!known.contains(key)) {
@@ -58,29 +73,20 @@ final class EventReading {
         return key;
     }
 
-    private static BrewEvent measured(EventDoc doc, UUID id, Instant at) {
+    private static BrewEvent measured(MeasuredRequest doc, UUID id, Instant at) {
         Reading reading = Fields.oneOf(Reading.class, doc.reading(), "reading");
         double value = Fields.need(doc.value(), "value", Need.READING);
-        InvalidInputException.Check check = new InvalidInputException.Check();
-        switch (reading) {
-            case TEMPERATURE_C -> check.range("value", value, Limit.READ_C);
-            case VOLUME_ML -> check.range("value", value, Limit.READ_ML);
-            case WEIGHT_G -> check.range("value", value, Limit.READ_G);
-            case LEVEL_CM -> check.range("value", value, Limit.READ_CM);
-        }
-        check.throwIfAny();
-        return new BrewEvent.Measured(id, at, reading, value);
+        Limit limit =
+                switch (reading) {
+                    case TEMPERATURE_C -> Limit.READ_C;
+                    case VOLUME_ML -> Limit.READ_ML;
+                    case WEIGHT_G -> Limit.READ_G;
+                    case LEVEL_CM -> Limit.READ_CM;
+                };
+        return new BrewEvent.Measured(id, at, reading, Fields.within(value, "value", limit));
     }
 
-    private static BrewEvent poured(EventDoc doc, UUID id, Instant at) {
-        double millilitres = Fields.need(doc.value(), "value", Need.POURED);
-        InvalidInputException.Check check = new InvalidInputException.Check();
-        check.range("value", millilitres, Limit.POURED_ML);
-        check.throwIfAny();
-        return new BrewEvent.Poured(id, at, millilitres);
-    }
-
-    private static BrewEvent noted(EventDoc doc, UUID id, Instant at) {
+    private static BrewEvent noted(NotedRequest doc, UUID id, Instant at) {
         int strength = number(doc.strength(), 0);
         int liking = number(doc.liking(), 0);
         InvalidInputException.Check check = new InvalidInputException.Check();
@@ -97,8 +103,8 @@ final class EventReading {
                 Fields.textOrEmpty(doc.taste(), "taste", Length.NOTE),
                 Fields.textOrEmpty(doc.change(), "change", Length.NOTE),
                 new BrewEvent.Look(
-                        among(doc.colour(), EventDoc.COLOURS, "colour"),
-                        among(doc.clarity(), EventDoc.CLARITIES, "clarity"),
+                        among(doc.colour(), NotedRequest.COLOURS, "colour"),
+                        among(doc.clarity(), NotedRequest.CLARITIES, "clarity"),
                         Fields.textOrEmpty(doc.smell(), "smell", Length.LINE),
                         Fields.textOrEmpty(doc.effect(), "effect", Length.REMARK),
                         Fields.textOrEmpty(doc.meanwhile(), "meanwhile", Length.REMARK)));

@@ -3,7 +3,7 @@ package embercup.server.demo;
 import embercup.server.brews.BrewAsk;
 import embercup.server.brews.BrewSheet;
 import embercup.server.brews.Brews;
-import embercup.server.brews.EventDoc;
+import embercup.server.brews.EventRequest;
 import embercup.server.kitchen.KitchenSheet.BurnerDraft;
 import embercup.server.kitchen.KitchenSheet.VesselDraft;
 import embercup.server.kitchen.Kitchens;
@@ -117,7 +117,8 @@ class DemoHousehold implements ApplicationRunner {
             household = json.readValue(in, Household.class);
         }
         transaction.executeWithoutResult(status -> fill(household));
-        LOG.info("Loaded the demo household: {} recipes, {} brews", household.recipes.size(), household.history.size());
+        LOG.debug(
+                "Loaded the demo household: {} recipes, {} brews", household.recipes.size(), household.history.size());
     }
 
     private void fill(Household household) {
@@ -152,14 +153,17 @@ class DemoHousehold implements ApplicationRunner {
                 .plusSeconds(Math.round(p.hour * 3600));
         BrewSheet brew = brew(recipe, drinker, p.strength, began);
         Instant ended = happen(brew, p.pace, "");
-        tell(brew.id(), event("finished", ended));
+        tell(brew.id(), new EventRequest.FinishedRequest(id(), age(ended)));
         Instant noted = ended.plus(Duration.ofMinutes(20));
-        tell(brew.id(), EventDoc.noted(id(), age(noted), p.felt, p.liking, p.taste, p.change, p.colour, p.clarity));
+        tell(
+                brew.id(),
+                new EventRequest.NotedRequest(
+                        id(), age(noted), p.felt, p.liking, p.taste, p.change, p.colour, p.clarity, null, null, null));
     }
 
     private BrewSheet brew(@Nullable UUID recipe, @Nullable UUID drinker, String strength, Instant began) {
         BrewSheet brew = brews.add(BrewAsk.ofRecipe(id(), recipe, strength, drinker, began));
-        return tell(brew.id(), event("started", began));
+        return tell(brew.id(), new EventRequest.StartedRequest(id(), age(began)));
     }
 
     /** Confirms the steps one after the other until one of a kind is running; answers when the last was done. */
@@ -175,17 +179,13 @@ class DemoHousehold implements ApplicationRunner {
                 clockOfBrew = clockOfBrew.plusMillis(Math.round(took * 1000));
             }
             Instant done = step.aside() ? began.plusMillis(Math.round((step.startS() + took) * 1000)) : clockOfBrew;
-            tell(brew.id(), EventDoc.of(id(), "step-done", age(done), step.key()));
+            tell(brew.id(), new EventRequest.StepDoneRequest(id(), age(done), step.key(), null));
         }
         return clockOfBrew;
     }
 
-    private BrewSheet tell(UUID brew, EventDoc event) {
+    private BrewSheet tell(UUID brew, EventRequest event) {
         return brews.record(brew, event).orElseThrow();
-    }
-
-    private EventDoc event(String kind, Instant at) {
-        return EventDoc.of(id(), kind, age(at), null);
     }
 
     private UUID id() {

@@ -2,6 +2,7 @@ package embercup.server.plans;
 
 import embercup.server.learned.LearnedSheet;
 import embercup.server.platform.WorkingsLine;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -94,12 +95,32 @@ public record PlanSheet(
     public record BurnerLine(String name, double lowW, double mediumW, double highW) {}
 
     /**
+     * @param ripens whether it goes on by itself and may be ended by nose or eye
      * @param addition index of the addition that is prepared
      * @param boils whether it ends at the boil; not known of plans that an earlier version wrote
      */
     public record StepLine(
             String key,
+
+            @Schema(
+                    allowableValues = {
+                        "prep",
+                        "heat",
+                        "pour",
+                        "boil",
+                        "simmer",
+                        "reduce",
+                        "steep",
+                        "macerate",
+                        "rest",
+                        "cool",
+                        "strain",
+                        "refill",
+                        "combine",
+                        "finish"
+                    })
             String kind,
+
             int stage,
             String label,
             double startS,
@@ -113,6 +134,7 @@ public record PlanSheet(
             boolean lid,
             @Nullable Boolean boils,
             boolean aside,
+            @Nullable Boolean ripens,
             @Nullable Integer addition) {}
 
     /** When a step is, by its key. */

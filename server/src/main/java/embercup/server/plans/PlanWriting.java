@@ -224,6 +224,7 @@ public final class PlanWriting {
                 s.fire().lid(),
                 s.heats() && plan.stages().get(s.stage()).boils(),
                 s.aside(),
+                s.ripens(),
                 s instanceof Step.Prepare prepare ? prepare.addition() : null);
     }
 

@@ -1,10 +1,12 @@
 package embercup.server.platform;
 
+import com.fasterxml.jackson.annotation.JsonSubTypes;
 import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.InvalidInputException.Violation;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Kind;
+import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -25,6 +27,7 @@ import org.springframework.web.context.request.async.AsyncRequestTimeoutExceptio
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
@@ -55,6 +58,11 @@ class ProblemHandler {
                             .toList();
             return invalid(List.of(new Violation(path(u), "", new Wanted.NoSuchField(known))));
         }
+        if (e.getCause() instanceof InvalidTypeIdException t) {
+            String at = path(t);
+            String given = t.getTypeId() == null ? "" : t.getTypeId();
+            return invalid(List.of(new Violation(at.isEmpty() ? "kind" : at + ".kind", given, kinds(t))));
+        }
         if (e.getCause() instanceof InvalidFormatException f) {
             return invalid(List.of(new Violation(path(f), String.valueOf(f.getValue()), wanted(f))));
         }
@@ -75,6 +83,16 @@ class ProblemHandler {
         return answer(
                 HttpStatus.BAD_REQUEST,
                 Problem.of(HttpStatus.BAD_REQUEST, "no-body", "A JSON body is wanted", "Nothing was saved."));
+    }
+
+    /** The names of the members of a family on the wire. */
+    private static Wanted kinds(InvalidTypeIdException e) {
+        JsonSubTypes all =
+                e.getBaseType() == null ? null : e.getBaseType().getRawClass().getAnnotation(JsonSubTypes.class);
+        return all == null
+                ? new Wanted.OfKind(Kind.RIGHT_KIND)
+                : new Wanted.OneOf(
+                        Arrays.stream(all.value()).map(JsonSubTypes.Type::name).toList());
     }
 
     private static Wanted wanted(MismatchedInputException e) {

@@ -1,0 +1,307 @@
+package embercup.core.live;
+
+import embercup.core.brew.Measurements;
+import embercup.core.live.BrewEvent.Noted;
+import embercup.core.live.LiveBrew.Advice;
+import embercup.core.live.LiveBrew.Clock;
+import embercup.core.live.LiveBrew.Happened;
+import embercup.core.live.LiveBrew.LiveStep;
+import embercup.core.live.LiveBrew.Outlook;
+import embercup.core.live.LiveBrew.Phase;
+import embercup.core.live.LiveBrew.Place;
+import embercup.core.live.LiveBrew.Quality;
+import embercup.core.measure.Volume;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Fire;
+import embercup.core.plan.Prediction;
+import embercup.core.plan.Step;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** One fold; mutable inside, not shared. */
+final class Fold implements BrewEvent.Visitor<Boolean> {
+
+    private final BrewPlan plan;
+    private final List<BrewEvent.Measured> readings = new ArrayList<>();
+    private final List<BrewEvent.Turned> turns = new ArrayList<>();
+    private final Map<String, Instant> done = new LinkedHashMap<>();
+    private final Map<String, BrewEvent.Sign> signs = new HashMap<>();
+    private double pouredMl;
+    private Optional<Instant> started = Optional.empty();
+    private Optional<Instant> ended = Optional.empty();
+    private Optional<Noted> note = Optional.empty();
+    private Phase phase = Phase.PLANNED;
+
+    Fold(BrewPlan plan, List<BrewEvent> events) {
+        this.plan = plan;
+        events.forEach(e -> e.accept(this));
+    }
+
+    @Override
+    public Boolean started(BrewEvent.Started event) {
+        started = Optional.of(event.at());
+        phase = Phase.RUNNING;
+        return true;
+    }
+
+    @Override
+    public Boolean stepDone(BrewEvent.StepDone event) {
+        signs.putIfAbsent(event.step(), event.sign());
+        return done.putIfAbsent(event.step(), event.at()) == null;
+    }
+
+    @Override
+    public Boolean turned(BrewEvent.Turned event) {
+        return turns.add(event);
+    }
+
+    @Override
+    public Boolean poured(BrewEvent.Poured event) {
+        pouredMl += event.ml();
+        return true;
+    }
+
+    @Override
+    public Boolean measured(BrewEvent.Measured event) {
+        return readings.add(event);
+    }
+
+    @Override
+    public Boolean noted(BrewEvent.Noted event) {
+        note = Optional.of(event);
+        return true;
+    }
+
+    @Override
+    public Boolean undone(BrewEvent.Undone event) {
+        return true;
+    }
+
+    @Override
+    public Boolean finished(BrewEvent.Finished event) {
+        phase = Phase.FINISHED;
+        ended = Optional.of(event.at());
+        return true;
+    }
+
+    @Override
+    public Boolean abandoned(BrewEvent.Abandoned event) {
+        phase = Phase.ABANDONED;
+        ended = Optional.of(event.at());
+        return true;
+    }
+
+    LiveBrew state() {
+        Measurements measured = measured();
+        Prediction predicted = plan.predict(measured);
+        Map<String, Step> again = new HashMap<>();
+        predicted.steps().forEach(s -> again.put(s.id(), s));
+        Instant clock = started.orElse(Instant.EPOCH);
+        Optional<LiveStep> now = Optional.empty();
+        Map<String, LiveStep> main = new HashMap<>();
+        for (Step step : mainLine()) {
+            Optional<Instant> doneAt = Optional.ofNullable(done.get(step.id()));
+            Step timed = again.getOrDefault(step.id(), step);
+            Instant due = doneAt.orElse(clock.plus(seconds(timed.durationS())));
+            boolean current = doneAt.isEmpty() && now.isEmpty();
+            Optional<Instant> began = doneAt.isPresent() || current ? Optional.of(clock) : Optional.empty();
+            LiveStep live = new LiveStep(step, began, doneAt, due, sign(step));
+            now = current ? Optional.of(live) : now;
+            main.put(step.id(), live);
+            clock = due;
+        }
+        List<LiveStep> steps = plan.steps().stream()
+                .map(s -> main.getOrDefault(s.id(), beside(s)))
+                .toList();
+        boolean running = phase == Phase.RUNNING;
+        return new LiveBrew(
+                phase,
+                steps,
+                running ? place(now, steps) : new Place(Optional.empty(), List.of(), Optional.empty()),
+                clock(clock),
+                new Happened(measured, List.copyOf(turns), pouredMl),
+                predicted,
+                outlook(predicted),
+                note);
+    }
+
+    /** Prep beside the stages: it begins when the cook likes. */
+    private LiveStep beside(Step step) {
+        Instant due = started.orElse(Instant.EPOCH).plus(seconds(step.endS()));
+        return new LiveStep(step, Optional.empty(), Optional.ofNullable(done.get(step.id())), due, sign(step));
+    }
+
+    private Place place(Optional<LiveStep> now, List<LiveStep> steps) {
+        List<LiveStep> meanwhile = steps.stream()
+                .filter(s -> s.step().aside() && s.doneAt().isEmpty())
+                .toList();
+        return new Place(now, meanwhile, now.map(this::fire));
+    }
+
+    private Clock clock(Instant ends) {
+        Optional<Instant> readyAt = started.map(s -> ended.orElse(ends));
+        double late = started.isEmpty() || phase != Phase.RUNNING
+                ? 0
+                : Duration.between(started.get(), ends).toMillis() / 1000.0 - plan.totalS();
+        return new Clock(started, readyAt, late, Math.abs(late) >= LiveBrew.LATE_S);
+    }
+
+    private Outlook outlook(Prediction predicted) {
+        double change = predicted.strength() - plan.strength();
+        Set<Quality> told = EnumSet.noneOf(Quality.class);
+        told(told, Quality.STRENGTH, change);
+        told(told, Quality.AROMA, predicted.aroma() - plan.aroma());
+        told(told, Quality.BITE, predicted.bite() - plan.bite());
+        return new Outlook(change, told, phase == Phase.RUNNING ? advice(predicted) : Optional.empty());
+    }
+
+    private BrewEvent.Sign sign(Step step) {
+        return signs.getOrDefault(step.id(), BrewEvent.Sign.PLAN);
+    }
+
+    private Fire fire(LiveStep now) {
+        Fire fire = now.step().fire();
+        Instant began = now.beganAt().orElse(Instant.MAX);
+        for (BrewEvent.Turned turned : turns) {
+            if (!turned.at().isBefore(began)) {
+                fire = fire.then(turned.turn(), plan.request().kitchen().burner());
+            }
+        }
+        return fire;
+    }
+
+    private static void told(Set<Quality> told, Quality quality, double change) {
+        if (Math.abs(change) >= LiveBrew.TOLD) {
+            told.add(quality);
+        }
+    }
+
+    private Optional<Advice> advice(Prediction predicted) {
+        if (predicted.brew().ranDry()) {
+            return Optional.of(new Advice.LookForDry());
+        }
+        double change = predicted.strength() / Math.max(1e-9, plan.strength()) - 1;
+        double yieldMl = predicted.water().yieldMl();
+        double missing = plan.water().yieldMl() - yieldMl;
+        if (change > LiveBrew.NOTICED) {
+            return Optional.of(new Advice.Thin(tens(yieldMl * change)));
+        }
+        if (change < -LiveBrew.NOTICED) {
+            return Optional.of(new Advice.LeaveLonger());
+        }
+        return missing > plan.water().yieldMl() * LiveBrew.NOTICED
+                ? Optional.of(new Advice.TopUp(tens(missing)))
+                : Optional.empty();
+    }
+
+    private static Volume tens(double ml) {
+        return Volume.millilitres(Math.round(ml / 10) * 10);
+    }
+
+    private static Duration seconds(double s) {
+        return Duration.ofMillis(Math.round(s * 1000));
+    }
+
+    /** Steps that follow one another: the stages, and the prep that must be done before the first of them. */
+    private List<Step> mainLine() {
+        return plan.steps().stream().filter(s -> !s.aside()).toList();
+    }
+
+    /**
+     * Seconds that stages really took. A finished stage counts whole; one whose heating is done counts its real heating
+     * and its planned rest.
+     */
+    private Measurements measured() {
+        Map<Integer, Double> measured = new HashMap<>();
+        Map<Integer, Double> heated = new HashMap<>();
+        Instant clock = started.orElse(Instant.EPOCH);
+        for (Step step : mainLine()) {
+            Instant doneAt = done.get(step.id());
+            if (doneAt == null) {
+                break;
+            }
+            double took = LiveStep.seconds(clock, doneAt);
+            if (step.stage() >= 0) {
+                if (step instanceof Step.HeatUp) {
+                    heated.put(step.stage(), took);
+                    measured.put(
+                            step.stage(), took + plan.stages().get(step.stage()).properS());
+                } else {
+                    measured.put(step.stage(), took + heated.getOrDefault(step.stage(), 0.0));
+                }
+            }
+            clock = doneAt;
+        }
+        return new Measurements(heated, measured, read(), turned());
+    }
+
+    private List<Measurements.Turned> turned() {
+        List<Measurements.Turned> all = new ArrayList<>();
+        for (BrewEvent.Turned turned : turns) {
+            stageAt(turned.at())
+                    .ifPresent(s -> all.add(new Measurements.Turned(
+                            s.stage(), LiveStep.seconds(s.from(), turned.at()), turned.turn())));
+        }
+        return all;
+    }
+
+    /** Readings by the stage that was going on; a level is a volume, a weight is kept for the record only. */
+    private List<Measurements.Reading> read() {
+        List<Measurements.Reading> all = new ArrayList<>();
+        for (BrewEvent.Measured reading : readings) {
+            stageAt(reading.at()).ifPresent(s -> value(reading)
+                    .ifPresent(v -> all.add(new Measurements.Reading(
+                            s.stage(),
+                            LiveStep.seconds(s.from(), reading.at()),
+                            reading.reading() == BrewEvent.Reading.TEMPERATURE_C
+                                    ? Measurements.Kind.TEMPERATURE_C
+                                    : Measurements.Kind.VOLUME_ML,
+                            v))));
+        }
+        return all;
+    }
+
+    private Optional<Double> value(BrewEvent.Measured reading) {
+        return switch (reading.reading()) {
+            case TEMPERATURE_C, VOLUME_ML -> Optional.of(reading.value());
+            case LEVEL_CM -> {
+                double all = plan.vessel().brimMl()
+                        * (1 - reading.value() / plan.vessel().heightCm());
+                yield Optional.of(Math.max(0, all - plan.displacedMl()));
+            }
+            case WEIGHT_G -> Optional.empty();
+        };
+    }
+
+    /** A stage and when it began. */
+    private record Going(int stage, Instant from) {}
+
+    private Optional<Going> stageAt(Instant at) {
+        Instant clock = started.orElse(Instant.EPOCH);
+        Optional<Going> going = Optional.empty();
+        for (Step step : mainLine()) {
+            if (clock.isAfter(at)) {
+                break;
+            }
+            Instant from = clock;
+            boolean second = going.filter(g -> g.stage() == step.stage()).isPresent();
+            if (step.stage() >= 0 && !second) {
+                going = Optional.of(new Going(step.stage(), from));
+            }
+            Instant doneAt = done.get(step.id());
+            if (doneAt == null) {
+                break;
+            }
+            clock = doneAt;
+        }
+        return going;
+    }
+}

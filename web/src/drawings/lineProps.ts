@@ -1,0 +1,27 @@
+import type { ReactNode } from "react";
+import type { AdditionLine, CurvePoint, StepLine } from "../api/client";
+
+/** What the fire line is drawn from. */
+export interface FireLineProps {
+  steps: StepLine[];
+  curve: CurvePoint[];
+  additions: AdditionLine[];
+  /** Moment of second 0. */
+  start: Date;
+  totalS: number;
+  stageStartS: number;
+  startMl: number;
+  yieldMl: number;
+  strength: number;
+  /** Seconds after the end until honey may go in; drawn when it is near. */
+  honeyAfterS?: number;
+  readyWord?: string;
+  width: number;
+  height: number;
+  /** Seconds of the present; draws the travelling mark. */
+  nowS?: number;
+  /** Another plan's curve, drawn thin beside this one. */
+  against?: CurvePoint[];
+  /** What is laid over the line, given where it stands. */
+  over?: (geometry: { endS: number; bandTop: number; bandBase: number; bodyY: number }) => ReactNode;
+}
