@@ -1,11 +1,11 @@
 package embercup.core.brew;
 
 import embercup.core.materia.ExtractionData.ClassConstants;
+import embercup.core.workings.Code;
 import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.NoSuchElementException;
 import java.util.OptionalDouble;
 
@@ -79,7 +79,7 @@ public enum BrewEquation implements Workings.Equation {
 
     @Override
     public String code() {
-        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return Code.of(this);
     }
 
     private static double value(List<Workings> in, Term term) {

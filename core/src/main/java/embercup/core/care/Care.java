@@ -11,7 +11,6 @@ import embercup.core.materia.Herb;
 import embercup.core.materia.Herb.HerbCaution;
 import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.HerbName;
-import embercup.core.materia.LowerHyphenNames;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.measure.Mass;
@@ -20,6 +19,7 @@ import embercup.core.plan.Caution;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Schools;
+import embercup.core.workings.Code;
 import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
@@ -81,7 +81,7 @@ public final class Care {
         all.addAll(KitchenHazards.of(plan));
         all.sort(Comparator.comparing(Caution::severity).reversed());
         Map<String, Workings> workings = new TreeMap<>();
-        loads.forEach(l -> workings.put("dailyLoads." + LowerHyphenNames.of(l.constituent()), l.day()));
+        loads.forEach(l -> workings.put("dailyLoads." + Code.of(l.constituent()), l.day()));
         return new Verdict(List.copyOf(all), loads, workings);
     }
 
@@ -163,7 +163,7 @@ public final class Care {
         }
         Map<Constituent, Workings> all = new EnumMap<>(Constituent.class);
         parts.forEach(
-                (c, w) -> all.put(c, Workings.sum(Term.FROM_THIS_POT, "mg", w).of(LowerHyphenNames.of(c))));
+                (c, w) -> all.put(c, Workings.sum(Term.FROM_THIS_POT, "mg", w).of(Code.of(c))));
         return all;
     }
 
@@ -194,7 +194,7 @@ public final class Care {
                                 "mg",
                                 pot,
                                 Workings.given(Term.FROM_REST_OF_DAY, earlierMg.getOrDefault(constituent, 0.0), "mg"))
-                        .of(LowerHyphenNames.of(constituent));
+                        .of(Code.of(constituent));
                 Workings most = DayLimits.forDrinker(limit, plan.request().drinker());
                 loads.add(new DayLoad(constituent, day, pot.value(), most, limit.comparesOnly(), limit.source()));
             }

@@ -1,8 +1,8 @@
 package embercup.core.kitchen;
 
+import embercup.core.workings.Code;
 import embercup.core.workings.Workings;
 import java.util.List;
-import java.util.Locale;
 
 /** The equations of a place. */
 public enum KitchenEquation implements Workings.Equation {
@@ -25,6 +25,6 @@ public enum KitchenEquation implements Workings.Equation {
 
     @Override
     public String code() {
-        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return Code.of(this);
     }
 }

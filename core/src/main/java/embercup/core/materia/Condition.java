@@ -1,39 +1,34 @@
 package embercup.core.materia;
 
+import embercup.core.workings.Code;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
 /** What is known of a drinker that changes which herbs suit. The code is the name in JSON. */
 public enum Condition {
-    PREGNANT("pregnant"),
-    BREASTFEEDING("breastfeeding"),
-    HIGH_BLOOD_PRESSURE("high-blood-pressure"),
-    LOW_BLOOD_PRESSURE("low-blood-pressure"),
-    BLOOD_THINNER("blood-thinner"),
-    DIABETES_MEDICINE("diabetes-medicine"),
-    SEDATIVE("sedative"),
-    GALLBLADDER("gallbladder"),
-    KIDNEY("kidney"),
-    LIVER("liver"),
-    SURGERY_PLANNED("surgery-planned"),
-    DAISY_ALLERGY("daisy-allergy"),
-    SALICYLATE_ALLERGY("salicylate-allergy"),
-    REFLUX("reflux"),
-    STOMACH_IRRITATION("stomach-irritation");
-
-    private final String code;
-
-    Condition(String code) {
-        this.code = code;
-    }
+    PREGNANT,
+    BREASTFEEDING,
+    HIGH_BLOOD_PRESSURE,
+    LOW_BLOOD_PRESSURE,
+    BLOOD_THINNER,
+    DIABETES_MEDICINE,
+    SEDATIVE,
+    GALLBLADDER,
+    KIDNEY,
+    LIVER,
+    SURGERY_PLANNED,
+    DAISY_ALLERGY,
+    SALICYLATE_ALLERGY,
+    REFLUX,
+    STOMACH_IRRITATION;
 
     public String code() {
-        return code;
+        return Code.of(this);
     }
 
     public static Optional<Condition> ofCode(String code) {
-        return Arrays.stream(values()).filter(c -> c.code.equals(code)).findFirst();
+        return Arrays.stream(values()).filter(c -> c.code().equals(code)).findFirst();
     }
 
     /** All codes, for the message that says what would have been right. */

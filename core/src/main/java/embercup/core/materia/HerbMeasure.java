@@ -10,6 +10,7 @@ import embercup.core.measure.Spread;
 import embercup.core.measure.Unit;
 import embercup.core.measure.Unit.Dimension;
 import embercup.core.measure.Volume;
+import embercup.core.workings.Code;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Term;
 import embercup.core.workings.Wanted;
@@ -198,7 +199,7 @@ public final class HerbMeasure {
                 .map(b -> new Density(
                         b.gPerTsp(),
                         b.cut() == cut ? Term.SPOON_WEIGHT : Term.SPOON_WEIGHT_NEAREST,
-                        LowerHyphenNames.of(b.cut()),
+                        Code.of(b.cut()),
                         b.source(),
                         b.cut() == cut ? Optional.empty() : Optional.of(new Nearest.OfCut(b.cut()))))
                 .orElseGet(() -> partDensity(herb, form));
@@ -209,7 +210,7 @@ public final class HerbMeasure {
         return new Density(
                 part.gPerTsp(form),
                 Term.SPOON_WEIGHT_OF_PART,
-                LowerHyphenNames.of(herb.part()),
+                Code.of(herb.part()),
                 part.bulkSource(),
                 Optional.of(new Nearest.OfPart(form, herb.part())));
     }

@@ -4,11 +4,11 @@ import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Constituent;
 import embercup.core.materia.HerbName;
-import embercup.core.materia.LowerHyphenNames;
 import embercup.core.materia.Severity;
 import embercup.core.measure.Mass;
 import embercup.core.measure.Temperature;
 import embercup.core.measure.Volume;
+import embercup.core.workings.Code;
 import java.util.List;
 import java.util.Optional;
 
@@ -32,7 +32,7 @@ public sealed interface Caution {
 
     /** Stable name: that of the member, of the condition or of the constituent, in lower case with hyphens. */
     default String code() {
-        return LowerHyphenNames.of(getClass());
+        return Code.of(getClass());
     }
 
     /** A note that common practice gives. */
@@ -222,7 +222,7 @@ public sealed interface Caution {
             implements Caution {
         @Override
         public String code() {
-            return LowerHyphenNames.of(constituent);
+            return Code.of(constituent);
         }
     }
 

@@ -1,8 +1,8 @@
 package embercup.core.plan;
 
+import embercup.core.workings.Code;
 import embercup.core.workings.Workings;
 import java.util.List;
-import java.util.Locale;
 
 /** The equations of an estimate. */
 public enum StrengthEquation implements Workings.Equation {
@@ -28,6 +28,6 @@ public enum StrengthEquation implements Workings.Equation {
 
     @Override
     public String code() {
-        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return Code.of(this);
     }
 }

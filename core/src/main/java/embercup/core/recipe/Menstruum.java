@@ -1,5 +1,6 @@
 package embercup.core.recipe;
 
+import embercup.core.workings.Code;
 import java.util.Locale;
 
 /**
@@ -17,7 +18,7 @@ public record Menstruum(Kind kind, double alcoholPercent) {
         VINEGAR;
 
         public String code() {
-            return name().toLowerCase(Locale.ROOT);
+            return Code.of(this);
         }
     }
 

@@ -1,10 +1,10 @@
 package embercup.core.recipe;
 
 import embercup.core.materia.Tradition;
+import embercup.core.workings.Code;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -33,7 +33,7 @@ public record Schools(Map<Schools.Question, Schools.Choice> chosen) {
         LONG_USE;
 
         public String code() {
-            return name().toLowerCase(Locale.ROOT).replace('_', '-');
+            return Code.of(this);
         }
 
         public List<Choice> choices() {
@@ -94,7 +94,7 @@ public record Schools(Map<Schools.Question, Schools.Choice> chosen) {
         }
 
         public String code() {
-            return name().toLowerCase(Locale.ROOT).replace('_', '-');
+            return Code.of(this);
         }
     }
 

@@ -1,8 +1,8 @@
 package embercup.core.recipe;
 
+import embercup.core.workings.Code;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Names of the stages as recipes say them; the code is the name in JSON. */
@@ -22,7 +22,7 @@ public enum StageKind {
     FINISH;
 
     public String code() {
-        return name().toLowerCase(Locale.ROOT);
+        return Code.of(this);
     }
 
     public static Optional<StageKind> ofCode(String code) {

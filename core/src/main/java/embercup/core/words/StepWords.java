@@ -10,7 +10,6 @@ import embercup.core.plan.Step;
 import embercup.core.plan.Step.HeatUp;
 import embercup.core.plan.Step.Prepare;
 import embercup.core.recipe.Addition;
-import embercup.core.recipe.Flame;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.Stage;
@@ -154,7 +153,7 @@ final class StepWords {
         Stage stage = run.stage();
         Map<String, Object> all = new HashMap<>();
         all.put("water", water(run));
-        all.put("flame", stage.onFlame().map(this::flame).orElse(""));
+        all.put("flame", stage.onFlame().map(words::name).orElse(""));
         all.put("lid", words.text(stage.lid() ? "lid.on" : "lid.off"));
         all.put("lidOn", Boolean.toString(stage.lid()));
         celsius(stage).ifPresent(c -> all.put("celsius", words.numbers().celsius(c)));
@@ -196,10 +195,6 @@ final class StepWords {
             return OptionalDouble.of(s.minutes());
         }
         return stage instanceof Stage.Macerate s ? OptionalDouble.of(s.minutes()) : OptionalDouble.empty();
-    }
-
-    private String flame(Flame flame) {
-        return words.name(flame);
     }
 
     private String standsIn(BrewPlan plan, Stage.Macerate stage) {
@@ -303,7 +298,7 @@ final class StepWords {
                         "water",
                         water(next),
                         "flame",
-                        stage.onFlame().map(this::flame).orElse(""),
+                        stage.onFlame().map(words::name).orElse(""),
                         "lid",
                         words.text(stage.lid() ? "lid.on" : "lid.off"),
                         "lidOn",

@@ -1,6 +1,6 @@
 package embercup.core.words;
 
-import embercup.core.materia.LowerHyphenNames;
+import embercup.core.workings.Code;
 import embercup.core.workings.Wanted;
 import java.util.HashMap;
 import java.util.List;
@@ -15,9 +15,9 @@ final class WantedWords {
 
     static String say(Words words, Wanted wanted) {
         Map<String, Object> all = new HashMap<>(words.arguments((Record) wanted));
-        String key = "wanted." + LowerHyphenNames.of(wanted.getClass());
+        String key = "wanted." + Code.of(wanted.getClass());
         if (wanted instanceof Wanted.Needed needed) {
-            return words.text("need." + LowerHyphenNames.of(needed.what()));
+            return words.text("need." + Code.of(needed.what()));
         } else if (wanted instanceof Wanted.OneOf of) {
             all.put("codes", String.join(" ", of.codes()));
         } else if (wanted instanceof Wanted.KnownHerb herb) {

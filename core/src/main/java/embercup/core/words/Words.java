@@ -2,12 +2,10 @@ package embercup.core.words;
 
 import com.ibm.icu.text.ListFormatter;
 import embercup.core.care.Blend;
+import embercup.core.care.WayOut;
 import embercup.core.live.LiveBrew;
-import embercup.core.materia.Condition;
 import embercup.core.materia.HerbMeasure.Nearest;
 import embercup.core.materia.HerbName;
-import embercup.core.materia.LowerHyphenNames;
-import embercup.core.materia.Materia;
 import embercup.core.measure.KitchenAmount;
 import embercup.core.measure.Mass;
 import embercup.core.measure.Quantity;
@@ -23,6 +21,7 @@ import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Reason;
 import embercup.core.recipe.Schools;
+import embercup.core.workings.Code;
 import embercup.core.workings.InvalidInputException.Violation;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Workings;
@@ -124,7 +123,7 @@ public final class Words {
         } else if (fact instanceof Posology posology) {
             said = posology(posology);
         } else if (fact instanceof Reason reason) {
-            said = text("reason." + LowerHyphenNames.of(reason.because()), arguments(reason));
+            said = text("reason." + Code.of(reason.because()), arguments(reason));
         } else if (fact instanceof Caution.AgeFloor floor) {
             said = ageFloor(floor);
         } else if (fact instanceof Wanted wanted) {
@@ -133,10 +132,8 @@ public final class Words {
             said = clash(clash);
         } else if (fact instanceof Interleaving.Meeting meeting) {
             said = meeting(meeting);
-        } else if (fact instanceof Blend.Why why) {
-            said = text("blend.why", arguments(why));
         } else if (fact instanceof Blend.LeftOut out) {
-            said = text("left-out." + LowerHyphenNames.of(out.because()), arguments(out));
+            said = text("left-out." + Code.of(out.because()), arguments(out));
         }
         return Optional.ofNullable(said);
     }
@@ -158,7 +155,7 @@ public final class Words {
         return say((Record) advice);
     }
 
-    public String say(embercup.core.care.WayOut way) {
+    public String say(WayOut way) {
         return say((Record) way);
     }
 
@@ -168,9 +165,8 @@ public final class Words {
 
     /** The word of a constant; its code when the catalogue has none. */
     public String name(Enum<?> constant) {
-        String family =
-                constant instanceof Condition ? "condition." : LowerHyphenNames.of(constant.getDeclaringClass()) + ".";
-        String code = constant instanceof Condition c ? c.code() : LowerHyphenNames.of(constant);
+        String family = Code.of(constant.getDeclaringClass()) + ".";
+        String code = Code.of(constant);
         return catalogue.has(family + code) ? text(family + code) : code;
     }
 
@@ -180,8 +176,7 @@ public final class Words {
     }
 
     private static String key(Class<?> type) {
-        return KEYS.computeIfAbsent(
-                type, t -> LowerHyphenNames.of(t.getEnclosingClass()) + "." + LowerHyphenNames.of(t));
+        return KEYS.computeIfAbsent(type, t -> Code.of(t.getEnclosingClass()) + "." + Code.of(t));
     }
 
     /** One component of a record. */
@@ -318,7 +313,7 @@ public final class Words {
         addition.prepared().skin().map(this::name).ifPresent(all::add);
         addition.prepared()
                 .comminution()
-                .map(c -> text("comminution." + LowerHyphenNames.of(c)))
+                .map(c -> text("comminution." + Code.of(c)))
                 .ifPresent(all::add);
         return String.join(", ", all);
     }
@@ -438,7 +433,7 @@ public final class Words {
             case LEAST, MOST ->
                 of.size() == 1
                         ? of.get(0)
-                        : text("op." + LowerHyphenNames.of(figure.op()), Map.of("inputs", String.join(", ", of)));
+                        : text("op." + Code.of(figure.op()), Map.of("inputs", String.join(", ", of)));
             case CHOSEN -> text("op.chosen", Map.of("first", of.get(0)));
             case SOLVED -> text("equation." + figure.equation());
         };
@@ -481,12 +476,5 @@ public final class Words {
     /** Every key that the catalogue has, for a test that walks it. */
     public Set<String> keys() {
         return catalogue.keys();
-    }
-
-    /** What a daily limit is, in one sentence of the materia. */
-    public String limit(Materia materia, embercup.core.materia.Constituent constituent) {
-        return Optional.ofNullable(materia.limits().get(constituent))
-                .map(l -> l.words())
-                .orElse("");
     }
 }

@@ -1,7 +1,5 @@
 package embercup.core.workings;
 
-import java.util.Locale;
-
 /** What a figure is. Its words stand in the catalogue under {@code term.} and {@link #code}. */
 public enum Term {
     ACTIVATION_ENERGY,
@@ -180,6 +178,6 @@ public enum Term {
 
     /** The name in lower case with hyphens. */
     public String code() {
-        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return Code.of(this);
     }
 }

@@ -17,7 +17,6 @@ import embercup.core.materia.Condition;
 import embercup.core.materia.Constituent;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
-import embercup.core.materia.LowerHyphenNames;
 import embercup.core.materia.PlantPart;
 import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
@@ -26,6 +25,7 @@ import embercup.core.plan.StrengthEquation;
 import embercup.core.recipe.Reason.Because;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.StageKind;
+import embercup.core.workings.Code;
 import embercup.core.workings.Term;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Workings;
@@ -58,18 +58,16 @@ class WordsTest {
                         "way-out.", WayOut.class,
                         "advice.", LiveBrew.Advice.class,
                         "wanted.", Wanted.class)
-                .forEach((prefix, family) -> members(family).forEach(m -> keys.add(prefix + LowerHyphenNames.of(m))));
+                .forEach((prefix, family) -> members(family).forEach(m -> keys.add(prefix + Code.of(m))));
         Stream.of(Term.values()).forEach(t -> keys.add("term." + t.code()));
-        Stream.of(Wanted.Need.values()).forEach(n -> keys.add("need." + LowerHyphenNames.of(n)));
-        Stream.of(Because.values()).forEach(b -> keys.add("reason." + LowerHyphenNames.of(b)));
+        Stream.of(Wanted.Need.values()).forEach(n -> keys.add("need." + Code.of(n)));
+        Stream.of(Because.values()).forEach(b -> keys.add("reason." + Code.of(b)));
         Stream.of(Condition.values()).forEach(c -> keys.add("condition." + c.code()));
-        Stream.of(Constituent.values()).forEach(c -> keys.add("constituent." + LowerHyphenNames.of(c)));
+        Stream.of(Constituent.values()).forEach(c -> keys.add("constituent." + Code.of(c)));
         Stream.of(Unit.values()).forEach(u -> keys.add("unit." + u.code()));
-        Stream.of(Cut.values())
-                .forEach(c ->
-                        keys.addAll(List.of("cut." + LowerHyphenNames.of(c), "comminution." + LowerHyphenNames.of(c))));
-        Stream.of(Form.values()).forEach(f -> keys.add("form." + LowerHyphenNames.of(f)));
-        Stream.of(PlantPart.values()).forEach(p -> keys.add("plant-part." + LowerHyphenNames.of(p)));
+        Stream.of(Cut.values()).forEach(c -> keys.addAll(List.of("cut." + Code.of(c), "comminution." + Code.of(c))));
+        Stream.of(Form.values()).forEach(f -> keys.add("form." + Code.of(f)));
+        Stream.of(PlantPart.values()).forEach(p -> keys.add("plant-part." + Code.of(p)));
         Stream.of(StageKind.values()).forEach(k -> keys.addAll(List.of("label." + k.code(), "begin." + k.code())));
         Stream.of(Schools.Question.values()).forEach(q -> {
             keys.addAll(List.of("question." + q.code(), "why." + q.code()));

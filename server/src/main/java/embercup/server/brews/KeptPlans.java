@@ -1,5 +1,6 @@
 package embercup.server.brews;
 
+import embercup.core.workings.Code;
 import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import embercup.core.materia.LowerHyphenNames;
@@ -85,7 +86,7 @@ class KeptPlans {
                 if (member.isSealed()) {
                     members(member, all);
                 } else {
-                    all.add(new NamedType(member, LowerHyphenNames.of(member)));
+                    all.add(new NamedType(member, Code.of(member)));
                 }
             }
         }
@@ -93,7 +94,7 @@ class KeptPlans {
         @Override
         public @Nullable String findTypeName(MapperConfig<?> config, AnnotatedClass annotated) {
             Class<?> type = annotated.getRawType();
-            return type.isRecord() && family(type) ? LowerHyphenNames.of(type) : super.findTypeName(config, annotated);
+            return type.isRecord() && family(type) ? Code.of(type) : super.findTypeName(config, annotated);
         }
     }
 

@@ -1,6 +1,6 @@
 package embercup.server.platform;
 
-import embercup.core.materia.LowerHyphenNames;
+import embercup.core.workings.Code;
 import embercup.core.measure.Unit;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Limit;
@@ -40,7 +40,7 @@ public final class Fields {
 
     /** The wire's name of a constant. */
     public static String code(Enum<?> constant) {
-        return LowerHyphenNames.of(constant);
+        return Code.of(constant);
     }
 
     /** @throws InvalidInputException when nothing was given */
