@@ -10,17 +10,19 @@ export type BrewLine = Schemas["BrewLine"];
 export type TurnedRequest = Schemas["TurnedRequest"];
 export type NotedRequest = Schemas["NotedRequest"];
 export type MeasuredRequest = Schemas["MeasuredRequest"];
+interface Kinds {
+  started: Schemas["StartedRequest"];
+  "step-done": Schemas["StepDoneRequest"];
+  turned: TurnedRequest;
+  measured: MeasuredRequest;
+  poured: Schemas["PouredRequest"];
+  noted: NotedRequest;
+  undone: Schemas["UndoneRequest"];
+  finished: Schemas["FinishedRequest"];
+  abandoned: Schemas["AbandonedRequest"];
+}
 /** Something that happened: one shape for each kind. */
-export type EventRequest =
-  | (Omit<Schemas["StartedRequest"], "kind"> & { kind: "started" })
-  | (Omit<Schemas["StepDoneRequest"], "kind"> & { kind: "step-done" })
-  | (Omit<TurnedRequest, "kind"> & { kind: "turned" })
-  | (Omit<MeasuredRequest, "kind"> & { kind: "measured" })
-  | (Omit<Schemas["PouredRequest"], "kind"> & { kind: "poured" })
-  | (Omit<NotedRequest, "kind"> & { kind: "noted" })
-  | (Omit<Schemas["UndoneRequest"], "kind"> & { kind: "undone" })
-  | (Omit<Schemas["FinishedRequest"], "kind"> & { kind: "finished" })
-  | (Omit<Schemas["AbandonedRequest"], "kind"> & { kind: "abandoned" });
+export type EventRequest = { [K in keyof Kinds]: Omit<Kinds[K], "kind"> & { kind: K } }[keyof Kinds];
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
 /** The same before it has an id and an age. */
 export type Told = Without<EventRequest, "id" | "ageS">;

@@ -89,6 +89,7 @@ function Tree({ step, depth }: { step: Workings; depth: number }) {
   const sources = useSources();
   const source = sources.data?.find((s) => s.key === step.source);
   const inputs = step.inputs ?? [];
+  const parts = `${inputs.length} ${inputs.length === 1 ? "part" : "parts"}`;
   const [open, setOpen] = useState(depth === 0 || lines(step) <= MANY);
   return (
     <div className={depth > 0 ? "mt-2 border-l border-hairline pl-3" : ""}>
@@ -107,9 +108,9 @@ function Tree({ step, depth }: { step: Workings; depth: number }) {
           type="button"
           className="min-h-9 underline underline-offset-4"
           onClick={() => setOpen(true)}
-          aria-label={`${step.label}: its ${inputs.length} ${inputs.length === 1 ? "part" : "parts"}`}
+          aria-label={`${step.label}: its ${parts}`}
         >
-          {inputs.length} {inputs.length === 1 ? "part" : "parts"}
+          {parts}
         </button>
       )}
     </div>

@@ -36,8 +36,7 @@ export function reality(brew: BrewSheet, overS: number) {
   const steps = planned.flatMap((s) => turned(brew, s, startMs));
   const firstStage = steps.find((s) => s.stage >= 0);
   const stageStartS = firstStage?.startS ?? 0;
-  const first = brew.plan.steps.find((s) => s.stage >= 0)?.key;
-  const shift = stageStartS - (brew.predictedSteps.find((s) => s.key === first)?.startS ?? 0);
+  const shift = stageStartS - (brew.predictedSteps.find((s) => s.key === firstStage?.key)?.startS ?? 0);
   const current = steps.find((s) => s.key === brew.nowKey);
   const turnS = current ? current.startS + current.durationS - overS : Number.POSITIVE_INFINITY;
   const curve = brew.predictedCurve

@@ -110,7 +110,8 @@ public enum BrewEquation implements Workings.Equation {
             boolean strained = false;
             for (Phase phase : phases(in)) {
                 liquor.through(phase, slice -> {});
-                strained = strained(phase, strained);
+                strained =
+                        phase instanceof Phase.InVessel lasting ? lasting.over().strained() : strained;
             }
             return new Replay(liquor, strained);
         }
@@ -121,12 +122,6 @@ public enum BrewEquation implements Workings.Equation {
                     value(w.inputs(), Term.DRY_GRAMS),
                     new double[] {value(w.inputs(), Term.RATE) / 60},
                     new double[] {w.value() * value(w.inputs(), Term.HELD_PER_GRAM)});
-        }
-
-        private static boolean strained(Phase phase, boolean before) {
-            return phase instanceof Phase.Below b
-                    ? b.over().strained()
-                    : phase instanceof Phase.AtTheBoil b ? b.over().strained() : before;
         }
 
         private static List<Phase> phases(List<Workings> in) {

@@ -36,10 +36,6 @@ public record BrewSetup(
         return new BrewSetup(kitchen, vessel, extraction, stages, charges, cups, volumeScale, millilitres);
     }
 
-    public BrewSetup withCharges(List<Charge> others) {
-        return new BrewSetup(kitchen, vessel, extraction, stages, others, cups, volumeScale, pourMl);
-    }
-
     public BrewSetup in(Vessel other) {
         return new BrewSetup(kitchen, other, extraction, stages, charges, cups, volumeScale, pourMl);
     }

@@ -40,30 +40,32 @@ public final class BrewSimulation {
 
     /** The same with what it went through, for the workings of its figures. */
     static Traced traced(BrewSetup setup, Measurements measured) {
-        BrewRun run = new BrewRun(setup, measured);
-        run.run();
-        return new Traced(
-                setup, result(setup, run), run.pot().phases(), run.pot().inMug(false));
+        BrewRun run = ran(setup, measured);
+        Phase.Warmth mug = run.pot().inMug(false);
+        return new Traced(setup, result(setup, run, mug), run.pot().phases(), mug);
     }
 
     /** Water only: the same volumes and times without the extraction and its curve. */
     static BrewResult.Waters water(BrewSetup setup) {
-        BrewRun run = new BrewRun(setup, Measurements.NONE);
-        run.run();
-        return run.waters();
+        return ran(setup, Measurements.NONE).waters();
     }
 
     /** Extract of the body in a millilitre of the strained liquor, in grams of herb given up; 0 when there is no liquor. */
     public static double bodyPerMl(BrewSetup setup) {
-        BrewRun run = new BrewRun(setup, Measurements.NONE);
-        run.run();
+        BrewRun run = ran(setup, Measurements.NONE);
         Liquor liquor = Liquor.of(setup.charges(), setup.extraction(), 1);
         run.pot().phases().forEach(p -> liquor.through(p, slice -> {}));
         double yield = run.waters().yieldMl();
         return yield <= 0 ? 0 : liquor.drawn(0, run.pot().strained) / yield;
     }
 
-    private static BrewResult result(BrewSetup setup, BrewRun run) {
+    private static BrewRun ran(BrewSetup setup, Measurements measured) {
+        BrewRun run = new BrewRun(setup, measured);
+        run.run();
+        return run;
+    }
+
+    private static BrewResult result(BrewSetup setup, BrewRun run, Phase.Warmth mug) {
         Pot pot = run.pot();
         Liquor liquor = Liquor.of(setup.charges(), setup.extraction(), Charge.CLASSES.length);
         List<CurvePoint> curve = Curve.along(pot.phases(), liquor);
@@ -77,8 +79,7 @@ public final class BrewSimulation {
         for (int i = 0; i < setup.charges().size(); i++) {
             left.add(liquor.leftInHerb(i));
         }
-        Phase.Warmth mug = pot.inMug(false);
-        Heating cooling = Heating.of(pot.tempC, mug.roomC(), 0, mug.capacityJPerK(), mug.lossWPerK());
+        Heating cooling = mug.from(pot.tempC);
         return new BrewResult(
                 run.stages(),
                 curve,

@@ -29,16 +29,12 @@ final class Curve {
             point(s.celsius(), s.ml());
             return;
         }
-        Phase.Over over = phase instanceof Phase.Below below
-                ? below.over()
-                : phase instanceof Phase.AtTheBoil boil ? boil.over() : null;
-        if (over != null) {
-            strained = over.strained();
+        if (phase instanceof Phase.InVessel lasting) {
+            strained = lasting.over().strained();
         }
-        double aside = over == null ? 0 : over.asideMl();
         liquor.through(phase, slice -> {
             tS += slice.seconds();
-            point(slice.toC(), slice.endMl() + aside);
+            point(slice.toC(), slice.endMl() + ((Phase.InVessel) phase).over().asideMl());
         });
     }
 

@@ -85,18 +85,13 @@ final class Liquor {
             add(herbsIn.stage());
         } else if (phase instanceof Phase.Strained strained) {
             strain(strained.goes());
-        } else {
-            Phase.Over over = phase instanceof Phase.Below below
-                    ? below.over()
-                    : phase instanceof Phase.AtTheBoil boil ? boil.over() : NOTHING;
-            Slice.of(phase, slice -> {
-                step(slice, over);
+        } else if (phase instanceof Phase.InVessel lasting) {
+            Slice.of(lasting, slice -> {
+                step(slice, lasting.over());
                 each.accept(slice);
             });
         }
     }
-
-    private static final Phase.Over NOTHING = new Phase.Over(false, 1, false, 0);
 
     private void step(Slice s, Phase.Over over) {
         if (over.strained()) {

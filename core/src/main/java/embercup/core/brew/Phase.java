@@ -27,13 +27,25 @@ sealed interface Phase {
     record Over(boolean lid, double agitation, boolean strained, double asideMl) {}
 
     /** Heat that comes and goes: power into the water, W, heat capacity, J/K, loss, W/K, room, °C. */
-    record Warmth(double watts, double capacityJPerK, double lossWPerK, double roomC) {}
+    record Warmth(double watts, double capacityJPerK, double lossWPerK, double roomC) {
+        /** The way of a liquor that begins at {@code startC}. */
+        Heating from(double startC) {
+            return Heating.of(startC, roomC, watts, capacityJPerK, lossWPerK);
+        }
+    }
 
     /** Water at the beginning and at the end, mL. */
     record Level(double startMl, double endMl) {
         double lostMl() {
             return startMl - endMl;
         }
+    }
+
+    /** A phase that lasts, in the vessel: the herbs give, or the liquor stands. */
+    sealed interface InVessel extends Phase {
+        Over over();
+
+        Level level();
     }
 
     /**
@@ -51,7 +63,7 @@ sealed interface Phase {
             Level level,
             double steamWPerK,
             OptionalDouble readC)
-            implements Phase {
+            implements InVessel {
 
         /** Steam of an open surface below the boil: the steam's share of the loss ÷ latent heat at the mean temperature, g. */
         static double steamG(double steamWPerK, Heating heating, double roomC, double seconds) {
@@ -70,7 +82,7 @@ sealed interface Phase {
      * @param pace water that really goes ÷ water that should go; 1 unless a reading tells otherwise
      */
     record AtTheBoil(int stage, double seconds, double boilingC, double watts, double pace, Over over, Level level)
-            implements Phase {
+            implements InVessel {
 
         /** Steam past the lid, or all of it, g/s. */
         double gramsPerS() {

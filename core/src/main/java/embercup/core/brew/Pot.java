@@ -241,7 +241,7 @@ final class Pot {
             return;
         }
         Warmth warmth = spell.watts() > 0 ? warmth(spell) : cooling(setup.vessel(), waterMl, spell.lid());
-        Heating heating = along(warmth);
+        Heating heating = warmth.from(tempC);
         double climb = climbS(heating, seconds);
         follow(heating, warmth, climb, spell.lid(), agitation);
         double rate = steamGPerS(spell) * pace;
@@ -260,7 +260,7 @@ final class Pot {
         }
         if (strained) {
             Warmth mug = inMug(lid);
-            follow(along(mug), mug, seconds, lid, agitation);
+            follow(mug.from(tempC), mug, seconds, lid, agitation);
             return;
         }
         double endS = inStageS() + seconds;
@@ -290,11 +290,7 @@ final class Pot {
     }
 
     private Heating warming(Spell spell) {
-        return along(warmth(spell));
-    }
-
-    private Heating along(Warmth w) {
-        return Heating.of(tempC, w.roomC(), w.watts(), w.capacityJPerK(), w.lossWPerK());
+        return warmth(spell).from(tempC);
     }
 
     /** How this liquor would lose its heat in a vessel. */
@@ -319,8 +315,8 @@ final class Pot {
 
     /** Seconds until the liquor has cooled to a temperature, in its mug once it is strained; infinite when it never does. */
     double coolingS(double toC, boolean lid) {
-        return along(strained ? inMug(lid) : cooling(setup.vessel(), waterMl, lid))
-                .secondsTo(toC);
+        Warmth cooling = strained ? inMug(lid) : cooling(setup.vessel(), waterMl, lid);
+        return cooling.from(tempC).secondsTo(toC);
     }
 
     /** Follows a temperature curve below the boil. */

@@ -1,5 +1,6 @@
 package embercup.core.brew;
 
+import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Water;
 import embercup.core.materia.ExtractClass;
 import embercup.core.materia.ExtractionData.ClassConstants;
@@ -97,13 +98,11 @@ public final class Reckoning {
     }
 
     private Optional<Workings> steam(Phase phase) {
-        if (phase instanceof Phase.AtTheBoil boil && boil.level().lostMl() > 0) {
-            return Optional.of(noMoreThanThere(boilOff(boil), boil.level()));
+        if (!(phase instanceof Phase.InVessel lasting) || lasting.level().lostMl() <= 0) {
+            return Optional.empty();
         }
-        if (phase instanceof Phase.Below below && below.level().lostMl() > 0) {
-            return Optional.of(noMoreThanThere(openSurface(below), below.level()));
-        }
-        return Optional.empty();
+        Workings steam = lasting instanceof Phase.Below below ? openSurface(below) : boilOff((Phase.AtTheBoil) lasting);
+        return Optional.of(noMoreThanThere(steam, lasting.level()));
     }
 
     /** A pot that runs dry gives no more steam than there was water above the herbs. */
@@ -191,7 +190,7 @@ public final class Reckoning {
                 Term.NET_POWER,
                 "W",
                 Workings.given(Term.KETTLE_POWER, setup().kitchen().kettleW(), "W"),
-                Workings.sourced(Term.KETTLE_EFFICIENCY, embercup.core.kitchen.Kitchen.KETTLE_EFFICIENCY, "", HEAT));
+                Workings.sourced(Term.KETTLE_EFFICIENCY, Kitchen.KETTLE_EFFICIENCY, "", HEAT));
         return Workings.quotient(
                         Term.TIME_TO_HEAT, "min", needed, net, Workings.given(Term.SECONDS_IN_A_MINUTE, 60, "s/min"))
                 .from(HEAT);
@@ -329,16 +328,17 @@ public final class Reckoning {
                         Term.HERB_IN,
                         c.grams(),
                         "g",
-                        Workings.sourced(Term.HELD_PER_GRAM, c.holdsPerG(extractClass), "g/g", "estimate"),
-                        Workings.sourced(Term.RATE, c.ratePerS(extractClass) * 60, "1/min", "estimate"),
-                        Workings.given(Term.DRY_GRAMS, c.dryG(), "g"),
-                        Workings.given(Term.STAGE_NUMBER, c.stage() + 1.0, ""))
+                        List.of(
+                                Workings.sourced(Term.HELD_PER_GRAM, c.holdsPerG(extractClass), "g/g", "estimate"),
+                                Workings.sourced(Term.RATE, c.ratePerS(extractClass) * 60, "1/min", "estimate"),
+                                Workings.given(Term.DRY_GRAMS, c.dryG(), "g"),
+                                Workings.given(Term.STAGE_NUMBER, c.stage() + 1.0, "")))
                 .of(c.common());
     }
 
     /** A given figure with what belongs to it. */
-    private static Workings detailed(Term term, double value, String unit, Workings... inputs) {
-        return new Workings(term, "", Workings.Op.GIVEN, "", value, unit, "", List.of(inputs));
+    private static Workings detailed(Term term, double value, String unit, List<Workings> inputs) {
+        return new Workings(term, "", Workings.Op.GIVEN, "", value, unit, "", inputs);
     }
 
     private Optional<Workings> phase(Phase phase) {
@@ -348,59 +348,29 @@ public final class Reckoning {
         if (phase instanceof Phase.Strained off) {
             return Optional.of(Workings.given(Term.LIQUOR_OFF, off.goes(), ""));
         }
-        if (phase instanceof Phase.Below p) {
-            return Optional.of(detailed(
-                            Term.BELOW_THE_BOIL,
-                            p.seconds() / 60,
-                            "min",
-                            Workings.given(Term.FROM_C, p.heating().startC(), "°C"),
-                            Workings.given(Term.TOWARDS_C, p.heating().endC(), "°C"),
-                            minutes(Term.TIME_CONSTANT, p.heating().tauS()),
-                            before(p.level()),
-                            after(p.level()),
-                            agitation(p.over()),
-                            lid(p.over()),
-                            off(p.over()))
-                    .of(kind(p)));
+        return phase instanceof Phase.InVessel lasting ? Optional.of(lasting(lasting)) : Optional.empty();
+    }
+
+    private Workings lasting(Phase.InVessel p) {
+        List<Workings> inputs = new ArrayList<>();
+        if (p instanceof Phase.Below below) {
+            inputs.add(Workings.given(Term.FROM_C, below.heating().startC(), "°C"));
+            inputs.add(Workings.given(Term.TOWARDS_C, below.heating().endC(), "°C"));
+            inputs.add(minutes(Term.TIME_CONSTANT, below.heating().tauS()));
+        } else if (p instanceof Phase.AtTheBoil boil) {
+            inputs.add(Workings.given(Term.BOILING_C, boil.boilingC(), "°C"));
+            inputs.add(Workings.sourced(Term.NET_POWER, boil.watts(), "W", HEAT));
         }
-        if (phase instanceof Phase.AtTheBoil p) {
-            return Optional.of(detailed(
-                            Term.AT_THE_BOIL,
-                            p.seconds() / 60,
-                            "min",
-                            Workings.given(Term.BOILING_C, p.boilingC(), "°C"),
-                            Workings.sourced(Term.NET_POWER, p.watts(), "W", HEAT),
-                            before(p.level()),
-                            after(p.level()),
-                            agitation(p.over()),
-                            lid(p.over()),
-                            off(p.over()))
-                    .of(kind(p)));
-        }
-        return Optional.empty();
+        inputs.add(Workings.given(Term.WATER_BEFORE, p.level().startMl(), "mL"));
+        inputs.add(Workings.given(Term.WATER_AFTER, p.level().endMl(), "mL"));
+        inputs.add(Workings.sourced(Term.AGITATION, p.over().agitation(), "", "estimate"));
+        inputs.add(Workings.given(Term.LID, p.over().lid() ? 1 : 0, ""));
+        inputs.add(Workings.given(Term.OFF_THE_HERBS, p.over().strained() ? 1 : 0, ""));
+        Term term = p instanceof Phase.Below ? Term.BELOW_THE_BOIL : Term.AT_THE_BOIL;
+        return detailed(term, p.seconds() / 60, "min", inputs).of(kind(p));
     }
 
     private String kind(Phase phase) {
         return setup().stages().get(phase.stage()).kind().code();
-    }
-
-    private static Workings before(Phase.Level level) {
-        return Workings.given(Term.WATER_BEFORE, level.startMl(), "mL");
-    }
-
-    private static Workings after(Phase.Level level) {
-        return Workings.given(Term.WATER_AFTER, level.endMl(), "mL");
-    }
-
-    private static Workings agitation(Phase.Over over) {
-        return Workings.sourced(Term.AGITATION, over.agitation(), "", "estimate");
-    }
-
-    private static Workings lid(Phase.Over over) {
-        return Workings.given(Term.LID, over.lid() ? 1 : 0, "");
-    }
-
-    private static Workings off(Phase.Over over) {
-        return Workings.given(Term.OFF_THE_HERBS, over.strained() ? 1 : 0, "");
     }
 }

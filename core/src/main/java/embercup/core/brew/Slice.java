@@ -8,12 +8,12 @@ import java.util.function.Consumer;
  */
 record Slice(double seconds, double fromC, double midC, double toC, double midMl, double endMl) {
 
-    /** Calls back with the slices of a phase in order; with none for what happens at once or in the kettle. */
-    static void of(Phase phase, Consumer<Slice> each) {
+    /** Calls back with the slices of a phase in order. */
+    static void of(Phase.InVessel phase, Consumer<Slice> each) {
         if (phase instanceof Phase.Below below) {
             below(below, each);
-        } else if (phase instanceof Phase.AtTheBoil boil) {
-            boil(boil, each);
+        } else {
+            boil((Phase.AtTheBoil) phase, each);
         }
     }
 

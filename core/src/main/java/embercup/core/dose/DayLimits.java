@@ -29,8 +29,7 @@ public final class DayLimits {
         if (child) {
             limit.childMgPerKgPerDay().ifPresent(mg -> ends.add(perKg(limit, mg, kg, Term.LIMIT_FOR_CHILD)));
         }
-        return Workings.least(Term.LIMIT_FOR_DRINKER, "mg", ends.toArray(new Workings[0]))
-                .from(limit.source());
+        return Workings.least(Term.LIMIT_FOR_DRINKER, "mg", ends).from(limit.source());
     }
 
     private static Workings perDay(DailyLimit limit, double mg) {

@@ -43,8 +43,7 @@ public record Vessel(String name, Kind kind, double innerDiameterCm, double heig
 
     /** A vessel from its inner size, with the usual wall: 0.25 J/K for each mL of brim, metal or glass alike (source key {@code kitchen-heat}). */
     public static Vessel of(String name, Kind kind, double innerDiameterCm, double heightCm) {
-        double brim = cylinderMl(innerDiameterCm, heightCm);
-        return new Vessel(name, kind, innerDiameterCm, heightCm, brim, brim * WALL_J_PER_K_PER_ML);
+        return of(name, kind, innerDiameterCm, heightCm, cylinderMl(innerDiameterCm, heightCm));
     }
 
     /** The same with a brim of its own, for walls that are not straight, mL. */

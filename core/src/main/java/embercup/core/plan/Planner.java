@@ -157,7 +157,7 @@ public final class Planner {
             Workings leaves = leaves(Reckoning.of(asWritten), own);
             return solved(setup, Workings.product(Term.STRAINED_LIQUOR, "mL", leaves, times));
         }
-        Optional<Stage.Reduce> reduction = PotNotes.lastReduction(recipe);
+        Optional<Stage.Reduce> reduction = WaterPlan.lastReduction(recipe.stages());
         if (reduction.isPresent()) {
             Workings kept = Workings.given(Term.KEPT_BY_HERBS, setup.keptMl(false), "mL");
             Workings boiledDown = Workings.product(

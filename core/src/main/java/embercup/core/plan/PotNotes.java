@@ -11,7 +11,6 @@ import embercup.core.materia.Severity;
 import embercup.core.measure.Volume;
 import embercup.core.plan.Caution.Contradiction;
 import embercup.core.recipe.Recipe;
-import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
 import java.util.List;
@@ -78,7 +77,7 @@ final class PotNotes {
     private static void contradictions(List<Caution> notes, PlanRequest request, BrewResult brew) {
         Recipe recipe = request.recipe();
         double stated = recipe.statedYieldMl();
-        lastReduction(recipe)
+        WaterPlan.lastReduction(recipe.stages())
                 .filter(r -> !recipe.has(StageKind.REFILL) && differ(r.toMl(), stated))
                 .ifPresent(r -> notes.add(contradiction(recipe, Contradiction.REDUCTION_STOPS_AT, r.toMl())));
         double own = brew.yieldMl() / (request.liquorMl() / stated);
@@ -98,13 +97,5 @@ final class PotNotes {
 
     private static boolean differ(double a, double b) {
         return Math.abs(a - b) > CONTRADICTION * Math.max(a, b);
-    }
-
-    /** The reduction that decides what is left; empty when nothing is reduced. */
-    static Optional<Stage.Reduce> lastReduction(Recipe recipe) {
-        return recipe.stages().stream()
-                .filter(s -> s instanceof Stage.Reduce)
-                .map(s -> (Stage.Reduce) s)
-                .reduce((a, b) -> b);
     }
 }

@@ -9,6 +9,9 @@ public sealed interface Step {
     /** Names the step inside its plan; opaque. */
     String id();
 
+    /** What kind of step it is, as the wire writes it: {@code prep}, {@code heat}, or the code of the stage. */
+    String code();
+
     /** Seconds from the first step. */
     Span span();
 
@@ -62,6 +65,11 @@ public sealed interface Step {
     /** Gets a herb ready. @param addition index of the planned addition */
     record Prepare(String id, Span span, int addition, boolean aside) implements Step {
         @Override
+        public String code() {
+            return "prep";
+        }
+
+        @Override
         public boolean handsOn() {
             return true;
         }
@@ -73,6 +81,11 @@ public sealed interface Step {
 
     /** Heats what a stage needs hot before it can begin. */
     record HeatUp(String id, Span span, int stage, Fire fire) implements Step {
+        @Override
+        public String code() {
+            return StageKind.HEAT.code();
+        }
+
         @Override
         public boolean handsOn() {
             return false;
@@ -86,6 +99,11 @@ public sealed interface Step {
 
     /** A stage of the recipe. */
     record OfStage(String id, Span span, int stage, StageKind kind, Fire fire) implements Step {
+        @Override
+        public String code() {
+            return kind.code();
+        }
+
         @Override
         public boolean handsOn() {
             return switch (kind) {

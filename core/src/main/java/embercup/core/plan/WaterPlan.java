@@ -3,6 +3,8 @@ package embercup.core.plan;
 import embercup.core.brew.BrewResult;
 import embercup.core.brew.BrewSetup;
 import embercup.core.recipe.Stage;
+import java.util.List;
+import java.util.Optional;
 
 /**
  * The water of a brew, mL; pour = yield + retained + evaporated.
@@ -24,10 +26,16 @@ public record WaterPlan(
 
     /** Strained liquor at which the last reduction stops, mL; 0 without one. */
     static double reducedMl(BrewSetup setup) {
-        return setup.stages().stream()
+        return lastReduction(setup.stages())
+                .map(r -> r.toMl() * setup.volumeScale())
+                .orElse(0.0);
+    }
+
+    /** The reduction that decides what is left; empty when nothing is reduced. */
+    static Optional<Stage.Reduce> lastReduction(List<Stage> stages) {
+        return stages.stream()
                 .filter(s -> s instanceof Stage.Reduce)
-                .mapToDouble(s -> ((Stage.Reduce) s).toMl() * setup.volumeScale())
-                .reduce((a, b) -> b)
-                .orElse(0);
+                .map(s -> (Stage.Reduce) s)
+                .reduce((a, b) -> b);
     }
 }

@@ -36,7 +36,8 @@ public final class RecipeRules {
         Check check = new Check();
         head(check, recipe, path);
         int stages = recipe.stages().size();
-        if (check.require(Limit.STAGES.holds(stages), path + ".stages", stages, count(Counted.STAGES, Limit.STAGES))) {
+        if (check.require(
+                Limit.STAGES.holds(stages), path + ".stages", stages, Wanted.Count.of(Counted.STAGES, Limit.STAGES))) {
             stages(check, recipe.stages(), path + ".stages");
             menstruum(check, recipe, path);
         }
@@ -100,7 +101,7 @@ public final class RecipeRules {
                 Limit.ADDITIONS.holds(additions),
                 path + ".additions",
                 additions,
-                count(Counted.ADDITIONS, Limit.ADDITIONS));
+                Wanted.Count.of(Counted.ADDITIONS, Limit.ADDITIONS));
         check.range(path + ".dilutionParts", recipe.dilutionParts(), Limit.DILUTION_PARTS);
         recipe.posology().ifPresent(p -> posology(check, p, path + ".posology"));
         double alcohol = recipe.menstruum().alcoholPercent();
@@ -109,10 +110,6 @@ public final class RecipeRules {
                 path + ".alcoholPercent",
                 alcohol,
                 new Wanted.SpiritStrength(Limit.SPIRIT_PERCENT.low(), Limit.SPIRIT_PERCENT.high()));
-    }
-
-    private static Wanted count(Counted what, Limit limit) {
-        return new Wanted.Count(what, (int) limit.low(), (int) limit.high());
     }
 
     private static void posology(Check check, Posology posology, String path) {

@@ -50,7 +50,7 @@ public final class InvalidInputException extends RuntimeException {
 
         /** Notes a violation unless the value is inside its limit; a NaN is a violation. */
         public boolean range(String field, double value, Limit limit) {
-            return limit.holds(value) || require(false, field, plain(value), Wanted.Between.of(limit));
+            return range(field, value, limit.low(), limit.high(), limit.unit());
         }
 
         /** Notes a violation unless {@code low <= value <= high}, for ends that are known only now. */

@@ -8,14 +8,14 @@ public final class Length {
     public static final int SLUG = 80;
     public static final int OWN_SLUG = 60;
     public static final int SHORT_NAME = 60;
-    public static final int UNIT = 20;
     public static final int ABOUT = 600;
     public static final int PURPOSE = 40;
     public static final int NOTE = 600;
     public static final int REMARK = 400;
     public static final int LINE = 200;
     public static final int USE = 300;
-    public static final int CODE = 40;
+    public static final int HERB_NAME = 80;
+    public static final int OCCASION = 80;
     /** A longer text is no recipe. */
     public static final int WRITTEN = 8000;
 

@@ -14,7 +14,6 @@ public enum Limit {
     HERB_G(0, 5000, "g"),
     ADDITIONS(1, 60, ""),
     STAGES(1, 40, ""),
-    STAGE_INDEX(0, 39, ""),
     /** Parts of water to one of a concentrate. */
     DILUTION_PARTS(0, 20, "parts"),
     /** From the weakest spirit in which a tincture keeps (herbal handbooks, mem) to the strongest that distilling gives. */
@@ -27,8 +26,6 @@ public enum Limit {
     POUR_C(20, 100, "°C"),
     MACERATE_C(0, 95, "°C"),
     COOL_C(5, 95, "°C"),
-    /** What any stage may be heated or cooled to. */
-    STAGE_C(0, 105, "°C"),
     CUPS_A_DAY(0.25, 12, "cups"),
     DAYS_ON(1, 365, "days"),
     DAYS_OFF(0, 365, "days"),
@@ -40,7 +37,6 @@ public enum Limit {
     KETTLE_W(300, 4000, "W"),
     BURNER_W(20, 6000, "W"),
     VESSEL_CM(3, 60, "cm"),
-    BRIM_ML(20, 180_000, "mL"),
     /** A brim that the diameter and height could have, as a share of the cylinder they make. */
     BRIM_SHARE(0.5, 1.3, ""),
     LIANG_G(1, 60, "g"),

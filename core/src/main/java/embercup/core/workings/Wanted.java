@@ -6,11 +6,7 @@ import java.util.List;
 public sealed interface Wanted {
 
     /** A number in a range. */
-    record Between(double low, double high, String unit) implements Wanted {
-        public static Between of(Limit limit) {
-            return new Between(limit.low(), limit.high(), limit.unit());
-        }
-    }
+    record Between(double low, double high, String unit) implements Wanted {}
 
     /** An amount above nothing, at most so much. */
     record AboveNothing(double most) implements Wanted {}
@@ -59,11 +55,8 @@ public sealed interface Wanted {
         SWITCH,
         SPEED,
         GRAMS,
-        COMMAND,
         HERB_FOR_UNITS,
-        SHARE,
-        DAYS_ON,
-        ANYTHING
+        DAYS_ON
     }
 
     /** A herb of the materia; those whose slug is near. */
@@ -91,13 +84,16 @@ public sealed interface Wanted {
     record GramsAtMost(double most, double given) implements Wanted {}
 
     /** So many things of a kind. */
-    record Count(Counted what, int least, int most) implements Wanted {}
+    record Count(Counted what, int least, int most) implements Wanted {
+        public static Count of(Counted what, Limit limit) {
+            return new Count(what, (int) limit.low(), (int) limit.high());
+        }
+    }
 
     /** Things that are counted. */
     enum Counted {
         ADDITIONS,
         STAGES,
-        STAGES_OR_NONE,
         PLANS,
         ADDITIONS_AND_STAGES
     }

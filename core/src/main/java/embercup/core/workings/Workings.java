@@ -1,6 +1,5 @@
 package embercup.core.workings;
 
-import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -81,12 +80,12 @@ public record Workings(
         return made(term, Op.DIFFERENCE, unit, List.of(inputs));
     }
 
-    public static Workings product(Term term, String unit, Workings... inputs) {
-        return made(term, Op.PRODUCT, unit, List.of(inputs));
-    }
-
     public static Workings product(Term term, String unit, List<Workings> inputs) {
         return made(term, Op.PRODUCT, unit, inputs);
+    }
+
+    public static Workings product(Term term, String unit, Workings... inputs) {
+        return product(term, unit, List.of(inputs));
     }
 
     /** The first divided by all others. */
@@ -94,8 +93,12 @@ public record Workings(
         return made(term, Op.QUOTIENT, unit, List.of(inputs));
     }
 
+    public static Workings least(Term term, String unit, List<Workings> inputs) {
+        return made(term, Op.LEAST, unit, inputs);
+    }
+
     public static Workings least(Term term, String unit, Workings... inputs) {
-        return made(term, Op.LEAST, unit, List.of(inputs));
+        return least(term, unit, List.of(inputs));
     }
 
     public static Workings most(Term term, String unit, List<Workings> inputs) {
@@ -117,7 +120,7 @@ public record Workings(
     }
 
     public static Workings solved(Term term, String unit, Equation equation, Workings... inputs) {
-        return solved(term, unit, equation, Arrays.asList(inputs));
+        return solved(term, unit, equation, List.of(inputs));
     }
 
     private static Workings made(Term term, Op op, String unit, List<Workings> inputs) {

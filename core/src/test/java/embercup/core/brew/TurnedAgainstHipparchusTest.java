@@ -34,6 +34,10 @@ class TurnedAgainstHipparchusTest {
     private record State(double tempC, double waterMl, double atS) {}
 
     private static BrewResult run(double pourMl, List<Stage> stages, Turned... turns) {
+        return run(pourMl, stages, new Measurements(Map.of(), Map.of(), List.of(), Arrays.asList(turns)));
+    }
+
+    private static BrewResult run(double pourMl, List<Stage> stages, Measurements measured) {
         return BrewSimulation.run(
                 new BrewSetup(
                         Kitchen.STANDARD,
@@ -44,7 +48,7 @@ class TurnedAgainstHipparchusTest {
                         new BrewSetup.Cups(2, 240),
                         1,
                         pourMl),
-                new Measurements(Map.of(), Map.of(), List.of(), Arrays.asList(turns)));
+                measured);
     }
 
     private static Stage heat() {
@@ -134,17 +138,7 @@ class TurnedAgainstHipparchusTest {
                 List.of(new Measurements.Reading(1, 600, Measurements.Kind.VOLUME_ML, read)),
                 List.of(new Turned(1, 300, Turn.LID_ON), new Turned(1, 600, Turn.LID_OFF)));
         List<Stage> stages = new ArrayList<>(List.of(heat(), new Stage.Reduce(500, Flame.MEDIUM, false)));
-        BrewResult run = BrewSimulation.run(
-                new BrewSetup(
-                        Kitchen.STANDARD,
-                        POT,
-                        MATERIA.extraction(),
-                        stages,
-                        List.of(),
-                        new BrewSetup.Cups(2, 240),
-                        1,
-                        800),
-                measured);
+        BrewResult run = run(800, stages, measured);
         double left = (read - 500) / (rate * real);
         assertThat(run.stages().get(1).properS()).isCloseTo(600 + left, within((600 + left) * ONE_PERCENT));
     }

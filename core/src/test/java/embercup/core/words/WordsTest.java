@@ -84,14 +84,12 @@ class WordsTest {
         assertThat(WORDS.keys()).containsAll(needed());
     }
 
-    /** English turned into a language that nobody speaks: every letter doubled, every argument where it was. */
+    /** English turned into a language that nobody speaks: every sentence between marks, every argument where it was. */
     private static Words pseudo() {
         Map<String, String> other = new HashMap<>();
         for (String key : WORDS.keys()) {
             String pattern = WORDS.catalogue().pattern(key).orElseThrow();
-            other.put(
-                    key,
-                    pattern.contains("{") || key.equals("decimal.mark") ? "«" + pattern + "»" : "«" + pattern + "»");
+            other.put(key, "«" + pattern + "»");
         }
         other.put("decimal.mark", ",");
         return new Words(new Catalogue(Locale.GERMAN, other));

@@ -6,8 +6,6 @@ import java.time.Instant;
 /** The clock of a brew: the server's, or a faster one when its kitchen is simulated. */
 final class BrewClock {
 
-    static final double FASTEST = 120;
-
     private BrewClock() {}
 
     static Instant now(BrewEntity e, Instant real) {

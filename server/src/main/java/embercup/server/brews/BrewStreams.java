@@ -46,7 +46,6 @@ class BrewStreams implements DisposableBean {
 
     /** Opens a stream; the state now is its first message. */
     SseEmitter open(UUID brewId) {
-        brews.get(brewId);
         listen();
         SseEmitter emitter = new SseEmitter(NEVER_MS);
         List<SseEmitter> all = listeners.computeIfAbsent(brewId, id -> new CopyOnWriteArrayList<>());
@@ -57,7 +56,12 @@ class BrewStreams implements DisposableBean {
         emitter.onError(e -> leave.run());
         // Read only now: what is confirmed before is in it, what is confirmed after is told to a listener that is
         // there.
-        send(emitter, brews.get(brewId));
+        try {
+            send(emitter, brews.get(brewId));
+        } catch (RuntimeException e) {
+            leave.run();
+            throw e;
+        }
         return emitter;
     }
 

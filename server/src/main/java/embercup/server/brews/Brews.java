@@ -132,7 +132,7 @@ public class Brews {
         if (start) {
             insert(e.id, new EventRequest.StartedRequest(Ids.next(clock.millis()), null), now);
         }
-        return settle(e, plan(e));
+        return settle(e, made.plan());
     }
 
     /** A herb of which a tin stands on the shelf is known; any other that is to be looked at must be confirmed. */
@@ -166,23 +166,31 @@ public class Brews {
         }
     }
 
+    private BrewEntity entity(UUID id) {
+        return brews.findById(id).orElseThrow(() -> RefusedException.notFound("brew", id));
+    }
+
+    private BrewEntity forWriting(UUID id) {
+        return brews.forWriting(id).orElseThrow(() -> RefusedException.notFound("brew", id));
+    }
+
     @Transactional(readOnly = true)
     public BrewSheet get(UUID id) {
-        BrewEntity e = brews.findById(id).orElseThrow(() -> RefusedException.notFound("brew", id));
+        BrewEntity e = entity(id);
         return sheet(e, fold(e));
     }
 
     /** Records one event; the same id a second time changes nothing. Empty for a brew that could only be given up. */
     @Transactional
     public Optional<BrewSheet> record(UUID brewId, EventRequest doc) {
-        BrewEntity e = brews.forWriting(brewId).orElseThrow(() -> RefusedException.notFound("brew", brewId));
+        BrewEntity e = forWriting(brewId);
         UUID eventId = Fields.need(doc.id(), "id", Need.CLIENT_ID);
-        if (doc instanceof EventRequest.AbandonedRequest
-                && kept.read(e.kept, brewId).isEmpty()) {
+        Optional<BrewPlan> readable = kept.read(e.kept, brewId);
+        if (doc instanceof EventRequest.AbandonedRequest && readable.isEmpty()) {
             giveUp(e, doc, eventId);
             return Optional.empty();
         }
-        BrewPlan plan = plan(e);
+        BrewPlan plan = readable.orElseThrow(Brews::damaged);
         if (!events.existsById(eventId)) {
             Instant at = BrewClock.now(e, EventReading.at(doc, clock.instant()));
             BrewEvent event = EventReading.read(doc, at, plan);
@@ -312,7 +320,7 @@ public class Brews {
      */
     @Transactional
     public BrewSheet simulate(UUID id, double speed) {
-        BrewEntity e = brews.forWriting(id).orElseThrow(() -> RefusedException.notFound("brew", id));
+        BrewEntity e = forWriting(id);
         Fields.within(speed, "speed", Limit.CLOCK_SPEED);
         if (Fields.oneOf(LiveBrew.Phase.class, e.phase, "phase") != LiveBrew.Phase.RUNNING) {
             throw RefusedException.of(
@@ -325,7 +333,7 @@ public class Brews {
     /** What the simulated kitchen of a brew reads now. */
     @Transactional(readOnly = true)
     public SimulatedKitchen.Readings readings(UUID id) {
-        BrewEntity e = brews.findById(id).orElseThrow(() -> RefusedException.notFound("brew", id));
+        BrewEntity e = entity(id);
         Folded folded = fold(e);
         return SimulatedKitchen.of(id).at(folded.plan(), folded.live(), BrewClock.now(e, clock.instant()));
     }
@@ -348,7 +356,7 @@ public class Brews {
     /** Why the numbers of a brew's plan are what they are. */
     @Transactional(readOnly = true)
     public Map<String, Workings> workings(UUID id) {
-        BrewEntity e = brews.findById(id).orElseThrow(() -> RefusedException.notFound("brew", id));
+        BrewEntity e = entity(id);
         return figures.findById(e.id).map(f -> kept.readFigures(f.document)).orElseGet(() -> plan(e).explained());
     }
 
@@ -360,13 +368,16 @@ public class Brews {
 
     /** @throws RefusedException 409 when the plan that is kept cannot be read */
     private BrewPlan plan(BrewEntity e) {
-        return kept.read(e.kept, e.id)
-                .orElseThrow(() -> RefusedException.of(
-                        HttpStatus.CONFLICT,
-                        "unreadable",
-                        "This brew cannot be read",
-                        "What is kept of its plan is damaged, or another version wrote it. It can be given up; its line"
-                                + " in the notebook stays."));
+        return kept.read(e.kept, e.id).orElseThrow(Brews::damaged);
+    }
+
+    private static RefusedException damaged() {
+        return RefusedException.of(
+                HttpStatus.CONFLICT,
+                "unreadable",
+                "This brew cannot be read",
+                "What is kept of its plan is damaged, or another version wrote it. It can be given up; its line in the"
+                        + " notebook stays.");
     }
 
     /** A brew's state with the events that still count, planned and read once. */

@@ -36,12 +36,6 @@ public sealed interface EventRequest {
     @Nullable
     Double ageS();
 
-    /** The names of all kinds. */
-    static List<String> kinds() {
-        JsonSubTypes all = EventRequest.class.getAnnotation(JsonSubTypes.class);
-        return Arrays.stream(all.value()).map(Type::name).toList();
-    }
-
     /** The name of its kind. */
     default String kind() {
         JsonSubTypes all = EventRequest.class.getAnnotation(JsonSubTypes.class);

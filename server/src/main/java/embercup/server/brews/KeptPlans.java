@@ -1,10 +1,10 @@
 package embercup.server.brews;
 
-import embercup.core.workings.Code;
 import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import embercup.core.materia.LowerHyphenNames;
 import embercup.core.plan.BrewPlan;
+import embercup.core.workings.Code;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
 import java.util.List;

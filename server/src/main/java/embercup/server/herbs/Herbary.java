@@ -153,10 +153,10 @@ public class Herbary {
                 .map(h -> h.withOwnWeights(weights))
                 .orElseGet(() -> Herb.own(
                         slug,
-                        Fields.text(doc.common(), "common", 80),
-                        Fields.textOrEmpty(doc.latin(), "latin", 80),
+                        Fields.text(doc.common(), "common", Length.HERB_NAME),
+                        Fields.textOrEmpty(doc.latin(), "latin", Length.HERB_NAME),
                         Fields.oneOf(PlantPart.class, doc.part(), "part"),
-                        Fields.textOrEmpty(doc.use(), "use", 300),
+                        Fields.textOrEmpty(doc.use(), "use", Length.USE),
                         weights));
     }
 

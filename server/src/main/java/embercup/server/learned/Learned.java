@@ -7,6 +7,7 @@ import embercup.core.kitchen.Water;
 import embercup.core.live.LiveBrew;
 import embercup.core.live.StoveFit;
 import embercup.core.plan.BrewPlan;
+import embercup.core.workings.Length;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.notebook.Notebook;
 import embercup.server.platform.Fields;
@@ -180,7 +181,7 @@ public class Learned {
 
     private static SwitchEntity fresh(String what, Instant since) {
         SwitchEntity e = new SwitchEntity();
-        e.what = Fields.text(what, "what", 200);
+        e.what = Fields.text(what, "what", Length.LINE);
         e.since = since;
         e.used = true;
         return e;

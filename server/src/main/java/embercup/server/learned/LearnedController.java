@@ -1,5 +1,6 @@
 package embercup.server.learned;
 
+import embercup.core.workings.Length;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.platform.Fields;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -38,7 +39,7 @@ class LearnedController {
     @PostMapping
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void change(@RequestBody LearnedAsk ask) {
-        String what = Fields.text(ask.what(), "what", 200);
+        String what = Fields.text(ask.what(), "what", Length.LINE);
         if (Boolean.TRUE.equals(ask.forget())) {
             learned.forget(what);
         } else {

@@ -4,6 +4,7 @@ import embercup.core.dose.Drinker;
 import embercup.core.dose.Strength;
 import embercup.core.materia.Condition;
 import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
@@ -141,7 +142,7 @@ public class People {
     }
 
     private void write(PersonEntity e, PersonDraft draft) {
-        e.name = Fields.text(draft.name(), "name", 60);
+        e.name = Fields.text(draft.name(), "name", Length.SHORT_NAME);
         e.ageYears = Fields.need(draft.ageYears(), "ageYears", Need.AGE);
         e.weightKg = draft.weightKg();
         List<String> conditions = draft.conditions() == null ? List.of() : draft.conditions();

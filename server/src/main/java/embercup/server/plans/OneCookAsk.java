@@ -8,7 +8,6 @@ import org.jspecify.annotations.Nullable;
 public record OneCookAsk(
         @ArraySchema(minItems = 1, maxItems = 12) @Nullable List<PlanAsk> plans) {
 
-    static final int MOST = 12;
     /** A pot is moved by at most three hours; further away it is another meal (design value), s. */
     static final double MOST_MOVE_S = 3 * 3600;
 }

@@ -103,12 +103,7 @@ class PlanAskReading {
         return new PlanRequest(
                 recipe,
                 serving(ask, recipe),
-                people.drinker(
-                        or(d.ageYears(), Drinker.ADULT.ageYears()),
-                        d.weightKg(),
-                        d.conditions(),
-                        d.allergies(),
-                        "drinker"),
+                drinker(d),
                 kitchen,
                 custom(ask, new Household(ask)),
                 SchoolsReading.read(ask.schools(), Map.of(), recipe.tradition()),
@@ -158,6 +153,10 @@ class PlanAskReading {
         if (d == null) {
             return Drinker.ADULT;
         }
+        return drinker(d);
+    }
+
+    private Drinker drinker(DrinkerDoc d) {
         return people.drinker(
                 or(d.ageYears(), Drinker.ADULT.ageYears()), d.weightKg(), d.conditions(), d.allergies(), "drinker");
     }

@@ -210,7 +210,7 @@ public final class PlanWriting {
         String until = WORDS.until(plan, s);
         return new StepLine(
                 s.id(),
-                kind(s),
+                s.code(),
                 s.stage(),
                 WORDS.label(plan, s),
                 s.startS(),
@@ -226,10 +226,6 @@ public final class PlanWriting {
                 s.aside(),
                 s.ripens(),
                 s instanceof Step.Prepare prepare ? prepare.addition() : null);
-    }
-
-    private static String kind(Step step) {
-        return step instanceof Step.OfStage of ? of.kind().code() : step instanceof Step.HeatUp ? "heat" : "prep";
     }
 
     /** When the steps of a plan are predicted to be. */

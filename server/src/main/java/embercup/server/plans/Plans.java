@@ -15,6 +15,7 @@ import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Planner;
 import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Counted;
 import embercup.core.workings.Workings;
@@ -209,9 +210,8 @@ public class Plans {
      */
     public OneCookSheet interleave(OneCookAsk ask, Day day) {
         List<PlanAsk> all = ask.plans() == null ? List.of() : ask.plans();
-        if (all.isEmpty() || all.size() > OneCookAsk.MOST) {
-            throw InvalidInputException.of(
-                    "plans", all.size() + " plans", new Wanted.Count(Counted.PLANS, 1, OneCookAsk.MOST));
+        if (!Limit.PLANS.holds(all.size())) {
+            throw InvalidInputException.of("plans", all.size() + " plans", Wanted.Count.of(Counted.PLANS, Limit.PLANS));
         }
         Instant zero = clock.instant();
         List<Interleaving.Pot> pots = new ArrayList<>();

@@ -1,7 +1,7 @@
 package embercup.server.platform;
 
-import embercup.core.workings.Code;
 import embercup.core.measure.Unit;
+import embercup.core.workings.Code;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;

@@ -79,7 +79,7 @@ class Proposals {
 
     BlendSheet blend(BlendAsk ask) {
         Materia materia = herbary.materia();
-        Occasion occasion = occasion(Fields.text(ask.occasion(), "occasion", 80));
+        Occasion occasion = occasion(Fields.text(ask.occasion(), "occasion", Length.OCCASION));
         List<String> house = ask.herbs() == null
                 ? materia.herbs().stream().map(h -> h.slug()).toList()
                 : ask.herbs();

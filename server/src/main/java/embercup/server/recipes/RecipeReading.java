@@ -15,6 +15,7 @@ import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.InvalidInputException.Violation;
+import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Counted;
@@ -71,8 +72,7 @@ public final class RecipeReading {
             }
         }
         if (doc.stages() != null && stageDocs.isEmpty()) {
-            found.add(new Violation(
-                    path + ".stages", "0 stages", new Wanted.Count(Counted.STAGES, 1, (int) Limit.STAGES.high())));
+            found.add(new Violation(path + ".stages", "0 stages", Wanted.Count.of(Counted.STAGES, Limit.STAGES)));
         }
         List<Stage> stages = new ArrayList<>();
         for (int i = 0; i < stageDocs.size(); i++) {
@@ -125,7 +125,7 @@ public final class RecipeReading {
 
     private @Nullable Addition addition(AdditionDoc doc, String path) {
         int before = found.size();
-        String herb = attempt(() -> Fields.text(doc.herb(), path + ".herb", 80), "");
+        String herb = attempt(() -> Fields.text(doc.herb(), path + ".herb", Length.SLUG), "");
         Form form = attempt(() -> Fields.oneOf(Form.class, doc.form(), path + ".form", Form.DRIED), Form.DRIED);
         Cut cut = attempt(() -> Fields.oneOf(Cut.class, doc.cut(), path + ".cut", Cut.CHOPPED), Cut.CHOPPED);
         Unit unit = attempt(() -> Fields.unit(doc.unit(), path + ".unit"), Unit.GRAM);

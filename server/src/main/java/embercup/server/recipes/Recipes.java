@@ -6,7 +6,6 @@ import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
 import embercup.core.plan.Step;
 import embercup.core.recipe.Recipe;
-import embercup.core.recipe.StageKind;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Wanted.Need;
@@ -189,14 +188,10 @@ public class Recipes implements HerbUses {
                         .count()
                 : 0;
         return new Segment(
-                kind(step),
+                step.code(),
                 step.durationS() / totalS,
                 step.heats() ? 1 : step.fire().watts() / most,
                 step.heats() || run.stage().lid(),
                 (int) additions);
-    }
-
-    private static String kind(Step step) {
-        return step instanceof Step.OfStage of ? of.kind().code() : StageKind.HEAT.code();
     }
 }

@@ -3,6 +3,7 @@ package embercup.server.shelf;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.server.herbs.HerbUses;
@@ -49,8 +50,7 @@ public class Shelf implements HerbUses {
     @Override
     @Transactional(readOnly = true)
     public List<String> usesOf(String slug) {
-        boolean there = repository.findAllByOrderByHerb().stream().anyMatch(t -> t.herb.equals(slug));
-        return there ? List.of("a tin on the shelf") : List.of();
+        return repository.existsByHerb(slug) ? List.of("a tin on the shelf") : List.of();
     }
 
     /** Of these herbs, those of which no tin stands on the shelf. */
@@ -64,7 +64,7 @@ public class Shelf implements HerbUses {
     /** A second tin of the same herb and form is the first one filled again. */
     @Transactional
     public Tin put(TinDraft draft) {
-        String herb = Fields.text(draft.herb(), "herb", 80);
+        String herb = Fields.text(draft.herb(), "herb", Length.SLUG);
         Form form = Fields.oneOf(Form.class, draft.form(), "form", Form.DRIED);
         TinEntity e = repository.findByHerbAndForm(herb, Fields.code(form)).orElseGet(() -> {
             TinEntity added = new TinEntity();
@@ -80,7 +80,7 @@ public class Shelf implements HerbUses {
         TinEntity e = entity(id);
         RefusedException.unlessNewest(draft.version(), e.version, "tin", () -> tin(e));
         Form form = Fields.oneOf(Form.class, draft.form(), "form", Form.DRIED);
-        return write(e, draft, Fields.text(draft.herb(), "herb", 80), form);
+        return write(e, draft, Fields.text(draft.herb(), "herb", Length.SLUG), form);
     }
 
     @Transactional
@@ -105,7 +105,7 @@ public class Shelf implements HerbUses {
         e.form = Fields.code(form);
         e.filledOn = filled;
         e.grams = draft.grams();
-        e.note = Fields.textOrEmpty(draft.note(), "note", 200);
+        e.note = Fields.textOrEmpty(draft.note(), "note", Length.LINE);
         return tin(repository.saveAndFlush(e));
     }
 

@@ -8,5 +8,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface TinRepository extends JpaRepository<TinEntity, UUID> {
     List<TinEntity> findAllByOrderByHerb();
 
+    boolean existsByHerb(String herb);
+
     Optional<TinEntity> findByHerbAndForm(String herb, String form);
 }
