@@ -408,7 +408,7 @@ function PlannedAndDone({ brew }: { brew: BrewSheet }) {
           <tr className="border-hairline border-b text-left text-muted">
             <th className="py-1 font-normal">Step</th>
             <th className="py-1 text-right font-normal">planned</th>
-            <th className="py-1 text-right font-normal">done</th>
+            <th className="py-1 pl-3 text-right font-normal">done</th>
           </tr>
         </thead>
         <tbody>
