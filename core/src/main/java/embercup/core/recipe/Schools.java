@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * Where practitioners disagree, what this cook holds to. Immutable. A recipe's tradition sets the defaults; the words of every
@@ -37,9 +38,7 @@ public record Schools(Map<Schools.Question, Schools.Choice> chosen) {
         }
 
         public List<Choice> choices() {
-            return Arrays.stream(Choice.values())
-                    .filter(c -> c.question == this)
-                    .toList();
+            return Choice.OF.get(this);
         }
 
         public static Optional<Question> ofCode(String code) {
@@ -83,6 +82,9 @@ public record Schools(Map<Schools.Question, Schools.Choice> chosen) {
         SHORTEST_LIMIT(Question.LONG_USE),
         MONTHS(Question.LONG_USE);
 
+        private static final Map<Question, List<Choice>> OF =
+                Arrays.stream(values()).collect(Collectors.groupingBy(Choice::question));
+
         private final Question question;
 
         Choice(Question question) {
@@ -98,12 +100,19 @@ public record Schools(Map<Schools.Question, Schools.Choice> chosen) {
         }
     }
 
+    private static final Map<Tradition, Schools> DEFAULTS =
+            Arrays.stream(Tradition.values()).collect(Collectors.toUnmodifiableMap(t -> t, Schools::defaults));
+
     public Schools {
         chosen = Map.copyOf(chosen);
     }
 
     /** The defaults of a tradition: the first choice of every question, and the tradition's own way of saying a dose. */
     public static Schools of(Tradition tradition) {
+        return DEFAULTS.get(tradition);
+    }
+
+    private static Schools defaults(Tradition tradition) {
         Map<Question, Choice> chosen = new EnumMap<>(Question.class);
         for (Question q : Question.values()) {
             chosen.put(q, q.choices().get(0));

@@ -8,6 +8,7 @@ import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -18,11 +19,14 @@ import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** The sentences of one language by their keys. Immutable and thread-safe. */
 final class Catalogue {
 
     private static final Pattern PLACE = Pattern.compile("\\{(\\w+)\\}");
+    private static final Pattern NAMED = Pattern.compile("\\{(\\w+)[,}]");
 
     private final Locale locale;
     private final Map<String, String> patterns;
@@ -67,12 +71,28 @@ final class Catalogue {
         return patterns.containsKey(key);
     }
 
+    /** What a sentence is about, by the names in its pattern. Asked only for what the pattern names. */
+    @FunctionalInterface
+    interface Arguments {
+        @Nullable
+        Object get(String name);
+
+        /** These first. */
+        default Arguments with(Map<String, ?> more) {
+            return name -> more.containsKey(name) ? more.get(name) : get(name);
+        }
+    }
+
+    String say(String key, Map<String, ?> arguments) {
+        return say(key, arguments::get);
+    }
+
     /**
      * A sentence with its arguments.
      *
      * @throws IllegalStateException for a key that the language does not have
      */
-    String say(String key, Map<String, ?> arguments) {
+    String say(String key, Arguments arguments) {
         Sentence known = ready.get(key);
         return (known != null ? known : ready.computeIfAbsent(key, this::sentence)).say(arguments);
     }
@@ -83,11 +103,11 @@ final class Catalogue {
             throw new IllegalStateException("the words of " + locale + " lack: " + key);
         }
         boolean plain = !PLACE.matcher(pattern).replaceAll("").contains("{");
-        return plain ? Parts.of(pattern.replace("''", "'")) : new Formatted(new MessageFormat(pattern, locale));
+        return plain ? Parts.of(pattern.replace("''", "'")) : Formatted.of(pattern, locale);
     }
 
     private interface Sentence {
-        String say(Map<String, ?> arguments);
+        String say(Arguments arguments);
     }
 
     /** A pattern that only puts its arguments in; most are, and this is many times as fast. Text and names take turns. */
@@ -108,7 +128,7 @@ final class Catalogue {
         }
 
         @Override
-        public String say(Map<String, ?> arguments) {
+        public String say(Arguments arguments) {
             StringBuilder said = new StringBuilder(texts.get(0));
             for (int i = 0; i < names.size(); i++) {
                 Object value = arguments.get(names.get(i));
@@ -122,11 +142,26 @@ final class Catalogue {
     }
 
     /** A pattern with plurals and choices. The formatter keeps state while it works. */
-    private record Formatted(MessageFormat format) implements Sentence {
+    private record Formatted(MessageFormat format, Set<String> names) implements Sentence {
+
+        /** The formatter itself knows only its outer names, not those within a choice. */
+        static Formatted of(String pattern, Locale locale) {
+            Set<String> names =
+                    NAMED.matcher(pattern).results().map(m -> m.group(1)).collect(Collectors.toSet());
+            return new Formatted(new MessageFormat(pattern, locale), Set.copyOf(names));
+        }
+
         @Override
-        public String say(Map<String, ?> arguments) {
+        public String say(Arguments arguments) {
+            Map<String, Object> all = new HashMap<>();
+            for (String name : names) {
+                Object value = arguments.get(name);
+                if (value != null) {
+                    all.put(name, value);
+                }
+            }
             synchronized (format) {
-                return format.format(arguments, new StringBuffer(), null).toString();
+                return format.format(all, new StringBuffer(), null).toString();
             }
         }
     }

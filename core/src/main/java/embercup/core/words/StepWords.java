@@ -20,6 +20,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.DoubleFunction;
+import org.jspecify.annotations.Nullable;
 
 /** What a step says to the cook: short, imperative, with the amount; what ends it, and what its button says. Immutable. */
 final class StepWords {
@@ -149,31 +151,39 @@ final class StepWords {
         return "label." + stage.kind().code() + (toATemperature ? "-to" : at ? "-at" : "");
     }
 
-    private Map<String, Object> arguments(BrewPlan plan, StageRun run) {
+    /** What the label of a stage is about. */
+    private Catalogue.Arguments arguments(BrewPlan plan, StageRun run) {
         Stage stage = run.stage();
-        Map<String, Object> all = new HashMap<>();
-        all.put("water", water(run));
-        all.put("flame", stage.onFlame().map(words::name).orElse(""));
-        all.put("lid", words.text(stage.lid() ? "lid.on" : "lid.off"));
-        all.put("lidOn", Boolean.toString(stage.lid()));
-        celsius(stage).ifPresent(c -> all.put("celsius", words.numbers().celsius(c)));
-        minutes(stage).ifPresent(m -> all.put("time", words.numbers().minutes(m)));
-        if (stage instanceof Stage.Macerate s) {
-            all.put("tap", Boolean.toString(run.index() == 0));
-            all.put("menstruum", standsIn(plan, s));
-            all.put("shaken", Boolean.toString(s.minutes() >= SHAKEN_FROM_MIN));
-        }
-        if (stage instanceof Stage.Strain s) {
-            all.put("pressed", Boolean.toString(s.pressed()));
-            all.put("tool", tool(plan));
-            all.put("spent", spent(plan.request().schools()));
-        }
-        if (stage.kind() == StageKind.STRAIN || stage.kind() == StageKind.COMBINE) {
-            all.put("all", words.numbers().millilitres(plan.water().yieldMl()));
-            all.put("into", into(plan.request()));
-            all.put("diluted", diluted(plan.request()));
-        }
-        return all;
+        return name -> switch (name) {
+            case "water" -> water(run);
+            case "flame" -> flame(stage);
+            case "lid" -> lid(stage);
+            case "lidOn" -> Boolean.toString(stage.lid());
+            case "celsius" -> said(celsius(stage), words.numbers()::celsius);
+            case "time" -> said(minutes(stage), words.numbers()::minutes);
+            case "tap" -> Boolean.toString(run.index() == 0);
+            case "menstruum" -> standsIn(plan, (Stage.Macerate) stage);
+            case "shaken" -> Boolean.toString(minutes(stage).orElse(0) >= SHAKEN_FROM_MIN);
+            case "pressed" -> Boolean.toString(((Stage.Strain) stage).pressed());
+            case "tool" -> tool(plan);
+            case "spent" -> spent(plan.request().schools());
+            case "all" -> words.numbers().millilitres(plan.water().yieldMl());
+            case "into" -> into(plan.request());
+            case "diluted" -> diluted(plan.request());
+            default -> null;
+        };
+    }
+
+    private static @Nullable String said(OptionalDouble number, DoubleFunction<String> how) {
+        return number.isPresent() ? how.apply(number.getAsDouble()) : null;
+    }
+
+    private String flame(Stage stage) {
+        return stage.onFlame().map(words::name).orElse("");
+    }
+
+    private String lid(Stage stage) {
+        return words.text(stage.lid() ? "lid.on" : "lid.off");
     }
 
     private static OptionalDouble celsius(Stage stage) {
@@ -298,9 +308,9 @@ final class StepWords {
                         "water",
                         water(next),
                         "flame",
-                        stage.onFlame().map(words::name).orElse(""),
+                        flame(stage),
                         "lid",
-                        words.text(stage.lid() ? "lid.on" : "lid.off"),
+                        lid(stage),
                         "lidOn",
                         Boolean.toString(stage.lid())));
         List<String> herbs = plan.additions().stream()

@@ -14,7 +14,7 @@ final class WantedWords {
     private WantedWords() {}
 
     static String say(Words words, Wanted wanted) {
-        Map<String, Object> all = new HashMap<>(words.arguments((Record) wanted));
+        Map<String, Object> all = new HashMap<>();
         String key = "wanted." + Code.of(wanted.getClass());
         if (wanted instanceof Wanted.Needed needed) {
             return words.text("need." + Code.of(needed.what()));
@@ -35,7 +35,7 @@ final class WantedWords {
         } else if (wanted instanceof Wanted.GramsAtMost grams) {
             all.put("given", Long.toString(Math.round(grams.given())));
         }
-        return words.text(key, all).strip();
+        return words.text(key, words.arguments((Record) wanted).with(all)).strip();
     }
 
     private static String joined(List<String> codes) {

@@ -27,8 +27,8 @@ import embercup.core.workings.Wanted;
 import embercup.core.workings.Workings;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
+import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -39,6 +39,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Says the facts of the trade in one language. The sentence of a fact is found by its type, its arguments are the record's
@@ -57,7 +58,7 @@ public final class Words {
 
     private static final Words ENGLISH = new Words(Catalogue.shipped(Locale.UK));
     private static final Map<Class<?>, String> KEYS = new ConcurrentHashMap<>();
-    private static final Map<Class<?>, List<Part>> PARTS = new ConcurrentHashMap<>();
+    private static final Map<Class<?>, Map<String, Part>> PARTS = new ConcurrentHashMap<>();
 
     private static final Pattern INDEXED = Pattern.compile("(\\w+)\\[(\\d+)]");
     /** Say nothing to a cook. */
@@ -95,6 +96,10 @@ public final class Words {
 
     /** A fixed sentence with its arguments. */
     String text(String key, Map<String, ?> arguments) {
+        return catalogue.say(key, arguments::get);
+    }
+
+    String text(String key, Catalogue.Arguments arguments) {
         return catalogue.say(key, arguments);
     }
 
@@ -179,50 +184,69 @@ public final class Words {
         return KEYS.computeIfAbsent(type, t -> Code.of(t.getEnclosingClass()) + "." + Code.of(t));
     }
 
-    /** One component of a record. */
-    private record Part(String name, Method accessor) {
-        static List<Part> of(Class<?> type) {
-            return Arrays.stream(type.getRecordComponents())
-                    .map(c -> {
-                        c.getAccessor().setAccessible(true);
-                        return new Part(c.getName(), c.getAccessor());
-                    })
-                    .toList();
+    /** One component of a record in one of the ways it can be said. */
+    private record Part(Method accessor, Way way) {
+
+        /** All of a type by the names that a pattern has for them; a component's own name comes before another's derived one. */
+        static Map<String, Part> of(Class<?> type) {
+            Map<String, Part> all = new HashMap<>();
+            for (RecordComponent component : type.getRecordComponents()) {
+                component.getAccessor().setAccessible(true);
+                for (Way way : Way.values()) {
+                    Part part = new Part(component.getAccessor(), way);
+                    all.merge(way.name(component.getName()), part, (a, b) -> a.way == Way.PLAIN ? a : b);
+                }
+            }
+            return Map.copyOf(all);
         }
 
         Object of(Record fact) {
             try {
                 return accessor.invoke(fact);
             } catch (IllegalAccessException | InvocationTargetException e) {
-                throw new IllegalStateException(fact.getClass() + " hides " + name, e);
+                throw new IllegalStateException(fact.getClass() + " hides " + accessor.getName(), e);
             }
         }
     }
 
-    /** Every component of a record in all the ways it can be said. */
-    Map<String, Object> arguments(Record fact) {
-        Map<String, Object> all = new HashMap<>();
-        for (Part part : PARTS.computeIfAbsent(fact.getClass(), Part::of)) {
-            argument(all, part.name, part.of(fact));
+    private enum Way {
+        PLAIN(""),
+        CAPITAL(""),
+        MILLIGRAMS("Mg"),
+        CODE("Code"),
+        TRUE("True");
+
+        private final String suffix;
+
+        Way(String suffix) {
+            this.suffix = suffix;
         }
-        return all;
+
+        String name(String component) {
+            return this == CAPITAL ? capital(component) : component + suffix;
+        }
     }
 
-    private void argument(Map<String, Object> all, String name, Object value) {
-        Object said = said(value);
-        all.put(name, said);
-        if (said instanceof String text) {
-            all.put(capital(name), capital(text));
-        }
-        if (value instanceof Mass mass) {
-            all.put(name + "Mg", numbers.milligrams(mass.milligrams()));
-        } else if (value instanceof Enum<?> constant) {
-            all.put(name + "Code", code(constant));
-        } else if (value instanceof Boolean truth) {
-            all.put(name + "True", truth.toString());
-        } else if (value instanceof Optional<?> optional) {
-            all.put(name + "True", Boolean.toString(optional.isPresent()));
-        }
+    /** Every component of a record in all the ways it can be said, each when a sentence asks for it. */
+    Catalogue.Arguments arguments(Record fact) {
+        Map<String, Part> parts = PARTS.computeIfAbsent(fact.getClass(), Part::of);
+        return name -> {
+            Part part = parts.get(name);
+            return part == null ? null : said(part.way, part.of(fact));
+        };
+    }
+
+    private @Nullable Object said(Way way, Object value) {
+        return switch (way) {
+            case PLAIN -> said(value);
+            case CAPITAL -> said(value) instanceof String text ? capital(text) : null;
+            case MILLIGRAMS -> value instanceof Mass mass ? numbers.milligrams(mass.milligrams()) : null;
+            case CODE -> value instanceof Enum<?> constant ? code(constant) : null;
+            case TRUE ->
+                value instanceof Boolean || value instanceof Optional<?>
+                        ? Boolean.toString(value instanceof Optional<?> some ? some.isPresent() : (Boolean) value)
+                        : null;
+        };
     }
 
     /** A constant as a choice in a pattern names it: only letters and underscores are allowed there. */
@@ -329,9 +353,7 @@ public final class Words {
     }
 
     private String menstruum(Menstruum menstruum) {
-        Map<String, Object> all = arguments(menstruum);
-        all.put("percent", Math.round(menstruum.alcoholPercent()));
-        return text("menstruum", all);
+        return text("menstruum", arguments(menstruum).with(Map.of("percent", Math.round(menstruum.alcoholPercent()))));
     }
 
     /** "2 cups a day, with food; 7 days, then 7 days off". */
@@ -360,10 +382,10 @@ public final class Words {
     }
 
     private String ageFloor(Caution.AgeFloor floor) {
-        Map<String, Object> all = arguments(floor);
-        all.put("infant", Boolean.toString(floor.years() <= 1));
-        all.put("years", Long.toString(Math.round(floor.years())));
-        return text("caution.age-floor", all);
+        Map<String, Object> more = Map.of(
+                "infant", Boolean.toString(floor.years() <= 1),
+                "years", Long.toString(Math.round(floor.years())));
+        return text("caution.age-floor", arguments(floor).with(more));
     }
 
     // ---- several pots

@@ -82,13 +82,17 @@ public class Plans {
     }
 
     /**
-     * A plan with everything it was made from, so that it can be made again without the rows it referred to.
+     * A plan with what was told of it.
      *
-     * @param ask the request with recipe, drinker and kitchen written out
      * @param burnerId the household's burner that it counts with
      * @param verdict what care says of it
      */
-    public record Made(BrewPlan plan, @Nullable UUID burnerId, PlanAsk ask, PlanSheet sheet, Care.Verdict verdict) {
+    public record Made(BrewPlan plan, @Nullable UUID burnerId, Instant start, PlanSheet sheet, Care.Verdict verdict) {
+        /** The request with recipe, drinker and kitchen written out, so that it can be made again without the rows it referred to. */
+        public PlanAsk ask() {
+            return PlanWriting.writtenOut(plan, start);
+        }
+
         /** Every figure with its workings. */
         public Map<String, Workings> figures() {
             return Plans.figures(plan, verdict);
@@ -124,7 +128,7 @@ public class Plans {
                 start,
                 resolved.drinkerName(),
                 Boolean.TRUE.equals(ask.workings()) ? figures(plan, verdict) : Map.of());
-        return new Made(plan, resolved.burnerId(), PlanWriting.writtenOut(plan, start), sheet, verdict);
+        return new Made(plan, resolved.burnerId(), start, sheet, verdict);
     }
 
     /** The request with what the household's own brews taught of this stove and this drinker. */
