@@ -1,8 +1,8 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import type { BrewSheet } from "../src/api/client";
+import type { BrewResponse } from "../src/api/client";
 import { browser } from "./browser";
 
-const brew = (state: number, serverNow: string) => ({ id: "b", state, serverNow }) as BrewSheet;
+const brew = (state: number, serverNow: string) => ({ id: "b", state, serverNow }) as BrewResponse;
 
 describe("two answers of one brew that race each other", () => {
   beforeEach(() => void browser());

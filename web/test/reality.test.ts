@@ -1,32 +1,29 @@
 import { describe, expect, it } from "vitest";
-import type { BrewSheet, StepLine } from "../src/api/client";
+import type { BrewResponse } from "../src/api/client";
+import { ofStage, powerOf } from "../src/api/steps";
 import { stateAt } from "../src/drawings/curve";
 import { poured, reality, served } from "../src/screens/live/reality";
 
 const START = Date.parse("2026-11-25T20:00:00Z");
 const at = (s: number) => new Date(START + s * 1000).toISOString();
 
-const step = (key: string, kind: StepLine["kind"], stage: number, startS: number, durationS: number): StepLine => ({
+const said = (key: string, startS: number, durationS: number, handsOn: boolean) => ({
   key,
-  kind,
-  stage,
   label: key,
   startS,
   durationS,
-  handsOn: kind === "prep" || kind === "strain",
+  handsOn,
   confirm: "Done",
-  powerW: kind === "simmer" ? 250 : 0,
-  lid: true,
   aside: false,
 });
 
 /** Prep, heat, simmer and strain; the heat was a minute late, the simmer goes on. */
-function brew(): BrewSheet {
+function brew(): BrewResponse {
   const steps = [
-    step("prep.0", "prep", -1, 0, 60),
-    step("s0", "heat", 0, 60, 240),
-    step("s1", "simmer", 1, 300, 1200),
-    step("s2", "strain", 2, 1500, 90),
+    { ...said("prep.0", 0, 60, true), kind: "prep" as const, addition: 0 },
+    { ...said("s0", 60, 240, false), kind: "heat" as const, stage: 0, powerW: 0, lid: true, ripens: false },
+    { ...said("s1", 300, 1200, false), kind: "simmer" as const, stage: 1, powerW: 250, lid: true, ripens: true },
+    { ...said("s2", 1500, 90, true), kind: "strain" as const, stage: 2, lid: true },
   ];
   return {
     startedAt: at(0),
@@ -44,7 +41,7 @@ function brew(): BrewSheet {
       { tS: 1590, tempC: 90, waterMl: 420, body: 1, aroma: 0.5, bite: 0.5 },
     ],
     events: [],
-  } as unknown as BrewSheet;
+  } as unknown as BrewResponse;
 }
 
 describe("a brew laid on the real clock", () => {
@@ -70,9 +67,9 @@ describe("a brew laid on the real clock", () => {
     turned.events = [
       { id: "e", at: at(660), kind: "turned", turn: "flame-high", powerW: 1200, text: "high flame" },
       { id: "f", at: at(900), kind: "turned", turn: "lid-off", lid: false, text: "lid off" },
-    ] as BrewSheet["events"];
-    const pieces = reality(turned, 0).steps.filter((s) => s.key.startsWith("s1"));
-    expect(pieces.map((p) => [p.startS, p.durationS, p.powerW, p.lid])).toEqual([
+    ] as BrewResponse["events"];
+    const pieces = reality(turned, 0).steps.filter(ofStage).filter((s) => s.key.startsWith("s1"));
+    expect(pieces.map((p) => [p.startS, p.durationS, powerOf(p), p.lid])).toEqual([
       [360, 300, 250, true],
       [660, 240, 1200, true],
       [900, 660, 1200, false],

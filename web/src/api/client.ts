@@ -2,10 +2,10 @@ import { heard } from "./present";
 import type { components } from "./types.gen";
 
 type Schemas = components["schemas"];
-export type PlanAsk = Schemas["PlanAsk"];
-export type PlanSheet = Schemas["PlanSheet"];
-export type BrewAsk = Schemas["BrewAsk"];
-export type BrewSheet = Schemas["BrewSheet"];
+export type OrderRequest = Schemas["OrderRequest"];
+export type PlanResponse = Schemas["PlanResponse"];
+export type BrewRequest = Schemas["BrewRequest"];
+export type BrewResponse = Schemas["BrewResponse"];
 export type BrewLine = Schemas["BrewLine"];
 export type TurnedRequest = Schemas["TurnedRequest"];
 export type NotedRequest = Schemas["NotedRequest"];
@@ -26,49 +26,49 @@ export type EventRequest = { [K in keyof Kinds]: Omit<Kinds[K], "kind"> & { kind
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
 /** The same before it has an id and an age. */
 export type Told = Without<EventRequest, "id" | "ageS">;
-export type RecipeSheet = Schemas["RecipeSheet"];
+export type RecipeResponse = Schemas["RecipeResponse"];
 export type Person = Schemas["Person"];
-export type KitchenSheet = Schemas["KitchenSheet"];
-export type DaySheet = Schemas["DaySheet"];
+export type KitchenResponse = Schemas["KitchenResponse"];
+export type DayResponse = Schemas["DayResponse"];
 export type Entry = Schemas["Entry"];
 export type EntryPage = Schemas["EntryPage"];
 export type HerbLine = Schemas["HerbLine"];
-export type HerbSheet = Schemas["HerbSheet"];
+export type HerbResponse = Schemas["HerbResponse"];
 export type Source = Schemas["Source"];
 export type Workings = Schemas["WorkingsLine"];
 /** A step, or a piece of one from where a hand turned lid or flame. */
-export type StepLine = Omit<Schemas["StepLine"], "kind"> & { kind: Schemas["StepLine"]["kind"] | "turned" };
+export type { StageLine, StepLine } from "./steps";
 export type AdditionLine = Schemas["AdditionLine"];
 export type CurvePoint = Schemas["Point"];
 export type CautionLine = Schemas["CautionLine"];
 export type WayLine = Schemas["WayLine"];
-export type RecipeDoc = Schemas["RecipeDoc"];
-export type AdditionDoc = Schemas["AdditionDoc"];
-export type StageDoc = Schemas["StageDoc"];
-export type RecipeDraft = Schemas["RecipeDraft"];
+export type RecipeDocument = Schemas["RecipeDocument"];
+export type AdditionDocument = Schemas["AdditionDocument"];
+export type StageDocument = Schemas["StageDocument"];
+export type RecipeRequest = Schemas["RecipeRequest"];
 export type RecipeVersion = Schemas["RecipeVersion"];
-export type ProposalSheet = Schemas["ProposalSheet"];
-export type BlendSheet = Schemas["BlendSheet"];
-export type BlendAsk = Schemas["BlendAsk"];
-export type WrittenSheet = Schemas["WrittenSheet"];
-export type PersonDraft = Schemas["PersonDraft"];
-export type PlaceDraft = Schemas["PlaceDraft"];
-export type VesselDraft = Schemas["VesselDraft"];
-export type VesselSheet = Schemas["VesselSheet"];
-export type BurnerDraft = Schemas["BurnerDraft"];
-export type BurnerSheet = Schemas["BurnerSheet"];
-export type CalibrationDraft = Schemas["CalibrationDraft"];
-export type CalibrationSheet = Schemas["CalibrationSheet"];
+export type ProposalResponse = Schemas["ProposalResponse"];
+export type BlendResponse = Schemas["BlendResponse"];
+export type BlendRequest = Schemas["BlendRequest"];
+export type WrittenResponse = Schemas["WrittenResponse"];
+export type PersonRequest = Schemas["PersonRequest"];
+export type PlaceRequest = Schemas["PlaceRequest"];
+export type VesselRequest = Schemas["VesselRequest"];
+export type VesselResponse = Schemas["VesselResponse"];
+export type BurnerRequest = Schemas["BurnerRequest"];
+export type BurnerResponse = Schemas["BurnerResponse"];
+export type CalibrationRequest = Schemas["CalibrationRequest"];
+export type CalibrationResponse = Schemas["CalibrationResponse"];
 export type Tin = Schemas["Tin"];
-export type TinDraft = Schemas["TinDraft"];
-export type OwnHerbDoc = Schemas["OwnHerbDoc"];
+export type TinRequest = Schemas["TinRequest"];
+export type OwnHerbDocument = Schemas["OwnHerbDocument"];
 export type MarkLine = Schemas["MarkLine"];
-export type SchoolSheet = Schemas["SchoolSheet"];
-export type LearnedSheet = Schemas["LearnedSheet"];
-export type OneCookSheet = Schemas["OneCookSheet"];
+export type SchoolResponse = Schemas["SchoolResponse"];
+export type LearnedResponse = Schemas["LearnedResponse"];
+export type OneCookResponse = Schemas["OneCookResponse"];
 
 /** Which lines of the notebook are wanted. */
-export interface NotebookAsk {
+export interface NotebookRequest {
   page: number;
   words?: string;
   drinker?: string;
@@ -156,20 +156,22 @@ async function call<T>(method: string, path: string, body?: unknown, signal?: Ab
 }
 
 export const api = {
-  recipes: () => call<RecipeSheet[]>("GET", "/api/recipes"),
-  recipe: (id: string) => call<RecipeSheet>("GET", `/api/recipes/${id}`),
+  recipes: () => call<RecipeResponse[]>("GET", "/api/recipes"),
+  recipe: (id: string) => call<RecipeResponse>("GET", `/api/recipes/${id}`),
   people: () => call<Person[]>("GET", "/api/people"),
-  kitchen: () => call<KitchenSheet>("GET", "/api/kitchen"),
-  plan: (ask: PlanAsk, signal?: AbortSignal) => call<PlanSheet>("POST", "/api/plans", ask, signal),
-  addBrew: (ask: BrewAsk) => call<BrewSheet>("POST", "/api/brews", ask),
+  kitchen: () => call<KitchenResponse>("GET", "/api/kitchen"),
+  plan: (ask: OrderRequest, signal?: AbortSignal) => call<PlanResponse>("POST", "/api/plans", ask, signal),
+  addBrew: (ask: BrewRequest) => call<BrewResponse>("POST", "/api/brews", ask),
   /** Why the numbers of a plan are what they are. */
-  planWorkings: (ask: PlanAsk) =>
-    call<PlanSheet>("POST", "/api/plans", { ...ask, workings: true }).then((plan) => plan.workings),
+  planWorkings: (ask: OrderRequest) =>
+    call<PlanResponse>("POST", "/api/plans", { ...ask, workings: true }).then((plan) => plan.workings),
   brewWorkings: (id: string) => call<Record<string, Workings>>("GET", `/api/brews/${id}/workings`),
-  brew: (id: string) => call<BrewSheet>("GET", `/api/brews/${id}`),
-  recordEvent: (id: string, event: EventRequest) => call<BrewSheet>("POST", `/api/brews/${id}/events`, event),
-  day: (from: string, to: string) => call<DaySheet>("GET", `/api/day?${new URLSearchParams({ from, to })}`),
-  notebook: (ask: NotebookAsk) => {
+  brew: (id: string) => call<BrewResponse>("GET", `/api/brews/${id}`),
+  recordEvent: (id: string, event: EventRequest) =>
+    call<BrewResponse>("POST", `/api/brews/${id}/events`, event),
+  day: (from: string, to: string) =>
+    call<DayResponse>("GET", `/api/day?${new URLSearchParams({ from, to })}`),
+  notebook: (ask: NotebookRequest) => {
     const query = new URLSearchParams({ page: String(ask.page) });
     if (ask.words) query.set("words", ask.words);
     if (ask.drinker) query.set("drinker", ask.drinker);
@@ -180,14 +182,14 @@ export const api = {
   history: (recipeId: string) => call<Entry[]>("GET", `/api/notebook/history/${recipeId}`),
   holdTo: (question: string, choice: string | undefined) =>
     call<Record<string, string>>("PUT", `/api/kitchen/schools/${question}`, { choice }),
-  learned: () => call<LearnedSheet[]>("GET", "/api/learned"),
+  learned: () => call<LearnedResponse[]>("GET", "/api/learned"),
   changeLearned: (ask: { what: string; used?: boolean; forget?: boolean }) =>
     call<void>("POST", "/api/learned", ask),
   commandScale: (ask: { command: "tare" | "put" | "take"; grams?: number }) =>
     call<unknown>("POST", "/api/devices/scale", ask),
   /** Puts a brew into the simulated kitchen, or changes how fast its clock runs. */
   simulate: (brewId: string, speed: number) =>
-    call<BrewSheet>("POST", `/api/devices/kitchen/${brewId}`, { speed }),
+    call<BrewResponse>("POST", `/api/devices/kitchen/${brewId}`, { speed }),
   keepPhoto: async (brewId: string, photo: Blob) => {
     const response = await fetch(`/api/brews/${brewId}/photo`, {
       method: "PUT",
@@ -206,45 +208,46 @@ export const api = {
   },
   removePhoto: (brewId: string) => call<void>("DELETE", `/api/brews/${brewId}/photo`),
   findHerbs: (words: string) => call<HerbLine[]>("GET", `/api/herbs?q=${encodeURIComponent(words)}`),
-  keepRecipe: (id: string | undefined, draft: RecipeDraft) =>
+  keepRecipe: (id: string | undefined, draft: RecipeRequest) =>
     id
-      ? call<RecipeSheet>("PUT", `/api/recipes/${id}`, draft)
-      : call<RecipeSheet>("POST", "/api/recipes", draft),
+      ? call<RecipeResponse>("PUT", `/api/recipes/${id}`, draft)
+      : call<RecipeResponse>("POST", "/api/recipes", draft),
   removeRecipe: (id: string) => call<void>("DELETE", `/api/recipes/${id}`),
   versions: (id: string) => call<RecipeVersion[]>("GET", `/api/recipes/${id}/versions`),
-  propose: (recipe: RecipeDoc) => call<ProposalSheet>("POST", "/api/recipes/propose", { recipe }),
-  blend: (ask: BlendAsk) => call<BlendSheet>("POST", "/api/recipes/blend", ask),
-  readRecipe: (text: string) => call<WrittenSheet>("POST", "/api/recipes/read", { text }),
+  propose: (recipe: RecipeDocument) => call<ProposalResponse>("POST", "/api/recipes/propose", { recipe }),
+  blend: (ask: BlendRequest) => call<BlendResponse>("POST", "/api/recipes/blend", ask),
+  readRecipe: (text: string) => call<WrittenResponse>("POST", "/api/recipes/read", { text }),
   occasions: () => call<string[]>("GET", "/api/recipes/occasions"),
   marks: (drinkerId: string) => call<MarkLine[]>("GET", `/api/plans/marks?drinkerId=${drinkerId}`),
-  schools: () => call<SchoolSheet[]>("GET", "/api/plans/schools"),
-  oneCook: (plans: PlanAsk[]) => call<OneCookSheet>("POST", "/api/plans/day", { plans }),
-  keepPerson: (id: string | undefined, draft: PersonDraft) =>
+  schools: () => call<SchoolResponse[]>("GET", "/api/plans/schools"),
+  oneCook: (plans: OrderRequest[]) => call<OneCookResponse>("POST", "/api/plans/day", { plans }),
+  keepPerson: (id: string | undefined, draft: PersonRequest) =>
     id ? call<Person>("PUT", `/api/people/${id}`, draft) : call<Person>("POST", "/api/people", draft),
   removePerson: (id: string) => call<void>("DELETE", `/api/people/${id}`),
-  keepPlace: (draft: PlaceDraft) => call<KitchenSheet>("PUT", "/api/kitchen", draft),
-  keepVessel: (id: string | undefined, draft: VesselDraft) =>
+  keepPlace: (draft: PlaceRequest) => call<KitchenResponse>("PUT", "/api/kitchen", draft),
+  keepVessel: (id: string | undefined, draft: VesselRequest) =>
     id
-      ? call<VesselSheet>("PUT", `/api/kitchen/vessels/${id}`, draft)
-      : call<VesselSheet>("POST", "/api/kitchen/vessels", draft),
+      ? call<VesselResponse>("PUT", `/api/kitchen/vessels/${id}`, draft)
+      : call<VesselResponse>("POST", "/api/kitchen/vessels", draft),
   removeVessel: (id: string) => call<void>("DELETE", `/api/kitchen/vessels/${id}`),
-  keepBurner: (id: string | undefined, draft: BurnerDraft) =>
+  keepBurner: (id: string | undefined, draft: BurnerRequest) =>
     id
-      ? call<BurnerSheet>("PUT", `/api/kitchen/burners/${id}`, draft)
-      : call<BurnerSheet>("POST", "/api/kitchen/burners", draft),
+      ? call<BurnerResponse>("PUT", `/api/kitchen/burners/${id}`, draft)
+      : call<BurnerResponse>("POST", "/api/kitchen/burners", draft),
   removeBurner: (id: string) => call<void>("DELETE", `/api/kitchen/burners/${id}`),
-  calibrate: (id: string, draft: CalibrationDraft) =>
-    call<CalibrationSheet>("POST", `/api/kitchen/burners/${id}/calibrate`, draft),
+  calibrate: (id: string, draft: CalibrationRequest) =>
+    call<CalibrationResponse>("POST", `/api/kitchen/burners/${id}/calibrate`, draft),
   shelf: () => call<Tin[]>("GET", "/api/shelf"),
-  putTin: (draft: TinDraft) => call<Tin>("POST", "/api/shelf", draft),
+  putTin: (draft: TinRequest) => call<Tin>("POST", "/api/shelf", draft),
   removeTin: (id: string) => call<void>("DELETE", `/api/shelf/${id}`),
   ownHerb: (slug: string) =>
-    call<OwnHerbDoc | undefined>("GET", `/api/herbs/${slug}/own`).then((own) => own ?? null),
-  keepOwnHerb: (slug: string, doc: OwnHerbDoc) => call<HerbSheet>("PUT", `/api/herbs/${slug}/own`, doc),
+    call<OwnHerbDocument | undefined>("GET", `/api/herbs/${slug}/own`).then((own) => own ?? null),
+  keepOwnHerb: (slug: string, doc: OwnHerbDocument) =>
+    call<HerbResponse>("PUT", `/api/herbs/${slug}/own`, doc),
   /** A herb that is still used somewhere is refused, and can be put away. */
   forgetOwnHerb: (slug: string, retire = false) =>
     call<void>("DELETE", `/api/herbs/${slug}/own?retire=${retire}`),
   herbs: () => call<HerbLine[]>("GET", "/api/herbs"),
-  herb: (slug: string) => call<HerbSheet>("GET", `/api/herbs/${slug}`),
+  herb: (slug: string) => call<HerbResponse>("GET", `/api/herbs/${slug}`),
   sources: () => call<Source[]>("GET", "/api/sources"),
 };

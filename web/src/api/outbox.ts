@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from "react";
-import { AwayError, api, type BrewSheet, type EventRequest, ProblemError, type Told } from "./client";
+import { AwayError, api, type BrewResponse, type EventRequest, ProblemError, type Told } from "./client";
 import { keepNewer, queryClient } from "./queries";
 
 /**
@@ -65,7 +65,7 @@ async function send(): Promise<void> {
     while (waiting.length > 0) {
       const first = waiting[0] as Waiting;
       const ageS = Math.max(0, (Date.now() - first.happenedMs) / 1000);
-      let brew: BrewSheet | undefined;
+      let brew: BrewResponse | undefined;
       try {
         brew = await api.recordEvent(first.brewId, { ...first.event, ageS });
       } catch (e) {

@@ -1,5 +1,5 @@
 import { keepPreviousData, QueryClient, useQuery } from "@tanstack/react-query";
-import { AwayError, api, type BrewSheet, type NotebookAsk, type PlanAsk } from "./client";
+import { AwayError, api, type BrewResponse, type NotebookRequest, type OrderRequest } from "./client";
 import { present } from "./present";
 
 /** Server state lives here and nowhere else; screens derive from it. */
@@ -50,7 +50,7 @@ export const useHerb = (slug: string) =>
 export const useBrew = (id: string) =>
   useQuery({
     queryKey: ["brews", id],
-    queryFn: async () => newer(queryClient.getQueryData<BrewSheet>(["brews", id]), await api.brew(id)),
+    queryFn: async () => newer(queryClient.getQueryData<BrewResponse>(["brews", id]), await api.brew(id)),
   });
 export const useHistory = (recipeId: string | undefined) =>
   useQuery({
@@ -59,7 +59,7 @@ export const useHistory = (recipeId: string | undefined) =>
     enabled: recipeId !== undefined,
     staleTime: 0,
   });
-export const useNotebook = (ask: NotebookAsk) =>
+export const useNotebook = (ask: NotebookRequest) =>
   useQuery({
     queryKey: ["notebook", ask],
     queryFn: () => api.notebook(ask),
@@ -67,18 +67,18 @@ export const useNotebook = (ask: NotebookAsk) =>
     staleTime: 0,
   });
 
-const planOf = (ask: PlanAsk) => ({
+const planOf = (ask: OrderRequest) => ({
   queryKey: ["plans", ask],
   queryFn: ({ signal }: { signal: AbortSignal }) => api.plan(ask, signal),
   staleTime: 60_000,
 });
 
 /** The plan of a sheet; the drawn plan stays until the next one is there. */
-export const usePlan = (ask: PlanAsk, enabled = true) =>
+export const usePlan = (ask: OrderRequest, enabled = true) =>
   useQuery({ ...planOf(ask), enabled, placeholderData: keepPreviousData });
 
 /** Asks for a plan before the screen that will want it has been drawn. */
-export const foresee = (ask: PlanAsk) => void queryClient.prefetchQuery(planOf(ask));
+export const foresee = (ask: OrderRequest) => void queryClient.prefetchQuery(planOf(ask));
 
 /** Today's hours, from six in the morning to the next six. */
 export function useDay() {
@@ -102,12 +102,12 @@ export function dayStart(now: Date): Date {
 }
 
 /** Takes a brew's state unless a newer one is here: the stream and the answer to a confirmation race each other. */
-export function keepNewer(brew: BrewSheet) {
-  queryClient.setQueryData<BrewSheet>(["brews", brew.id], (before) => newer(before, brew));
+export function keepNewer(brew: BrewResponse) {
+  queryClient.setQueryData<BrewResponse>(["brews", brew.id], (before) => newer(before, brew));
 }
 
 /** The one that knows more events; of the same events the later answer. */
-export function newer(before: BrewSheet | undefined, brew: BrewSheet): BrewSheet {
+export function newer(before: BrewResponse | undefined, brew: BrewResponse): BrewResponse {
   if (!before || brew.state > before.state) return brew;
   return brew.state < before.state || Date.parse(before.serverNow) > Date.parse(brew.serverNow)
     ? before

@@ -673,11 +673,11 @@ export interface components {
             id?: string;
             why?: string;
         });
-        AdditionDoc: {
+        AdditionDocument: {
             /** Format: double */
             amount?: number;
             /** @enum {string} */
-            cut?: "whole" | "chopped" | "sliced" | "grated" | "crushed" | "bruised" | "ground" | "paste";
+            cut?: "whole" | "sliced" | "chopped" | "bruised" | "crushed" | "grated" | "ground" | "paste";
             /** @enum {string} */
             form?: "fresh" | "dried";
             herb?: string;
@@ -713,7 +713,7 @@ export interface components {
             stage: number;
             weigh: boolean;
         };
-        BlendAsk: {
+        BlendRequest: {
             /** Format: double */
             cupMl?: number;
             /** Format: double */
@@ -723,52 +723,11 @@ export interface components {
             herbs?: string[];
             occasion?: string;
         };
-        BlendSheet: {
+        BlendResponse: {
             herbs: string[];
             leftOut: string[];
             reasons: components["schemas"]["ReasonLine"][];
-            recipe: components["schemas"]["RecipeDoc"];
-        };
-        BrewAsk: {
-            /** Format: uuid */
-            ancestorId?: string;
-            changes?: components["schemas"]["ChangeDoc"][];
-            confirmed?: string[];
-            /** Format: double */
-            cupMl?: number;
-            /** Format: double */
-            cups?: number;
-            drinker?: components["schemas"]["DrinkerDoc"];
-            /** Format: uuid */
-            drinkerId?: string;
-            /** Format: uuid */
-            id?: string;
-            kitchen?: components["schemas"]["KitchenDoc"];
-            /** Format: double */
-            liangG?: number;
-            /** @enum {string} */
-            measures?: "us" | "metric" | "au" | "imperial";
-            /** @enum {string} */
-            menstruum?: "water" | "glycerin" | "vinegar";
-            /** @enum {string} */
-            purpose?: "everyday" | "tonic" | "acute";
-            /** Format: date-time */
-            readyAt?: string;
-            recipe?: components["schemas"]["RecipeDoc"];
-            /** Format: uuid */
-            recipeId?: string;
-            schools?: {
-                [key: string]: string;
-            };
-            spentHerbs?: boolean;
-            start?: boolean;
-            /** Format: date-time */
-            startAt?: string;
-            /** @enum {string} */
-            strength?: "gentle" | "standard" | "strong";
-            /** Format: double */
-            taste?: number;
-            useLearned?: boolean;
+            recipe: components["schemas"]["RecipeDocument"];
         };
         BrewLine: {
             /** Format: double */
@@ -787,7 +746,59 @@ export interface components {
             startAt: string;
             unreadable: boolean;
         };
-        BrewSheet: {
+        BrewRequest: {
+            /** Format: uuid */
+            ancestorId?: string;
+            changes?: components["schemas"]["ChangePart"][];
+            confirmed?: string[];
+            /** Format: double */
+            cupMl?: number;
+            /** Format: double */
+            cups?: number;
+            drinker?: components["schemas"]["DrinkerPart"];
+            /** Format: uuid */
+            drinkerId?: string;
+            /** Format: uuid */
+            id?: string;
+            kitchen?: components["schemas"]["KitchenPart"];
+            /** Format: double */
+            liangG?: number;
+            /** @enum {string} */
+            measures?: "us" | "metric" | "au" | "imperial";
+            /**
+             * @description draws it with this instead of the recipe's spirit
+             * @enum {string}
+             */
+            menstruum?: "water" | "glycerin" | "vinegar";
+            /** @enum {string} */
+            purpose?: "everyday" | "tonic" | "acute";
+            /** Format: date-time */
+            readyAt?: string;
+            recipe?: components["schemas"]["RecipeDocument"];
+            /** Format: uuid */
+            recipeId?: string;
+            /** @description choices by question, as GET /api/plans/schools lists them; the rest by tradition */
+            schools?: {
+                [key: string]: string;
+            };
+            /** @description the second brew of the herbs that this order has brewed and strained once */
+            spentHerbs?: boolean;
+            start?: boolean;
+            /** Format: date-time */
+            startAt?: string;
+            /** @enum {string} */
+            strength?: "gentle" | "standard" | "strong";
+            /**
+             * Format: double
+             * @description the drinker's own factor on the dose; what is learned when it is missing
+             */
+            taste?: number;
+            /** @description whether what is learned of stove and taste is used; true when it is missing */
+            useLearned?: boolean;
+            /** @description whether the answer carries the workings of every figure; false when it is missing */
+            workings?: boolean;
+        };
+        BrewResponse: {
             advice: string;
             /** Format: uuid */
             ancestorId?: string;
@@ -813,7 +824,7 @@ export interface components {
             nowKey?: string;
             phase: string;
             photo: boolean;
-            plan: components["schemas"]["PlanSheet"];
+            plan: components["schemas"]["PlanResponse"];
             /** Format: double */
             pouredMl: number;
             predictedCurve: components["schemas"]["Point"][];
@@ -822,7 +833,7 @@ export interface components {
             readyAt?: string;
             /** Format: uuid */
             recipeId?: string;
-            request: components["schemas"]["PlanAsk"];
+            request: components["schemas"]["OrderRequest"];
             /** Format: date-time */
             serverNow: string;
             simulated: boolean;
@@ -843,7 +854,16 @@ export interface components {
             gPerTsp: components["schemas"]["Spread"];
             source: string;
         };
-        BurnerDoc: {
+        BurnerLine: {
+            /** Format: double */
+            highW: number;
+            /** Format: double */
+            lowW: number;
+            /** Format: double */
+            mediumW: number;
+            name: string;
+        };
+        BurnerPart: {
             /** Format: double */
             highW?: number;
             /** Format: double */
@@ -852,7 +872,7 @@ export interface components {
             mediumW?: number;
             name?: string;
         };
-        BurnerDraft: {
+        BurnerRequest: {
             /** Format: double */
             highW?: number;
             /** Format: double */
@@ -863,16 +883,7 @@ export interface components {
             /** Format: int64 */
             version?: number;
         };
-        BurnerLine: {
-            /** Format: double */
-            highW: number;
-            /** Format: double */
-            lowW: number;
-            /** Format: double */
-            mediumW: number;
-            name: string;
-        };
-        BurnerSheet: {
+        BurnerResponse: {
             /** Format: double */
             highW: number;
             /** Format: uuid */
@@ -885,7 +896,27 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
-        CalibrationDraft: {
+        ByHand: {
+            aside: boolean;
+            confirm: string;
+            /** Format: double */
+            durationS: number;
+            handsOn: boolean;
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "combine" | "finish" | "pour" | "refill" | "strain";
+            label: string;
+            lid: boolean;
+            /** Format: int32 */
+            stage: number;
+            /** Format: double */
+            startS: number;
+            until?: string;
+        };
+        CalibrationRequest: {
             /** Format: double */
             boilOffMl?: number;
             /** Format: double */
@@ -897,7 +928,7 @@ export interface components {
             /** Format: double */
             waterMl?: number;
         };
-        CalibrationSheet: {
+        CalibrationResponse: {
             high: components["schemas"]["WorkingsLine"];
             /** Format: double */
             highW: number;
@@ -914,7 +945,7 @@ export interface components {
             source: string;
             text: string;
         };
-        ChangeDoc: {
+        ChangePart: {
             /** @enum {string} */
             form?: "fresh" | "dried";
             herb?: string;
@@ -953,7 +984,7 @@ export interface components {
             /** Format: double */
             amount?: number;
             /** @enum {string} */
-            cut?: "whole" | "chopped" | "sliced" | "grated" | "crushed" | "bruised" | "ground" | "paste";
+            cut?: "whole" | "sliced" | "chopped" | "bruised" | "crushed" | "grated" | "ground" | "paste";
             /** @enum {string} */
             form?: "fresh" | "dried";
             herb?: string;
@@ -964,7 +995,7 @@ export interface components {
             to?: string;
             unit?: string;
         };
-        DaySheet: {
+        DayResponse: {
             brewed: components["schemas"]["BrewLine"][];
             open: components["schemas"]["BrewLine"][];
             /** Format: date-time */
@@ -978,7 +1009,7 @@ export interface components {
             timesADay: components["schemas"]["Range"];
             tradition: string;
         };
-        DrinkerDoc: {
+        DrinkerPart: {
             /** Format: double */
             ageYears?: number;
             /** @description slugs of herbs */
@@ -1068,6 +1099,32 @@ export interface components {
             text?: string;
             turn?: string;
         };
+        Heating: {
+            aside: boolean;
+            boils?: boolean;
+            confirm: string;
+            /** Format: double */
+            durationS: number;
+            flame?: string;
+            handsOn: boolean;
+            kettle?: boolean;
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "boil" | "heat" | "reduce" | "simmer";
+            label: string;
+            lid: boolean;
+            /** Format: double */
+            powerW: number;
+            ripens: boolean;
+            /** Format: int32 */
+            stage: number;
+            /** Format: double */
+            startS: number;
+            until?: string;
+        };
         HerbCautionLine: {
             severity: string;
             source: string;
@@ -1083,7 +1140,7 @@ export interface components {
             stop: boolean;
             use: string;
         };
-        HerbSheet: {
+        HerbResponse: {
             ageFloorYears?: number;
             also: string[];
             bulk: components["schemas"]["BulkLine"][];
@@ -1110,10 +1167,10 @@ export interface components {
             use: string;
             withAcid?: string;
         };
-        KitchenDoc: {
+        KitchenPart: {
             /** Format: double */
             altitudeM?: number;
-            burner?: components["schemas"]["BurnerDoc"];
+            burner?: components["schemas"]["BurnerPart"];
             /** Format: uuid */
             burnerId?: string;
             /** Format: double */
@@ -1122,16 +1179,16 @@ export interface components {
             roomC?: number;
             /** Format: double */
             tapC?: number;
-            vessel?: components["schemas"]["VesselDoc"];
+            vessel?: components["schemas"]["VesselPart"];
             /** Format: uuid */
             vesselId?: string;
         };
-        KitchenSheet: {
+        KitchenResponse: {
             /** Format: double */
             altitudeM: number;
             /** Format: double */
             boilingC: number;
-            burners: components["schemas"]["BurnerSheet"][];
+            burners: components["schemas"]["BurnerResponse"][];
             /** Format: double */
             kettleW: number;
             /** Format: double */
@@ -1143,14 +1200,14 @@ export interface components {
             tapC: number;
             /** Format: int64 */
             version: number;
-            vessels: components["schemas"]["VesselSheet"][];
+            vessels: components["schemas"]["VesselResponse"][];
         };
-        LearnedAsk: {
+        LearnedRequest: {
             forget?: boolean;
             used?: boolean;
             what?: string;
         };
-        LearnedSheet: {
+        LearnedResponse: {
             /** Format: int32 */
             measurements: number;
             used: boolean;
@@ -1239,86 +1296,23 @@ export interface components {
             strength?: number;
             taste?: string;
         });
-        OneCookAsk: {
-            plans?: components["schemas"]["PlanAsk"][];
+        OneCookRequest: {
+            plans?: components["schemas"]["OrderRequest"][];
         };
-        OneCookSheet: {
+        OneCookResponse: {
             clashes: components["schemas"]["ClashLine"][];
             pots: components["schemas"]["PotLine"][];
         };
-        OwnHerbDoc: {
-            common?: string;
-            latin?: string;
-            /** @enum {string} */
-            part?: "flower" | "leaf" | "herb" | "seed" | "peel" | "fruit" | "bulb" | "root" | "rhizome" | "bark" | "twig" | "fungus" | "resin" | "pantry";
-            use?: string;
-            /** Format: int64 */
-            version?: number;
-            weights?: components["schemas"]["WeightDoc"][];
-        };
-        Person: {
-            /** Format: double */
-            ageYears: number;
-            allergies: string[];
-            brewer: boolean;
-            conditions: string[];
-            dislikes: string[];
-            /** Format: uuid */
-            id: string;
-            name: string;
-            usualStrength: string;
-            /** Format: int64 */
-            version: number;
-            /** Format: double */
-            weightKg?: number;
-        };
-        PersonDraft: {
-            /** Format: double */
-            ageYears?: number;
-            allergies?: string[];
-            brewer?: boolean;
-            conditions?: string[];
-            dislikes?: string[];
-            name?: string;
-            /** @enum {string} */
-            usualStrength?: "gentle" | "standard" | "strong";
-            /** Format: int64 */
-            version?: number;
-            /** Format: double */
-            weightKg?: number;
-        };
-        PieceLine: {
-            form: string;
-            grams: components["schemas"]["Spread"];
-            source: string;
-            unit: string;
-        };
-        PlaceDraft: {
-            /** Format: double */
-            altitudeM?: number;
-            /** Format: double */
-            kettleW?: number;
-            /** Format: double */
-            liangG?: number;
-            /** @enum {string} */
-            measures?: "us" | "metric" | "au" | "imperial";
-            /** Format: double */
-            roomC?: number;
-            /** Format: double */
-            tapC?: number;
-            /** Format: int64 */
-            version?: number;
-        };
-        PlanAsk: {
-            changes?: components["schemas"]["ChangeDoc"][];
+        OrderRequest: {
+            changes?: components["schemas"]["ChangePart"][];
             /** Format: double */
             cupMl?: number;
             /** Format: double */
             cups?: number;
-            drinker?: components["schemas"]["DrinkerDoc"];
+            drinker?: components["schemas"]["DrinkerPart"];
             /** Format: uuid */
             drinkerId?: string;
-            kitchen?: components["schemas"]["KitchenDoc"];
+            kitchen?: components["schemas"]["KitchenPart"];
             /** Format: double */
             liangG?: number;
             /** @enum {string} */
@@ -1332,7 +1326,7 @@ export interface components {
             purpose?: "everyday" | "tonic" | "acute";
             /** Format: date-time */
             readyAt?: string;
-            recipe?: components["schemas"]["RecipeDoc"];
+            recipe?: components["schemas"]["RecipeDocument"];
             /** Format: uuid */
             recipeId?: string;
             /** @description choices by question, as GET /api/plans/schools lists them; the rest by tradition */
@@ -1355,12 +1349,77 @@ export interface components {
             /** @description whether the answer carries the workings of every figure; false when it is missing */
             workings?: boolean;
         };
-        PlanSheet: {
+        OwnHerbDocument: {
+            common?: string;
+            latin?: string;
+            /** @enum {string} */
+            part?: "flower" | "leaf" | "herb" | "seed" | "peel" | "fruit" | "bulb" | "root" | "rhizome" | "bark" | "twig" | "fungus" | "resin" | "pantry";
+            use?: string;
+            /** Format: int64 */
+            version?: number;
+            weights?: components["schemas"]["WeightDocument"][];
+        };
+        Person: {
+            /** Format: double */
+            ageYears: number;
+            allergies: string[];
+            brewer: boolean;
+            conditions: string[];
+            dislikes: string[];
+            /** Format: uuid */
+            id: string;
+            name: string;
+            usualStrength: string;
+            /** Format: int64 */
+            version: number;
+            /** Format: double */
+            weightKg?: number;
+        };
+        PersonRequest: {
+            /** Format: double */
+            ageYears?: number;
+            allergies?: string[];
+            brewer?: boolean;
+            conditions?: string[];
+            dislikes?: string[];
+            name?: string;
+            /** @enum {string} */
+            usualStrength?: "gentle" | "standard" | "strong";
+            /** Format: int64 */
+            version?: number;
+            /** Format: double */
+            weightKg?: number;
+        };
+        PieceLine: {
+            form: string;
+            grams: components["schemas"]["Spread"];
+            source: string;
+            unit: string;
+        };
+        PlaceRequest: {
+            /** Format: double */
+            altitudeM?: number;
+            /** Format: double */
+            kettleW?: number;
+            /** Format: double */
+            liangG?: number;
+            /** @enum {string} */
+            measures?: "us" | "metric" | "au" | "imperial";
+            /** Format: double */
+            roomC?: number;
+            /** Format: double */
+            tapC?: number;
+            /** Format: int64 */
+            version?: number;
+        };
+        PlanResponse: {
             additions: components["schemas"]["AdditionLine"][];
             /** Format: double */
             aroma: number;
             /** Format: double */
             bite: number;
+            /** Format: double */
+            body?: number;
             /** Format: double */
             boilingC: number;
             burner: components["schemas"]["BurnerLine"];
@@ -1379,7 +1438,7 @@ export interface components {
             /** Format: double */
             honeyAfterS?: number;
             identityChecks: string[];
-            learned: components["schemas"]["LearnedSheet"][];
+            learned: components["schemas"]["LearnedResponse"][];
             mug?: components["schemas"]["VesselLine"];
             name: string;
             posology?: string;
@@ -1427,7 +1486,7 @@ export interface components {
             /** Format: double */
             waterMl: number;
         };
-        PosologyDoc: {
+        PosologyDocument: {
             /** Format: double */
             cupsADay?: number;
             /** Format: int32 */
@@ -1459,12 +1518,31 @@ export interface components {
             /** Format: double */
             value?: number;
         });
-        ProposalSheet: {
-            reasons: components["schemas"]["ReasonLine"][];
-            recipe: components["schemas"]["RecipeDoc"];
+        Preparing: {
+            /** Format: int32 */
+            addition: number;
+            aside: boolean;
+            confirm: string;
+            /** Format: double */
+            durationS: number;
+            handsOn: boolean;
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "prep";
+            label: string;
+            /** Format: double */
+            startS: number;
+            until?: string;
         };
-        ProposeAsk: {
-            recipe?: components["schemas"]["RecipeDoc"];
+        ProposalResponse: {
+            reasons: components["schemas"]["ReasonLine"][];
+            recipe: components["schemas"]["RecipeDocument"];
+        };
+        ProposeRequest: {
+            recipe?: components["schemas"]["RecipeDocument"];
             schools?: {
                 [key: string]: string;
             };
@@ -1475,7 +1553,7 @@ export interface components {
             /** Format: double */
             low: number;
         };
-        ReadAsk: {
+        ReadRequest: {
             text?: string;
         };
         ReasonLine: {
@@ -1484,8 +1562,8 @@ export interface components {
             stage: number;
             text: string;
         };
-        RecipeDoc: {
-            additions?: components["schemas"]["AdditionDoc"][];
+        RecipeDocument: {
+            additions?: components["schemas"]["AdditionDocument"][];
             /** Format: double */
             alcoholPercent?: number;
             /** Format: double */
@@ -1497,26 +1575,26 @@ export interface components {
             /** @enum {string} */
             menstruum?: "water" | "spirit" | "glycerin" | "vinegar";
             name?: string;
-            posology?: components["schemas"]["PosologyDoc"];
+            posology?: components["schemas"]["PosologyDocument"];
             /** Format: double */
             pourMl?: number;
-            stages?: components["schemas"]["StageDoc"][];
+            stages?: components["schemas"]["StageDocument"][];
             /** @enum {string} */
             tradition?: "folk" | "monograph" | "chinese" | "ayurvedic";
         };
-        RecipeDraft: {
+        RecipeRequest: {
             about?: string;
             purposes?: string[];
-            recipe?: components["schemas"]["RecipeDoc"];
+            recipe?: components["schemas"]["RecipeDocument"];
             /** Format: int64 */
             version?: number;
         };
-        RecipeSheet: {
+        RecipeResponse: {
             about: string;
             /** Format: uuid */
             id: string;
             purposes: string[];
-            recipe: components["schemas"]["RecipeDoc"];
+            recipe: components["schemas"]["RecipeDocument"];
             thumb: components["schemas"]["Thumb"];
             /** Format: date-time */
             updatedAt: string;
@@ -1526,22 +1604,22 @@ export interface components {
         RecipeVersion: {
             about: string;
             purposes: string[];
-            recipe: components["schemas"]["RecipeDoc"];
+            recipe: components["schemas"]["RecipeDocument"];
             /** Format: date-time */
             until: string;
             /** Format: int64 */
             version: number;
         };
-        ScaleAsk: {
+        ScaleRequest: {
             /** @enum {string} */
             command?: "tare" | "put" | "take";
             /** Format: double */
             grams?: number;
         };
-        SchoolDraft: {
+        SchoolRequest: {
             choice?: string;
         };
-        SchoolSheet: {
+        SchoolResponse: {
             choices: components["schemas"]["ChoiceLine"][];
             defaults: {
                 [key: string]: string;
@@ -1566,7 +1644,7 @@ export interface components {
             key: string;
             title: string;
         };
-        SpeedAsk: {
+        SpeedRequest: {
             /** Format: double */
             speed?: number;
         };
@@ -1582,7 +1660,7 @@ export interface components {
             /** Format: int64 */
             timeout?: number;
         };
-        StageDoc: {
+        StageDocument: {
             /** @enum {string} */
             flame?: "low" | "medium" | "high";
             /** @enum {string} */
@@ -1598,6 +1676,27 @@ export interface components {
             toC?: number;
             /** Format: double */
             toMl?: number;
+        };
+        Standing: {
+            aside: boolean;
+            confirm: string;
+            /** Format: double */
+            durationS: number;
+            handsOn: boolean;
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cool" | "macerate" | "rest" | "steep";
+            label: string;
+            lid: boolean;
+            ripens: boolean;
+            /** Format: int32 */
+            stage: number;
+            /** Format: double */
+            startS: number;
+            until?: string;
         };
         StandsInLine: {
             change: string;
@@ -1626,31 +1725,7 @@ export interface components {
             sign?: "plan" | "smell" | "colour" | "taste";
             step?: string;
         });
-        StepLine: {
-            /** Format: int32 */
-            addition?: number;
-            aside: boolean;
-            boils?: boolean;
-            confirm: string;
-            /** Format: double */
-            durationS: number;
-            flame?: string;
-            handsOn: boolean;
-            kettle?: boolean;
-            key: string;
-            /** @enum {string} */
-            kind: "prep" | "heat" | "pour" | "boil" | "simmer" | "reduce" | "steep" | "macerate" | "rest" | "cool" | "strain" | "refill" | "combine" | "finish";
-            label: string;
-            lid: boolean;
-            /** Format: double */
-            powerW: number;
-            ripens?: boolean;
-            /** Format: int32 */
-            stage: number;
-            /** Format: double */
-            startS: number;
-            until?: string;
-        };
+        StepLine: components["schemas"]["Preparing"] | components["schemas"]["Heating"] | components["schemas"]["Standing"] | components["schemas"]["ByHand"];
         Substitute: {
             change: string;
             herb: string;
@@ -1682,7 +1757,7 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
-        TinDraft: {
+        TinRequest: {
             /** Format: date */
             filledOn?: string;
             /** @enum {string} */
@@ -1714,30 +1789,6 @@ export interface components {
             /** Format: uuid */
             id?: string;
         });
-        VesselDoc: {
-            /** Format: double */
-            brimMl?: number;
-            /** Format: double */
-            heightCm?: number;
-            /** Format: double */
-            innerDiameterCm?: number;
-            /** @enum {string} */
-            kind?: "pot" | "jar" | "press" | "teapot" | "thermos" | "mug";
-            name?: string;
-        };
-        VesselDraft: {
-            /** Format: double */
-            brimMl?: number;
-            /** Format: double */
-            heightCm?: number;
-            /** Format: double */
-            innerDiameterCm?: number;
-            /** @enum {string} */
-            kind?: "pot" | "jar" | "press" | "teapot" | "thermos" | "mug";
-            name?: string;
-            /** Format: int64 */
-            version?: number;
-        };
         VesselLine: {
             /** Format: double */
             bedCm: number;
@@ -1760,7 +1811,31 @@ export interface components {
             /** Format: double */
             startLevelCm: number;
         };
-        VesselSheet: {
+        VesselPart: {
+            /** Format: double */
+            brimMl?: number;
+            /** Format: double */
+            heightCm?: number;
+            /** Format: double */
+            innerDiameterCm?: number;
+            /** @enum {string} */
+            kind?: "pot" | "jar" | "press" | "teapot" | "thermos" | "mug";
+            name?: string;
+        };
+        VesselRequest: {
+            /** Format: double */
+            brimMl?: number;
+            /** Format: double */
+            heightCm?: number;
+            /** Format: double */
+            innerDiameterCm?: number;
+            /** @enum {string} */
+            kind?: "pot" | "jar" | "press" | "teapot" | "thermos" | "mug";
+            name?: string;
+            /** Format: int64 */
+            version?: number;
+        };
+        VesselResponse: {
             /** Format: double */
             brimMl: number;
             /** Format: double */
@@ -1810,9 +1885,9 @@ export interface components {
             grams: number;
             stable: boolean;
         };
-        WeightDoc: {
+        WeightDocument: {
             /** @enum {string} */
-            cut?: "whole" | "chopped" | "sliced" | "grated" | "crushed" | "bruised" | "ground" | "paste";
+            cut?: "whole" | "sliced" | "chopped" | "bruised" | "crushed" | "grated" | "ground" | "paste";
             /** @enum {string} */
             form?: "fresh" | "dried";
             /** Format: double */
@@ -1842,9 +1917,9 @@ export interface components {
             reads: string[];
             text: string;
         };
-        WrittenSheet: {
+        WrittenResponse: {
             lines: components["schemas"]["WrittenLine"][];
-            recipe: components["schemas"]["RecipeDoc"];
+            recipe: components["schemas"]["RecipeDocument"];
         };
     };
     responses: never;
@@ -1884,7 +1959,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BrewAsk"];
+                "application/json": components["schemas"]["BrewRequest"];
             };
         };
         responses: {
@@ -1894,7 +1969,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BrewSheet"];
+                    "application/json": components["schemas"]["BrewResponse"];
                 };
             };
         };
@@ -1916,7 +1991,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BrewSheet"];
+                    "application/json": components["schemas"]["BrewResponse"];
                 };
             };
         };
@@ -1942,7 +2017,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BrewSheet"];
+                    "application/json": components["schemas"]["BrewResponse"];
                 };
             };
         };
@@ -2077,7 +2152,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DaySheet"];
+                    "application/json": components["schemas"]["DayResponse"];
                 };
             };
         };
@@ -2093,7 +2168,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SpeedAsk"];
+                "application/json": components["schemas"]["SpeedRequest"];
             };
         };
         responses: {
@@ -2103,7 +2178,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BrewSheet"];
+                    "application/json": components["schemas"]["BrewResponse"];
                 };
             };
         };
@@ -2139,7 +2214,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ScaleAsk"];
+                "application/json": components["schemas"]["ScaleRequest"];
             };
         };
         responses: {
@@ -2213,7 +2288,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HerbSheet"];
+                    "application/json": components["schemas"]["HerbResponse"];
                 };
             };
         };
@@ -2235,7 +2310,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["OwnHerbDoc"];
+                    "application/json": components["schemas"]["OwnHerbDocument"];
                 };
             };
         };
@@ -2251,7 +2326,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["OwnHerbDoc"];
+                "application/json": components["schemas"]["OwnHerbDocument"];
             };
         };
         responses: {
@@ -2261,7 +2336,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HerbSheet"];
+                    "application/json": components["schemas"]["HerbResponse"];
                 };
             };
         };
@@ -2303,7 +2378,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KitchenSheet"];
+                    "application/json": components["schemas"]["KitchenResponse"];
                 };
             };
         };
@@ -2317,7 +2392,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PlaceDraft"];
+                "application/json": components["schemas"]["PlaceRequest"];
             };
         };
         responses: {
@@ -2327,7 +2402,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KitchenSheet"];
+                    "application/json": components["schemas"]["KitchenResponse"];
                 };
             };
         };
@@ -2341,7 +2416,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BurnerDraft"];
+                "application/json": components["schemas"]["BurnerRequest"];
             };
         };
         responses: {
@@ -2351,7 +2426,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BurnerSheet"];
+                    "application/json": components["schemas"]["BurnerResponse"];
                 };
             };
         };
@@ -2367,7 +2442,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BurnerDraft"];
+                "application/json": components["schemas"]["BurnerRequest"];
             };
         };
         responses: {
@@ -2377,7 +2452,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BurnerSheet"];
+                    "application/json": components["schemas"]["BurnerResponse"];
                 };
             };
         };
@@ -2413,7 +2488,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CalibrationDraft"];
+                "application/json": components["schemas"]["CalibrationRequest"];
             };
         };
         responses: {
@@ -2423,7 +2498,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CalibrationSheet"];
+                    "application/json": components["schemas"]["CalibrationResponse"];
                 };
             };
         };
@@ -2439,7 +2514,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SchoolDraft"];
+                "application/json": components["schemas"]["SchoolRequest"];
             };
         };
         responses: {
@@ -2465,7 +2540,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["VesselDraft"];
+                "application/json": components["schemas"]["VesselRequest"];
             };
         };
         responses: {
@@ -2475,7 +2550,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VesselSheet"];
+                    "application/json": components["schemas"]["VesselResponse"];
                 };
             };
         };
@@ -2491,7 +2566,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["VesselDraft"];
+                "application/json": components["schemas"]["VesselRequest"];
             };
         };
         responses: {
@@ -2501,7 +2576,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VesselSheet"];
+                    "application/json": components["schemas"]["VesselResponse"];
                 };
             };
         };
@@ -2541,7 +2616,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LearnedSheet"][];
+                    "application/json": components["schemas"]["LearnedResponse"][];
                 };
             };
         };
@@ -2555,7 +2630,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LearnedAsk"];
+                "application/json": components["schemas"]["LearnedRequest"];
             };
         };
         responses: {
@@ -2669,7 +2744,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PersonDraft"];
+                "application/json": components["schemas"]["PersonRequest"];
             };
         };
         responses: {
@@ -2695,7 +2770,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PersonDraft"];
+                "application/json": components["schemas"]["PersonRequest"];
             };
         };
         responses: {
@@ -2739,7 +2814,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PlanAsk"];
+                "application/json": components["schemas"]["OrderRequest"];
             };
         };
         responses: {
@@ -2749,7 +2824,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlanSheet"];
+                    "application/json": components["schemas"]["PlanResponse"];
                 };
             };
         };
@@ -2763,7 +2838,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["OneCookAsk"];
+                "application/json": components["schemas"]["OneCookRequest"];
             };
         };
         responses: {
@@ -2773,7 +2848,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["OneCookSheet"];
+                    "application/json": components["schemas"]["OneCookResponse"];
                 };
             };
         };
@@ -2815,7 +2890,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SchoolSheet"][];
+                    "application/json": components["schemas"]["SchoolResponse"][];
                 };
             };
         };
@@ -2835,7 +2910,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RecipeSheet"][];
+                    "application/json": components["schemas"]["RecipeResponse"][];
                 };
             };
         };
@@ -2849,7 +2924,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RecipeDraft"];
+                "application/json": components["schemas"]["RecipeRequest"];
             };
         };
         responses: {
@@ -2859,7 +2934,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RecipeSheet"];
+                    "application/json": components["schemas"]["RecipeResponse"];
                 };
             };
         };
@@ -2873,7 +2948,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BlendAsk"];
+                "application/json": components["schemas"]["BlendRequest"];
             };
         };
         responses: {
@@ -2883,7 +2958,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BlendSheet"];
+                    "application/json": components["schemas"]["BlendResponse"];
                 };
             };
         };
@@ -2917,7 +2992,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ProposeAsk"];
+                "application/json": components["schemas"]["ProposeRequest"];
             };
         };
         responses: {
@@ -2927,7 +3002,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ProposalSheet"];
+                    "application/json": components["schemas"]["ProposalResponse"];
                 };
             };
         };
@@ -2941,7 +3016,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ReadAsk"];
+                "application/json": components["schemas"]["ReadRequest"];
             };
         };
         responses: {
@@ -2951,7 +3026,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WrittenSheet"];
+                    "application/json": components["schemas"]["WrittenResponse"];
                 };
             };
         };
@@ -2973,7 +3048,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RecipeSheet"];
+                    "application/json": components["schemas"]["RecipeResponse"];
                 };
             };
         };
@@ -2989,7 +3064,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RecipeDraft"];
+                "application/json": components["schemas"]["RecipeRequest"];
             };
         };
         responses: {
@@ -2999,7 +3074,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RecipeSheet"];
+                    "application/json": components["schemas"]["RecipeResponse"];
                 };
             };
         };
@@ -3075,7 +3150,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TinDraft"];
+                "application/json": components["schemas"]["TinRequest"];
             };
         };
         responses: {
@@ -3101,7 +3176,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TinDraft"];
+                "application/json": components["schemas"]["TinRequest"];
             };
         };
         responses: {

@@ -2,6 +2,7 @@ import { scaleLinear } from "d3-scale";
 import { curveMonotoneX, line } from "d3-shape";
 import { useMemo, useState } from "react";
 import type { CurvePoint, StepLine } from "../api/client";
+import { powerOf, stagesOf } from "../api/steps";
 import { clock, span } from "../parts/say";
 import { stateAt } from "./curve";
 import { Addition, Axis, Ends, Figures, Flame, lids, marks, roomBehind, shown } from "./lineParts";
@@ -31,10 +32,10 @@ export function FireLine(props: FireLineProps) {
   const band = compact ? { top: height * 0.16, base: height * 0.52 } : { top: 52, base: height * 0.49 };
   const curveTop = band.base + (compact ? 4 : 14);
   const curveBase = compact ? height - 4 : height - 26;
-  const stages = steps.filter((s) => s.stage >= 0);
+  const stages = stagesOf(steps);
   const herbs = marks(additions, stages, x);
   const nextMark = (s: StepLine) => herbs.map((m) => x(m.atS)).find((px) => px > x(s.startS) + 1);
-  const maxW = Math.max(1, ...stages.map((s) => s.powerW));
+  const maxW = Math.max(1, ...stages.map(powerOf));
   const power = scaleLinear([0, maxW], [0, band.base - band.top]);
   const maxMl = Math.max(props.startMl, ...curve.map((p) => p.waterMl), 1);
   const yWater = scaleLinear([0, maxMl * 1.04], [curveBase, curveTop]);
@@ -84,7 +85,7 @@ export function FireLine(props: FireLineProps) {
             x={x(s.startS)}
             w={x(s.startS + s.durationS) - x(s.startS)}
             base={band.base}
-            h={power(s.powerW)}
+            h={power(powerOf(s))}
             compact={compact}
             room={Math.min(roomBehind(stages, s, totalS, x), (nextMark(s) ?? width) - x(s.startS))}
           />
@@ -258,6 +259,6 @@ export function FireLine(props: FireLineProps) {
 }
 
 function describe(steps: StepLine[], totalS: number, start: Date): string {
-  const stages = steps.filter((s) => s.stage >= 0).map((s) => `${s.label}, ${span(s.durationS)}`);
+  const stages = stagesOf(steps).map((s) => `${s.label}, ${span(s.durationS)}`);
   return `Fire line from ${clock(start)}, ${span(totalS)} in all: ${stages.join("; ")}`;
 }

@@ -1,5 +1,6 @@
 import { scaleLinear } from "d3-scale";
-import type { AdditionLine, PlanSheet, StageDoc } from "../api/client";
+import type { AdditionLine, PlanResponse, StageDocument } from "../api/client";
+import { stagesOf } from "../api/steps";
 import { span } from "../parts/say";
 import type { Strength, Tweak } from "../screens/sheet/order";
 import { useDrag } from "./useDrag";
@@ -22,9 +23,9 @@ export function Handles({
   onStrength,
   onTweak,
 }: {
-  plan: PlanSheet;
+  plan: PlanResponse;
   /** The recipe's own stages, with the tweaks so far. */
-  stages: StageDoc[];
+  stages: StageDocument[];
   width: number;
   endS: number;
   bandTop: number;
@@ -36,7 +37,7 @@ export function Handles({
   onTweak: (t: Tweak) => void;
 }) {
   const x = scaleLinear([0, endS], [4, width - 4]);
-  const main = plan.steps.filter((s) => s.stage >= 0 && !s.key.endsWith(".heat"));
+  const main = stagesOf(plan.steps).filter((s) => s.kind !== "heat" || stages[s.stage]?.kind === "heat");
   return (
     <div className="no-print pointer-events-none absolute inset-x-0 top-0" style={{ height: bandBase }}>
       {main.map((s) => {
@@ -197,15 +198,15 @@ function Herb({
   x,
   onTweak,
 }: {
-  plan: PlanSheet;
+  plan: PlanResponse;
   addition: AdditionLine;
   index: number;
-  stages: StageDoc[];
+  stages: StageDocument[];
   x: (s: number) => number;
   onTweak: (t: Tweak) => void;
 }) {
   const beginOf = (stage: number) => {
-    const steps = plan.steps.filter((s) => s.stage === stage);
+    const steps = stagesOf(plan.steps).filter((s) => s.stage === stage);
     return (steps.find((s) => s.kind === "pour") ?? steps[0])?.startS ?? 0;
   };
   const stage = addition.stage;

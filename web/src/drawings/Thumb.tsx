@@ -1,7 +1,7 @@
-import type { RecipeSheet } from "../api/client";
+import type { RecipeResponse } from "../api/client";
 
 /** The fire line of a recipe, thumb-sized: flame band by power, lid above it, additions as dots. Time is to scale inside one line. */
-export function Thumb({ thumb, label }: { thumb: RecipeSheet["thumb"]; label: string }) {
+export function Thumb({ thumb, label }: { thumb: RecipeResponse["thumb"]; label: string }) {
   const width = length(thumb.minutes);
   const base = 34;
   const widths = fair(thumb.segments.map((s) => s.share));

@@ -1,9 +1,10 @@
-import type { PlanSheet } from "../api/client";
+import type { PlanResponse } from "../api/client";
+import { powerOf } from "../api/steps";
 import { millilitres } from "../parts/say";
 import { useDrag } from "./useDrag";
 
 interface VesselProps {
-  plan: PlanSheet;
+  plan: PlanResponse;
   /** Level to draw, cm above the bottom; the start level when missing. */
   levelCm?: number;
   /** Whether the flame is on now. */
@@ -208,17 +209,17 @@ export function VesselDrawing({
   );
 }
 
-function startsHot(plan: PlanSheet): boolean {
+function startsHot(plan: PlanResponse): boolean {
   return plan.steps.some((s) => s.kind === "pour");
 }
 
-function power(plan: PlanSheet): number {
-  const heated = plan.steps.filter((s) => s.powerW > 0 && s.kind !== "heat");
+function power(plan: PlanResponse): number {
+  const heated = plan.steps.filter((s) => powerOf(s) > 0 && s.kind !== "heat");
   const longest = heated.sort((a, b) => b.durationS - a.durationS)[0];
-  return (longest?.powerW ?? plan.burner.mediumW) / plan.burner.highW;
+  return (longest ? powerOf(longest) : plan.burner.mediumW) / plan.burner.highW;
 }
 
-function describe(plan: PlanSheet, levelCm: number): string {
+function describe(plan: PlanResponse, levelCm: number): string {
   const v = plan.vessel;
   const rim = (v.heightCm - levelCm).toFixed(1);
   return `${v.name}, ${v.innerDiameterCm} cm wide and ${v.heightCm} cm high, filled to ${rim} cm below the rim`;
@@ -236,7 +237,7 @@ function Scale({
   pxPerMl,
   skip,
 }: {
-  plan: PlanSheet;
+  plan: PlanResponse;
   x: number;
   top: number;
   bottom: number;

@@ -1,5 +1,6 @@
 import type { scaleLinear } from "d3-scale";
-import type { AdditionLine, CurvePoint, StepLine } from "../api/client";
+import type { AdditionLine, CurvePoint, StageLine, StepLine } from "../api/client";
+import { powerOf } from "../api/steps";
 import { capital, clock, millilitres, share, span } from "../parts/say";
 import type { FireLineProps } from "./lineProps";
 
@@ -72,7 +73,7 @@ export function roomBehind(
   totalS: number,
   x: (s: number) => number,
 ): number {
-  const flame = stages.find((s) => s.startS > step.startS && (s.powerW > 0 || s.kind === "cool"));
+  const flame = stages.find((s) => s.startS > step.startS && (powerOf(s) > 0 || s.kind === "cool"));
   return x(flame?.kind === "cool" ? totalS : (flame?.startS ?? totalS)) - x(step.startS);
 }
 
@@ -108,7 +109,7 @@ function say(step: StepLine): { main: string; short: string; sub?: string } {
 }
 
 /** Stretches under the lid, joined where they touch. */
-export function lids(stages: StepLine[]): [number, number][] {
+export function lids(stages: StageLine[]): [number, number][] {
   const all: [number, number][] = [];
   for (const s of stages.filter((s) => s.lid && s.durationS > 0)) {
     const end = s.startS + s.durationS;
@@ -128,7 +129,7 @@ export function shown(curve: CurvePoint[], totalS: number): CurvePoint[] {
 const ONE_MARK = 14;
 
 /** Where herbs go in, those of one moment together, and those of moments that fall together on the paper. */
-export function marks(additions: AdditionLine[], stages: StepLine[], x: (s: number) => number) {
+export function marks(additions: AdditionLine[], stages: StageLine[], x: (s: number) => number) {
   const by = new Map<number, string[]>();
   for (const a of additions) {
     const stage = stages.filter((s) => s.stage === a.stage);

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import type { MarkLine, RecipeSheet } from "../api/client";
+import type { MarkLine, RecipeResponse } from "../api/client";
 import { Thumb } from "../drawings/Thumb";
 import { span } from "./say";
 
@@ -10,11 +10,11 @@ export function PotList({
   who,
   missing,
 }: {
-  recipes: RecipeSheet[];
+  recipes: RecipeResponse[];
   marks?: MarkLine[];
   /** The drinker the sheet is opened for. */
   who?: string;
-  missing?: (r: RecipeSheet) => string[];
+  missing?: (r: RecipeResponse) => string[];
 }) {
   return (
     <ul className="border-hairline border-t">

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { api, type BlendSheet, type RecipeSheet } from "../../api/client";
+import { api, type BlendResponse, type RecipeResponse } from "../../api/client";
 import { useFoundHerbs, useMarks, useOccasions, usePeople, useRecipes, useShelf } from "../../api/queries";
 import { Primary } from "../../parts/Field";
 import { PotList } from "../../parts/PotList";
@@ -118,7 +118,7 @@ export default function Choose() {
 }
 
 /** Herbs of a recipe that are not in the house; what comes from the pantry counts as there. */
-function missing(r: RecipeSheet, tins: Set<string>): string[] {
+function missing(r: RecipeResponse, tins: Set<string>): string[] {
   return [...new Set((r.recipe.additions ?? []).map((a) => a.herb ?? ""))].filter((h) => h && !tins.has(h));
 }
 
@@ -138,7 +138,7 @@ function BlendForMe({
   onPurpose: (p: string) => void;
 }) {
   const navigate = useNavigate();
-  const [blend, setBlend] = useState<BlendSheet | null>(null);
+  const [blend, setBlend] = useState<BlendResponse | null>(null);
   const [failure, setFailure] = useState<unknown>(null);
   const occasion = occasions.includes(purpose) ? purpose : "";
   const make = async (of: string) => {
@@ -230,7 +230,7 @@ function Pick({ on, onPick, label }: { on: boolean; onPick: () => void; label: s
   );
 }
 
-function matches(r: RecipeSheet, words: string): boolean {
+function matches(r: RecipeResponse, words: string): boolean {
   const text =
     `${r.recipe.name} ${r.about} ${r.purposes.join(" ")} ${r.recipe.additions?.map((a) => a.herb).join(" ")}`.toLowerCase();
   return words

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
-import type { HerbSheet } from "../../api/client";
+import type { HerbResponse } from "../../api/client";
 import { useFoundHerbs, useHerb, useHerbs, useSources } from "../../api/queries";
 import { Secondary } from "../../parts/Field";
 import { SearchField } from "../../parts/SearchField";
@@ -111,7 +111,7 @@ function Source({ of }: { of: string }) {
   return <span className="block text-muted text-sm">{source?.title ?? of}</span>;
 }
 
-function Doses({ herb }: { herb: HerbSheet }) {
+function Doses({ herb }: { herb: HerbResponse }) {
   if (herb.doses.length === 0 && !herb.method) return null;
   return (
     <section>
@@ -141,7 +141,7 @@ function range(low: number, high: number): string {
   return low === high ? say(low) : `${say(low)}–${say(high)}`;
 }
 
-function Weights({ herb }: { herb: HerbSheet }) {
+function Weights({ herb }: { herb: HerbResponse }) {
   if (herb.bulk.length + herb.pieces.length === 0) return null;
   return (
     <section>
@@ -177,7 +177,7 @@ function Weights({ herb }: { herb: HerbSheet }) {
 }
 
 /** How soon it has given half of what it can, by cut, on a common scale of minutes. */
-function Gives({ herb }: { herb: HerbSheet }) {
+function Gives({ herb }: { herb: HerbResponse }) {
   if (herb.gives.length === 0) return null;
   const most = Math.max(...herb.gives.map((g) => g.biteMin));
   return (
@@ -236,7 +236,7 @@ function minutes(m: number): string {
   return m < 10 ? m.toFixed(1) : String(Math.round(m));
 }
 
-function Cares({ herb }: { herb: HerbSheet }) {
+function Cares({ herb }: { herb: HerbResponse }) {
   if (herb.cautions.length === 0 && !herb.ageFloorYears) return null;
   return (
     <section>
@@ -258,7 +258,7 @@ function Cares({ herb }: { herb: HerbSheet }) {
   );
 }
 
-function Knowing({ herb }: { herb: HerbSheet }) {
+function Knowing({ herb }: { herb: HerbResponse }) {
   return (
     <section>
       {(herb.identity || herb.lookAlikes.length > 0) && (

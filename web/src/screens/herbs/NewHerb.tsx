@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { api, type OwnHerbDoc } from "../../api/client";
+import { api, type OwnHerbDocument } from "../../api/client";
 import { queryClient } from "../../api/queries";
 import { Primary, SelectField, TextField } from "../../parts/Field";
 import { Panel } from "../../parts/Panel";
@@ -25,7 +25,7 @@ const PARTS = [
 /** A herb that the materia does not know: its part lends it everything that is not said. */
 export function NewHerb({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate();
-  const [doc, setDoc] = useState<OwnHerbDoc>({ common: "", latin: "", part: "leaf", use: "" });
+  const [doc, setDoc] = useState<OwnHerbDocument>({ common: "", latin: "", part: "leaf", use: "" });
   const [failure, setFailure] = useState<unknown>(null);
   const slug = (doc.common ?? "")
     .toLowerCase()
@@ -65,7 +65,7 @@ export function NewHerb({ onClose }: { onClose: () => void }) {
             label="The part in the tin"
             value={doc.part ?? "leaf"}
             options={PARTS}
-            onChange={(part) => setDoc({ ...doc, part: part as OwnHerbDoc["part"] })}
+            onChange={(part) => setDoc({ ...doc, part: part as OwnHerbDocument["part"] })}
           />
           <TextField
             label="What it is traditionally used for"

@@ -1,14 +1,14 @@
 import { useState } from "react";
-import { api, type HerbSheet, type OwnHerbDoc, ProblemError } from "../../api/client";
+import { api, type HerbResponse, type OwnHerbDocument, ProblemError } from "../../api/client";
 import { queryClient, useOwnHerb } from "../../api/queries";
 import { NumberField, Primary, Secondary, SelectField } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
 import { CUTS, FORMS } from "../recipe/doc";
 
-type Weight = NonNullable<OwnHerbDoc["weights"]>[number];
+type Weight = NonNullable<OwnHerbDocument["weights"]>[number];
 
 /** The cook's own spoon, weighed: it stands above the shipped figure, marked as hers. */
-export function OwnWeights({ herb }: { herb: HerbSheet }) {
+export function OwnWeights({ herb }: { herb: HerbResponse }) {
   const own = useOwnHerb(herb.slug);
   const [open, setOpen] = useState(false);
   if (!open) {
@@ -23,7 +23,15 @@ export function OwnWeights({ herb }: { herb: HerbSheet }) {
   return own.isPending ? null : <Form herb={herb} kept={own.data ?? null} onClose={() => setOpen(false)} />;
 }
 
-function Form({ herb, kept, onClose }: { herb: HerbSheet; kept: OwnHerbDoc | null; onClose: () => void }) {
+function Form({
+  herb,
+  kept,
+  onClose,
+}: {
+  herb: HerbResponse;
+  kept: OwnHerbDocument | null;
+  onClose: () => void;
+}) {
   const first = herb.bulk[0];
   const [weights, setWeights] = useState<Weight[]>(
     kept?.weights?.length

@@ -1,14 +1,14 @@
 import { useState } from "react";
-import { api, type BurnerDraft, type BurnerSheet } from "../../api/client";
+import { api, type BurnerRequest, type BurnerResponse } from "../../api/client";
 import { NumberField, TextField } from "../../parts/Field";
 import { KeepingForm, useKeeping } from "./keeping";
 
 /** A burner by the power that reaches the water at its three settings. */
-export function BurnerForm({ burner, onClose }: { burner?: BurnerSheet; onClose: () => void }) {
-  const [draft, setDraft] = useState<BurnerDraft>(
+export function BurnerForm({ burner, onClose }: { burner?: BurnerResponse; onClose: () => void }) {
+  const [draft, setDraft] = useState<BurnerRequest>(
     burner ?? { name: "", lowW: 250, mediumW: 700, highW: 1200 },
   );
-  const keeping = useKeeping<BurnerSheet>(
+  const keeping = useKeeping<BurnerResponse>(
     (version) =>
       api.keepBurner(burner?.id, {
         version,
@@ -19,7 +19,7 @@ export function BurnerForm({ burner, onClose }: { burner?: BurnerSheet; onClose:
       }),
     onClose,
   );
-  const set = (part: Partial<BurnerDraft>) => setDraft({ ...draft, ...part });
+  const set = (part: Partial<BurnerRequest>) => setDraft({ ...draft, ...part });
   return (
     <KeepingForm
       title={burner ? burner.name : "A burner"}

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { api, type BurnerSheet, type CalibrationSheet, type VesselSheet } from "../../api/client";
+import { api, type BurnerResponse, type CalibrationResponse, type VesselResponse } from "../../api/client";
 import { queryClient } from "../../api/queries";
 import { NumberField, Primary, Secondary, SelectField } from "../../parts/Field";
 import { useNow } from "../../parts/now";
@@ -14,8 +14,8 @@ export function Calibrate({
   vessels,
   onClose,
 }: {
-  burner: BurnerSheet;
-  vessels: VesselSheet[];
+  burner: BurnerResponse;
+  vessels: VesselResponse[];
   onClose: () => void;
 }) {
   const pots = vessels.filter((v) => v.kind === "pot");
@@ -24,7 +24,7 @@ export function Calibrate({
   const [heatS, setHeatS] = useState<number | undefined>();
   const [boilOffMl, setBoilOffMl] = useState<number | undefined>();
   const [boilOffS, setBoilOffS] = useState<number | undefined>();
-  const [fitted, setFitted] = useState<CalibrationSheet | null>(null);
+  const [fitted, setFitted] = useState<CalibrationResponse | null>(null);
   const [failure, setFailure] = useState<unknown>(null);
   const ask = async () => {
     setFailure(null);

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { BurnerSheet, Person, VesselSheet } from "../../api/client";
+import type { BurnerResponse, Person, VesselResponse } from "../../api/client";
 import { useKitchen, usePeople } from "../../api/queries";
 import { Secondary } from "../../parts/Field";
 import { Loading, Trouble } from "../../parts/states";
@@ -11,9 +11,9 @@ import { VesselForm } from "./VesselForm";
 
 type Open =
   | { what: "person"; of?: Person }
-  | { what: "vessel"; of?: VesselSheet }
-  | { what: "burner"; of?: BurnerSheet }
-  | { what: "calibrate"; of: BurnerSheet }
+  | { what: "vessel"; of?: VesselResponse }
+  | { what: "burner"; of?: BurnerResponse }
+  | { what: "calibrate"; of: BurnerResponse }
   | { what: "place" }
   | null;
 

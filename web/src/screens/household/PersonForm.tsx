@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { api, type Person, type PersonDraft } from "../../api/client";
+import { api, type Person, type PersonRequest } from "../../api/client";
 import { useHerbs } from "../../api/queries";
 import { NumberField, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
@@ -23,17 +23,17 @@ const CONDITIONS = [
   ["stomach-irritation", "irritable stomach"],
 ] as const;
 
-function draftOf(p: Person): PersonDraft {
+function draftOf(p: Person): PersonRequest {
   return {
     ...p,
     weightKg: p.weightKg ?? undefined,
-    usualStrength: p.usualStrength as PersonDraft["usualStrength"],
+    usualStrength: p.usualStrength as PersonRequest["usualStrength"],
   };
 }
 
 /** Somebody who drinks: what decides doses and cautions. */
 export function PersonForm({ person, onClose }: { person?: Person; onClose: () => void }) {
-  const [draft, setDraft] = useState<PersonDraft>(
+  const [draft, setDraft] = useState<PersonRequest>(
     person
       ? draftOf(person)
       : { name: "", ageYears: undefined, conditions: [], allergies: [], brewer: false },
@@ -41,7 +41,7 @@ export function PersonForm({ person, onClose }: { person?: Person; onClose: () =
   const keeping = useKeeping<Person>((version) => api.keepPerson(person?.id, body(draft, version)), onClose);
   const conditions = draft.conditions ?? [];
   const allergies = draft.allergies ?? [];
-  const set = (part: Partial<PersonDraft>) => setDraft({ ...draft, ...part });
+  const set = (part: Partial<PersonRequest>) => setDraft({ ...draft, ...part });
   return (
     <KeepingForm
       title={person ? person.name : "Somebody who drinks"}
@@ -109,7 +109,7 @@ export function PersonForm({ person, onClose }: { person?: Person; onClose: () =
           label="Usually likes it"
           value={draft.usualStrength ?? "standard"}
           options={["gentle", "standard", "strong"].map((s) => ({ value: s, label: s }))}
-          onChange={(s) => set({ usualStrength: s as PersonDraft["usualStrength"] })}
+          onChange={(s) => set({ usualStrength: s as PersonRequest["usualStrength"] })}
         />
       </div>
       <HerbList
@@ -174,7 +174,7 @@ function HerbList({
   );
 }
 
-function body(d: PersonDraft, version: number | undefined): PersonDraft {
+function body(d: PersonRequest, version: number | undefined): PersonRequest {
   return {
     version,
     name: d.name,

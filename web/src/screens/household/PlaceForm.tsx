@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { api, type KitchenSheet, type PlaceDraft } from "../../api/client";
+import { api, type KitchenResponse, type PlaceRequest } from "../../api/client";
 import { NumberField, SelectField } from "../../parts/Field";
 import { KeepingForm, useKeeping } from "./keeping";
 
@@ -17,10 +17,10 @@ const LIANG = [
 ];
 
 /** Where it is brewed and whose spoons are meant. */
-export function PlaceForm({ kitchen, onClose }: { kitchen: KitchenSheet; onClose: () => void }) {
-  const [draft, setDraft] = useState<PlaceDraft>(pick(kitchen));
-  const keeping = useKeeping<KitchenSheet>((version) => api.keepPlace({ ...draft, version }), onClose);
-  const set = (part: Partial<PlaceDraft>) => setDraft({ ...draft, ...part });
+export function PlaceForm({ kitchen, onClose }: { kitchen: KitchenResponse; onClose: () => void }) {
+  const [draft, setDraft] = useState<PlaceRequest>(pick(kitchen));
+  const keeping = useKeeping<KitchenResponse>((version) => api.keepPlace({ ...draft, version }), onClose);
+  const set = (part: Partial<PlaceRequest>) => setDraft({ ...draft, ...part });
   return (
     <KeepingForm
       title="The place"
@@ -77,14 +77,14 @@ export function PlaceForm({ kitchen, onClose }: { kitchen: KitchenSheet; onClose
   );
 }
 
-function pick(k: KitchenSheet): PlaceDraft {
+function pick(k: KitchenResponse): PlaceRequest {
   return {
     version: k.version,
     altitudeM: k.altitudeM,
     roomC: k.roomC,
     tapC: k.tapC,
     kettleW: k.kettleW,
-    measures: k.measures as PlaceDraft["measures"],
+    measures: k.measures as PlaceRequest["measures"],
     liangG: k.liangG,
   };
 }

@@ -1,16 +1,16 @@
 import { useState } from "react";
-import { api, type VesselDraft, type VesselSheet } from "../../api/client";
+import { api, type VesselRequest, type VesselResponse } from "../../api/client";
 import { NumberField, SelectField, TextField } from "../../parts/Field";
 import { KeepingForm, useKeeping } from "./keeping";
 
 const KINDS = ["pot", "jar", "press", "teapot", "thermos", "mug"].map((k) => ({ value: k, label: k }));
 
 /** A vessel by its inner size, which a tape and a jug measure. */
-export function VesselForm({ vessel, onClose }: { vessel?: VesselSheet; onClose: () => void }) {
-  const [draft, setDraft] = useState<VesselDraft>(
-    vessel ? { ...vessel, kind: vessel.kind as VesselDraft["kind"] } : { name: "", kind: "pot" },
+export function VesselForm({ vessel, onClose }: { vessel?: VesselResponse; onClose: () => void }) {
+  const [draft, setDraft] = useState<VesselRequest>(
+    vessel ? { ...vessel, kind: vessel.kind as VesselRequest["kind"] } : { name: "", kind: "pot" },
   );
-  const keeping = useKeeping<VesselSheet>(
+  const keeping = useKeeping<VesselResponse>(
     (version) =>
       api.keepVessel(vessel?.id, {
         version,
@@ -22,7 +22,7 @@ export function VesselForm({ vessel, onClose }: { vessel?: VesselSheet; onClose:
       }),
     onClose,
   );
-  const set = (part: Partial<VesselDraft>) => setDraft({ ...draft, ...part });
+  const set = (part: Partial<VesselRequest>) => setDraft({ ...draft, ...part });
   const cylinder =
     draft.innerDiameterCm && draft.heightCm
       ? Math.round((Math.PI * draft.innerDiameterCm ** 2 * draft.heightCm) / 4)
@@ -33,7 +33,7 @@ export function VesselForm({ vessel, onClose }: { vessel?: VesselSheet; onClose:
       version={draft.version ?? undefined}
       keeping={keeping}
       onClose={onClose}
-      onTheirs={(v) => setDraft({ ...v, kind: v.kind as VesselDraft["kind"] })}
+      onTheirs={(v) => setDraft({ ...v, kind: v.kind as VesselRequest["kind"] })}
       onRemove={vessel ? () => api.removeVessel(vessel.id) : undefined}
     >
       <div className="grid grid-cols-2 gap-4">
@@ -48,7 +48,7 @@ export function VesselForm({ vessel, onClose }: { vessel?: VesselSheet; onClose:
           label="What it is"
           value={draft.kind ?? "pot"}
           options={KINDS}
-          onChange={(kind) => set({ kind: kind as VesselDraft["kind"] })}
+          onChange={(kind) => set({ kind: kind as VesselRequest["kind"] })}
         />
         <NumberField
           label="Wide inside"

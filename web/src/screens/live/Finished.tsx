@@ -1,9 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { api, type BrewSheet, type NotedRequest } from "../../api/client";
+import { api, type BrewResponse, type NotedRequest } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { queryClient } from "../../api/queries";
+import { stagesOf } from "../../api/steps";
 import { clock, day, FELT, grams, millilitres, span } from "../../parts/say";
 import { Trouble } from "../../parts/states";
 import { COLOURS, Swatch } from "./colours";
@@ -13,7 +14,7 @@ import { Servings } from "./Servings";
 const LIKING = ["not again", "hardly", "well enough", "good", "the best"];
 
 /** A brew that came to an end: the note, beside what was planned. */
-export function Finished({ brew }: { brew: BrewSheet }) {
+export function Finished({ brew }: { brew: BrewResponse }) {
   const [editing, setEditing] = useState(brew.note == null && brew.phase === "finished");
   return (
     <div className="pt-6">
@@ -79,7 +80,7 @@ export function Finished({ brew }: { brew: BrewSheet }) {
   );
 }
 
-function NoteShown({ brew, onEdit }: { brew: BrewSheet; onEdit: () => void }) {
+function NoteShown({ brew, onEdit }: { brew: BrewResponse; onEdit: () => void }) {
   const n = brew.note;
   return (
     <div className="mt-3">
@@ -130,7 +131,7 @@ function NoteShown({ brew, onEdit }: { brew: BrewSheet; onEdit: () => void }) {
   );
 }
 
-function NoteForm({ brew, onDone }: { brew: BrewSheet; onDone: () => void }) {
+function NoteForm({ brew, onDone }: { brew: BrewResponse; onDone: () => void }) {
   const [felt, setFelt] = useState<number>(brew.note?.strength ?? 0);
   const [liking, setLiking] = useState<number>(brew.note?.liking ?? 0);
   const [taste, setTaste] = useState(brew.note?.taste ?? "");
@@ -307,7 +308,7 @@ function Look({ look, onLook, field }: { look: Looked; onLook: (l: Looked) => vo
 }
 
 /** The one photo of a brew, kept in the household's own database. */
-function Photo({ brew }: { brew: BrewSheet }) {
+function Photo({ brew }: { brew: BrewResponse }) {
   const [failure, setFailure] = useState<unknown>(null);
   const [seen, setSeen] = useState(0);
   const done = async (what: () => Promise<unknown>) => {
@@ -359,7 +360,7 @@ function Photo({ brew }: { brew: BrewSheet }) {
 }
 
 /** What the spent herbs would still give, and the way to brew them once more. */
-function SecondBrew({ brew }: { brew: BrewSheet }) {
+function SecondBrew({ brew }: { brew: BrewResponse }) {
   const again = useQuery({
     queryKey: ["plans", "spent", brew.id],
     queryFn: () => api.plan({ ...brew.request, startAt: undefined, readyAt: undefined, spentHerbs: true }),
@@ -379,8 +380,8 @@ function SecondBrew({ brew }: { brew: BrewSheet }) {
   );
 }
 
-function PlannedAndDone({ brew }: { brew: BrewSheet }) {
-  const main = brew.plan.steps.filter((s) => s.stage >= 0);
+function PlannedAndDone({ brew }: { brew: BrewResponse }) {
+  const main = stagesOf(brew.plan.steps);
   const turns = brew.events.filter((e) => e.kind === "turned");
   return (
     <div className="mt-3">

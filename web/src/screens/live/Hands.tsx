@@ -1,5 +1,6 @@
-import type { BrewSheet, TurnedRequest } from "../../api/client";
+import type { BrewResponse, TurnedRequest } from "../../api/client";
 import { confirm } from "../../api/outbox";
+import { ofStage, powerOf, ripens } from "../../api/steps";
 import { useKey } from "../../parts/Keys";
 import { millilitres } from "../../parts/say";
 
@@ -11,16 +12,15 @@ const button =
   "min-h-11 rounded-one border border-hairline px-4 aria-pressed:border-ink aria-pressed:font-semibold";
 
 /** What a hand does beside the plan: lid, flame, and a nose that knows better than the clock. */
-export function Hands({ brew }: { brew: BrewSheet }) {
+export function Hands({ brew }: { brew: BrewResponse }) {
   const step = brew.plan.steps.find((s) => s.key === brew.nowKey);
   const fire = brew.fire;
-  const pot = step !== undefined && step.stage >= 0 && !step.handsOn && !!fire && !fire.kettle;
-  const ripens = step?.ripens === true;
-  const onFlame = pot && (step.powerW > 0 || fire.flame !== "off");
+  const pot = step !== undefined && ofStage(step) && !step.handsOn && !!fire && !fire.kettle;
+  const ripe = step !== undefined && ripens(step);
+  const onFlame = pot && (powerOf(step) > 0 || fire.flame !== "off");
   const turn = (t: Turn) => confirm(brew.id, { kind: "turned", turn: t });
   const lid = () => pot && turn(fire.lid ? "lid-off" : "lid-on");
-  const smells = () =>
-    ripens && step && confirm(brew.id, { kind: "step-done", step: step.key, sign: "smell" });
+  const smells = () => ripe && step && confirm(brew.id, { kind: "step-done", step: step.key, sign: "smell" });
   useKey("l", lid);
   useKey("r", smells);
   if (step?.kind === "strain" && fire) return <Marc brew={brew} pressed={fire.pressed} turn={turn} />;
@@ -30,7 +30,7 @@ export function Hands({ brew }: { brew: BrewSheet }) {
       <button type="button" className={button} onClick={lid}>
         {fire.lid ? "Lid off" : "Lid on"}
       </button>
-      {ripens && (
+      {ripe && (
         <>
           <button type="button" className={button} onClick={smells}>
             Smells ready
@@ -87,7 +87,7 @@ function Setting<T extends string>({
 }
 
 /** Whether the spent herbs are let drip or pressed, and how much that makes. */
-function Marc({ brew, pressed, turn }: { brew: BrewSheet; pressed: boolean; turn: (t: Turn) => void }) {
+function Marc({ brew, pressed, turn }: { brew: BrewResponse; pressed: boolean; turn: (t: Turn) => void }) {
   return (
     <div className="mt-2 flex flex-wrap items-center gap-x-4">
       <Setting
@@ -105,7 +105,7 @@ function Marc({ brew, pressed, turn }: { brew: BrewSheet; pressed: boolean; turn
 }
 
 /** What an event was, as its undo says it. */
-export function eventWords(brew: BrewSheet, event: BrewSheet["events"][number]): string {
+export function eventWords(brew: BrewResponse, event: BrewResponse["events"][number]): string {
   if (event.kind === "step-done") {
     return `“${brew.plan.steps.find((s) => s.key === event.step)?.confirm ?? "the last step"}”`;
   }
@@ -117,6 +117,6 @@ export function eventWords(brew: BrewSheet, event: BrewSheet["events"][number]):
 const UNDOABLE = ["step-done", "turned", "measured", "poured"];
 
 /** The last thing said of a brew that can be taken back. */
-export function lastSaid(brew: BrewSheet) {
+export function lastSaid(brew: BrewResponse) {
   return [...brew.events].reverse().find((e) => UNDOABLE.includes(e.kind));
 }

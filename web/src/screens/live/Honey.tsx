@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { BrewSheet } from "../../api/client";
+import type { BrewResponse } from "../../api/client";
 import { useNow } from "../../parts/now";
 import { clock } from "../../parts/say";
 import { useAlarm } from "./alarm";
@@ -10,7 +10,7 @@ const KEY = "ember-honey";
 const OVER_MIN = 30;
 
 /** When honey may go into the cup, and a ring then if the cook wants one; it survives a reload. */
-export function Honey({ brew }: { brew: BrewSheet }) {
+export function Honey({ brew }: { brew: BrewResponse }) {
   useNow(1000);
   const at = useBrewClock(brew)();
   const [wanted, setWanted] = useState(() => localStorage.getItem(KEY) === brew.id);

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import { api, type BrewSheet } from "../../api/client";
+import { api, type BrewResponse } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { keepNewer } from "../../api/queries";
 import { type KitchenReadings, useKitchenReadings } from "./devices";
@@ -13,14 +13,14 @@ interface Kitchen {
 }
 
 /** The instruments of a brew, when its kitchen is simulated. */
-export function useInstruments(brew: BrewSheet): Kitchen {
+export function useInstruments(brew: BrewResponse): Kitchen {
   const readings = useKitchenReadings(brew.id, brew.simulated);
   const [auto, setAuto] = useState(false);
   return { readings, auto, setAuto };
 }
 
 /** Confirms each step as soon as the instruments say that it has reached its end. */
-export function useAutopilot(brew: BrewSheet, kitchen: Kitchen, confirmStep: () => void) {
+export function useAutopilot(brew: BrewResponse, kitchen: Kitchen, confirmStep: () => void) {
   const confirmed = useRef<string | null>(null);
   const read = useRef<string | null>(null);
   const { auto, readings } = kitchen;
@@ -54,7 +54,7 @@ export function useAutopilot(brew: BrewSheet, kitchen: Kitchen, confirmStep: () 
 }
 
 /** The simulated kitchen: its speed, what it reads, and whether it brews by itself. */
-export function Instruments({ brew, kitchen }: { brew: BrewSheet; kitchen: Kitchen }) {
+export function Instruments({ brew, kitchen }: { brew: BrewResponse; kitchen: Kitchen }) {
   const { readings, auto, setAuto } = kitchen;
   const setSpeed = async (speed: number) => keepNewer(await api.simulate(brew.id, speed));
   if (!brew.simulated) {

@@ -1,6 +1,6 @@
 import { useEffect } from "react";
 import { useParams } from "react-router";
-import type { BrewSheet } from "../../api/client";
+import type { BrewResponse } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { keepNewer, useBrew } from "../../api/queries";
 import { useNow } from "../../parts/now";
@@ -32,7 +32,7 @@ function useStream(id: string) {
   }, [id]);
 }
 
-function Planned({ brew }: { brew: BrewSheet }) {
+function Planned({ brew }: { brew: BrewResponse }) {
   useNow(1000);
   const at = useBrewClock(brew);
   const left = (new Date(brew.plan.startAt).getTime() - at()) / 1000;

@@ -1,7 +1,8 @@
 import { useCallback, useMemo } from "react";
 import { Link } from "react-router";
-import { api, type BrewSheet, type PlanSheet, type StepLine } from "../../api/client";
+import { api, type BrewResponse, type PlanResponse, type StepLine } from "../../api/client";
 import { confirm } from "../../api/outbox";
+import { ofStage, powerOf } from "../../api/steps";
 import { stateAt } from "../../drawings/curve";
 import { FireLine } from "../../drawings/FireLine";
 import { VesselDrawing } from "../../drawings/Vessel";
@@ -24,7 +25,7 @@ const SOON_S = 60;
 const ABSENT_S = 45;
 
 /** The brew on the fire: the one thing to do now, its clock, what comes next. */
-export function OnTheFire({ brew }: { brew: BrewSheet }) {
+export function OnTheFire({ brew }: { brew: BrewResponse }) {
   useNow(brew.clockSpeed > 1 ? 120 : 500);
   const at = useBrewClock(brew)();
   const line = useWidth(1232);
@@ -79,11 +80,12 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
   const headline = done ? "The cup is ready" : current.label;
   const ticked = new Set(
     plan.steps
-      .filter((p) => p.addition != null && brew.steps.some((s) => s.key === p.key && s.doneAt))
-      .map((p) => p.addition ?? -1),
+      .flatMap((p) => (p.kind === "prep" ? [p] : []))
+      .filter((p) => brew.steps.some((s) => s.key === p.key && s.doneAt))
+      .map((p) => p.addition),
   );
   const tick = (i: number) => {
-    const key = plan.steps.find((s) => s.addition === i)?.key;
+    const key = plan.steps.find((s) => s.kind === "prep" && s.addition === i)?.key;
     if (!key) return;
     const event = brew.events.find((e) => e.step === key);
     if (event) confirm(brew.id, { kind: "undone", event: event.id });
@@ -251,23 +253,23 @@ export function OnTheFire({ brew }: { brew: BrewSheet }) {
 }
 
 /** Where the water is that stands beside the vessel. */
-function where(plan: PlanSheet, served: boolean, read: boolean): string {
+function where(plan: PlanResponse, served: boolean, read: boolean): string {
   if (served) return plan.cups === 1 ? "in the mug" : `in ${plan.cups} mugs`;
   return read ? "in the pot" : "predicted";
 }
 
 /** "aroma 55 % instead of 74 %", when it is worth a word. */
-function moved(brew: BrewSheet, what: "aroma" | "bite"): string | false {
+function moved(brew: BrewResponse, what: "aroma" | "bite"): string | false {
   return brew.told.includes(what) && `${what} ${share(brew[what])} instead of ${share(brew.plan[what])}`;
 }
 
 /** Lid or flame as a hand left them, where the plan has it otherwise. */
-function Otherwise({ brew, current }: { brew: BrewSheet; current: StepLine }) {
+function Otherwise({ brew, current }: { brew: BrewResponse; current: StepLine }) {
   const fire = brew.fire;
-  if (!fire?.otherwise || current.stage < 0) return null;
+  if (!fire?.otherwise || !ofStage(current)) return null;
   const words = [
     fire.lid !== current.lid && `the lid is ${fire.lid ? "on" : "off"}`,
-    fire.powerW !== current.powerW && `the flame is ${fire.flame}`,
+    fire.powerW !== powerOf(current) && `the flame is ${fire.flame}`,
   ].filter(Boolean);
   return (
     <p className="mt-2 max-w-prose border-ember border-l-[5px] pl-3">
@@ -277,7 +279,7 @@ function Otherwise({ brew, current }: { brew: BrewSheet; current: StepLine }) {
 }
 
 /** What really happened to the time and to the cup. */
-function Changed({ brew }: { brew: BrewSheet }) {
+function Changed({ brew }: { brew: BrewResponse }) {
   const late = brew.late;
   const stronger = brew.told.includes("strength");
   const beside = [moved(brew, "aroma"), moved(brew, "bite")].filter(Boolean);

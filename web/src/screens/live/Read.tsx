@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { BrewSheet, MeasuredRequest } from "../../api/client";
+import type { BrewResponse, MeasuredRequest } from "../../api/client";
 import { confirm } from "../../api/outbox";
 
 const KINDS = [
@@ -9,7 +9,7 @@ const KINDS = [
 ] as const;
 
 /** What the cook reads off a spoon, a jug or a thermometer; the rest is predicted anew from it. */
-export function Read({ brew }: { brew: BrewSheet }) {
+export function Read({ brew }: { brew: BrewResponse }) {
   const [open, setOpen] = useState(false);
   const [kind, setKind] = useState<(typeof KINDS)[number]["value"]>("volume-ml");
   const [value, setValue] = useState("");

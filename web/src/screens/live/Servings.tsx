@@ -1,4 +1,4 @@
-import type { BrewSheet } from "../../api/client";
+import type { BrewResponse } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { presentMs } from "../../api/present";
 import { day, millilitres } from "../../parts/say";
@@ -10,7 +10,7 @@ const NOTHING_ML = 15;
 const KEEPS_MS = 3 * 24 * 3600_000;
 
 /** What was poured for somebody to drink, and what is left of it. */
-export function Servings({ brew }: { brew: BrewSheet }) {
+export function Servings({ brew }: { brew: BrewResponse }) {
   const cup = Math.round(Math.min(brew.plan.cupMl, brew.leftMl) / 5) * 5;
   const last = lastSaid(brew);
   const usedBy = new Date(brew.readyAt ?? brew.serverNow).getTime() + KEEPS_MS;

@@ -1,11 +1,11 @@
 import { useCallback, useMemo } from "react";
-import type { BrewSheet } from "../../api/client";
+import type { BrewResponse } from "../../api/client";
 
 /**
  * The brew's own clock, ms: the server's as of its last answer, running on at the brew's speed. A wrong clock in the browser
  * does not matter: only how much of it has gone by is used.
  */
-export function useBrewClock(brew: BrewSheet): () => number {
+export function useBrewClock(brew: BrewResponse): () => number {
   const seen = useMemo(
     () => ({ server: new Date(brew.serverNow).getTime(), here: Date.now() }),
     [brew.serverNow],

@@ -1,11 +1,12 @@
-import type { BrewSheet, PlanSheet, StepLine } from "../../api/client";
+import type { BrewResponse, PlanResponse, StageLine, StepLine } from "../../api/client";
+import { ofStage, powerOf, ripens, stagesOf } from "../../api/steps";
 
 /** Steps that follow one another; prep that fits into waiting stands aside. */
-export function mainSteps(brew: BrewSheet) {
+export function mainSteps(brew: BrewResponse) {
   return brew.plan.steps.filter((s) => !s.aside);
 }
 
-export function beginOf(brew: BrewSheet, key: string): Date {
+export function beginOf(brew: BrewResponse, key: string): Date {
   const main = mainSteps(brew);
   const before = main[main.findIndex((s) => s.key === key) - 1];
   const live = brew.steps.find((s) => s.key === before?.key);
@@ -16,7 +17,7 @@ export function beginOf(brew: BrewSheet, key: string): Date {
  * The predicted brew laid on the real clock: done steps where they were, the rest after them. A step that is over and not
  * confirmed goes on, and what follows moves with it.
  */
-export function reality(brew: BrewSheet, overS: number) {
+export function reality(brew: BrewResponse, overS: number) {
   const startMs = new Date(brew.startedAt ?? brew.plan.startAt).getTime();
   const main = mainSteps(brew);
   const nowIndex = main.findIndex((s) => s.key === brew.nowKey);
@@ -34,7 +35,7 @@ export function reality(brew: BrewSheet, overS: number) {
     };
   });
   const steps = planned.flatMap((s) => turned(brew, s, startMs));
-  const firstStage = steps.find((s) => s.stage >= 0);
+  const firstStage = steps.find(ofStage);
   const stageStartS = firstStage?.startS ?? 0;
   const shift = stageStartS - (brew.predictedSteps.find((s) => s.key === firstStage?.key)?.startS ?? 0);
   const current = steps.find((s) => s.key === brew.nowKey);
@@ -42,14 +43,14 @@ export function reality(brew: BrewSheet, overS: number) {
   const curve = brew.predictedCurve
     .map((p) => ({ ...p, tS: p.tS + shift }))
     .map((p) => (p.tS >= turnS - 0.5 ? { ...p, tS: p.tS + overS } : p));
-  const last = steps.filter((s) => s.stage >= 0).at(-1);
+  const last = stagesOf(steps).at(-1);
   return { steps, curve, stageStartS, totalS: last ? last.startS + last.durationS : brew.plan.totalS };
 }
 
 /** A step cut where a hand turned lid or flame, so that the line shows what really was. */
-function turned(brew: BrewSheet, step: StepLine, startMs: number): StepLine[] {
-  const pieces = [step];
-  if (step.stage < 0 || step.handsOn) return pieces;
+function turned(brew: BrewResponse, step: StepLine, startMs: number): StepLine[] {
+  if (!ofStage(step) || step.handsOn) return [step];
+  const pieces: StageLine[] = [step];
   for (const e of brew.events) {
     const last = pieces.at(-1);
     const atS = (new Date(e.at).getTime() - startMs) / 1000;
@@ -61,14 +62,15 @@ function turned(brew: BrewSheet, step: StepLine, startMs: number): StepLine[] {
       kind: "turned",
       startS: atS,
       durationS: last.startS + last.durationS - atS,
-      powerW: e.powerW ?? last.powerW,
+      powerW: e.powerW ?? powerOf(last),
       lid: e.lid ?? last.lid,
+      ripens: ripens(last),
     });
   }
   return pieces;
 }
 
-function beginOrStart(brew: BrewSheet, key: string, main: { key: string }[]): number {
+function beginOrStart(brew: BrewResponse, key: string, main: { key: string }[]): number {
   const i = main.findIndex((s) => s.key === key);
   const before = main[i - 1];
   const live = before && brew.steps.find((s) => s.key === before.key);
@@ -76,13 +78,13 @@ function beginOrStart(brew: BrewSheet, key: string, main: { key: string }[]): nu
 }
 
 /** Before the pour the serving vessel is empty. */
-export function poured(brew: BrewSheet): boolean {
+export function poured(brew: BrewResponse): boolean {
   const pour = brew.plan.steps.find((s) => s.kind === "pour");
   return !pour || brew.steps.some((l) => l.key === pour.key && l.doneAt != null);
 }
 
 /** The plan with a mug for its vessel, once the liquor is in the mugs. */
-export function served(brew: BrewSheet): PlanSheet | undefined {
+export function served(brew: BrewResponse): PlanResponse | undefined {
   const { plan } = brew;
   const done = plan.servedKey && brew.steps.some((l) => l.key === plan.servedKey && l.doneAt != null);
   return done && plan.mug ? { ...plan, vessel: plan.mug, additions: [] } : undefined;

@@ -1,6 +1,7 @@
 import { useQueries } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
-import { api, type BrewSheet } from "../../api/client";
+import { api, type BrewResponse } from "../../api/client";
+import { stagesOf } from "../../api/steps";
 import { clock, day, FELT, grams, millilitres, span } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 
@@ -15,7 +16,7 @@ export default function Compare() {
   if (found.some((f) => f.isPending)) return <Loading what="the brews" />;
   const error = found.find((f) => f.error)?.error;
   if (error) return <Trouble error={error} />;
-  const brews = found.map((f) => f.data as BrewSheet);
+  const brews = found.map((f) => f.data as BrewResponse);
   const rows = compared(brews);
   const first = rows.find((r) => r.differs);
   // On a phone every row is two lines: what it is, and below it one column for each brew.
@@ -109,11 +110,11 @@ function text(what: string, values: string[]): Row {
   return { what, values: values.map((v) => v || "–"), differs: new Set(values).size > 1 };
 }
 
-function compared(brews: BrewSheet[]): Row[] {
+function compared(brews: BrewResponse[]): Row[] {
   const plans = brews.map((b) => b.plan);
   const herbs = [...new Set(plans.flatMap((p) => p.additions.map((a) => a.common)))];
-  const steps = [...new Set(plans.flatMap((p) => p.steps.filter((s) => s.stage >= 0).map((s) => s.key)))];
-  const took = (b: BrewSheet, key: string) => {
+  const steps = [...new Set(plans.flatMap((p) => stagesOf(p.steps).map((s) => s.key)))];
+  const took = (b: BrewResponse, key: string) => {
     const live = b.steps.find((s) => s.key === key);
     return live?.beganAt && live.doneAt
       ? (new Date(live.doneAt).getTime() - new Date(live.beganAt).getTime()) / 1000

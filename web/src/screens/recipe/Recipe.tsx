@@ -1,12 +1,12 @@
 import { useMemo, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import {
-  type AdditionDoc,
+  type AdditionDocument,
   api,
   ProblemError,
-  type RecipeDoc,
-  type RecipeSheet,
-  type WrittenSheet,
+  type RecipeDocument,
+  type RecipeResponse,
+  type WrittenResponse,
 } from "../../api/client";
 import { queryClient, useOccasions, usePlan, useRecipe, useVersions } from "../../api/queries";
 import { FireLine } from "../../drawings/FireLine";
@@ -34,7 +34,7 @@ export default function Recipe() {
       key={from ?? "new"}
       id={id}
       start={start}
-      doc={blend ? (JSON.parse(blend) as RecipeDoc) : undefined}
+      doc={blend ? (JSON.parse(blend) as RecipeDocument) : undefined}
       about={params.get("about") ?? undefined}
     />
   );
@@ -44,10 +44,15 @@ interface Draft {
   version?: number;
   about: string;
   purposes: string[];
-  recipe: RecipeDoc;
+  recipe: RecipeDocument;
 }
 
-function draftOf(start: RecipeSheet | undefined, copy: boolean, doc?: RecipeDoc, about?: string): Draft {
+function draftOf(
+  start: RecipeResponse | undefined,
+  copy: boolean,
+  doc?: RecipeDocument,
+  about?: string,
+): Draft {
   if (!start) return { about: about ?? "", purposes: [], recipe: doc ?? EMPTY };
   return {
     version: copy ? undefined : start.version,
@@ -64,25 +69,25 @@ function Editor({
   about,
 }: {
   id?: string;
-  start?: RecipeSheet;
-  doc?: RecipeDoc;
+  start?: RecipeResponse;
+  doc?: RecipeDocument;
   about?: string;
 }) {
   const navigate = useNavigate();
   const occasions = useOccasions();
   const [draft, setDraft] = useState(() => draftOf(start, !id, doc, about));
   const [before, setBefore] = useState<Draft[]>([]);
-  const [written, setWritten] = useState<WrittenSheet | null>(null);
+  const [written, setWritten] = useState<WrittenResponse | null>(null);
   const [reasons, setReasons] = useState<{ stage: number; text: string }[]>([]);
   const [failure, setFailure] = useState<unknown>(null);
-  const [theirs, setTheirs] = useState<RecipeSheet | null>(null);
+  const [theirs, setTheirs] = useState<RecipeResponse | null>(null);
   const [busy, setBusy] = useState(false);
   const recipe = draft.recipe;
   const set = (next: Partial<Draft>) => {
     setBefore((b) => [...b.slice(-40), draft]);
     setDraft({ ...draft, ...next });
   };
-  const setRecipe = (part: Partial<RecipeDoc>) => set({ recipe: { ...recipe, ...part } });
+  const setRecipe = (part: Partial<RecipeDocument>) => set({ recipe: { ...recipe, ...part } });
   const wrong = (field: string) =>
     failure instanceof ProblemError
       ? failure.violations.find((v) => v.field === `recipe.${field}`)?.wanted
@@ -98,7 +103,7 @@ function Editor({
       void queryClient.invalidateQueries({ queryKey: ["marks"] });
       navigate(`/sheet/${saved.id}`);
     } catch (e) {
-      if (e instanceof ProblemError && e.status === 409) setTheirs(e.kept as RecipeSheet);
+      if (e instanceof ProblemError && e.status === 409) setTheirs(e.kept as RecipeResponse);
       else setFailure(e);
       setBusy(false);
     }
@@ -231,7 +236,7 @@ function Head({
 }: {
   draft: Draft;
   set: (d: Partial<Draft>) => void;
-  setRecipe: (r: Partial<RecipeDoc>) => void;
+  setRecipe: (r: Partial<RecipeDocument>) => void;
   wrong: Wrong;
 }) {
   const r = draft.recipe;
@@ -262,7 +267,7 @@ function Head({
         label="Tradition: how the dose is said"
         value={r.tradition ?? "folk"}
         options={TRADITIONS}
-        onChange={(t) => setRecipe({ tradition: t as RecipeDoc["tradition"] })}
+        onChange={(t) => setRecipe({ tradition: t as RecipeDocument["tradition"] })}
       />
       <SelectField
         label="Drawn with"
@@ -270,7 +275,7 @@ function Head({
         options={MENSTRUA}
         onChange={(m) =>
           setRecipe({
-            menstruum: m === "water" ? undefined : (m as RecipeDoc["menstruum"]),
+            menstruum: m === "water" ? undefined : (m as RecipeDocument["menstruum"]),
             alcoholPercent: m === "spirit" ? 40 : undefined,
           })
         }
@@ -324,11 +329,11 @@ function Taken({
   setRecipe,
   wrong,
 }: {
-  posology: RecipeDoc["posology"];
-  setRecipe: (r: Partial<RecipeDoc>) => void;
+  posology: RecipeDocument["posology"];
+  setRecipe: (r: Partial<RecipeDocument>) => void;
   wrong: Wrong;
 }) {
-  const set = (part: Partial<NonNullable<RecipeDoc["posology"]>>) => {
+  const set = (part: Partial<NonNullable<RecipeDocument["posology"]>>) => {
     const next = { ...posology, ...part };
     setRecipe({ posology: next.cupsADay === undefined ? undefined : next });
   };
@@ -346,7 +351,7 @@ function Taken({
             label="When"
             value={posology.when ?? "any-time"}
             options={WHEN}
-            onChange={(when) => set({ when: when as NonNullable<RecipeDoc["posology"]>["when"] })}
+            onChange={(when) => set({ when: when as NonNullable<RecipeDocument["posology"]>["when"] })}
           />
           <NumberField
             label="Days in a row"
@@ -371,13 +376,13 @@ function Herbs({
   setRecipe,
   wrong,
 }: {
-  recipe: RecipeDoc;
-  setRecipe: (r: Partial<RecipeDoc>) => void;
+  recipe: RecipeDocument;
+  setRecipe: (r: Partial<RecipeDocument>) => void;
   wrong: Wrong;
 }) {
   const additions = recipe.additions ?? [];
   const stages = recipe.stages ?? [];
-  const change = (i: number, part: Partial<AdditionDoc>) =>
+  const change = (i: number, part: Partial<AdditionDocument>) =>
     setRecipe({ additions: additions.map((a, j) => (j === i ? { ...a, ...part } : a)) });
   return (
     <>
@@ -422,14 +427,14 @@ function Herbs({
               label={`Form of herb ${i + 1}`}
               value={a.form ?? "dried"}
               options={FORMS}
-              onChange={(form) => change(i, { form: form as AdditionDoc["form"] })}
+              onChange={(form) => change(i, { form: form as AdditionDocument["form"] })}
             />
             <SelectField
               quiet
               label={`Cut of herb ${i + 1}`}
               value={a.cut ?? "chopped"}
               options={CUTS}
-              onChange={(cut) => change(i, { cut: cut as AdditionDoc["cut"] })}
+              onChange={(cut) => change(i, { cut: cut as AdditionDocument["cut"] })}
             />
             {stages.length > 0 && (
               <SelectField
@@ -473,7 +478,7 @@ function Herbs({
 }
 
 /** What the recipe would make as it stands, in a standard kitchen of this household. */
-function Preview({ recipe }: { recipe: RecipeDoc }) {
+function Preview({ recipe }: { recipe: RecipeDocument }) {
   const box = useWidth(380);
   const ready =
     recipe.name?.trim() && (recipe.additions ?? []).every((a) => a.herb) && recipe.additions?.length;
@@ -540,7 +545,7 @@ function Stale({
   onMine,
   onTheirs,
 }: {
-  theirs: RecipeSheet;
+  theirs: RecipeResponse;
   onMine: () => void;
   onTheirs: () => void;
 }) {
@@ -565,7 +570,7 @@ function Versions({
   onRemoved,
 }: {
   id: string;
-  onTake: (v: { about: string; purposes: string[]; recipe: RecipeDoc }) => void;
+  onTake: (v: { about: string; purposes: string[]; recipe: RecipeDocument }) => void;
   onRemoved: () => void;
 }) {
   const versions = useVersions(id);

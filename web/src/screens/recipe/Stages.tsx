@@ -1,4 +1,4 @@
-import type { RecipeDoc, StageDoc } from "../../api/client";
+import type { RecipeDocument, StageDocument } from "../../api/client";
 import { NumberField, Secondary, SelectField } from "../../parts/Field";
 import { FLAMES, kindOf, STAGES, stageOf, swapped, withoutStage, withStage } from "./doc";
 
@@ -10,14 +10,14 @@ export function Stages({
   wrong,
   onPropose,
 }: {
-  recipe: RecipeDoc;
-  onChange: (r: RecipeDoc) => void;
+  recipe: RecipeDocument;
+  onChange: (r: RecipeDocument) => void;
   reasons: { stage: number; text: string }[];
   wrong: (field: string) => string | undefined;
   onPropose: () => void;
 }) {
   const stages = recipe.stages ?? [];
-  const change = (i: number, part: Partial<StageDoc>) =>
+  const change = (i: number, part: Partial<StageDocument>) =>
     onChange({ ...recipe, stages: stages.map((s, j) => (j === i ? { ...s, ...part } : s)) });
   return (
     <>
@@ -85,7 +85,7 @@ export function Stages({
 }
 
 /** What usually follows. */
-function next(stages: StageDoc[]): string {
+function next(stages: StageDocument[]): string {
   const last = stages.at(-1)?.kind;
   if (!last) return "heat";
   return last === "heat" ? "simmer" : last === "pour" ? "steep" : last === "strain" ? "finish" : "strain";
@@ -97,10 +97,10 @@ function Numbers({
   wrong,
   onChange,
 }: {
-  stage: StageDoc;
+  stage: StageDocument;
   at: number;
   wrong: (field: string) => string | undefined;
-  onChange: (part: Partial<StageDoc>) => void;
+  onChange: (part: Partial<StageDocument>) => void;
 }) {
   const kind = kindOf(stage);
   const field = (name: string) => wrong(`stages[${at}].${name}`);
@@ -146,7 +146,7 @@ function Numbers({
           label={`Flame of stage ${at + 1}`}
           value={stage.flame ?? kind.fire}
           options={FLAMES}
-          onChange={(flame) => onChange({ flame: flame as StageDoc["flame"] })}
+          onChange={(flame) => onChange({ flame: flame as StageDocument["flame"] })}
         />
       )}
       {!["pour", "strain", "refill", "combine", "finish"].includes(stage.kind ?? "") && (

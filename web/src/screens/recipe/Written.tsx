@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { api, type WrittenSheet } from "../../api/client";
+import { api, type WrittenResponse } from "../../api/client";
 import { Primary } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
 
@@ -17,8 +17,8 @@ export function Written({
   written,
   onRead,
 }: {
-  written: WrittenSheet | null;
-  onRead: (w: WrittenSheet) => void;
+  written: WrittenResponse | null;
+  onRead: (w: WrittenResponse) => void;
 }) {
   const [text, setText] = useState("");
   const [failure, setFailure] = useState<unknown>(null);

@@ -1,4 +1,4 @@
-import type { AdditionDoc, RecipeDoc, StageDoc } from "../../api/client";
+import type { AdditionDocument, RecipeDocument, StageDocument } from "../../api/client";
 
 /** What a stage of each kind has to say, in the cook's words. */
 export const STAGES: {
@@ -84,23 +84,23 @@ export const MENSTRUA = [
   { value: "vinegar", label: "vinegar" },
 ];
 
-export const kindOf = (stage: StageDoc) => STAGES.find((s) => s.value === stage.kind) ?? STAGES[0];
+export const kindOf = (stage: StageDocument) => STAGES.find((s) => s.value === stage.kind) ?? STAGES[0];
 
 /** A stage of a kind with its usual numbers. */
-export function stageOf(kind: string): StageDoc {
+export function stageOf(kind: string): StageDocument {
   const k = STAGES.find((s) => s.value === kind);
   const lid = ["simmer", "steep", "macerate", "rest", "heat"].includes(kind);
   return {
-    kind: kind as StageDoc["kind"],
+    kind: kind as StageDocument["kind"],
     minutes: k?.minutes,
     toC: k?.toC ?? undefined,
     toMl: k?.toMl,
-    flame: k?.fire as StageDoc["flame"],
+    flame: k?.fire as StageDocument["flame"],
     lid: lid || undefined,
   };
 }
 
-export const EMPTY: RecipeDoc = {
+export const EMPTY: RecipeDocument = {
   name: "",
   tradition: "folk",
   cups: 2,
@@ -109,12 +109,12 @@ export const EMPTY: RecipeDoc = {
 };
 
 /** Stages in words, for the menu that says where a herb goes in. */
-export function placeWords(stages: StageDoc[]): { value: string; label: string }[] {
+export function placeWords(stages: StageDocument[]): { value: string; label: string }[] {
   return stages.map((s, i) => ({ value: String(i), label: `${i + 1}. ${kindOf(s)?.label ?? s.kind}` }));
 }
 
 /** Takes a stage out; what went in there goes in at the one that follows. */
-export function withoutStage(recipe: RecipeDoc, at: number): RecipeDoc {
+export function withoutStage(recipe: RecipeDocument, at: number): RecipeDocument {
   const stages = (recipe.stages ?? []).filter((_, i) => i !== at);
   return {
     ...recipe,
@@ -124,14 +124,14 @@ export function withoutStage(recipe: RecipeDoc, at: number): RecipeDoc {
 }
 
 /** Puts a stage in front of another; herbs stay with their stages. */
-export function withStage(recipe: RecipeDoc, at: number, stage: StageDoc): RecipeDoc {
+export function withStage(recipe: RecipeDocument, at: number, stage: StageDocument): RecipeDocument {
   const stages = [...(recipe.stages ?? [])];
   stages.splice(at, 0, stage);
   return { ...recipe, stages, additions: moved(recipe, (s) => (s >= at && stages.length > 1 ? s + 1 : s)) };
 }
 
 /** Swaps a stage with the next one; herbs stay with their stages. */
-export function swapped(recipe: RecipeDoc, at: number): RecipeDoc {
+export function swapped(recipe: RecipeDocument, at: number): RecipeDocument {
   const stages = [...(recipe.stages ?? [])];
   const [a, b] = [stages[at], stages[at + 1]];
   if (!a || !b) return recipe;
@@ -140,6 +140,6 @@ export function swapped(recipe: RecipeDoc, at: number): RecipeDoc {
   return { ...recipe, stages, additions: moved(recipe, (s) => (s === at ? at + 1 : s === at + 1 ? at : s)) };
 }
 
-function moved(recipe: RecipeDoc, to: (stage: number) => number): AdditionDoc[] {
+function moved(recipe: RecipeDocument, to: (stage: number) => number): AdditionDocument[] {
   return (recipe.additions ?? []).map((a) => ({ ...a, stage: Math.max(0, to(a.stage ?? 0)) }));
 }

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { CautionLine, PlanSheet, WayLine } from "../../api/client";
+import type { CautionLine, PlanResponse, WayLine } from "../../api/client";
 import { useSources } from "../../api/queries";
 import { Why } from "../../parts/Why";
 
@@ -17,7 +17,7 @@ export function Cautions({
   plan,
   onWay,
 }: {
-  plan: PlanSheet;
+  plan: PlanResponse;
   /** Takes a way out of a stop; missing where the ways out stand elsewhere. */
   onWay?: (way: WayLine) => void;
 }) {

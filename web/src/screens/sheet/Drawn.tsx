@@ -1,5 +1,6 @@
 import { memo } from "react";
-import type { PlanSheet, StageDoc, WayLine } from "../../api/client";
+import type { PlanResponse, StageDocument, WayLine } from "../../api/client";
+import { powerOf, stagesOf } from "../../api/steps";
 import { FireLine } from "../../drawings/FireLine";
 import { Handles } from "../../drawings/Handles";
 import { VesselDrawing } from "../../drawings/Vessel";
@@ -27,24 +28,24 @@ export const Drawn = memo(function Drawn({
   held,
   onDrop,
 }: {
-  plan: PlanSheet;
+  plan: PlanResponse;
   /** The stages as ordered, for the handles; empty when they were proposed by the plan. */
-  stages: StageDoc[];
+  stages: StageDocument[];
   onWay: (way: WayLine) => void;
   strength: Strength;
   onStrength: (s: Strength) => void;
   onTweak: (t: Tweak) => void;
   /** Another plan that is held beside this one. */
-  held: PlanSheet | null;
+  held: PlanResponse | null;
   onDrop: () => void;
 }) {
   const line = useWidth(1232);
   const pot = useWidth(390);
   const w = plan.water;
-  const fire = plan.vessel.kind === "pot" && plan.steps.some((s) => s.powerW > 0 && s.kind !== "heat");
-  const lid = plan.steps.some((s) => s.lid);
+  const fire = plan.vessel.kind === "pot" && plan.steps.some((s) => powerOf(s) > 0 && s.kind !== "heat");
+  const lid = stagesOf(plan.steps).some((s) => s.lid);
   const rim = plan.vessel.heightCm - plan.vessel.startLevelCm;
-  const cold = plan.steps.find((s) => s.stage >= 0)?.kind !== "heat" || plan.vessel.kind === "pot";
+  const cold = stagesOf(plan.steps)[0]?.kind !== "heat" || plan.vessel.kind === "pot";
   const reduce = stages.findIndex((s) => s.kind === "reduce");
   const toMl = stages[reduce]?.toMl;
   const wide = line.width >= THREE_COLUMNS;

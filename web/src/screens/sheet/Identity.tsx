@@ -1,5 +1,5 @@
 import { useQueries } from "@tanstack/react-query";
-import { api, type PlanSheet, type Tin } from "../../api/client";
+import { api, type PlanResponse, type Tin } from "../../api/client";
 import { useShelf } from "../../api/queries";
 
 /** Gathered herbs with a look-alike that kills: what to look for, confirmed by the cook before the sheet can be started. */
@@ -8,7 +8,7 @@ export function Identity({
   sure,
   onSure,
 }: {
-  plan: PlanSheet;
+  plan: PlanResponse;
   sure: string[];
   onSure: (herb: string, is: boolean) => void;
 }) {
@@ -52,6 +52,6 @@ export function Identity({
 }
 
 /** Herbs of a plan that ask for the check: those of which no tin stands on the shelf. */
-export function gathered(plan: PlanSheet, tins: Tin[]): string[] {
+export function gathered(plan: PlanResponse, tins: Tin[]): string[] {
   return plan.identityChecks.filter((h) => !tins.some((t) => t.herb === h));
 }

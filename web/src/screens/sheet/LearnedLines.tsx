@@ -1,8 +1,8 @@
-import { api, type PlanSheet } from "../../api/client";
+import { api, type PlanResponse } from "../../api/client";
 import { queryClient } from "../../api/queries";
 
 /** What the household's own brews taught that moves this plan; each can be switched off or forgotten. */
-export function LearnedLines({ plan }: { plan: PlanSheet }) {
+export function LearnedLines({ plan }: { plan: PlanResponse }) {
   const change = async (ask: Parameters<typeof api.changeLearned>[0]) => {
     await api.changeLearned(ask);
     await queryClient.invalidateQueries({ queryKey: ["plans"] });

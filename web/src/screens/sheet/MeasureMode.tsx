@@ -1,12 +1,12 @@
 import { useState } from "react";
-import type { PlanSheet } from "../../api/client";
+import type { PlanResponse } from "../../api/client";
 import { Primary, Secondary } from "../../parts/Field";
 import { Panel } from "../../parts/Panel";
 import { grams, millilitres } from "../../parts/say";
 import { useScale } from "../live/devices";
 
 /** One herb at a time in large type, ticked off, with its prep; beside it the scale, when there is one. */
-export function MeasureMode({ plan, onClose }: { plan: PlanSheet; onClose: () => void }) {
+export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: () => void }) {
   const [at, setAt] = useState(0);
   const [weighing, setWeighing] = useState(false);
   const scale = useScale(weighing);

@@ -1,4 +1,5 @@
-import type { AdditionLine, PlanSheet } from "../../api/client";
+import type { AdditionLine, PlanResponse } from "../../api/client";
+import { stagesOf } from "../../api/steps";
 import { grams } from "../../parts/say";
 import { Why } from "../../parts/Why";
 
@@ -9,7 +10,7 @@ export function Measures({
   onTick,
   narrow = false,
 }: {
-  plan: PlanSheet;
+  plan: PlanResponse;
   ticked?: Set<number>;
   onTick?: (i: number) => void;
   narrow?: boolean;
@@ -62,7 +63,7 @@ export function Measures({
 }
 
 /** "dried, sliced · into the cold water". */
-function where(a: AdditionLine, plan: PlanSheet): string {
+function where(a: AdditionLine, plan: PlanResponse): string {
   if (a.perCup) return `${plantWords(a)}into the cup${a.inCup ? ` ${a.inCup}` : ""}`;
   return `${plantWords(a)}${placeOf(a, plan)}`;
 }
@@ -76,10 +77,10 @@ function plantWords(a: AdditionLine): string {
   return `${[a.form, cut, prep].filter(Boolean).join(", ")} · `;
 }
 
-function placeOf(a: AdditionLine, plan: PlanSheet): string {
-  const stage = plan.steps.find((s) => s.stage === a.stage);
+function placeOf(a: AdditionLine, plan: PlanResponse): string {
+  const stage = stagesOf(plan.steps).find((s) => s.stage === a.stage);
   if (a.stage === 0) {
-    return plan.steps.some((s) => s.stage === 0 && s.kind === "pour")
+    return stagesOf(plan.steps).some((s) => s.stage === 0 && s.kind === "pour")
       ? "hot water over it"
       : "into the cold water";
   }

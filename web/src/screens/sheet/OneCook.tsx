@@ -1,13 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { api, type PlanAsk } from "../../api/client";
+import { api, type OrderRequest } from "../../api/client";
 import { useDay } from "../../api/queries";
 import { Primary } from "../../parts/Field";
 import { clock, span } from "../../parts/say";
 import { Word } from "../../parts/Word";
 
 /** The order once it has rested: other pots are asked after the sheet is redrawn, not with every step of a control. */
-function useSettled(asked: PlanAsk): PlanAsk {
+function useSettled(asked: OrderRequest): OrderRequest {
   const [settled, setSettled] = useState(asked);
   useEffect(() => {
     const id = setTimeout(() => setSettled(asked), 700);
@@ -17,7 +17,7 @@ function useSettled(asked: PlanAsk): PlanAsk {
 }
 
 /** Beside other pots on the fire: when two hands-on steps would meet, what to start when instead. */
-export function OneCook({ asked, onAt }: { asked: PlanAsk; onAt: (hhmm: string) => void }) {
+export function OneCook({ asked, onAt }: { asked: OrderRequest; onAt: (hhmm: string) => void }) {
   const open = useDay().data?.open.length ?? 0;
   const settled = useSettled(asked);
   const day = useQuery({

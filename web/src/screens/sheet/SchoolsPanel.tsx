@@ -1,4 +1,4 @@
-import { api, type PlanSheet } from "../../api/client";
+import { api, type PlanResponse } from "../../api/client";
 import { queryClient, useSchools } from "../../api/queries";
 import { Panel } from "../../parts/Panel";
 
@@ -20,7 +20,7 @@ export function SchoolsPanel({
   onPick,
   onClose,
 }: {
-  plan: PlanSheet;
+  plan: PlanResponse;
   onPick: (question: string, choice: string | undefined) => void;
   onClose: () => void;
 }) {

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { KitchenSheet, Person, PlanSheet } from "../../api/client";
+import type { KitchenResponse, Person, PlanResponse } from "../../api/client";
 import { present, presentMs } from "../../api/present";
 import { clock } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
@@ -18,9 +18,9 @@ const PURPOSES = [
 
 interface SentenceProps {
   order: Ordered;
-  plan?: PlanSheet;
+  plan?: PlanResponse;
   people: Person[];
-  kitchen: KitchenSheet;
+  kitchen: KitchenResponse;
   own: { cups: number; cupMl: number };
   onChange: (part: Partial<Order>) => void;
 }

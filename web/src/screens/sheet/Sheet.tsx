@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
-import { api, type PlanSheet, type WayLine } from "../../api/client";
+import { api, type PlanResponse, type WayLine } from "../../api/client";
 import { uuid } from "../../api/outbox";
 import { present } from "../../api/present";
 import {
@@ -57,7 +57,7 @@ export default function Sheet() {
   const [failure, setFailure] = useState<unknown>(null);
   const [sure, setSure] = useState<string[]>([]);
   const [open, setOpen] = useState<"schools" | "measure" | null>(null);
-  const [held, setHeld] = useState<PlanSheet | null>(null);
+  const [held, setHeld] = useState<PlanResponse | null>(null);
   const past = useRef<string[]>([]);
   const [undoable, setUndoable] = useState(0);
   const plan = planned.data;

@@ -1,4 +1,4 @@
-import type { PlanSheet } from "../../api/client";
+import type { PlanResponse } from "../../api/client";
 import { presentMs } from "../../api/present";
 import { clock } from "../../parts/say";
 
@@ -10,7 +10,7 @@ export function Start({
   unsure,
   onStart,
 }: {
-  plan: PlanSheet;
+  plan: PlanResponse;
   later: boolean;
   busy: boolean;
   /** Herbs whose identity has not been confirmed. */

@@ -1,8 +1,16 @@
-import type { PlanSheet } from "../../api/client";
+import type { PlanResponse } from "../../api/client";
 import { millilitres, share, span } from "../../parts/say";
 
 /** Two settings side by side: what was held against what is ordered now. */
-export function WhatIf({ held, plan, onDrop }: { held: PlanSheet; plan: PlanSheet; onDrop: () => void }) {
+export function WhatIf({
+  held,
+  plan,
+  onDrop,
+}: {
+  held: PlanResponse;
+  plan: PlanResponse;
+  onDrop: () => void;
+}) {
   const rows: { what: string; was: string; is: string }[] = [
     { what: "strength", was: held.strength.toFixed(2), is: plan.strength.toFixed(2) },
     { what: "aroma", was: share(held.aroma), is: share(plan.aroma) },

@@ -1,4 +1,4 @@
-import type { Person, PlanAsk, RecipeDoc } from "../../api/client";
+import type { OrderRequest, Person, RecipeDocument } from "../../api/client";
 
 export type Strength = "gentle" | "standard" | "strong";
 
@@ -109,7 +109,7 @@ export function tweaked(order: Order, tweak: Tweak): Tweak[] {
 }
 
 /** The recipe as the drawings were moved. */
-export function applied(recipe: RecipeDoc, tweaks: Tweak[]): RecipeDoc {
+export function applied(recipe: RecipeDocument, tweaks: Tweak[]): RecipeDocument {
   const stages = (recipe.stages ?? []).map((s) => ({ ...s }));
   const additions = (recipe.additions ?? []).map((a) => ({ ...a }));
   for (const t of tweaks) {
@@ -158,7 +158,12 @@ export function nextAt(hhmm: string, now: Date): Date {
   return at;
 }
 
-export function ask(recipeId: string, recipe: RecipeDoc | undefined, order: Ordered, now: Date): PlanAsk {
+export function ask(
+  recipeId: string,
+  recipe: RecipeDocument | undefined,
+  order: Ordered,
+  now: Date,
+): OrderRequest {
   return {
     recipeId,
     recipe: recipe && order.tweaks.length > 0 ? applied(recipe, order.tweaks) : undefined,

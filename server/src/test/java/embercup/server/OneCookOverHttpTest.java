@@ -68,7 +68,7 @@ class OneCookOverHttpTest {
         java.util.Arrays.fill(asks, "{\"recipe\":" + CUP + "}");
         Answer a = post("/api/plans/day", "{\"plans\":[" + String.join(",", asks) + "]}");
         assertThat(a.code()).isEqualTo(422);
-        assertThat(a.body().get("violations").get(0).get("wanted").asString()).contains("1 to 12");
+        assertThat(a.body().get("violations").get(0).get("wanted").asString()).contains("between 1 and 12");
         assertThat(post("/api/plans/day", "{\"plans\":[]}").code()).isEqualTo(422);
     }
 

@@ -116,11 +116,34 @@ public sealed interface BrewEvent {
         }
     }
 
+    /** Colours that a liquor is compared with. */
+    enum Colour {
+        PALE,
+        STRAW,
+        HONEY,
+        AMBER,
+        COPPER,
+        RUSSET,
+        BROWN,
+        RUBY,
+        ROSE,
+        VIOLET,
+        BLUE,
+        GREEN
+    }
+
+    /** How clear a liquor is. */
+    enum Clarity {
+        CLEAR,
+        CLOUDY,
+        SEDIMENT
+    }
+
     /**
      * What else was noticed of a cup; empty where nothing was said.
      *
-     * @param colour a swatch of liquor colours, by its name
-     * @param clarity clear, cloudy, or with sediment
+     * @param colour the code of a {@link Colour}
+     * @param clarity the code of a {@link Clarity}
      * @param smell words
      * @param effect what it seemed to do, in the drinker's own words
      * @param meanwhile what else was going on

@@ -100,6 +100,10 @@ public record BrewPlan(
         return predicted.estimate().high();
     }
 
+    public double body() {
+        return predicted.body();
+    }
+
     public double aroma() {
         return predicted.aroma();
     }

@@ -55,6 +55,11 @@ public record Prediction(
         return estimate.strength;
     }
 
+    /** Share of the herbs' body in the cup, 0–1. */
+    public double body() {
+        return brew.share(ExtractClass.BODY);
+    }
+
     /** Share of the herbs' aroma that the cup keeps, 0–1. */
     public double aroma() {
         return brew.share(ExtractClass.AROMA);

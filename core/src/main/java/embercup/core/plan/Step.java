@@ -32,8 +32,20 @@ public sealed interface Step {
         return Fire.NONE;
     }
 
+    /** How it goes on. */
+    Way way();
+
+    /** How a step goes on: under the cook's hands, on the heat, or left to itself. */
+    enum Way {
+        BY_HAND,
+        HEATING,
+        STANDING
+    }
+
     /** Whether it needs the cook's hands. */
-    boolean handsOn();
+    default boolean handsOn() {
+        return way() == Way.BY_HAND;
+    }
 
     /** Whether it runs while a stage waits, beside the steps that follow one another. */
     default boolean aside() {
@@ -70,8 +82,8 @@ public sealed interface Step {
         }
 
         @Override
-        public boolean handsOn() {
-            return true;
+        public Way way() {
+            return Way.BY_HAND;
         }
 
         Prepare at(double startS, boolean besideStages) {
@@ -87,8 +99,8 @@ public sealed interface Step {
         }
 
         @Override
-        public boolean handsOn() {
-            return false;
+        public Way way() {
+            return Way.HEATING;
         }
 
         @Override
@@ -105,10 +117,11 @@ public sealed interface Step {
         }
 
         @Override
-        public boolean handsOn() {
+        public Way way() {
             return switch (kind) {
-                case POUR, STRAIN, REFILL, COMBINE, FINISH -> true;
-                default -> false;
+                case POUR, STRAIN, REFILL, COMBINE, FINISH -> Way.BY_HAND;
+                case HEAT, BOIL, SIMMER, REDUCE -> Way.HEATING;
+                case STEEP, MACERATE, REST, COOL -> Way.STANDING;
             };
         }
 

@@ -12,6 +12,7 @@ import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * The steps of one cook on one time axis. Prep runs while something else waits, if it fits before it is needed; what does not
@@ -53,14 +54,17 @@ public record Timeline(List<Step> steps, double stageStartS) {
         List<Step> busy = new ArrayList<>(stages.stream().filter(Step::handsOn).toList());
         List<Prepare> beside = new ArrayList<>();
         List<Prepare> first = new ArrayList<>();
-        List<PlannedAddition> byNeed = new ArrayList<>(additions);
-        byNeed.sort(Comparator.comparingInt(PlannedAddition::stage));
-        for (PlannedAddition addition : byNeed) {
+        int[] byNeed = IntStream.range(0, additions.size())
+                .boxed()
+                .sorted(Comparator.comparingInt(i -> additions.get(i).stage()))
+                .mapToInt(Integer::intValue)
+                .toArray();
+        for (int index : byNeed) {
+            PlannedAddition addition = additions.get(index);
             if (addition.leftShare() < 1) {
                 continue;
             }
             double work = prepS(addition.form(), addition.cut());
-            int index = additions.indexOf(addition);
             Prepare step = new Prepare("prep." + index, new Span(0, work), index, false);
             double slot = slot(busy, work, neededS(runs.get(addition.stage())) - restS(addition));
             if (slot >= 0) {

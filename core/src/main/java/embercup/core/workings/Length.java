@@ -10,6 +10,10 @@ public final class Length {
     public static final int SHORT_NAME = 60;
     public static final int ABOUT = 600;
     public static final int PURPOSE = 40;
+    /** A code of the wire: a choice, a step, a unit. */
+    public static final int CODE = 40;
+
+    public static final int UNIT = 20;
     public static final int NOTE = 600;
     public static final int REMARK = 400;
     public static final int LINE = 200;

@@ -12,8 +12,8 @@ public enum Limit {
     WATER_ML(10, 60_000, "mL"),
     /** Nobody puts more than this of one herb into a kitchen pot. */
     HERB_G(0, 5000, "g"),
-    ADDITIONS(1, 60, ""),
-    STAGES(1, 40, ""),
+    ADDITIONS(1, 60, "herbs"),
+    STAGES(1, 40, "stages"),
     /** Parts of water to one of a concentrate. */
     DILUTION_PARTS(0, 20, "parts"),
     /** From the weakest spirit in which a tincture keeps (herbal handbooks, mem) to the strongest that distilling gives. */
@@ -62,7 +62,20 @@ public enum Limit {
     EVENT_AGE_S(0, 100 * 24 * 3600, "s"),
     CLOCK_SPEED(1, 120, "times"),
     SCALE_G(0, 5000, "g"),
-    PLANS(1, 12, "");
+    PLANS(1, 12, "plans"),
+    /** Index of a stage. */
+    STAGE(0, 39, ""),
+    /** What any stage may go to; every kind has narrower ends of its own. */
+    STAGE_C(0, 105, "°C"),
+    /** Whatever an instrument can read; every reading has narrower ends of its own. */
+    READING(-20, 60_000, ""),
+    /** From an espresso cup to the largest cylinder that {@link #VESSEL_CM} makes. */
+    BRIM_ML(20, 180_000, "mL"),
+    /** A part of a whole. */
+    SHARE(0, 1, ""),
+    /** Herbs that an order changes or confirms. */
+    CHANGES(0, 60, "herbs"),
+    OWN_WEIGHTS(0, 20, "weights");
 
     private final double low;
     private final double high;

@@ -123,7 +123,7 @@ class BrewStreams implements DisposableBean {
     private void tell(UUID brewId) {
         List<SseEmitter> all = listeners.getOrDefault(brewId, List.of());
         if (!all.isEmpty()) {
-            BrewSheet now = brews.get(brewId);
+            BrewResponse now = brews.get(brewId);
             all.forEach(e -> send(e, now));
         }
     }
@@ -133,7 +133,7 @@ class BrewStreams implements DisposableBean {
         listeners.values().forEach(all -> all.forEach(e -> send(e, null)));
     }
 
-    private static void send(SseEmitter emitter, @Nullable BrewSheet sheet) {
+    private static void send(SseEmitter emitter, @Nullable BrewResponse sheet) {
         try {
             emitter.send(
                     sheet == null

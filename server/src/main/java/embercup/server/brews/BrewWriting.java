@@ -6,8 +6,9 @@ import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.plan.Fire;
 import embercup.core.words.Words;
-import embercup.server.plans.PlanAsk;
-import embercup.server.plans.PlanSheet;
+import embercup.server.notebook.Tasting;
+import embercup.server.plans.OrderRequest;
+import embercup.server.plans.PlanResponse;
 import embercup.server.plans.PlanWriting;
 import embercup.server.platform.Fields;
 import java.time.Instant;
@@ -15,7 +16,7 @@ import java.util.List;
 import java.util.Locale;
 
 /** Writes a folded brew for the wire. */
-final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
+final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
 
     private final Burner burner;
 
@@ -23,31 +24,47 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
         this.burner = burner;
     }
 
-    static BrewSheet write(
+    static BrewResponse write(
             BrewEntity e,
             LiveBrew live,
             Burner burner,
-            PlanAsk ask,
-            PlanSheet plan,
+            OrderRequest ask,
+            PlanResponse plan,
             Instant now,
             long state,
             boolean photo,
             List<BrewEvent> standing) {
         BrewWriting writing = new BrewWriting(burner);
-        return new BrewSheet(
-                e.id,
-                e.recipeId,
-                e.name,
-                e.drinkerName,
-                Fields.code(live.phase()),
-                now,
-                state,
-                live.startedAt().orElse(null),
-                live.readyAt().orElse(null),
+        return new BrewResponse(
+                new BrewResponse.Head(e.id, e.recipeId, e.name, e.drinkerName, Fields.code(live.phase()), e.ancestorId),
+                new BrewResponse.Clock(
+                        now,
+                        state,
+                        live.startedAt().orElse(null),
+                        live.readyAt().orElse(null),
+                        live.lateS(),
+                        live.clock().late(),
+                        e.clockSpeed,
+                        e.clockReal != null),
                 ask,
                 plan,
+                going(
+                        live,
+                        standing.stream().map(event -> event.accept(writing)).toList()),
+                predicted(live),
+                new BrewResponse.Cup(
+                        live.pouredMl(),
+                        live.leftMl(),
+                        photo,
+                        live.note()
+                                .map(n -> new BrewResponse.NoteLine(n.strength(), n.liking(), Tasting.of(n), n.at()))
+                                .orElse(null)));
+    }
+
+    private static BrewResponse.Going going(LiveBrew live, List<BrewResponse.Happened> happened) {
+        return new BrewResponse.Going(
                 live.steps().stream()
-                        .map(s -> new BrewSheet.LiveLine(
+                        .map(s -> new BrewResponse.LiveLine(
                                 s.step().id(),
                                 s.beganAt().orElse(null),
                                 s.doneAt().orElse(null),
@@ -56,44 +73,27 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
                         .toList(),
                 live.now().map(n -> n.step().id()).orElse(null),
                 live.meanwhile().stream().map(s -> s.step().id()).toList(),
-                live.lateS(),
-                live.clock().late(),
-                live.advice().map(Words.english()::say).orElse(""),
-                e.clockSpeed,
-                e.clockReal != null,
-                photo,
-                e.ancestorId,
+                live.now()
+                        .flatMap(n -> live.fire().map(f -> fire(f, n.step().fire())))
+                        .orElse(null),
+                happened);
+    }
+
+    private static BrewResponse.Predicted predicted(LiveBrew live) {
+        return new BrewResponse.Predicted(
                 live.predicted().strength(),
                 live.strengthChange(),
                 live.predicted().aroma(),
                 live.predicted().bite(),
                 live.outlook().told().stream().map(Fields::code).sorted().toList(),
+                live.advice().map(Words.english()::say).orElse(""),
                 PlanWriting.times(live.predicted()),
-                PlanWriting.curve(live.predicted()),
-                standing.stream().map(event -> event.accept(writing)).toList(),
-                live.now()
-                        .flatMap(n -> live.fire().map(f -> fire(f, n.step().fire())))
-                        .orElse(null),
-                live.pouredMl(),
-                live.leftMl(),
-                live.note()
-                        .map(n -> new BrewSheet.NoteLine(
-                                n.strength(),
-                                n.liking(),
-                                n.taste(),
-                                n.change(),
-                                n.look().colour(),
-                                n.look().clarity(),
-                                n.look().smell(),
-                                n.look().effect(),
-                                n.look().meanwhile(),
-                                n.at()))
-                        .orElse(null));
+                PlanWriting.curve(live.predicted()));
     }
 
-    private static BrewSheet.FireLine fire(Fire fire, Fire planned) {
+    private static BrewResponse.FireLine fire(Fire fire, Fire planned) {
         boolean otherwise = fire.lid() != planned.lid() || !fire.flame().equals(planned.flame());
-        return new BrewSheet.FireLine(
+        return new BrewResponse.FireLine(
                 fire.flame().map(Fields::code).orElse("off"),
                 fire.watts(),
                 fire.lid(),
@@ -103,20 +103,20 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
     }
 
     @Override
-    public BrewSheet.Happened started(BrewEvent.Started e) {
-        return BrewSheet.Happened.of(e.id(), e.at(), "started", "Started");
+    public BrewResponse.Happened started(BrewEvent.Started e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "started", "Started");
     }
 
     @Override
-    public BrewSheet.Happened stepDone(BrewEvent.StepDone e) {
-        return new BrewSheet.Happened(e.id(), e.at(), "step-done", e.step(), null, null, null, null);
+    public BrewResponse.Happened stepDone(BrewEvent.StepDone e) {
+        return new BrewResponse.Happened(e.id(), e.at(), "step-done", e.step(), null, null, null, null);
     }
 
     @Override
-    public BrewSheet.Happened turned(BrewEvent.Turned e) {
+    public BrewResponse.Happened turned(BrewEvent.Turned e) {
         String code = Fields.code(e.turn());
         boolean ofLid = e.turn() == Turn.LID_ON || e.turn() == Turn.LID_OFF;
-        return new BrewSheet.Happened(
+        return new BrewResponse.Happened(
                 e.id(),
                 e.at(),
                 "turned",
@@ -142,33 +142,33 @@ final class BrewWriting implements BrewEvent.Visitor<BrewSheet.Happened> {
     }
 
     @Override
-    public BrewSheet.Happened measured(BrewEvent.Measured e) {
+    public BrewResponse.Happened measured(BrewEvent.Measured e) {
         String unit = e.reading().name().toLowerCase(Locale.ROOT).replaceFirst(".*_", "");
-        return BrewSheet.Happened.of(e.id(), e.at(), "measured", e.value() + " " + unit);
+        return BrewResponse.Happened.of(e.id(), e.at(), "measured", e.value() + " " + unit);
     }
 
     @Override
-    public BrewSheet.Happened poured(BrewEvent.Poured e) {
-        return BrewSheet.Happened.of(e.id(), e.at(), "poured", Math.round(e.ml()) + " mL");
+    public BrewResponse.Happened poured(BrewEvent.Poured e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "poured", Math.round(e.ml()) + " mL");
     }
 
     @Override
-    public BrewSheet.Happened noted(BrewEvent.Noted e) {
-        return BrewSheet.Happened.of(e.id(), e.at(), "noted", "Noted");
+    public BrewResponse.Happened noted(BrewEvent.Noted e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "noted", "Noted");
     }
 
     @Override
-    public BrewSheet.Happened undone(BrewEvent.Undone e) {
-        return BrewSheet.Happened.of(e.id(), e.at(), "undone", "Undone");
+    public BrewResponse.Happened undone(BrewEvent.Undone e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "undone", "Undone");
     }
 
     @Override
-    public BrewSheet.Happened finished(BrewEvent.Finished e) {
-        return BrewSheet.Happened.of(e.id(), e.at(), "finished", "Finished");
+    public BrewResponse.Happened finished(BrewEvent.Finished e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "finished", "Finished");
     }
 
     @Override
-    public BrewSheet.Happened abandoned(BrewEvent.Abandoned e) {
-        return BrewSheet.Happened.of(e.id(), e.at(), "abandoned", e.why());
+    public BrewResponse.Happened abandoned(BrewEvent.Abandoned e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "abandoned", e.why());
     }
 }

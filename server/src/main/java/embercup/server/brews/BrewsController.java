@@ -1,6 +1,7 @@
 package embercup.server.brews;
 
 import embercup.server.platform.WorkingsLine;
+import jakarta.validation.Valid;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -30,18 +31,18 @@ class BrewsController {
 
     /** Planned and running brews. */
     @GetMapping
-    List<BrewSheet.BrewLine> brews() {
+    List<BrewResponse.BrewLine> brews() {
         return brews.open();
     }
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    BrewSheet addBrew(@RequestBody BrewAsk ask) {
+    BrewResponse addBrew(@Valid @RequestBody BrewRequest ask) {
         return brews.add(ask);
     }
 
     @GetMapping("/{id}")
-    BrewSheet brew(@PathVariable UUID id) {
+    BrewResponse brew(@PathVariable UUID id) {
         return brews.get(id);
     }
 
@@ -52,7 +53,7 @@ class BrewsController {
     }
 
     @PostMapping("/{id}/events")
-    ResponseEntity<BrewSheet> recordEvent(@PathVariable UUID id, @RequestBody EventRequest event) {
+    ResponseEntity<BrewResponse> recordEvent(@PathVariable UUID id, @Valid @RequestBody EventRequest event) {
         return brews.record(id, event)
                 .map(ResponseEntity::ok)
                 .orElse(ResponseEntity.noContent().build());

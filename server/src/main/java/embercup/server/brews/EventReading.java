@@ -32,9 +32,9 @@ final class EventReading {
 
     private EventReading() {}
 
-    /** When it happened by the server's clock. @throws InvalidInputException for an age that cannot be */
+    /** When it happened by the server's clock. */
     static Instant at(EventRequest doc, Instant now) {
-        double age = Fields.within(doc.ageS() == null ? 0 : doc.ageS(), "ageS", Limit.EVENT_AGE_S);
+        double age = doc.ageS() == null ? 0 : doc.ageS();
         return now.minus(Duration.ofMillis(Math.round(age * 1000)));
     }
 
@@ -50,7 +50,7 @@ final class EventReading {
             return new BrewEvent.Turned(id, at, Fields.oneOf(Turn.class, turned.turn(), "turn"));
         } else if (doc instanceof PouredRequest poured) {
             double ml = Fields.need(poured.value(), "value", Need.POURED);
-            return new BrewEvent.Poured(id, at, Fields.within(ml, "value", Limit.POURED_ML));
+            return new BrewEvent.Poured(id, at, ml);
         } else if (doc instanceof MeasuredRequest measured) {
             return measured(measured, id, at);
         } else if (doc instanceof NotedRequest noted) {
@@ -87,40 +87,23 @@ final class EventReading {
     }
 
     private static BrewEvent noted(NotedRequest doc, UUID id, Instant at) {
-        int strength = number(doc.strength(), 0);
-        int liking = number(doc.liking(), 0);
-        InvalidInputException.Check check = new InvalidInputException.Check();
-        check.range("strength", strength, Limit.FELT);
-        if (liking != 0) {
-            check.range("liking", liking, Limit.LIKING);
-        }
-        check.throwIfAny();
+        EventRequest.Noticed said = doc.noticed();
         return new BrewEvent.Noted(
                 id,
                 at,
-                strength,
-                liking,
-                Fields.textOrEmpty(doc.taste(), "taste", Length.NOTE),
-                Fields.textOrEmpty(doc.change(), "change", Length.NOTE),
+                number(doc.strength()),
+                number(doc.liking()),
+                Fields.textOrEmpty(said.taste(), "taste", Length.NOTE),
+                Fields.textOrEmpty(said.change(), "change", Length.NOTE),
                 new BrewEvent.Look(
-                        among(doc.colour(), NotedRequest.COLOURS, "colour"),
-                        among(doc.clarity(), NotedRequest.CLARITIES, "clarity"),
-                        Fields.textOrEmpty(doc.smell(), "smell", Length.LINE),
-                        Fields.textOrEmpty(doc.effect(), "effect", Length.REMARK),
-                        Fields.textOrEmpty(doc.meanwhile(), "meanwhile", Length.REMARK)));
+                        said.colour() == null ? "" : said.colour(),
+                        said.clarity() == null ? "" : said.clarity(),
+                        Fields.textOrEmpty(said.smell(), "smell", Length.LINE),
+                        Fields.textOrEmpty(said.effect(), "effect", Length.REMARK),
+                        Fields.textOrEmpty(said.meanwhile(), "meanwhile", Length.REMARK)));
     }
 
-    private static String among(@Nullable String word, List<String> known, String field) {
-        if (word == null || word.isEmpty()) {
-            return "";
-        }
-        if (!known.contains(word)) {
-            throw InvalidInputException.of(field, word, new Wanted.OneOf(known));
-        }
-        return word;
-    }
-
-    private static int number(@Nullable Integer value, int otherwise) {
-        return value == null ? otherwise : value;
+    private static int number(@Nullable Integer value) {
+        return value == null ? 0 : value;
     }
 }

@@ -4,9 +4,16 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
-import io.swagger.v3.oas.annotations.media.Schema;
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import embercup.core.brew.Turn;
+import embercup.core.live.BrewEvent;
+import embercup.core.workings.Length;
+import embercup.core.workings.Limit;
+import embercup.server.platform.CodeOf;
+import embercup.server.platform.Within;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
 import java.util.Arrays;
-import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -49,126 +56,86 @@ public sealed interface EventRequest {
     record StartedRequest(
             @Nullable UUID id,
 
-            @Schema(minimum = "0", maximum = "8640000") @Nullable
-            Double ageS) implements EventRequest {}
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS) implements EventRequest {}
 
     /** @param sign what told the cook that a step was done, when not the plan */
     record StepDoneRequest(
             @Nullable UUID id,
 
-            @Schema(minimum = "0", maximum = "8640000") @Nullable
-            Double ageS,
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS,
 
-            @Schema(maxLength = 40) @Nullable String step,
+            @Size(max = Length.CODE) @Nullable String step,
 
-            @Schema(allowableValues = {"plan", "smell", "colour", "taste"}) @Nullable
-            String sign)
+            @CodeOf(BrewEvent.Sign.class) @Nullable String sign)
             implements EventRequest {}
 
     /** @param turn what a hand did to lid, flame or marc */
     record TurnedRequest(
             @Nullable UUID id,
 
-            @Schema(minimum = "0", maximum = "8640000") @Nullable
-            Double ageS,
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS,
 
-            @Schema(
-                    allowableValues = {
-                        "lid-on",
-                        "lid-off",
-                        "flame-off",
-                        "flame-low",
-                        "flame-medium",
-                        "flame-high",
-                        "marc-drained",
-                        "marc-pressed"
-                    })
-            @Nullable
-            String turn)
+            @CodeOf(Turn.class) @Nullable String turn)
             implements EventRequest {}
 
     /** @param value what was read, in the unit of the reading */
     record MeasuredRequest(
             @Nullable UUID id,
 
-            @Schema(minimum = "0", maximum = "8640000") @Nullable
-            Double ageS,
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS,
 
-            @Schema(allowableValues = {"volume-ml", "temperature-c", "weight-g", "level-cm"}) @Nullable
-            String reading,
+            @CodeOf(BrewEvent.Reading.class) @Nullable String reading,
 
-            @Schema(minimum = "-20", maximum = "60000") @Nullable
-            Double value)
+            @Within(Limit.READING) @Nullable Double value)
             implements EventRequest {}
 
     /** @param value poured, mL */
     record PouredRequest(
             @Nullable UUID id,
 
-            @Schema(minimum = "0", maximum = "8640000") @Nullable
-            Double ageS,
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS,
 
-            @Schema(minimum = "1", maximum = "60000") @Nullable
-            Double value)
+            @Within(Limit.POURED_ML) @Nullable Double value)
             implements EventRequest {}
 
     /** How the cup was; what is not said is missing. */
     record NotedRequest(
             @Nullable UUID id,
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS,
+            @Within(Limit.FELT) @Nullable Integer strength,
+            @Within(Limit.LIKING) @Nullable Integer liking,
+            @JsonUnwrapped @Valid Noticed noticed)
+            implements EventRequest {}
 
-            @Schema(minimum = "0", maximum = "8640000") @Nullable
-            Double ageS,
-
-            @Schema(minimum = "-2", maximum = "2") @Nullable Integer strength,
-            @Schema(minimum = "1", maximum = "5") @Nullable Integer liking,
-            @Schema(maxLength = 600) @Nullable String taste,
-            @Schema(maxLength = 600) @Nullable String change,
-
-            @Schema(
-                    allowableValues = {
-                        "pale", "straw", "honey", "amber", "copper", "russet", "brown", "ruby", "rose", "violet",
-                        "blue", "green"
-                    })
-            @Nullable
-            String colour,
-
-            @Schema(allowableValues = {"clear", "cloudy", "sediment"}) @Nullable
-            String clarity,
-
-            @Schema(maxLength = 200) @Nullable String smell,
-            @Schema(maxLength = 400) @Nullable String effect,
-            @Schema(maxLength = 400) @Nullable String meanwhile)
-            implements EventRequest {
-
-        /** The colours a liquor is compared with. */
-        static final List<String> COLOURS = List.of(
-                "pale", "straw", "honey", "amber", "copper", "russet", "brown", "ruby", "rose", "violet", "blue",
-                "green");
-
-        static final List<String> CLARITIES = List.of("clear", "cloudy", "sediment");
-    }
+    /** What was noticed of a cup. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record Noticed(
+            @Size(max = Length.NOTE) @Nullable String taste,
+            @Size(max = Length.NOTE) @Nullable String change,
+            @CodeOf(BrewEvent.Colour.class) @Nullable String colour,
+            @CodeOf(BrewEvent.Clarity.class) @Nullable String clarity,
+            @Size(max = Length.LINE) @Nullable String smell,
+            @Size(max = Length.REMARK) @Nullable String effect,
+            @Size(max = Length.REMARK) @Nullable String meanwhile) {}
 
     /** @param event the event that did not happen after all */
     record UndoneRequest(
             @Nullable UUID id,
 
-            @Schema(minimum = "0", maximum = "8640000") @Nullable
-            Double ageS,
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS,
 
             @Nullable UUID event) implements EventRequest {}
 
     record FinishedRequest(
             @Nullable UUID id,
 
-            @Schema(minimum = "0", maximum = "8640000") @Nullable
-            Double ageS) implements EventRequest {}
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS) implements EventRequest {}
 
     record AbandonedRequest(
             @Nullable UUID id,
 
-            @Schema(minimum = "0", maximum = "8640000") @Nullable
-            Double ageS,
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS,
 
-            @Schema(maxLength = 200) @Nullable String why)
+            @Size(max = Length.LINE) @Nullable String why)
             implements EventRequest {}
 }

@@ -1,7 +1,7 @@
 package embercup.server.brews;
 
 import embercup.core.plan.BrewPlan;
-import embercup.server.plans.PlanAsk;
+import embercup.server.plans.OrderRequest;
 import embercup.server.plans.Plans;
 import java.util.List;
 import java.util.UUID;
@@ -46,7 +46,7 @@ class PlansForOldBrews implements ApplicationRunner {
     private void give(UUID brew) {
         try {
             String request = database.queryForObject("select request from brew where id = ?", String.class, brew);
-            BrewPlan plan = plans.again(json.readValue(request, PlanAsk.class));
+            BrewPlan plan = plans.again(json.readValue(request, OrderRequest.class));
             database.update("update brew set kept = ? where id = ? and kept is null", kept.write(plan), brew);
         } catch (RuntimeException e) {
             LOG.warn("Brew {} keeps no plan, and its request makes none any more: {}", brew, e.getMessage());

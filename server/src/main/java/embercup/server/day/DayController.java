@@ -2,7 +2,7 @@ package embercup.server.day;
 
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Wanted;
-import embercup.server.brews.BrewSheet;
+import embercup.server.brews.BrewResponse;
 import embercup.server.brews.Brews;
 import java.time.Clock;
 import java.time.Duration;
@@ -30,16 +30,16 @@ class DayController {
 
     /** @param open planned and running brews
      * @param brewed brews of the asked hours that are done */
-    record DaySheet(Instant serverNow, List<BrewSheet.BrewLine> open, List<BrewSheet.BrewLine> brewed) {}
+    record DayResponse(Instant serverNow, List<BrewResponse.BrewLine> open, List<BrewResponse.BrewLine> brewed) {}
 
     @GetMapping
-    DaySheet day(@RequestParam Instant from, @RequestParam Instant to) {
+    DayResponse day(@RequestParam Instant from, @RequestParam Instant to) {
         if (!from.isBefore(to) || Duration.between(from, to).compareTo(LONGEST) > 0) {
             throw InvalidInputException.of("to", to, new Wanted.LaterWithin((int) LONGEST.toHours()));
         }
-        List<BrewSheet.BrewLine> brewed = brews.between(from, to).stream()
+        List<BrewResponse.BrewLine> brewed = brews.between(from, to).stream()
                 .filter(b -> b.phase().equals("finished"))
                 .toList();
-        return new DaySheet(clock.instant(), brews.open(), brewed);
+        return new DayResponse(clock.instant(), brews.open(), brewed);
     }
 }

@@ -1,21 +1,22 @@
 package embercup.server.demo;
 
-import embercup.server.brews.BrewAsk;
-import embercup.server.brews.BrewSheet;
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import embercup.server.brews.BrewRequest;
+import embercup.server.brews.BrewResponse;
 import embercup.server.brews.Brews;
 import embercup.server.brews.EventRequest;
-import embercup.server.kitchen.KitchenSheet.BurnerDraft;
-import embercup.server.kitchen.KitchenSheet.VesselDraft;
+import embercup.server.kitchen.KitchenResponse.BurnerRequest;
+import embercup.server.kitchen.KitchenResponse.VesselRequest;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.people.Person;
-import embercup.server.plans.PlanSheet.StepLine;
+import embercup.server.plans.StepLine;
 import embercup.server.platform.Ids;
-import embercup.server.recipes.RecipeDoc;
-import embercup.server.recipes.RecipeSheet.RecipeDraft;
+import embercup.server.recipes.RecipeDocument;
+import embercup.server.recipes.RecipeResponse.RecipeRequest;
 import embercup.server.recipes.Recipes;
 import embercup.server.shelf.Shelf;
-import embercup.server.shelf.Tin.TinDraft;
+import embercup.server.shelf.Tin.TinRequest;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -76,15 +77,15 @@ class DemoHousehold implements ApplicationRunner {
     }
 
     record Household(
-            List<Person.PersonDraft> people,
-            List<BurnerDraft> burners,
-            List<VesselDraft> vessels,
+            List<Person.PersonRequest> people,
+            List<BurnerRequest> burners,
+            List<VesselRequest> vessels,
             List<Stocked> shelf,
             List<Kept> recipes,
             List<Past> history,
             Running running) {}
 
-    record Kept(String key, String about, List<String> purposes, RecipeDoc recipe) {}
+    record Kept(String key, String about, List<String> purposes, RecipeDocument recipe) {}
 
     /** @param pace how much longer each waiting step took than planned */
     record Past(
@@ -94,6 +95,10 @@ class DemoHousehold implements ApplicationRunner {
             double hour,
             double pace,
             String strength,
+            @JsonUnwrapped Told note) {}
+
+    /** What she said of it. */
+    record Told(
             int felt,
             int liking,
             String taste,
@@ -126,7 +131,7 @@ class DemoHousehold implements ApplicationRunner {
         household.people.forEach(p -> who.put(p.name(), people.add(p).id()));
         household.burners.forEach(kitchens::addBurner);
         household.vessels.forEach(kitchens::addVessel);
-        household.shelf.forEach(t -> shelf.put(new TinDraft(
+        household.shelf.forEach(t -> shelf.put(new TinRequest(
                 null,
                 t.herb,
                 t.form,
@@ -136,12 +141,12 @@ class DemoHousehold implements ApplicationRunner {
         Map<String, UUID> pots = new HashMap<>();
         household.recipes.forEach(r -> pots.put(
                 r.key,
-                recipes.add(new RecipeDraft(null, r.about, r.purposes, r.recipe))
+                recipes.add(new RecipeRequest(null, r.about, r.purposes, r.recipe))
                         .id()));
         household.history.forEach(p -> past(p, pots.get(p.recipe), who.get(p.drinker)));
         Running r = household.running;
         Instant began = clock.instant().minus(Duration.ofMinutes(Math.round(r.startedHoursAgo * 60)));
-        BrewSheet running = brew(pots.get(r.recipe), who.get(r.drinker), "standard", began);
+        BrewResponse running = brew(pots.get(r.recipe), who.get(r.drinker), "standard", began);
         happen(running, 1, "steep");
     }
 
@@ -151,40 +156,46 @@ class DemoHousehold implements ApplicationRunner {
                 .atStartOfDay(ZoneId.systemDefault())
                 .toInstant()
                 .plusSeconds(Math.round(p.hour * 3600));
-        BrewSheet brew = brew(recipe, drinker, p.strength, began);
+        BrewResponse brew = brew(recipe, drinker, p.strength, began);
         Instant ended = happen(brew, p.pace, "");
-        tell(brew.id(), new EventRequest.FinishedRequest(id(), age(ended)));
+        tell(brew.head().id(), new EventRequest.FinishedRequest(id(), age(ended)));
         Instant noted = ended.plus(Duration.ofMinutes(20));
         tell(
-                brew.id(),
+                brew.head().id(),
                 new EventRequest.NotedRequest(
-                        id(), age(noted), p.felt, p.liking, p.taste, p.change, p.colour, p.clarity, null, null, null));
+                        id(),
+                        age(noted),
+                        p.note.felt,
+                        p.note.liking,
+                        new EventRequest.Noticed(
+                                p.note.taste, p.note.change, p.note.colour, p.note.clarity, null, null, null)));
     }
 
-    private BrewSheet brew(@Nullable UUID recipe, @Nullable UUID drinker, String strength, Instant began) {
-        BrewSheet brew = brews.add(BrewAsk.ofRecipe(id(), recipe, strength, drinker, began));
-        return tell(brew.id(), new EventRequest.StartedRequest(id(), age(began)));
+    private BrewResponse brew(@Nullable UUID recipe, @Nullable UUID drinker, String strength, Instant began) {
+        BrewResponse brew = brews.add(BrewRequest.ofRecipe(id(), recipe, strength, drinker, began));
+        return tell(brew.head().id(), new EventRequest.StartedRequest(id(), age(began)));
     }
 
     /** Confirms the steps one after the other until one of a kind is running; answers when the last was done. */
-    private Instant happen(BrewSheet brew, double pace, String untilKind) {
-        Instant began = Objects.requireNonNull(brew.startedAt());
+    private Instant happen(BrewResponse brew, double pace, String untilKind) {
+        Instant began = Objects.requireNonNull(brew.clock().startedAt());
         Instant clockOfBrew = began;
-        for (StepLine step : brew.plan().steps()) {
+        for (StepLine step : brew.plan().brewing().steps()) {
             if (step.kind().equals(untilKind)) {
                 break;
             }
-            double took = step.durationS() * (step.handsOn() ? 1 : pace);
-            if (!step.aside()) {
+            StepLine.Span span = step.span();
+            double took = span.durationS() * (span.handsOn() ? 1 : pace);
+            if (!span.aside()) {
                 clockOfBrew = clockOfBrew.plusMillis(Math.round(took * 1000));
             }
-            Instant done = step.aside() ? began.plusMillis(Math.round((step.startS() + took) * 1000)) : clockOfBrew;
-            tell(brew.id(), new EventRequest.StepDoneRequest(id(), age(done), step.key(), null));
+            Instant done = span.aside() ? began.plusMillis(Math.round((span.startS() + took) * 1000)) : clockOfBrew;
+            tell(brew.head().id(), new EventRequest.StepDoneRequest(id(), age(done), step.key(), null));
         }
         return clockOfBrew;
     }
 
-    private BrewSheet tell(UUID brew, EventRequest event) {
+    private BrewResponse tell(UUID brew, EventRequest event) {
         return brews.record(brew, event).orElseThrow();
     }
 

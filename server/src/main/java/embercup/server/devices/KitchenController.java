@@ -1,10 +1,12 @@
 package embercup.server.devices;
 
+import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted.Need;
-import embercup.server.brews.BrewSheet;
+import embercup.server.brews.BrewResponse;
 import embercup.server.brews.Brews;
 import embercup.server.platform.Fields;
-import io.swagger.v3.oas.annotations.media.Schema;
+import embercup.server.platform.Within;
+import jakarta.validation.Valid;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -31,13 +33,11 @@ class KitchenController {
         this.ticker = ticker;
     }
 
-    record SpeedAsk(
-            @Schema(minimum = "1", maximum = "120") @Nullable
-            Double speed) {}
+    record SpeedRequest(@Within(Limit.CLOCK_SPEED) @Nullable Double speed) {}
 
     /** Puts the brew into a simulated kitchen whose clock runs {@code speed} times as fast. */
     @PostMapping
-    BrewSheet simulate(@PathVariable UUID brewId, @RequestBody SpeedAsk ask) {
+    BrewResponse simulate(@PathVariable UUID brewId, @Valid @RequestBody SpeedRequest ask) {
         return brews.simulate(brewId, Fields.need(ask.speed(), "speed", Need.SPEED));
     }
 

@@ -1,12 +1,11 @@
 package embercup.server.devices;
 
-import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Limit;
-import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
+import embercup.server.platform.CodeOf;
 import embercup.server.platform.Fields;
-import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.List;
+import embercup.server.platform.Within;
+import jakarta.validation.Valid;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,29 +28,30 @@ class ScaleController {
         this.ticker = ticker;
     }
 
-    /** {@code tare} makes the load the new zero; {@code put} and {@code take} are the hands, in grams. */
-    record ScaleAsk(
-            @Schema(allowableValues = {"tare", "put", "take"}) @Nullable
-            String command,
+    enum Command {
+        TARE,
+        PUT,
+        TAKE
+    }
 
-            @Schema(minimum = "0", maximum = "5000") @Nullable
-            Double grams) {}
+    /** {@code tare} makes the load the new zero; {@code put} and {@code take} are the hands, in grams. */
+    record ScaleRequest(
+            @CodeOf(Command.class) @Nullable String command,
+
+            @Within(Limit.SCALE_G) @Nullable Double grams) {}
 
     @PostMapping
-    Scale.Weight command(@RequestBody ScaleAsk ask) {
-        switch (Fields.text(ask.command(), "command", 10)) {
-            case "tare" -> scale.tare();
-            case "put" -> scale.put(grams(ask));
-            case "take" -> scale.put(-grams(ask));
-            default ->
-                throw InvalidInputException.of(
-                        "command", String.valueOf(ask.command()), new Wanted.OneOf(List.of("tare", "put", "take")));
+    Scale.Weight command(@Valid @RequestBody ScaleRequest ask) {
+        switch (Fields.oneOf(Command.class, ask.command(), "command")) {
+            case TARE -> scale.tare();
+            case PUT -> scale.put(grams(ask));
+            case TAKE -> scale.put(-grams(ask));
         }
         return scale.read();
     }
 
-    private static double grams(ScaleAsk ask) {
-        return Fields.within(Fields.need(ask.grams(), "grams", Need.GRAMS), "grams", Limit.SCALE_G);
+    private static double grams(ScaleRequest ask) {
+        return Fields.need(ask.grams(), "grams", Need.GRAMS);
     }
 
     /** Four readings a second, as {@code weight} events. */

@@ -11,7 +11,7 @@ import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
-import embercup.server.herbs.OwnHerbDoc.WeightDoc;
+import embercup.server.herbs.OwnHerbDocument.WeightDocument;
 import embercup.server.platform.Fields;
 import embercup.server.platform.RefusedException;
 import java.time.Clock;
@@ -64,7 +64,7 @@ public class Herbary {
     @Transactional(readOnly = true)
     public Materia materia() {
         List<Herb> own = repository.findAll().stream()
-                .map(e -> herb(e.slug, json.readValue(e.document, OwnHerbDoc.class)))
+                .map(e -> herb(e.slug, json.readValue(e.document, OwnHerbDocument.class)))
                 .toList();
         return own.isEmpty() ? shipped : shipped.with(own);
     }
@@ -83,7 +83,7 @@ public class Herbary {
 
     /** What the cook says of a herb, with its version; empty when she says nothing. */
     @Transactional(readOnly = true)
-    Optional<OwnHerbDoc> own(String slug) {
+    Optional<OwnHerbDocument> own(String slug) {
         return repository.findById(slug).map(this::doc);
     }
 
@@ -94,7 +94,7 @@ public class Herbary {
      * @throws RefusedException 409 with what is kept when the version is not the newest
      */
     @Transactional
-    Herb keep(String slug, OwnHerbDoc doc) {
+    Herb keep(String slug, OwnHerbDocument doc) {
         if (!slug.matches("[a-z0-9]+(?:-[a-z0-9]+)*") || slug.length() > Length.OWN_SLUG) {
             throw InvalidInputException.of("slug", slug, new Wanted.SlugForm(Length.OWN_SLUG));
         }
@@ -109,7 +109,7 @@ public class Herbary {
         Herb herb = herb(slug, doc);
         e.retiredAt = null;
         e.document = json.writeValueAsString(
-                new OwnHerbDoc(null, doc.common(), doc.latin(), doc.part(), doc.use(), doc.weights()));
+                new OwnHerbDocument(null, doc.common(), doc.latin(), doc.part(), doc.use(), doc.weights()));
         repository.saveAndFlush(e);
         return herb;
     }
@@ -142,12 +142,12 @@ public class Herbary {
         }
     }
 
-    private OwnHerbDoc doc(OwnHerbEntity e) {
-        OwnHerbDoc d = json.readValue(e.document, OwnHerbDoc.class);
-        return new OwnHerbDoc(e.version, d.common(), d.latin(), d.part(), d.use(), d.weights());
+    private OwnHerbDocument doc(OwnHerbEntity e) {
+        OwnHerbDocument d = json.readValue(e.document, OwnHerbDocument.class);
+        return new OwnHerbDocument(e.version, d.common(), d.latin(), d.part(), d.use(), d.weights());
     }
 
-    private Herb herb(String slug, OwnHerbDoc doc) {
+    private Herb herb(String slug, OwnHerbDocument doc) {
         List<Herb.Bulk> weights = weights(doc);
         return shipped.find(slug)
                 .map(h -> h.withOwnWeights(weights))
@@ -160,12 +160,12 @@ public class Herbary {
                         weights));
     }
 
-    private static List<Herb.Bulk> weights(OwnHerbDoc doc) {
-        List<WeightDoc> docs = doc.weights() == null ? List.of() : doc.weights();
+    private static List<Herb.Bulk> weights(OwnHerbDocument doc) {
+        List<WeightDocument> docs = doc.weights() == null ? List.of() : doc.weights();
         List<Herb.Bulk> all = new ArrayList<>();
         InvalidInputException.Check check = new InvalidInputException.Check();
         for (int i = 0; i < docs.size(); i++) {
-            WeightDoc w = docs.get(i);
+            WeightDocument w = docs.get(i);
             String at = "weights[" + i + "]";
             Form form = Fields.oneOf(Form.class, w.form(), at + ".form", Form.DRIED);
             Cut cut = Fields.oneOf(Cut.class, w.cut(), at + ".cut");

@@ -4,6 +4,7 @@ import embercup.core.materia.Source;
 import embercup.core.workings.Length;
 import embercup.server.platform.Fields;
 import embercup.server.platform.RefusedException;
+import jakarta.validation.Valid;
 import java.util.Collection;
 import java.util.List;
 import org.springframework.http.HttpStatus;
@@ -30,17 +31,17 @@ class HerbsController {
 
     /** All herbs, or those a text finds by any of their names, typing errors forgiven, the best first. */
     @GetMapping("/herbs")
-    List<HerbSheet.HerbLine> herbs(@RequestParam(defaultValue = "") String q) {
+    List<HerbResponse.HerbLine> herbs(@RequestParam(defaultValue = "") String q) {
         return herbary.search(Fields.textOrEmpty(q, "q", Length.SLUG)).stream()
-                .map(HerbSheet::line)
+                .map(HerbResponse::line)
                 .toList();
     }
 
     @GetMapping("/herbs/{slug}")
-    HerbSheet herb(@PathVariable String slug) {
+    HerbResponse herb(@PathVariable String slug) {
         return herbary.materia()
                 .find(slug)
-                .map(h -> HerbSheet.of(herbary.materia(), h))
+                .map(h -> HerbResponse.of(herbary.materia(), h))
                 .orElseThrow(() -> RefusedException.notFound("herb", slug));
     }
 
@@ -52,7 +53,7 @@ class HerbsController {
 
     /** What the cook says of a herb herself; 204 when she says nothing. */
     @GetMapping("/herbs/{slug}/own")
-    ResponseEntity<OwnHerbDoc> ownHerb(@PathVariable String slug) {
+    ResponseEntity<OwnHerbDocument> ownHerb(@PathVariable String slug) {
         return herbary.own(slug)
                 .map(ResponseEntity::ok)
                 .orElse(ResponseEntity.noContent().build());
@@ -60,8 +61,8 @@ class HerbsController {
 
     /** Keeps the cook's own weights of a herb, or a herb of her own. */
     @PutMapping("/herbs/{slug}/own")
-    HerbSheet keepOwnHerb(@PathVariable String slug, @RequestBody OwnHerbDoc doc) {
-        return HerbSheet.of(herbary.materia(), herbary.keep(slug, doc));
+    HerbResponse keepOwnHerb(@PathVariable String slug, @Valid @RequestBody OwnHerbDocument doc) {
+        return HerbResponse.of(herbary.materia(), herbary.keep(slug, doc));
     }
 
     /** Forgets what the cook says of a herb; one that is still named somewhere is only put away, with {@code retire}. */

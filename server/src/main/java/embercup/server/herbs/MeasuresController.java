@@ -13,14 +13,18 @@ import embercup.core.measure.Unit;
 import embercup.core.measure.Unit.Dimension;
 import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Term;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
 import embercup.core.workings.Workings;
+import embercup.server.platform.CodeOf;
 import embercup.server.platform.Fields;
+import embercup.server.platform.Within;
 import embercup.server.platform.WorkingsLine;
-import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -41,25 +45,20 @@ class MeasuresController {
 
     /** {@code herb} may be missing when volume becomes volume or mass becomes mass. */
     record ConvertRequest(
-            @Schema(maxLength = 80) @Nullable String herb,
+            @Size(max = Length.SLUG) @Nullable String herb,
 
-            @Schema(allowableValues = {"fresh", "dried"}) @Nullable
-            String form,
+            @CodeOf(Form.class) @Nullable String form,
 
-            @Schema(allowableValues = {"whole", "chopped", "sliced", "grated", "crushed", "bruised", "ground", "paste"})
-            @Nullable
-            String cut,
+            @CodeOf(Cut.class) @Nullable String cut,
 
-            @Schema(minimum = "0", exclusiveMinimum = true, maximum = "1000000") @Nullable
-            Double amount,
+            @Within(Limit.AMOUNT) @Nullable Double amount,
 
-            @Schema(maxLength = 20) @Nullable String unit,
-            @Schema(maxLength = 20) @Nullable String to,
+            @Size(max = Length.UNIT) @Nullable String unit,
+            @Size(max = Length.UNIT) @Nullable String to,
 
-            @Schema(allowableValues = {"us", "metric", "au", "imperial"}) @Nullable
-            String measures,
+            @CodeOf(KitchenSystem.class) @Nullable String measures,
 
-            @Schema(minimum = "1", maximum = "60") @Nullable Double liangG) {}
+            @Within(Limit.LIANG_G) @Nullable Double liangG) {}
 
     record ConvertAnswer(
             double amount,
@@ -70,7 +69,7 @@ class MeasuresController {
             WorkingsLine workings) {}
 
     @PostMapping("/convert")
-    ConvertAnswer convert(@RequestBody ConvertRequest request) {
+    ConvertAnswer convert(@Valid @RequestBody ConvertRequest request) {
         Unit from = Fields.unit(request.unit(), "unit");
         Unit to = Fields.unit(request.to(), "to");
         double amount = Fields.need(request.amount(), "amount", Need.AMOUNT);

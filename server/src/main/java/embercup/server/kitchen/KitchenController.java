@@ -1,10 +1,11 @@
 package embercup.server.kitchen;
 
-import embercup.server.kitchen.KitchenSheet.BurnerDraft;
-import embercup.server.kitchen.KitchenSheet.BurnerSheet;
-import embercup.server.kitchen.KitchenSheet.PlaceDraft;
-import embercup.server.kitchen.KitchenSheet.VesselDraft;
-import embercup.server.kitchen.KitchenSheet.VesselSheet;
+import embercup.server.kitchen.KitchenResponse.BurnerRequest;
+import embercup.server.kitchen.KitchenResponse.BurnerResponse;
+import embercup.server.kitchen.KitchenResponse.PlaceRequest;
+import embercup.server.kitchen.KitchenResponse.VesselRequest;
+import embercup.server.kitchen.KitchenResponse.VesselResponse;
+import jakarta.validation.Valid;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -29,29 +30,29 @@ class KitchenController {
     }
 
     @GetMapping
-    KitchenSheet kitchen() {
+    KitchenResponse kitchen() {
         return kitchens.sheet();
     }
 
     @PutMapping
-    KitchenSheet changeKitchen(@RequestBody PlaceDraft draft) {
+    KitchenResponse changeKitchen(@Valid @RequestBody PlaceRequest draft) {
         return kitchens.change(draft);
     }
 
     /** Answers a question on which schools differ for the whole household; without a choice each tradition answers again. */
     @PutMapping("/schools/{question}")
-    Map<String, String> holdTo(@PathVariable String question, @RequestBody KitchenSheet.SchoolDraft draft) {
+    Map<String, String> holdTo(@PathVariable String question, @Valid @RequestBody KitchenResponse.SchoolRequest draft) {
         return kitchens.holdTo(question, draft.choice());
     }
 
     @PostMapping("/vessels")
     @ResponseStatus(HttpStatus.CREATED)
-    VesselSheet addVessel(@RequestBody VesselDraft draft) {
+    VesselResponse addVessel(@Valid @RequestBody VesselRequest draft) {
         return kitchens.addVessel(draft);
     }
 
     @PutMapping("/vessels/{id}")
-    VesselSheet changeVessel(@PathVariable UUID id, @RequestBody VesselDraft draft) {
+    VesselResponse changeVessel(@PathVariable UUID id, @Valid @RequestBody VesselRequest draft) {
         return kitchens.changeVessel(id, draft);
     }
 
@@ -63,18 +64,19 @@ class KitchenController {
 
     @PostMapping("/burners")
     @ResponseStatus(HttpStatus.CREATED)
-    BurnerSheet addBurner(@RequestBody BurnerDraft draft) {
+    BurnerResponse addBurner(@Valid @RequestBody BurnerRequest draft) {
         return kitchens.addBurner(draft);
     }
 
     @PutMapping("/burners/{id}")
-    BurnerSheet changeBurner(@PathVariable UUID id, @RequestBody BurnerDraft draft) {
+    BurnerResponse changeBurner(@PathVariable UUID id, @Valid @RequestBody BurnerRequest draft) {
         return kitchens.changeBurner(id, draft);
     }
 
     /** What two measurements say of a burner. Keeps nothing. */
     @PostMapping("/burners/{id}/calibrate")
-    KitchenSheet.CalibrationSheet calibrate(@PathVariable UUID id, @RequestBody KitchenSheet.CalibrationDraft draft) {
+    KitchenResponse.CalibrationResponse calibrate(
+            @PathVariable UUID id, @Valid @RequestBody KitchenResponse.CalibrationRequest draft) {
         return kitchens.calibrate(id, draft);
     }
 

@@ -14,13 +14,13 @@ import embercup.core.workings.Wanted.Need;
 import embercup.server.kitchen.KitchenEntities.BurnerEntity;
 import embercup.server.kitchen.KitchenEntities.KitchenEntity;
 import embercup.server.kitchen.KitchenEntities.VesselEntity;
-import embercup.server.kitchen.KitchenSheet.BurnerDraft;
-import embercup.server.kitchen.KitchenSheet.BurnerSheet;
-import embercup.server.kitchen.KitchenSheet.CalibrationDraft;
-import embercup.server.kitchen.KitchenSheet.CalibrationSheet;
-import embercup.server.kitchen.KitchenSheet.PlaceDraft;
-import embercup.server.kitchen.KitchenSheet.VesselDraft;
-import embercup.server.kitchen.KitchenSheet.VesselSheet;
+import embercup.server.kitchen.KitchenResponse.BurnerRequest;
+import embercup.server.kitchen.KitchenResponse.BurnerResponse;
+import embercup.server.kitchen.KitchenResponse.CalibrationRequest;
+import embercup.server.kitchen.KitchenResponse.CalibrationResponse;
+import embercup.server.kitchen.KitchenResponse.PlaceRequest;
+import embercup.server.kitchen.KitchenResponse.VesselRequest;
+import embercup.server.kitchen.KitchenResponse.VesselResponse;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
@@ -62,10 +62,10 @@ public class Kitchens {
     }
 
     @Transactional(readOnly = true)
-    public KitchenSheet sheet() {
+    public KitchenResponse sheet() {
         KitchenEntity k = place();
         Kitchen core = kitchen(k, Optional.empty(), Burner.SMALL);
-        return new KitchenSheet(
+        return new KitchenResponse(
                 version(k.version),
                 k.altitudeM,
                 k.roomC,
@@ -110,20 +110,19 @@ public class Kitchens {
     /** This place with a vessel and a burner of the household, or its smallest burner, else the standard one. */
     public Own own(@Nullable UUID vesselId, @Nullable UUID burnerId) {
         OwnKitchen.Row row = ownKitchen.read(burnerId);
-        String name = row.burnerName();
-        if (burnerId != null && name == null) {
+        OwnKitchen.OwnBurner own = row.burner();
+        if (burnerId != null && own == null) {
             throw RefusedException.notFound("burner", burnerId);
         }
         Optional<Vessel> vessel = vesselId == null ? Optional.empty() : Optional.of(vessel(vesselEntity(vesselId)));
-        Burner burner = name == null
-                ? Burner.SMALL
-                : new Burner(name, or(row.lowW(), 0), or(row.mediumW(), 0), or(row.highW(), 0));
+        Burner burner = own == null ? Burner.SMALL : new Burner(own.name(), own.lowW(), own.mediumW(), own.highW());
+        OwnKitchen.Place here = row.place();
         return new Own(
-                new Kitchen(row.altitudeM(), row.roomC(), row.tapC(), vessel, burner, row.kettleW()),
-                row.burnerId(),
-                new MeasureCustom(Fields.oneOf(KitchenSystem.class, row.measures(), "measures"), row.liangG()),
+                new Kitchen(here.altitudeM(), here.roomC(), here.tapC(), vessel, burner, here.kettleW()),
+                own == null ? null : own.id(),
+                new MeasureCustom(Fields.oneOf(KitchenSystem.class, here.measures(), "measures"), here.liangG()),
                 row.ownHerbs(),
-                schools(row.schools()));
+                schools(here.schools()));
     }
 
     private static Map<String, String> schools(String kept) {
@@ -164,7 +163,7 @@ public class Kitchens {
     }
 
     @Transactional
-    public KitchenSheet change(PlaceDraft draft) {
+    public KitchenResponse change(PlaceRequest draft) {
         KitchenEntity k = place();
         RefusedException.unlessNewest(draft.version(), k.version, "kitchen", this::sheet);
         k.altitudeM = or(draft.altitudeM(), k.altitudeM);
@@ -186,7 +185,7 @@ public class Kitchens {
     }
 
     @Transactional
-    public VesselSheet addVessel(VesselDraft draft) {
+    public VesselResponse addVessel(VesselRequest draft) {
         VesselEntity e = new VesselEntity();
         e.id = Ids.next(clock.millis());
         write(e, draft);
@@ -194,7 +193,7 @@ public class Kitchens {
     }
 
     @Transactional
-    public VesselSheet changeVessel(UUID id, VesselDraft draft) {
+    public VesselResponse changeVessel(UUID id, VesselRequest draft) {
         VesselEntity e = vesselEntity(id);
         RefusedException.unlessNewest(draft.version(), e.version, "vessel", () -> sheet(e));
         write(e, draft);
@@ -207,7 +206,7 @@ public class Kitchens {
     }
 
     @Transactional
-    public BurnerSheet addBurner(BurnerDraft draft) {
+    public BurnerResponse addBurner(BurnerRequest draft) {
         BurnerEntity e = new BurnerEntity();
         e.id = Ids.next(clock.millis());
         write(e, draft);
@@ -215,7 +214,7 @@ public class Kitchens {
     }
 
     @Transactional
-    public BurnerSheet changeBurner(UUID id, BurnerDraft draft) {
+    public BurnerResponse changeBurner(UUID id, BurnerRequest draft) {
         BurnerEntity e = burnerEntity(id);
         RefusedException.unlessNewest(draft.version(), e.version, "burner", () -> sheet(e));
         write(e, draft);
@@ -224,7 +223,7 @@ public class Kitchens {
 
     /** @throws InvalidInputException when no kitchen burner could have made the measurements */
     @Transactional(readOnly = true)
-    public CalibrationSheet calibrate(UUID burnerId, CalibrationDraft draft) {
+    public CalibrationResponse calibrate(UUID burnerId, CalibrationRequest draft) {
         VesselEntity v = vesselEntity(Fields.need(draft.vesselId(), "vesselId", Need.VESSEL_MEASURED));
         Kitchen kitchen = kitchen(place(), Optional.empty(), burner(burnerEntity(burnerId)));
         StoveCalibration fitted = StoveCalibration.of(
@@ -236,7 +235,7 @@ public class Kitchens {
                         Fields.need(draft.boilOffMl(), "boilOffMl", Need.BOILED_OFF),
                         Fields.need(draft.boilOffS(), "boilOffS", Need.BOIL_TIME)));
         Burner b = fitted.burner();
-        return new CalibrationSheet(
+        return new CalibrationResponse(
                 b.lowW(), b.mediumW(), b.highW(), WorkingsLine.of(fitted.highW()), WorkingsLine.of(fitted.mediumW()));
     }
 
@@ -245,7 +244,7 @@ public class Kitchens {
         burners.delete(burnerEntity(id));
     }
 
-    private static void write(VesselEntity e, VesselDraft draft) {
+    private static void write(VesselEntity e, VesselRequest draft) {
         InvalidInputException.Check check = new InvalidInputException.Check();
         e.name = Fields.text(draft.name(), "name", Length.SHORT_NAME);
         e.kind = Fields.code(Fields.oneOf(Vessel.Kind.class, draft.kind(), "kind"));
@@ -256,7 +255,7 @@ public class Kitchens {
         check.throwIfAny();
     }
 
-    private static void write(BurnerEntity e, BurnerDraft draft) {
+    private static void write(BurnerEntity e, BurnerRequest draft) {
         e.name = Fields.text(draft.name(), "name", Length.SHORT_NAME);
         e.lowW = Fields.need(draft.lowW(), "lowW", Need.POWER);
         e.mediumW = Fields.need(draft.mediumW(), "mediumW", Need.POWER);
@@ -291,12 +290,12 @@ public class Kitchens {
         return new Burner(e.name, e.lowW, e.mediumW, e.highW);
     }
 
-    private static VesselSheet sheet(VesselEntity e) {
-        return new VesselSheet(e.id, version(e.version), e.name, e.kind, e.innerDiameterCm, e.heightCm, e.brimMl);
+    private static VesselResponse sheet(VesselEntity e) {
+        return new VesselResponse(e.id, version(e.version), e.name, e.kind, e.innerDiameterCm, e.heightCm, e.brimMl);
     }
 
-    private static BurnerSheet sheet(BurnerEntity e) {
-        return new BurnerSheet(e.id, version(e.version), e.name, e.lowW, e.mediumW, e.highW);
+    private static BurnerResponse sheet(BurnerEntity e) {
+        return new BurnerResponse(e.id, version(e.version), e.name, e.lowW, e.mediumW, e.highW);
     }
 
     private static long version(@Nullable Long version) {

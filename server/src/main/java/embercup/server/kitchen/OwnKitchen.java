@@ -32,21 +32,21 @@ class OwnKitchen {
         this.sessions = factory.unwrap(SessionFactory.class);
     }
 
-    /** Power in W, temperature in °C, altitude in m; the burner is missing when there is none such; how many herbs are the cook's own. */
-    record Row(
+    /** @param burner missing when there is none such, @param ownHerbs how many herbs are the cook's own */
+    record Row(Place place, @Nullable OwnBurner burner, long ownHerbs) {}
+
+    /** Altitude in m, temperatures in °C, power in W. */
+    record Place(
             double altitudeM,
             double roomC,
             double tapC,
             double kettleW,
             String measures,
             double liangG,
-            String schools,
-            @Nullable UUID burnerId,
-            @Nullable String burnerName,
-            @Nullable Double lowW,
-            @Nullable Double mediumW,
-            @Nullable Double highW,
-            long ownHerbs) {}
+            String schools) {}
+
+    /** Net power, W. */
+    record OwnBurner(UUID id, String name, double lowW, double mediumW, double highW) {}
 
     /** With the given burner, or with the smallest. */
     Row read(@Nullable UUID burnerId) {
@@ -60,20 +60,19 @@ class OwnKitchen {
                 if (!row.next()) {
                     throw new SQLException("the household has no kitchen");
                 }
-                return new Row(
+                Place place = new Place(
                         row.getDouble(1),
                         row.getDouble(2),
                         row.getDouble(3),
                         row.getDouble(4),
                         row.getString(5),
                         row.getDouble(6),
-                        row.getString(7),
-                        row.getObject(8, UUID.class),
-                        row.getString(9),
-                        row.getObject(10, Double.class),
-                        row.getObject(11, Double.class),
-                        row.getObject(12, Double.class),
-                        row.getLong(13));
+                        row.getString(7));
+                UUID id = row.getObject(8, UUID.class);
+                OwnBurner burner = id == null
+                        ? null
+                        : new OwnBurner(id, row.getString(9), row.getDouble(10), row.getDouble(11), row.getDouble(12));
+                return new Row(place, burner, row.getLong(13));
             }
         }
     }

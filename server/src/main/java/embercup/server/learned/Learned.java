@@ -84,7 +84,7 @@ public class Learned {
     }
 
     /** What is known of a burner under a vessel. */
-    public record Stove(StoveFit fit, LearnedSheet sheet) {}
+    public record Stove(StoveFit fit, LearnedResponse sheet) {}
 
     /** Empty when nothing was measured since it was forgotten. */
     @Transactional(readOnly = true)
@@ -112,14 +112,14 @@ public class Learned {
                 fit.measurements(),
                 fit.measurements() == 1 ? "measurement" : "measurements");
         boolean used = s.map(x -> x.used).orElse(true);
-        return Optional.of(new Stove(fit, new LearnedSheet(key.what(), words, fit.measurements(), used)));
+        return Optional.of(new Stove(fit, new LearnedResponse(key.what(), words, fit.measurements(), used)));
     }
 
     /** Fewer notes than this say more of the day than of the taste (design value). */
     private static final int LEAST_NOTES = 3;
 
     /** A drinker's taste in a recipe. */
-    public record Tasted(Taste taste, LearnedSheet sheet) {}
+    public record Tasted(Taste taste, LearnedResponse sheet) {}
 
     /** Empty until enough was noted since it was forgotten. */
     @Transactional(readOnly = true)
@@ -141,7 +141,8 @@ public class Learned {
                 taste.notes() == 1 ? "note" : "notes");
         return Optional.of(new Tasted(
                 taste,
-                new LearnedSheet(what, words, taste.notes(), s.map(x -> x.used).orElse(true))));
+                new LearnedResponse(
+                        what, words, taste.notes(), s.map(x -> x.used).orElse(true))));
     }
 
     /** Uses something learned again, or no longer. */
@@ -163,11 +164,11 @@ public class Learned {
 
     /** Every burner and vessel of which something is known. */
     @Transactional(readOnly = true)
-    public List<LearnedSheet> stoves() {
+    public List<LearnedResponse> stoves() {
         Map<UUID, Burner> burners = kitchens.burnersById();
         Map<UUID, Vessel> vessels = kitchens.vesselsById();
         double boilingC = kitchens.sheet().boilingC();
-        List<LearnedSheet> all = new ArrayList<>();
+        List<LearnedResponse> all = new ArrayList<>();
         for (ObservationRepository.Pair pair : observations.pairs()) {
             Burner burner = burners.get(pair.burnerId());
             Vessel vessel = vessels.get(pair.vesselId());

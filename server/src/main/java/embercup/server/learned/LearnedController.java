@@ -3,7 +3,8 @@ package embercup.server.learned;
 import embercup.core.workings.Length;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.platform.Fields;
-import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -26,19 +27,19 @@ class LearnedController {
 
     /** What is learned of the stove. */
     @GetMapping
-    List<LearnedSheet> stoves() {
+    List<LearnedResponse> stoves() {
         return learned.stoves();
     }
 
     /** {@code used} switches it; {@code forget} begins anew. */
-    record LearnedAsk(
-            @Schema(maxLength = 200) @Nullable String what,
+    record LearnedRequest(
+            @Size(max = Length.LINE) @Nullable String what,
             @Nullable Boolean used,
             @Nullable Boolean forget) {}
 
     @PostMapping
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void change(@RequestBody LearnedAsk ask) {
+    void change(@Valid @RequestBody LearnedRequest ask) {
         String what = Fields.text(ask.what(), "what", Length.LINE);
         if (Boolean.TRUE.equals(ask.forget())) {
             learned.forget(what);

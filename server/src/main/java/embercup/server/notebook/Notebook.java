@@ -29,27 +29,27 @@ public class Notebook {
     /** Writes or rewrites the line of a brew; called whenever a brew ends or is noted. */
     @Transactional
     public void write(Entry entry) {
-        EntryEntity e = repository.findById(entry.brewId()).orElseGet(EntryEntity::new);
-        e.brewId = entry.brewId();
-        e.recipeId = entry.recipeId();
-        e.name = entry.name();
-        e.drinkerName = entry.drinkerName();
-        e.drinkerId = entry.drinkerId();
-        e.brewedAt = entry.brewedAt();
-        e.cups = entry.cups();
-        e.plannedStrength = entry.plannedStrength();
-        e.predictedStrength = entry.predictedStrength();
-        e.gramsPerCup = entry.gramsPerCup();
-        e.phase = entry.phase();
+        EntryEntity e = repository.findById(entry.brewed().brewId()).orElseGet(EntryEntity::new);
+        e.brewId = entry.brewed().brewId();
+        e.recipeId = entry.brewed().recipeId();
+        e.name = entry.brewed().name();
+        e.drinkerName = entry.brewed().drinkerName();
+        e.drinkerId = entry.brewed().drinkerId();
+        e.brewedAt = entry.brewed().brewedAt();
+        e.cups = entry.cup().cups();
+        e.plannedStrength = entry.cup().plannedStrength();
+        e.predictedStrength = entry.cup().predictedStrength();
+        e.gramsPerCup = entry.cup().gramsPerCup();
+        e.phase = entry.brewed().phase();
         e.felt = entry.felt();
         e.liking = entry.liking();
-        e.taste = entry.taste();
-        e.change = entry.change();
-        e.colour = entry.colour();
-        e.clarity = entry.clarity();
-        e.smell = entry.smell();
-        e.effect = entry.effect();
-        e.meanwhile = entry.meanwhile();
+        e.taste = entry.tasting().taste();
+        e.change = entry.tasting().change();
+        e.colour = entry.tasting().colour();
+        e.clarity = entry.tasting().clarity();
+        e.smell = entry.tasting().smell();
+        e.effect = entry.tasting().effect();
+        e.meanwhile = entry.tasting().meanwhile();
         repository.save(e);
     }
 
@@ -117,25 +117,10 @@ public class Notebook {
 
     private static Entry entry(EntryEntity e) {
         return new Entry(
-                e.brewId,
-                e.recipeId,
-                e.name,
-                e.drinkerName,
-                e.brewedAt,
-                e.cups,
-                e.plannedStrength,
-                e.predictedStrength,
-                e.gramsPerCup,
-                e.phase,
+                new Entry.Brewed(e.brewId, e.recipeId, e.name, e.drinkerName, e.drinkerId, e.brewedAt, e.phase),
+                new Entry.Cup(e.cups, e.plannedStrength, e.predictedStrength, e.gramsPerCup),
                 e.felt,
                 e.liking,
-                e.taste,
-                e.change,
-                e.colour,
-                e.clarity,
-                e.smell,
-                e.effect,
-                e.meanwhile,
-                e.drinkerId);
+                new Tasting(e.taste, e.change, e.colour, e.clarity, e.smell, e.effect, e.meanwhile));
     }
 }

@@ -9,7 +9,7 @@ import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.herbs.Herbary;
-import embercup.server.people.Person.PersonDraft;
+import embercup.server.people.Person.PersonRequest;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
@@ -59,7 +59,7 @@ public class People {
     }
 
     @Transactional
-    public Person add(PersonDraft draft) {
+    public Person add(PersonRequest draft) {
         PersonEntity e = new PersonEntity();
         e.id = Ids.next(clock.millis());
         write(e, draft);
@@ -68,7 +68,7 @@ public class People {
 
     /** @throws RefusedException 409 with the person as kept when the version is not the newest */
     @Transactional
-    public Person change(UUID id, PersonDraft draft) {
+    public Person change(UUID id, PersonRequest draft) {
         PersonEntity e = entity(id);
         RefusedException.unlessNewest(draft.version(), e.version, "person", () -> person(e));
         write(e, draft);
@@ -141,7 +141,7 @@ public class People {
         return repository.findById(id).orElseThrow(() -> RefusedException.notFound("person", id));
     }
 
-    private void write(PersonEntity e, PersonDraft draft) {
+    private void write(PersonEntity e, PersonRequest draft) {
         e.name = Fields.text(draft.name(), "name", Length.SHORT_NAME);
         e.ageYears = Fields.need(draft.ageYears(), "ageYears", Need.AGE);
         e.weightKg = draft.weightKg();

@@ -1,6 +1,7 @@
 package embercup.server.people;
 
-import embercup.server.people.Person.PersonDraft;
+import embercup.server.people.Person.PersonRequest;
+import jakarta.validation.Valid;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -31,12 +32,12 @@ class PeopleController {
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    Person addPerson(@RequestBody PersonDraft draft) {
+    Person addPerson(@Valid @RequestBody PersonRequest draft) {
         return people.add(draft);
     }
 
     @PutMapping("/{id}")
-    Person changePerson(@PathVariable UUID id, @RequestBody PersonDraft draft) {
+    Person changePerson(@PathVariable UUID id, @Valid @RequestBody PersonRequest draft) {
         return people.change(id, draft);
     }
 

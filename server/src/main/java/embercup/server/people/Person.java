@@ -1,6 +1,11 @@
 package embercup.server.people;
 
-import io.swagger.v3.oas.annotations.media.Schema;
+import embercup.core.dose.Strength;
+import embercup.core.workings.Length;
+import embercup.core.workings.Limit;
+import embercup.server.platform.CodeOf;
+import embercup.server.platform.Within;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -25,21 +30,18 @@ public record Person(
         boolean brewer) {
 
     /** What the client sends; {@code version} is needed for a change. */
-    public record PersonDraft(
+    public record PersonRequest(
             @Nullable Long version,
-            @Schema(maxLength = 60) @Nullable String name,
+            @Size(max = Length.SHORT_NAME) @Nullable String name,
 
-            @Schema(minimum = "0", maximum = "120") @Nullable
-            Double ageYears,
+            @Within(Limit.AGE_YEARS) @Nullable Double ageYears,
 
-            @Schema(minimum = "2", maximum = "300") @Nullable
-            Double weightKg,
+            @Within(Limit.WEIGHT_KG) @Nullable Double weightKg,
 
             @Nullable List<String> conditions,
             @Nullable List<String> allergies,
 
-            @Schema(allowableValues = {"gentle", "standard", "strong"}) @Nullable
-            String usualStrength,
+            @CodeOf(Strength.class) @Nullable String usualStrength,
 
             @Nullable List<String> dislikes,
             @Nullable Boolean brewer) {}

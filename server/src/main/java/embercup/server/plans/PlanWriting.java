@@ -18,20 +18,19 @@ import embercup.core.plan.Step;
 import embercup.core.recipe.Stage;
 import embercup.core.words.Words;
 import embercup.core.workings.Workings;
-import embercup.server.learned.LearnedSheet;
-import embercup.server.plans.PlanAsk.BurnerDoc;
-import embercup.server.plans.PlanAsk.DrinkerDoc;
-import embercup.server.plans.PlanAsk.KitchenDoc;
-import embercup.server.plans.PlanAsk.VesselDoc;
-import embercup.server.plans.PlanSheet.AdditionLine;
-import embercup.server.plans.PlanSheet.BurnerLine;
-import embercup.server.plans.PlanSheet.CautionLine;
-import embercup.server.plans.PlanSheet.Load;
-import embercup.server.plans.PlanSheet.Point;
-import embercup.server.plans.PlanSheet.StepLine;
-import embercup.server.plans.PlanSheet.VesselLine;
-import embercup.server.plans.PlanSheet.Water;
-import embercup.server.plans.PlanSheet.WayLine;
+import embercup.server.learned.LearnedResponse;
+import embercup.server.plans.OrderRequest.BurnerPart;
+import embercup.server.plans.OrderRequest.DrinkerPart;
+import embercup.server.plans.OrderRequest.KitchenPart;
+import embercup.server.plans.OrderRequest.VesselPart;
+import embercup.server.plans.PlanResponse.AdditionLine;
+import embercup.server.plans.PlanResponse.BurnerLine;
+import embercup.server.plans.PlanResponse.CautionLine;
+import embercup.server.plans.PlanResponse.Load;
+import embercup.server.plans.PlanResponse.Point;
+import embercup.server.plans.PlanResponse.VesselLine;
+import embercup.server.plans.PlanResponse.Water;
+import embercup.server.plans.PlanResponse.WayLine;
 import embercup.server.platform.Fields;
 import embercup.server.platform.SchoolsReading;
 import embercup.server.platform.WorkingsLine;
@@ -53,59 +52,79 @@ public final class PlanWriting {
 
     private PlanWriting() {}
 
-    static PlanSheet write(
+    static PlanResponse write(
             BrewPlan plan,
             Care.Verdict verdict,
-            List<PlanSheet.WayLine> ways,
+            List<PlanResponse.WayLine> ways,
             List<String> identityChecks,
-            List<LearnedSheet> learned,
+            List<LearnedResponse> learned,
             Instant start,
             String drinkerName,
             Map<String, Workings> figures) {
-        PlanRequest r = plan.request();
-        Burner burner = r.kitchen().burner();
-        return new PlanSheet(
+        return new PlanResponse(
+                order(plan.request(), drinkerName),
+                brewing(plan),
+                drawn(plan),
+                new PlanResponse.Times(plan.stageStartS(), plan.totalS(), start, plan.readyFrom(start)),
+                cup(plan),
+                judged(verdict, ways, identityChecks),
+                learned,
+                WorkingsLine.of(figures));
+    }
+
+    private static PlanResponse.Order order(PlanRequest r, String drinkerName) {
+        return new PlanResponse.Order(
                 r.recipe().name(),
                 Fields.code(r.recipe().tradition()),
                 r.cups(),
                 r.cupMl(),
                 drinkerName,
+                SchoolsReading.write(r.schools()),
+                r.spentHerbs(),
+                r.recipe().posology().map(WORDS::say).orElse(null));
+    }
+
+    private static PlanResponse.Brewing brewing(BrewPlan plan) {
+        return new PlanResponse.Brewing(
                 additions(plan),
                 water(plan),
                 plan.boilingC(),
+                steps(plan),
+                curve(plan.predicted()),
+                plan.reasons().stream()
+                        .map(x -> new PlanResponse.ReasonLine(x.stage(), WORDS.say(x), x.source()))
+                        .toList());
+    }
+
+    private static PlanResponse.Drawn drawn(BrewPlan plan) {
+        Burner burner = plan.request().kitchen().burner();
+        return new PlanResponse.Drawn(
                 vessel(plan),
                 mug(plan),
                 served(plan),
-                new BurnerLine(burner.name(), burner.lowW(), burner.mediumW(), burner.highW()),
-                steps(plan),
-                plan.stageStartS(),
-                plan.totalS(),
-                start,
-                plan.readyFrom(start),
-                curve(plan.predicted()),
-                plan.strength(),
-                plan.strengthLow(),
-                plan.strengthHigh(),
-                plan.aroma(),
-                plan.bite(),
-                plan.brew().cup().celsius(),
-                orNull(plan.brew().cup().drinkableAfterS()),
-                orNull(plan.brew().cup().honeyAfterS()),
+                new BurnerLine(burner.name(), burner.lowW(), burner.mediumW(), burner.highW()));
+    }
+
+    private static PlanResponse.Cup cup(BrewPlan plan) {
+        return new PlanResponse.Cup(
+                new PlanResponse.Strength(plan.strength(), plan.strengthLow(), plan.strengthHigh()),
+                new PlanResponse.Shares(plan.body(), plan.aroma(), plan.bite()),
+                new PlanResponse.Warmth(
+                        plan.brew().cup().celsius(),
+                        orNull(plan.brew().cup().drinkableAfterS()),
+                        orNull(plan.brew().cup().honeyAfterS())));
+    }
+
+    private static PlanResponse.Judged judged(
+            Care.Verdict verdict, List<PlanResponse.WayLine> ways, List<String> identityChecks) {
+        return new PlanResponse.Judged(
                 cautions(verdict),
                 verdict.stops(),
                 ways,
                 verdict.loads().stream()
                         .map(l -> new Load(Fields.code(l.constituent()), l.mg(), l.limitMg()))
                         .toList(),
-                plan.reasons().stream()
-                        .map(x -> new PlanSheet.ReasonLine(x.stage(), WORDS.say(x), x.source()))
-                        .toList(),
-                SchoolsReading.write(r.schools()),
-                r.spentHerbs(),
-                r.recipe().posology().map(WORDS::say).orElse(null),
-                identityChecks,
-                learned,
-                WorkingsLine.of(figures));
+                identityChecks);
     }
 
     private static @Nullable Double orNull(OptionalDouble value) {
@@ -115,23 +134,15 @@ public final class PlanWriting {
     private static List<AdditionLine> additions(BrewPlan plan) {
         return plan.additions().stream()
                 .map(a -> new AdditionLine(
-                        a.herb(),
-                        a.common(),
-                        Fields.code(a.form()),
-                        Fields.code(a.cut()),
-                        a.stage(),
-                        a.perCup(),
-                        WORDS.inCup(a),
-                        a.grams(),
-                        a.lowG(),
-                        a.highG(),
-                        a.perCupG(),
-                        WORDS.measure(a),
-                        a.weigh(),
-                        WORDS.prep(a),
-                        WORDS.say(a.said()),
-                        a.leftShare(),
-                        a.measured().nearest().map(WORDS::nearest).orElse(null)))
+                        new PlanResponse.HerbAsked(a.herb(), a.common(), Fields.code(a.form()), Fields.code(a.cut())),
+                        new PlanResponse.Goes(a.stage(), a.perCup(), WORDS.inCup(a)),
+                        new PlanResponse.Weighed(a.grams(), a.lowG(), a.highG(), a.perCupG(), a.weigh()),
+                        new PlanResponse.Told(
+                                WORDS.measure(a),
+                                WORDS.prep(a),
+                                WORDS.say(a.said()),
+                                a.measured().nearest().map(WORDS::nearest).orElse(null)),
+                        a.leftShare()))
                 .toList();
     }
 
@@ -162,11 +173,7 @@ public final class PlanWriting {
                 v.heightCm(),
                 v.brimMl(),
                 v.mostMl(),
-                level,
-                level,
-                0,
-                0,
-                0.0);
+                new PlanResponse.Levels(level, level, 0, 0, 0.0));
     }
 
     /** The step after which the liquor is in the mugs; none for what is kept in a jar or a bottle. */
@@ -194,11 +201,12 @@ public final class PlanWriting {
                 v.heightCm(),
                 v.brimMl(),
                 v.mostMl(),
-                v.levelCm(plan.water().startMl() + displaced),
-                v.levelCm(end + displaced),
-                plan.water().dipMl() == 0 ? 0 : v.levelCm(plan.water().dipMl()),
-                v.levelCm(plan.water().retainedMl() + displaced),
-                v.levelCm(displaced));
+                new PlanResponse.Levels(
+                        v.levelCm(plan.water().startMl() + displaced),
+                        v.levelCm(end + displaced),
+                        plan.water().dipMl() == 0 ? 0 : v.levelCm(plan.water().dipMl()),
+                        v.levelCm(plan.water().retainedMl() + displaced),
+                        v.levelCm(displaced)));
     }
 
     /** Steps with the power under the pot while they last. */
@@ -208,30 +216,33 @@ public final class PlanWriting {
 
     private static StepLine step(BrewPlan plan, Step s) {
         String until = WORDS.until(plan, s);
-        return new StepLine(
-                s.id(),
-                s.code(),
-                s.stage(),
-                WORDS.label(plan, s),
-                s.startS(),
-                s.durationS(),
-                s.handsOn(),
-                until.isEmpty() ? null : until,
-                WORDS.confirm(plan, s),
+        StepLine.Told told =
+                new StepLine.Told(WORDS.label(plan, s), until.isEmpty() ? null : until, WORDS.confirm(plan, s));
+        StepLine.Span span = new StepLine.Span(s.startS(), s.durationS(), s.handsOn(), s.aside());
+        boolean lid = s.fire().lid();
+        if (s instanceof Step.Prepare prepare) {
+            return new StepLine.Preparing(s.id(), s.code(), told, span, prepare.addition());
+        }
+        return switch (s.way()) {
+            case HEATING ->
+                new StepLine.Heating(s.id(), s.code(), s.stage(), told, span, fire(plan, s), lid, s.ripens());
+            case STANDING -> new StepLine.Standing(s.id(), s.code(), s.stage(), told, span, lid, s.ripens());
+            case BY_HAND -> new StepLine.ByHand(s.id(), s.code(), s.stage(), told, span, lid);
+        };
+    }
+
+    private static StepLine.Fire fire(BrewPlan plan, Step s) {
+        return new StepLine.Fire(
                 s.fire().watts(),
                 s.fire().flame().map(Fields::code).orElse(null),
                 s.fire().kettle(),
-                s.fire().lid(),
-                s.heats() && plan.stages().get(s.stage()).boils(),
-                s.aside(),
-                s.ripens(),
-                s instanceof Step.Prepare prepare ? prepare.addition() : null);
+                s.heats() && plan.stages().get(s.stage()).boils());
     }
 
     /** When the steps of a plan are predicted to be. */
-    public static List<PlanSheet.When> times(Prediction predicted) {
+    public static List<PlanResponse.When> times(Prediction predicted) {
         return predicted.steps().stream()
-                .map(s -> new PlanSheet.When(s.id(), s.startS(), s.durationS()))
+                .map(s -> new PlanResponse.When(s.id(), s.startS(), s.durationS()))
                 .toList();
     }
 
@@ -275,7 +286,7 @@ public final class PlanWriting {
                 .toList();
     }
 
-    static PlanSheet.WayLine way(WayOut w) {
+    static PlanResponse.WayLine way(WayOut w) {
         String text = WORDS.say(w);
         if (w instanceof WayOut.Replace r) {
             return WayLine.ofHerb(r.herb().slug(), r.with().slug(), null, text);
@@ -290,49 +301,50 @@ public final class PlanWriting {
     }
 
     /** The request with recipe, drinker and kitchen written out. */
-    static PlanAsk writtenOut(BrewPlan plan, Instant start) {
+    static OrderRequest writtenOut(BrewPlan plan, Instant start) {
         PlanRequest request = plan.request();
         Drinker d = request.drinker();
         Kitchen k = request.kitchen();
-        return new PlanAsk(
-                null,
-                RecipeWriting.write(request.recipe()),
-                request.cups(),
-                request.cupMl(),
-                Fields.code(request.strength()),
-                Fields.code(request.purpose()),
-                null,
-                new DrinkerDoc(
-                        d.ageYears(),
-                        d.weightKg().isPresent() ? d.weightKg().getAsDouble() : null,
-                        d.conditions().stream().map(Condition::code).sorted().toList(),
-                        d.allergies().stream().sorted().toList()),
-                new KitchenDoc(
+        return new OrderRequest(
+                new OrderRequest.Pot(null, RecipeWriting.write(request.recipe()), null, null, request.spentHerbs()),
+                new OrderRequest.Serving(
+                        request.cups(),
+                        request.cupMl(),
+                        Fields.code(request.strength()),
+                        Fields.code(request.purpose())),
+                new OrderRequest.For(
+                        null,
+                        new DrinkerPart(
+                                d.ageYears(),
+                                d.weightKg().isPresent() ? d.weightKg().getAsDouble() : null,
+                                d.conditions().stream()
+                                        .map(Condition::code)
+                                        .sorted()
+                                        .toList(),
+                                d.allergies().stream().sorted().toList()),
+                        request.taste() == 1 ? null : request.taste(),
+                        null),
+                new KitchenPart(
                         k.altitudeM(),
                         k.roomC(),
                         k.tapC(),
                         k.kettleW(),
                         null,
                         k.vessel()
-                                .map(v -> new VesselDoc(
+                                .map(v -> new VesselPart(
                                         v.name(), Fields.code(v.kind()), v.innerDiameterCm(), v.heightCm(), v.brimMl()))
                                 .orElse(null),
                         null,
-                        new BurnerDoc(
+                        new BurnerPart(
                                 k.burner().name(),
                                 k.burner().lowW(),
                                 k.burner().mediumW(),
                                 k.burner().highW())),
-                Fields.code(request.custom().system()),
-                request.custom().liangG(),
-                SchoolsReading.write(request.schools()),
-                null,
-                request.spentHerbs(),
-                request.taste() == 1 ? null : request.taste(),
-                null,
-                null,
-                start,
-                null,
+                new OrderRequest.Custom(
+                        Fields.code(request.custom().system()),
+                        request.custom().liangG(),
+                        SchoolsReading.write(request.schools())),
+                new OrderRequest.At(start, null),
                 null);
     }
 }

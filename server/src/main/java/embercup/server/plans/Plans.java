@@ -22,11 +22,11 @@ import embercup.core.workings.Workings;
 import embercup.server.herbs.Herbary;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.learned.Learned;
-import embercup.server.learned.LearnedSheet;
+import embercup.server.learned.LearnedResponse;
 import embercup.server.people.People;
 import embercup.server.platform.Fields;
 import embercup.server.recipes.RecipeReading;
-import embercup.server.recipes.RecipeSheet;
+import embercup.server.recipes.RecipeResponse;
 import embercup.server.recipes.Recipes;
 import java.time.Clock;
 import java.time.Duration;
@@ -47,7 +47,7 @@ public class Plans {
 
     private static final Words WORDS = Words.english();
 
-    private final PlanAskReading asks;
+    private final OrderReading asks;
     private final Recipes recipes;
     private final People people;
     private final Kitchens kitchens;
@@ -56,7 +56,7 @@ public class Plans {
     private final Clock clock;
 
     Plans(
-            PlanAskReading asks,
+            OrderReading asks,
             Recipes recipes,
             People people,
             Kitchens kitchens,
@@ -87,9 +87,10 @@ public class Plans {
      * @param burnerId the household's burner that it counts with
      * @param verdict what care says of it
      */
-    public record Made(BrewPlan plan, @Nullable UUID burnerId, Instant start, PlanSheet sheet, Care.Verdict verdict) {
+    public record Made(
+            BrewPlan plan, @Nullable UUID burnerId, Instant start, PlanResponse sheet, Care.Verdict verdict) {
         /** The request with recipe, drinker and kitchen written out, so that it can be made again without the rows it referred to. */
-        public PlanAsk ask() {
+        public OrderRequest ask() {
             return PlanWriting.writtenOut(plan, start);
         }
 
@@ -106,20 +107,22 @@ public class Plans {
     }
 
     /** @throws InvalidInputException when it cannot be brewed */
-    public Made make(PlanAsk ask, Day day) {
-        PlanAskReading.Resolved resolved = asks.read(ask);
-        List<LearnedSheet> known = new ArrayList<>();
+    public Made make(OrderRequest ask, Day day) {
+        OrderReading.Resolved resolved = asks.read(ask);
+        List<LearnedResponse> known = new ArrayList<>();
         PlanRequest request = learned(ask, resolved, known);
         BrewPlan plan = new Planner(resolved.materia()).plan(request);
         Instant start = start(ask, plan);
         Care care = new Care(resolved.materia());
-        History history = ask.drinkerId() == null ? History.NONE : day.history(ask.drinkerId(), start);
+        History history = ask.drinks().drinkerId() == null
+                ? History.NONE
+                : day.history(ask.drinks().drinkerId(), start);
         Care.Verdict verdict = care.judge(plan, history);
-        List<PlanSheet.WayLine> ways = verdict.stops()
+        List<PlanResponse.WayLine> ways = verdict.stops()
                 ? new WaysOut(resolved.materia(), request, history)
                         .of(plan, verdict, resolved.drinkerId(), kitchens, people, day, start)
                 : List.of();
-        PlanSheet sheet = PlanWriting.write(
+        PlanResponse sheet = PlanWriting.write(
                 plan,
                 verdict,
                 ways,
@@ -132,9 +135,9 @@ public class Plans {
     }
 
     /** The request with what the household's own brews taught of this stove and this drinker. */
-    private PlanRequest learned(PlanAsk ask, PlanAskReading.Resolved resolved, List<LearnedSheet> known) {
+    private PlanRequest learned(OrderRequest ask, OrderReading.Resolved resolved, List<LearnedResponse> known) {
         PlanRequest request = resolved.request();
-        if (Boolean.FALSE.equals(ask.useLearned())) {
+        if (Boolean.FALSE.equals(ask.drinks().useLearned())) {
             return request;
         }
         if (ask.kitchen() != null && ask.kitchen().vesselId() != null && resolved.burnerId() != null) {
@@ -149,8 +152,10 @@ public class Plans {
                 request = request.withKitchen(request.kitchen().withBurner(as));
             }
         }
-        if (ask.taste() == null && ask.recipeId() != null && ask.drinkerId() != null) {
-            var taste = learned.taste(ask.recipeId(), ask.drinkerId(), resolved.drinkerName());
+        if (ask.drinks().taste() == null
+                && ask.pot().recipeId() != null
+                && ask.drinks().drinkerId() != null) {
+            var taste = learned.taste(ask.pot().recipeId(), ask.drinks().drinkerId(), resolved.drinkerName());
             taste.ifPresent(t -> known.add(t.sheet()));
             if (taste.filter(t -> t.sheet().used()).isPresent()) {
                 request = request.toTaste(taste.get().taste().factor());
@@ -159,13 +164,13 @@ public class Plans {
         return request;
     }
 
-    private Instant start(PlanAsk ask, BrewPlan plan) {
-        if (ask.startAt() != null && ask.readyAt() != null) {
-            throw InvalidInputException.of("readyAt", ask.readyAt(), new Wanted.NotBoth("startAt", "readyAt"));
+    private Instant start(OrderRequest ask, BrewPlan plan) {
+        if (ask.at().startAt() != null && ask.at().readyAt() != null) {
+            throw InvalidInputException.of("readyAt", ask.at().readyAt(), new Wanted.NotBoth("startAt", "readyAt"));
         }
-        return ask.readyAt() != null
-                ? plan.startFor(ask.readyAt())
-                : ask.startAt() == null ? clock.instant() : ask.startAt();
+        return ask.at().readyAt() != null
+                ? plan.startFor(ask.at().readyAt())
+                : ask.at().startAt() == null ? clock.instant() : ask.at().startAt();
     }
 
     /** Gathered herbs with a poisonous look-alike. */
@@ -185,7 +190,7 @@ public class Plans {
         Planner planner = new Planner(materia);
         Care care = new Care(materia);
         List<MarkLine> marks = new ArrayList<>();
-        for (RecipeSheet kept : recipes.all()) {
+        for (RecipeResponse kept : recipes.all()) {
             Supplier<PlanRequest> request = () -> PlanRequest.asWritten(RecipeReading.read(kept.recipe(), "recipe"))
                     .withDrinker(drinker);
             mark(kept.id(), planner, care, request, history).ifPresent(marks::add);
@@ -212,31 +217,31 @@ public class Plans {
      *
      * @throws InvalidInputException when one of them cannot be brewed, or there are none or too many
      */
-    public OneCookSheet interleave(OneCookAsk ask, Day day) {
-        List<PlanAsk> all = ask.plans() == null ? List.of() : ask.plans();
+    public OneCookResponse interleave(OneCookRequest ask, Day day) {
+        List<OrderRequest> all = ask.plans() == null ? List.of() : ask.plans();
         if (!Limit.PLANS.holds(all.size())) {
             throw InvalidInputException.of("plans", all.size() + " plans", Wanted.Count.of(Counted.PLANS, Limit.PLANS));
         }
         Instant zero = clock.instant();
         List<Interleaving.Pot> pots = new ArrayList<>();
-        for (PlanAsk one : all) {
-            PlanAskReading.Resolved resolved = asks.read(one);
+        for (OrderRequest one : all) {
+            OrderReading.Resolved resolved = asks.read(one);
             BrewPlan plan = new Planner(resolved.materia()).plan(resolved.request());
             double wish = Duration.between(zero, start(one, plan)).toMillis() / 1000.0;
-            boolean onTheMinute = one.readyAt() != null;
-            double latest = onTheMinute ? wish : wish + OneCookAsk.MOST_MOVE_S;
+            boolean onTheMinute = one.at().readyAt() != null;
+            double latest = onTheMinute ? wish : wish + OneCookRequest.MOST_MOVE_S;
             pots.add(new Interleaving.Pot(
                     plan.request().recipe().name(),
                     plan,
                     wish,
-                    Math.min(wish, Math.max(0, wish - OneCookAsk.MOST_MOVE_S)),
+                    Math.min(wish, Math.max(0, wish - OneCookRequest.MOST_MOVE_S)),
                     latest));
         }
-        return OneCookSheet.of(Interleaving.of(day.onTheFire(zero), pots), pots, zero);
+        return OneCookResponse.of(Interleaving.of(day.onTheFire(zero), pots), pots, zero);
     }
 
     /** Makes the core's plan again from a written-out request; looks up the household's own herbs and nothing else. */
-    public BrewPlan again(PlanAsk writtenOut) {
+    public BrewPlan again(OrderRequest writtenOut) {
         return new Planner(herbary.materia()).plan(asks.writtenOut(writtenOut));
     }
 }

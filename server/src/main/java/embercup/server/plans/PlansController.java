@@ -2,6 +2,7 @@ package embercup.server.plans;
 
 import embercup.server.kitchen.Kitchens;
 import embercup.server.plans.Plans.Day;
+import jakarta.validation.Valid;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -28,13 +29,13 @@ class PlansController {
 
     /** Plans without saving anything. */
     @PostMapping
-    PlanSheet plan(@RequestBody PlanAsk ask) {
+    PlanResponse plan(@Valid @RequestBody OrderRequest ask) {
         return plans.make(ask, day).sheet();
     }
 
     /** Several plans for one cook: moved so that no two hands-on steps meet. Keeps nothing. */
     @PostMapping("/day")
-    OneCookSheet day(@RequestBody OneCookAsk ask) {
+    OneCookResponse day(@Valid @RequestBody OneCookRequest ask) {
         return plans.interleave(ask, day);
     }
 
@@ -46,7 +47,7 @@ class PlansController {
 
     /** The questions on which schools differ, with their choices, their defaults and why. */
     @GetMapping("/schools")
-    List<SchoolSheet> schools() {
-        return SchoolSheet.all(kitchens.schools());
+    List<SchoolResponse> schools() {
+        return SchoolResponse.all(kitchens.schools());
     }
 }

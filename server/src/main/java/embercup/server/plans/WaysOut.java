@@ -15,7 +15,7 @@ import embercup.core.words.Words;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.people.Person;
-import embercup.server.plans.PlanSheet.WayLine;
+import embercup.server.plans.PlanResponse.WayLine;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;

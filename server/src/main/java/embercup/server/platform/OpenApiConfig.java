@@ -1,6 +1,7 @@
 package embercup.server.platform;
 
 import com.fasterxml.jackson.databind.JavaType;
+import embercup.core.workings.Limit;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
@@ -9,12 +10,16 @@ import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.servers.Server;
+import java.lang.annotation.Annotation;
 import java.lang.reflect.RecordComponent;
-import java.util.Arrays;
+import java.math.BigDecimal;
 import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.customizers.PropertyCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -37,6 +42,68 @@ class OpenApiConfig {
     @Bean
     OpenApiCustomizer withoutAddresses() {
         return document -> document.setServers(List.of(new Server().url("/")));
+    }
+
+    /** A union is the list of its members, and each of them stands for itself: neither is described by the other. */
+    @Bean
+    OpenApiCustomizer unionsOfWholeMembers() {
+        return document -> {
+            Map<String, Schema<?>> all = new LinkedHashMap<>();
+            document.getComponents().getSchemas().forEach(all::put);
+            all.values().stream()
+                    .filter(s -> s.getOneOf() != null && s.getDiscriminator() != null)
+                    .toList()
+                    .forEach(union -> {
+                        union.setProperties(null);
+                        union.setRequired(null);
+                        union.getDiscriminator().getMapping().values().stream()
+                                .map(ref -> ref.substring(ref.lastIndexOf('/') + 1))
+                                .distinct()
+                                .forEach(name -> all.put(name, whole(all.get(name))));
+                    });
+            all.forEach(document.getComponents()::addSchemas);
+        };
+    }
+
+    private static Schema<?> whole(Schema<?> member) {
+        if (member.getAllOf() == null) {
+            return member;
+        }
+        Schema<?> own = member.getAllOf().get(member.getAllOf().size() - 1);
+        own.setRequired(member.getRequired());
+        return own;
+    }
+
+    /** What a field may be stands beside it once, as the constraint that is checked. */
+    @Bean
+    PropertyCustomizer boundsOfConstraints() {
+        return (schema, type) -> {
+            for (Annotation rule : type.getCtxAnnotations() == null ? new Annotation[0] : type.getCtxAnnotations()) {
+                if (rule instanceof Within within) {
+                    bounds(schema, within.value());
+                } else if (rule instanceof CodeOf of) {
+                    codes(schema, CodeOf.Known.codes(of));
+                }
+            }
+            return schema;
+        };
+    }
+
+    private static void bounds(Schema<?> schema, Limit limit) {
+        if (schema.getItems() != null) {
+            schema.minItems((int) limit.low()).maxItems((int) limit.high());
+        } else {
+            schema.minimum(plain(limit.low())).maximum(plain(limit.high()));
+        }
+    }
+
+    private static BigDecimal plain(double value) {
+        return new BigDecimal(BigDecimal.valueOf(value).stripTrailingZeros().toPlainString());
+    }
+
+    @SuppressWarnings("unchecked")
+    private static void codes(Schema<?> schema, List<String> codes) {
+        ((Schema<Object>) schema).setEnum(List.copyOf(codes));
     }
 
     @Bean
@@ -67,7 +134,7 @@ class OpenApiConfig {
             if (schema == null || schema.getProperties() == null) {
                 return;
             }
-            Arrays.stream(type.getRecordComponents())
+            WireRecord.components(type)
                     .filter(c -> !nullable(c))
                     .map(RecordComponent::getName)
                     .filter(n -> schema.getProperties().containsKey(n))

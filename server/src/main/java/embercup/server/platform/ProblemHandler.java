@@ -6,7 +6,10 @@ import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.InvalidInputException.Violation;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Kind;
+import jakarta.validation.ConstraintViolation;
+import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -20,6 +23,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.ErrorResponse;
+import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
@@ -50,10 +54,10 @@ class ProblemHandler {
     @ExceptionHandler
     ResponseEntity<ProblemDetail> unreadable(HttpMessageNotReadableException e) {
         if (e.getCause() instanceof UnrecognizedPropertyException u) {
-            List<String> known = u.getKnownPropertyIds() == null
+            List<String> known = u.getReferringClass() == null
                     ? List.of()
-                    : u.getKnownPropertyIds().stream()
-                            .map(String::valueOf)
+                    : WireRecord.components(u.getReferringClass())
+                            .map(RecordComponent::getName)
                             .sorted()
                             .toList();
             return invalid(List.of(new Violation(path(u), "", new Wanted.NoSuchField(known))));
@@ -123,6 +127,14 @@ class ProblemHandler {
             }
         }
         return path.toString();
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> broken(MethodArgumentNotValidException e) {
+        return invalid(e.getBindingResult().getAllErrors().stream()
+                .map(b -> Constraints.violation(b.unwrap(ConstraintViolation.class)))
+                .sorted(Comparator.comparing(Violation::field))
+                .toList());
     }
 
     @ExceptionHandler

@@ -22,7 +22,9 @@ import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.platform.Fields;
 import embercup.server.platform.SchoolsReading;
-import io.swagger.v3.oas.annotations.media.Schema;
+import embercup.server.platform.Within;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -46,38 +48,39 @@ class Proposals {
     }
 
     /** A recipe whose stages are to be proposed; its own stages are not looked at. */
-    record ProposeAsk(@Nullable RecipeDoc recipe, @Nullable Map<String, String> schools) {}
+    record ProposeRequest(
+            @Valid @Nullable RecipeDocument recipe,
+            @Nullable Map<String, String> schools) {}
 
     /** An occasion and the herbs in the house; {@code herbs} missing means all of the materia. */
-    record BlendAsk(
-            @Schema(maxLength = 80) @Nullable String occasion,
+    record BlendRequest(
+            @Size(max = Length.OCCASION) @Nullable String occasion,
             @Nullable List<String> herbs,
             @Nullable UUID drinkerId,
-            @Schema(minimum = "1", maximum = "40") @Nullable Double cups,
+            @Within(Limit.CUPS) @Nullable Double cups,
 
-            @Schema(minimum = "30", maximum = "1000") @Nullable
-            Double cupMl) {}
+            @Within(Limit.CUP_ML) @Nullable Double cupMl) {}
 
     record ReasonLine(int stage, String text, String source) {}
 
     /** A recipe with stages, and why they are there. */
-    record ProposalSheet(RecipeDoc recipe, List<ReasonLine> reasons) {}
+    record ProposalResponse(RecipeDocument recipe, List<ReasonLine> reasons) {}
 
     /** A blend: the recipe, why each herb and each stage is in it, and what was left out. */
-    record BlendSheet(RecipeDoc recipe, List<String> herbs, List<ReasonLine> reasons, List<String> leftOut) {}
+    record BlendResponse(RecipeDocument recipe, List<String> herbs, List<ReasonLine> reasons, List<String> leftOut) {}
 
-    ProposalSheet propose(ProposeAsk ask) {
-        RecipeDoc doc = Fields.need(ask.recipe(), "recipe", Need.RECIPE);
+    ProposalResponse propose(ProposeRequest ask) {
+        RecipeDocument doc = Fields.need(ask.recipe(), "recipe", Need.RECIPE);
         Recipe recipe = RecipeReading.read(doc, "recipe");
         Materia materia = herbary.materia();
         Recipe weighed = Parts.resolved(materia, recipe);
         new RecipeRules(materia, MeasureCustom.DEFAULT).checkHerbs(weighed, "recipe");
         Schools schools = SchoolsReading.read(ask.schools(), kitchens.schools(), recipe.tradition());
         Proposal proposal = Proposal.of(materia, recipe, schools);
-        return new ProposalSheet(RecipeWriting.write(proposal.recipe()), lines(proposal.reasons()));
+        return new ProposalResponse(RecipeWriting.write(proposal.recipe()), lines(proposal.reasons()));
     }
 
-    BlendSheet blend(BlendAsk ask) {
+    BlendResponse blend(BlendRequest ask) {
         Materia materia = herbary.materia();
         Occasion occasion = occasion(Fields.text(ask.occasion(), "occasion", Length.OCCASION));
         List<String> house = ask.herbs() == null
@@ -90,7 +93,7 @@ class Proposals {
         check.range("cupMl", cupMl, Limit.CUP_ML);
         check.throwIfAny();
         Blend blend = Blend.of(materia, occasion, house, people.drinkerOrAdult(ask.drinkerId()), cups, cupMl);
-        return new BlendSheet(
+        return new BlendResponse(
                 RecipeWriting.write(blend.recipe()),
                 blend.reasons().stream().map(WORDS::say).toList(),
                 lines(blend.stages()),
@@ -98,20 +101,19 @@ class Proposals {
     }
 
     /** A recipe as somebody wrote it. */
-    record ReadAsk(
-            @Schema(maxLength = Length.WRITTEN) @Nullable String text) {}
+    record ReadRequest(@Size(max = Length.WRITTEN) @Nullable String text) {}
 
     /** A line as it was written and what was made of it; {@code addition} is −1 for none. */
     record WrittenLine(String text, String kind, List<String> reads, List<String> asks, int addition) {}
 
     /** What was understood, and every line. */
-    record WrittenSheet(RecipeDoc recipe, List<WrittenLine> lines) {}
+    record WrittenResponse(RecipeDocument recipe, List<WrittenLine> lines) {}
 
-    WrittenSheet read(ReadAsk ask) {
+    WrittenResponse read(ReadRequest ask) {
         String text = Fields.text(ask.text(), "text", Length.WRITTEN);
         WrittenRecipe written = WrittenRecipe.read(
                 herbary.materia(), text, kitchens.own(null, null).custom());
-        return new WrittenSheet(
+        return new WrittenResponse(
                 RecipeWriting.write(written.recipe()),
                 written.lines().stream()
                         .map(l -> new WrittenLine(l.text(), Fields.code(l.kind()), l.reads(), l.asks(), l.addition()))

@@ -21,8 +21,8 @@ import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Counted;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.platform.Fields;
-import embercup.server.recipes.RecipeDoc.AdditionDoc;
-import embercup.server.recipes.RecipeDoc.StageDoc;
+import embercup.server.recipes.RecipeDocument.AdditionDocument;
+import embercup.server.recipes.RecipeDocument.StageDocument;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -31,7 +31,7 @@ import java.util.OptionalInt;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
-/** Reads a {@link RecipeDoc} into the core's {@link Recipe}; collects every complaint before it gives up. */
+/** Reads a {@link RecipeDocument} into the core's {@link Recipe}; collects every complaint before it gives up. */
 public final class RecipeReading {
 
     /** Vodka and the like (common practice, no source), % by volume. */
@@ -45,7 +45,7 @@ public final class RecipeReading {
      * @param path prefix of the field names
      * @throws InvalidInputException with every wrong field; what only the rules of the trade can tell is left to {@link RecipeRules}
      */
-    public static Recipe read(RecipeDoc doc, String path) {
+    public static Recipe read(RecipeDocument doc, String path) {
         RecipeReading reading = new RecipeReading();
         Recipe recipe = reading.recipe(doc, path);
         if (!reading.found.isEmpty()) {
@@ -54,9 +54,9 @@ public final class RecipeReading {
         return recipe;
     }
 
-    private Recipe recipe(RecipeDoc doc, String path) {
-        List<AdditionDoc> additionDocs = doc.additions() == null ? List.of() : doc.additions();
-        List<StageDoc> stageDocs = doc.stages() == null ? List.of() : doc.stages();
+    private Recipe recipe(RecipeDocument doc, String path) {
+        List<AdditionDocument> additionDocs = doc.additions() == null ? List.of() : doc.additions();
+        List<StageDocument> stageDocs = doc.stages() == null ? List.of() : doc.stages();
         if (additionDocs.size() > Limit.ADDITIONS.high() || stageDocs.size() > Limit.STAGES.high()) {
             throw InvalidInputException.of(
                     path,
@@ -90,13 +90,15 @@ public final class RecipeReading {
                 new Recipe.Makes(
                         number(doc.cups(), path + ".cups", Need.CUPS),
                         number(doc.cupMl(), path + ".cupMl", Need.CUP_SIZE),
-                        doc.dilutionParts() == null ? 0 : doc.dilutionParts()),
-                doc.pourMl() == null ? OptionalDouble.empty() : OptionalDouble.of(doc.pourMl()),
+                        doc.liquid().dilutionParts() == null ? 0 : doc.liquid().dilutionParts()),
+                doc.liquid().pourMl() == null
+                        ? OptionalDouble.empty()
+                        : OptionalDouble.of(doc.liquid().pourMl()),
                 new Menstruum(
                         attempt(
                                 () -> Fields.oneOf(
                                         Menstruum.Kind.class,
-                                        doc.menstruum(),
+                                        doc.liquid().menstruum(),
                                         path + ".menstruum",
                                         Menstruum.Kind.WATER),
                                 Menstruum.Kind.WATER),
@@ -106,7 +108,7 @@ public final class RecipeReading {
                 Optional.ofNullable(doc.posology()).map(p -> posology(p, path + ".posology")));
     }
 
-    private Posology posology(RecipeDoc.PosologyDoc doc, String path) {
+    private Posology posology(RecipeDocument.PosologyDocument doc, String path) {
         return new Posology(
                 number(doc.cupsADay(), path + ".cupsADay", Need.CUPS_A_DAY),
                 attempt(
@@ -117,13 +119,13 @@ public final class RecipeReading {
     }
 
     /** A spirit whose strength is not said is the usual one of the kitchen cupboard. */
-    private static double alcohol(RecipeDoc doc) {
-        return doc.alcoholPercent() != null
-                ? doc.alcoholPercent()
-                : "spirit".equals(doc.menstruum()) ? USUAL_SPIRIT : 0;
+    private static double alcohol(RecipeDocument doc) {
+        return doc.liquid().alcoholPercent() != null
+                ? doc.liquid().alcoholPercent()
+                : "spirit".equals(doc.liquid().menstruum()) ? USUAL_SPIRIT : 0;
     }
 
-    private @Nullable Addition addition(AdditionDoc doc, String path) {
+    private @Nullable Addition addition(AdditionDocument doc, String path) {
         int before = found.size();
         String herb = attempt(() -> Fields.text(doc.herb(), path + ".herb", Length.SLUG), "");
         Form form = attempt(() -> Fields.oneOf(Form.class, doc.form(), path + ".form", Form.DRIED), Form.DRIED);
@@ -139,7 +141,7 @@ public final class RecipeReading {
         return found.size() > before ? null : new Addition(herb, form, cut, Quantity.of(amount, unit), stage, prep);
     }
 
-    private @Nullable Stage stage(StageDoc doc, String path) {
+    private @Nullable Stage stage(StageDocument doc, String path) {
         int before = found.size();
         String code = doc.kind() == null ? "" : doc.kind();
         StageKind kind = StageKind.ofCode(code).orElse(null);
@@ -166,23 +168,23 @@ public final class RecipeReading {
         return found.size() > before ? null : stage;
     }
 
-    private static OptionalDouble toC(StageDoc doc) {
+    private static OptionalDouble toC(StageDocument doc) {
         return doc.toC() == null ? OptionalDouble.empty() : OptionalDouble.of(doc.toC());
     }
 
-    private static boolean lid(StageDoc doc, boolean usual) {
+    private static boolean lid(StageDocument doc, boolean usual) {
         return doc.lid() == null ? usual : doc.lid();
     }
 
-    private Flame flame(StageDoc doc, String path, Flame usual) {
+    private Flame flame(StageDocument doc, String path, Flame usual) {
         return attempt(() -> Fields.oneOf(Flame.class, doc.flame(), path + ".flame", usual), usual);
     }
 
-    private double minutes(StageDoc doc, String path) {
+    private double minutes(StageDocument doc, String path) {
         return number(doc.minutes(), path + ".minutes", Need.MINUTES);
     }
 
-    private double toMl(StageDoc doc, String path) {
+    private double toMl(StageDocument doc, String path) {
         return number(doc.toMl(), path + ".toMl", Need.VOLUME);
     }
 

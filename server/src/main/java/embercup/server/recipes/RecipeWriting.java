@@ -6,28 +6,29 @@ import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import embercup.server.platform.Fields;
-import embercup.server.recipes.RecipeDoc.AdditionDoc;
-import embercup.server.recipes.RecipeDoc.PosologyDoc;
-import embercup.server.recipes.RecipeDoc.StageDoc;
+import embercup.server.recipes.RecipeDocument.AdditionDocument;
+import embercup.server.recipes.RecipeDocument.PosologyDocument;
+import embercup.server.recipes.RecipeDocument.StageDocument;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
-/** Writes the core's {@link Recipe} as a {@link RecipeDoc}; reading it again gives the same recipe. */
+/** Writes the core's {@link Recipe} as a {@link RecipeDocument}; reading it again gives the same recipe. */
 public final class RecipeWriting {
 
     private RecipeWriting() {}
 
-    public static RecipeDoc write(Recipe recipe) {
+    public static RecipeDocument write(Recipe recipe) {
         Menstruum m = recipe.menstruum();
-        return new RecipeDoc(
+        return new RecipeDocument(
                 recipe.name(),
                 Fields.code(recipe.tradition()),
                 recipe.cups(),
                 recipe.cupMl(),
-                number(recipe.pourMl()),
-                m.cold() ? Fields.code(m.kind()) : null,
-                m.alcoholPercent() > 0 ? m.alcoholPercent() : null,
-                recipe.dilutionParts() > 0 ? recipe.dilutionParts() : null,
+                new RecipeDocument.Liquid(
+                        number(recipe.pourMl()),
+                        m.cold() ? Fields.code(m.kind()) : null,
+                        m.alcoholPercent() > 0 ? m.alcoholPercent() : null,
+                        recipe.dilutionParts() > 0 ? recipe.dilutionParts() : null),
                 recipe.additions().stream().map(RecipeWriting::addition).toList(),
                 recipe.stages().isEmpty()
                         ? null
@@ -37,8 +38,8 @@ public final class RecipeWriting {
                 recipe.posology().map(RecipeWriting::posology).orElse(null));
     }
 
-    static AdditionDoc addition(Addition a) {
-        return new AdditionDoc(
+    static AdditionDocument addition(Addition a) {
+        return new AdditionDocument(
                 a.herb(),
                 Fields.code(a.form()),
                 Fields.code(a.cut()),
@@ -48,8 +49,8 @@ public final class RecipeWriting {
                 a.prep().isEmpty() ? null : a.prep());
     }
 
-    private static PosologyDoc posology(Posology p) {
-        return new PosologyDoc(
+    private static PosologyDocument posology(Posology p) {
+        return new PosologyDocument(
                 p.cupsADay(),
                 p.when() == Posology.When.ANY_TIME ? null : Fields.code(p.when()),
                 p.daysOn().isPresent() ? p.daysOn().getAsInt() : null,
@@ -61,16 +62,16 @@ public final class RecipeWriting {
     }
 
     /** One stage; what a kind has not is left out. */
-    private static final class Writer implements Stage.Visitor<StageDoc> {
+    private static final class Writer implements Stage.Visitor<StageDocument> {
 
-        private static StageDoc doc(
+        private static StageDocument doc(
                 Stage stage,
                 @Nullable Double minutes,
                 @Nullable Double toC,
                 @Nullable Double toMl,
                 @Nullable Boolean lid,
                 @Nullable Boolean pressed) {
-            return new StageDoc(
+            return new StageDocument(
                     stage.kind().code(),
                     minutes,
                     toC,
@@ -81,67 +82,67 @@ public final class RecipeWriting {
         }
 
         @Override
-        public StageDoc heat(Stage.Heat s) {
+        public StageDocument heat(Stage.Heat s) {
             return doc(s, null, number(s.toC()), null, s.lid(), null);
         }
 
         @Override
-        public StageDoc pour(Stage.Pour s) {
+        public StageDocument pour(Stage.Pour s) {
             return doc(s, null, number(s.toC()), null, null, null);
         }
 
         @Override
-        public StageDoc boil(Stage.Boil s) {
+        public StageDocument boil(Stage.Boil s) {
             return doc(s, s.minutes(), null, null, s.lid(), null);
         }
 
         @Override
-        public StageDoc simmer(Stage.Simmer s) {
+        public StageDocument simmer(Stage.Simmer s) {
             return doc(s, s.minutes(), null, null, s.lid(), null);
         }
 
         @Override
-        public StageDoc reduce(Stage.Reduce s) {
+        public StageDocument reduce(Stage.Reduce s) {
             return doc(s, null, null, s.toMl(), s.lid(), null);
         }
 
         @Override
-        public StageDoc steep(Stage.Steep s) {
+        public StageDocument steep(Stage.Steep s) {
             return doc(s, s.minutes(), null, null, s.lid(), null);
         }
 
         @Override
-        public StageDoc macerate(Stage.Macerate s) {
+        public StageDocument macerate(Stage.Macerate s) {
             return doc(s, s.minutes(), number(s.toC()), null, s.lid(), null);
         }
 
         @Override
-        public StageDoc rest(Stage.Rest s) {
+        public StageDocument rest(Stage.Rest s) {
             return doc(s, s.minutes(), null, null, s.lid(), null);
         }
 
         @Override
-        public StageDoc cool(Stage.Cool s) {
+        public StageDocument cool(Stage.Cool s) {
             return doc(s, null, s.toC(), null, s.lid(), null);
         }
 
         @Override
-        public StageDoc strain(Stage.Strain s) {
+        public StageDocument strain(Stage.Strain s) {
             return doc(s, null, null, null, null, s.pressed());
         }
 
         @Override
-        public StageDoc refill(Stage.Refill s) {
+        public StageDocument refill(Stage.Refill s) {
             return doc(s, null, null, s.toMl(), null, null);
         }
 
         @Override
-        public StageDoc combine(Stage.Combine s) {
+        public StageDocument combine(Stage.Combine s) {
             return doc(s, null, null, null, null, null);
         }
 
         @Override
-        public StageDoc finish(Stage.Finish s) {
+        public StageDocument finish(Stage.Finish s) {
             return doc(s, null, null, null, null, null);
         }
     }

@@ -14,10 +14,10 @@ import embercup.server.herbs.Herbary;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
-import embercup.server.recipes.RecipeSheet.RecipeDraft;
-import embercup.server.recipes.RecipeSheet.RecipeVersion;
-import embercup.server.recipes.RecipeSheet.Segment;
-import embercup.server.recipes.RecipeSheet.Thumb;
+import embercup.server.recipes.RecipeResponse.RecipeRequest;
+import embercup.server.recipes.RecipeResponse.RecipeVersion;
+import embercup.server.recipes.RecipeResponse.Segment;
+import embercup.server.recipes.RecipeResponse.Thumb;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
@@ -51,7 +51,7 @@ public class Recipes implements HerbUses {
     }
 
     @Transactional(readOnly = true)
-    public List<RecipeSheet> all() {
+    public List<RecipeResponse> all() {
         return repository.findAllByOrderByCreatedAt().stream().map(this::sheet).toList();
     }
 
@@ -64,19 +64,19 @@ public class Recipes implements HerbUses {
 
     /** @throws RefusedException 404 when there is none */
     @Transactional(readOnly = true)
-    public RecipeSheet get(UUID id) {
+    public RecipeResponse get(UUID id) {
         return sheet(entity(id));
     }
 
     /** The recipe alone, without its thumb, which costs a plan. @throws RefusedException 404 when there is none */
     @Transactional(readOnly = true)
-    public RecipeDoc doc(UUID id) {
-        return json.readValue(entity(id).document, RecipeDoc.class);
+    public RecipeDocument doc(UUID id) {
+        return json.readValue(entity(id).document, RecipeDocument.class);
     }
 
     /** @throws embercup.core.workings.InvalidInputException when it cannot be brewed */
     @Transactional
-    public RecipeSheet add(RecipeDraft draft) {
+    public RecipeResponse add(RecipeRequest draft) {
         RecipeEntity e = new RecipeEntity();
         e.id = Ids.next(clock.millis());
         e.createdAt = clock.instant();
@@ -86,7 +86,7 @@ public class Recipes implements HerbUses {
 
     /** @throws RefusedException 409 with the kept recipe when the version is not the newest */
     @Transactional
-    public RecipeSheet change(UUID id, RecipeDraft draft) {
+    public RecipeResponse change(UUID id, RecipeRequest draft) {
         RecipeEntity e = entity(id);
         RefusedException.unlessNewest(draft.version(), e.version, "recipe", () -> sheet(e));
         keepVersion(e);
@@ -109,7 +109,7 @@ public class Recipes implements HerbUses {
                         v.until,
                         v.about,
                         json.readValue(v.purposes, new TypeReference<List<String>>() {}),
-                        json.readValue(v.document, RecipeDoc.class)))
+                        json.readValue(v.document, RecipeDocument.class)))
                 .toList();
     }
 
@@ -130,8 +130,8 @@ public class Recipes implements HerbUses {
         return repository.findById(id).orElseThrow(() -> RefusedException.notFound("recipe", id));
     }
 
-    private void write(RecipeEntity e, RecipeDraft draft) {
-        RecipeDoc doc = Fields.need(draft.recipe(), "recipe", Need.RECIPE);
+    private void write(RecipeEntity e, RecipeRequest draft) {
+        RecipeDocument doc = Fields.need(draft.recipe(), "recipe", Need.RECIPE);
         Recipe recipe = RecipeReading.read(doc, "recipe");
         BrewPlan plan = new Planner(herbary.materia()).plan(PlanRequest.asWritten(recipe));
         List<String> purposes = draft.purposes() == null ? List.of() : draft.purposes();
@@ -145,16 +145,16 @@ public class Recipes implements HerbUses {
         e.updatedAt = clock.instant();
     }
 
-    private RecipeSheet sheet(RecipeEntity e) {
-        RecipeDoc doc = json.readValue(e.document, RecipeDoc.class);
+    private RecipeResponse sheet(RecipeEntity e) {
+        RecipeDocument doc = json.readValue(e.document, RecipeDocument.class);
         List<String> purposes = json.readValue(e.purposes, new TypeReference<List<String>>() {});
         Thumb thumb = e.thumb == null ? planned(doc) : json.readValue(e.thumb, Thumb.class);
-        return new RecipeSheet(
+        return new RecipeResponse(
                 e.id, Objects.requireNonNullElse(e.version, 0L), e.about, purposes, e.updatedAt, doc, thumb);
     }
 
     /** The thumb of a recipe that was kept by an earlier version; an empty one when it cannot be planned any more. */
-    private Thumb planned(RecipeDoc doc) {
+    private Thumb planned(RecipeDocument doc) {
         try {
             Recipe recipe = RecipeReading.read(doc, "recipe");
             return thumb(new Planner(herbary.materia()).plan(PlanRequest.asWritten(recipe)));

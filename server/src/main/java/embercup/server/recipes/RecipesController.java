@@ -1,6 +1,7 @@
 package embercup.server.recipes;
 
-import embercup.server.recipes.RecipeSheet.RecipeDraft;
+import embercup.server.recipes.RecipeResponse.RecipeRequest;
+import jakarta.validation.Valid;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -28,25 +29,25 @@ class RecipesController {
 
     /** Stages for a recipe, from the plant parts of its herbs and its tradition. Keeps nothing. */
     @PostMapping("/propose")
-    Proposals.ProposalSheet propose(@RequestBody Proposals.ProposeAsk ask) {
+    Proposals.ProposalResponse propose(@Valid @RequestBody Proposals.ProposeRequest ask) {
         return proposals.propose(ask);
     }
 
     /** A blend for an occasion from the herbs in the house. Keeps nothing. */
     @PostMapping("/blend")
-    Proposals.BlendSheet blend(@RequestBody Proposals.BlendAsk ask) {
+    Proposals.BlendResponse blend(@Valid @RequestBody Proposals.BlendRequest ask) {
         return proposals.blend(ask);
     }
 
     /** Reads a written ingredient list and method; what was not understood is marked and asked. Keeps nothing. */
     @PostMapping("/read")
-    Proposals.WrittenSheet read(@RequestBody Proposals.ReadAsk ask) {
+    Proposals.WrittenResponse read(@Valid @RequestBody Proposals.ReadRequest ask) {
         return proposals.read(ask);
     }
 
     /** What a recipe was before each change, the newest first. */
     @GetMapping("/{id}/versions")
-    List<RecipeSheet.RecipeVersion> versions(@PathVariable UUID id) {
+    List<RecipeResponse.RecipeVersion> versions(@PathVariable UUID id) {
         return recipes.versions(id);
     }
 
@@ -57,23 +58,23 @@ class RecipesController {
     }
 
     @GetMapping
-    List<RecipeSheet> recipes() {
+    List<RecipeResponse> recipes() {
         return recipes.all();
     }
 
     @GetMapping("/{id}")
-    RecipeSheet recipe(@PathVariable UUID id) {
+    RecipeResponse recipe(@PathVariable UUID id) {
         return recipes.get(id);
     }
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    RecipeSheet addRecipe(@RequestBody RecipeDraft draft) {
+    RecipeResponse addRecipe(@Valid @RequestBody RecipeRequest draft) {
         return recipes.add(draft);
     }
 
     @PutMapping("/{id}")
-    RecipeSheet changeRecipe(@PathVariable UUID id, @RequestBody RecipeDraft draft) {
+    RecipeResponse changeRecipe(@PathVariable UUID id, @Valid @RequestBody RecipeRequest draft) {
         return recipes.change(id, draft);
     }
 

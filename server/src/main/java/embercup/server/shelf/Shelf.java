@@ -11,7 +11,7 @@ import embercup.server.herbs.Herbary;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
-import embercup.server.shelf.Tin.TinDraft;
+import embercup.server.shelf.Tin.TinRequest;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -63,7 +63,7 @@ public class Shelf implements HerbUses {
 
     /** A second tin of the same herb and form is the first one filled again. */
     @Transactional
-    public Tin put(TinDraft draft) {
+    public Tin put(TinRequest draft) {
         String herb = Fields.text(draft.herb(), "herb", Length.SLUG);
         Form form = Fields.oneOf(Form.class, draft.form(), "form", Form.DRIED);
         TinEntity e = repository.findByHerbAndForm(herb, Fields.code(form)).orElseGet(() -> {
@@ -76,7 +76,7 @@ public class Shelf implements HerbUses {
 
     /** @throws RefusedException 409 with the tin as kept when the version is not the newest */
     @Transactional
-    public Tin change(UUID id, TinDraft draft) {
+    public Tin change(UUID id, TinRequest draft) {
         TinEntity e = entity(id);
         RefusedException.unlessNewest(draft.version(), e.version, "tin", () -> tin(e));
         Form form = Fields.oneOf(Form.class, draft.form(), "form", Form.DRIED);
@@ -92,7 +92,7 @@ public class Shelf implements HerbUses {
         return repository.findById(id).orElseThrow(() -> RefusedException.notFound("tin", id));
     }
 
-    private Tin write(TinEntity e, TinDraft draft, String herb, Form form) {
+    private Tin write(TinEntity e, TinRequest draft, String herb, Form form) {
         herbary.materia().herb(herb, "herb");
         LocalDate filled = draft.filledOn() == null ? today() : draft.filledOn();
         if (filled.isAfter(today()) || filled.isBefore(today().minusYears(OLDEST_YEARS))) {

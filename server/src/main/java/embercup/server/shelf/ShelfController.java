@@ -1,6 +1,7 @@
 package embercup.server.shelf;
 
-import embercup.server.shelf.Tin.TinDraft;
+import embercup.server.shelf.Tin.TinRequest;
+import jakarta.validation.Valid;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -31,12 +32,12 @@ class ShelfController {
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    Tin putTin(@RequestBody TinDraft draft) {
+    Tin putTin(@Valid @RequestBody TinRequest draft) {
         return shelf.put(draft);
     }
 
     @PutMapping("/{id}")
-    Tin changeTin(@PathVariable UUID id, @RequestBody TinDraft draft) {
+    Tin changeTin(@PathVariable UUID id, @Valid @RequestBody TinRequest draft) {
         return shelf.change(id, draft);
     }
 

@@ -1,6 +1,11 @@
 package embercup.server.shelf;
 
-import io.swagger.v3.oas.annotations.media.Schema;
+import embercup.core.materia.Form;
+import embercup.core.workings.Length;
+import embercup.core.workings.Limit;
+import embercup.server.platform.CodeOf;
+import embercup.server.platform.Within;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -24,17 +29,15 @@ public record Tin(
         boolean stale) {
 
     /** What the client sends. */
-    public record TinDraft(
+    public record TinRequest(
             @Nullable Long version,
-            @Schema(maxLength = 80) @Nullable String herb,
+            @Size(max = Length.SLUG) @Nullable String herb,
 
-            @Schema(allowableValues = {"fresh", "dried"}) @Nullable
-            String form,
+            @CodeOf(Form.class) @Nullable String form,
 
             @Nullable LocalDate filledOn,
 
-            @Schema(minimum = "0", maximum = "100000") @Nullable
-            Double grams,
+            @Within(Limit.TIN_G) @Nullable Double grams,
 
-            @Schema(maxLength = 200) @Nullable String note) {}
+            @Size(max = Length.LINE) @Nullable String note) {}
 }

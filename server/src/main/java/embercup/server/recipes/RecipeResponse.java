@@ -1,6 +1,8 @@
 package embercup.server.recipes;
 
-import io.swagger.v3.oas.annotations.media.Schema;
+import embercup.core.workings.Length;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -12,8 +14,14 @@ import org.jspecify.annotations.Nullable;
  * @param purposes words such as "evening", "after a meal"
  * @param thumb its fire line, thumb-sized
  */
-public record RecipeSheet(
-        UUID id, long version, String about, List<String> purposes, Instant updatedAt, RecipeDoc recipe, Thumb thumb) {
+public record RecipeResponse(
+        UUID id,
+        long version,
+        String about,
+        List<String> purposes,
+        Instant updatedAt,
+        RecipeDocument recipe,
+        Thumb thumb) {
 
     /**
      * @param minutes whole length, prep included
@@ -30,12 +38,13 @@ public record RecipeSheet(
     public record Segment(String kind, double share, double power, boolean lid, int additions) {}
 
     /** What a recipe was until a moment. */
-    public record RecipeVersion(long version, Instant until, String about, List<String> purposes, RecipeDoc recipe) {}
+    public record RecipeVersion(
+            long version, Instant until, String about, List<String> purposes, RecipeDocument recipe) {}
 
     /** What the client sends to keep a recipe; {@code version} is needed for a change. */
-    public record RecipeDraft(
+    public record RecipeRequest(
             @Nullable Long version,
-            @Schema(maxLength = 600) @Nullable String about,
+            @Size(max = Length.ABOUT) @Nullable String about,
             @Nullable List<String> purposes,
-            @Nullable RecipeDoc recipe) {}
+            @Valid @Nullable RecipeDocument recipe) {}
 }

@@ -6,7 +6,7 @@ import java.time.Instant;
 import java.util.List;
 
 /** Several pots in their places, and those that have none. {@code index} is the order's place in the request. */
-public record OneCookSheet(List<PotLine> pots, List<ClashLine> clashes) {
+public record OneCookResponse(List<PotLine> pots, List<ClashLine> clashes) {
 
     /** @param movedS negative when it starts earlier than wished; {@code why} is empty when it was not moved */
     public record PotLine(int index, String name, Instant startAt, Instant readyAt, double movedS, String why) {}
@@ -14,8 +14,8 @@ public record OneCookSheet(List<PotLine> pots, List<ClashLine> clashes) {
     /** Which two cannot both be had, and why. */
     public record ClashLine(int index, String name, String with, String why) {}
 
-    static OneCookSheet of(Interleaving.Outcome outcome, List<Interleaving.Pot> pots, Instant zero) {
-        return new OneCookSheet(
+    static OneCookResponse of(Interleaving.Outcome outcome, List<Interleaving.Pot> pots, Instant zero) {
+        return new OneCookResponse(
                 outcome.placed().stream()
                         .map(p -> {
                             Instant start = zero.plusMillis(Math.round(p.startS() * 1000));

@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param defaults the choice each tradition makes
  * @param household the choice this household makes whatever the tradition; empty when it makes none
  */
-record SchoolSheet(
+record SchoolResponse(
         String question,
         String words,
         String why,
@@ -31,18 +31,18 @@ record SchoolSheet(
     /** One answer. */
     record ChoiceLine(String choice, String words) {}
 
-    static List<SchoolSheet> all(Map<String, String> household) {
+    static List<SchoolResponse> all(Map<String, String> household) {
         return Arrays.stream(Question.values())
                 .map(q -> of(q, household.get(q.code())))
                 .toList();
     }
 
-    private static SchoolSheet of(Question q, @Nullable String household) {
+    private static SchoolResponse of(Question q, @Nullable String household) {
         Map<String, String> defaults = new TreeMap<>();
         for (Tradition t : Tradition.values()) {
             defaults.put(Fields.code(t), Schools.of(t).chosen(q).code());
         }
-        return new SchoolSheet(
+        return new SchoolResponse(
                 q.code(),
                 WORDS.name(q),
                 WORDS.why(q),

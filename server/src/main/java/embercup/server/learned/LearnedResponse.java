@@ -8,4 +8,4 @@ package embercup.server.learned;
  * @param measurements how many measurements or notes it stands on
  * @param used whether it moves plans
  */
-public record LearnedSheet(String what, String words, int measurements, boolean used) {}
+public record LearnedResponse(String what, String words, int measurements, boolean used) {}

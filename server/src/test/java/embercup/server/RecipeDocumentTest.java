@@ -9,10 +9,10 @@ import embercup.core.recipe.Flame;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
-import embercup.server.recipes.RecipeDoc;
-import embercup.server.recipes.RecipeDoc.AdditionDoc;
-import embercup.server.recipes.RecipeDoc.PosologyDoc;
-import embercup.server.recipes.RecipeDoc.StageDoc;
+import embercup.server.recipes.RecipeDocument;
+import embercup.server.recipes.RecipeDocument.AdditionDocument;
+import embercup.server.recipes.RecipeDocument.PosologyDocument;
+import embercup.server.recipes.RecipeDocument.StageDocument;
 import embercup.server.recipes.RecipeReading;
 import embercup.server.recipes.RecipeWriting;
 import java.util.ArrayList;
@@ -26,7 +26,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** The document of a recipe: what is written is read again as the same, and what is left out has its usual value. */
-class RecipeDocTest {
+class RecipeDocumentTest {
 
     static IntStream seeds() {
         return IntStream.range(0, 40);
@@ -36,11 +36,11 @@ class RecipeDocTest {
         return constant.name().toLowerCase(Locale.ROOT);
     }
 
-    private static RecipeDoc any(Random random) {
-        List<StageDoc> stages = new ArrayList<>();
+    private static RecipeDocument any(Random random) {
+        List<StageDocument> stages = new ArrayList<>();
         for (int i = 0; i < 1 + random.nextInt(6); i++) {
             StageKind kind = StageKind.values()[random.nextInt(StageKind.values().length)];
-            stages.add(new StageDoc(
+            stages.add(new StageDocument(
                     kind.code(),
                     1.0 + random.nextInt(60),
                     20.0 + random.nextInt(60),
@@ -49,9 +49,9 @@ class RecipeDocTest {
                     code(Flame.values()[random.nextInt(3)]),
                     random.nextBoolean()));
         }
-        List<AdditionDoc> additions = new ArrayList<>();
+        List<AdditionDocument> additions = new ArrayList<>();
         for (int i = 0; i < 1 + random.nextInt(5); i++) {
-            additions.add(new AdditionDoc(
+            additions.add(new AdditionDocument(
                     "ginger",
                     code(Form.values()[random.nextInt(2)]),
                     code(Cut.values()[random.nextInt(Cut.values().length)]),
@@ -60,23 +60,26 @@ class RecipeDocTest {
                     random.nextInt(stages.size()),
                     random.nextBoolean() ? "scrubbed, skin on" : null));
         }
-        return new RecipeDoc(
+        return new RecipeDocument(
                 "Any pot",
                 "folk",
                 1.0 + random.nextInt(8),
                 200.0,
-                random.nextBoolean() ? 700.0 : null,
-                random.nextBoolean() ? "spirit" : null,
-                null,
-                random.nextBoolean() ? 3.0 : null,
+                new RecipeDocument.Liquid(
+                        random.nextBoolean() ? 700.0 : null,
+                        random.nextBoolean() ? "spirit" : null,
+                        null,
+                        random.nextBoolean() ? 3.0 : null),
                 additions,
                 stages,
                 random.nextBoolean() ? posology(random) : null);
     }
 
-    private static PosologyDoc posology(Random random) {
+    private static final RecipeDocument.Liquid PLAIN = new RecipeDocument.Liquid(null, null, null, null);
+
+    private static PosologyDocument posology(Random random) {
         int on = 1 + random.nextInt(20);
-        return new PosologyDoc(
+        return new PosologyDocument(
                 0.5 + random.nextInt(6) / 2.0,
                 random.nextBoolean() ? "with-food" : null,
                 random.nextBoolean() ? on : null,
@@ -86,9 +89,9 @@ class RecipeDocTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void serialisedAndParsedItIsTheSameRecipe(int seed) {
-        RecipeDoc doc = any(new Random(seed));
+        RecipeDocument doc = any(new Random(seed));
         String json = RunningServer.JSON.writeValueAsString(doc);
-        RecipeDoc again = RunningServer.JSON.readValue(json, RecipeDoc.class);
+        RecipeDocument again = RunningServer.JSON.readValue(json, RecipeDocument.class);
         assertThat(again).isEqualTo(doc);
         assertThat(RecipeReading.read(again, "recipe")).isEqualTo(RecipeReading.read(doc, "recipe"));
     }
@@ -103,10 +106,9 @@ class RecipeDocTest {
     @ParameterizedTest
     @EnumSource(StageKind.class)
     void everyKindOfStageIsReadAsItself(StageKind kind) {
-        StageDoc doc = new StageDoc(kind.code(), 5.0, 62.0, 300.0, null, null, null);
+        StageDocument doc = new StageDocument(kind.code(), 5.0, 62.0, 300.0, null, null, null);
         Recipe recipe = RecipeReading.read(
-                new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(), List.of(doc), null),
-                "recipe");
+                new RecipeDocument("One", null, 1.0, 200.0, PLAIN, List.of(), List.of(doc), null), "recipe");
         assertThat(recipe.stages().get(0).kind()).isEqualTo(kind);
     }
 
@@ -119,9 +121,9 @@ class RecipeDocTest {
         assertThat(stage("reduce")).isEqualTo(new Stage.Reduce(300, Flame.MEDIUM, false));
         assertThat(stage("steep")).isEqualTo(new Stage.Steep(5, true));
         assertThat(stage("strain")).isEqualTo(new Stage.Strain(false));
-        AdditionDoc bare = new AdditionDoc("ginger", null, null, 1.0, "tsp", null, null);
+        AdditionDocument bare = new AdditionDocument("ginger", null, null, 1.0, "tsp", null, null);
         Recipe recipe = RecipeReading.read(
-                new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(bare), null, null), "recipe");
+                new RecipeDocument("One", null, 1.0, 200.0, PLAIN, List.of(bare), null, null), "recipe");
         assertThat(recipe.additions().get(0).form()).isEqualTo(Form.DRIED);
         assertThat(recipe.additions().get(0).cut()).isEqualTo(Cut.CHOPPED);
         assertThat(recipe.additions().get(0).stage()).isZero();
@@ -129,10 +131,9 @@ class RecipeDocTest {
 
     private static Stage stage(String kind) {
         boolean hot = kind.equals("heat");
-        StageDoc doc = new StageDoc(kind, 5.0, hot ? null : 62.0, 300.0, null, null, null);
+        StageDocument doc = new StageDocument(kind, 5.0, hot ? null : 62.0, 300.0, null, null, null);
         return RecipeReading.read(
-                        new RecipeDoc("One", null, 1.0, 200.0, null, null, null, null, List.of(), List.of(doc), null),
-                        "recipe")
+                        new RecipeDocument("One", null, 1.0, 200.0, PLAIN, List.of(), List.of(doc), null), "recipe")
                 .stages()
                 .get(0);
     }

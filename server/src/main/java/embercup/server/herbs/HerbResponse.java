@@ -1,5 +1,6 @@
 package embercup.server.herbs;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import embercup.core.brew.Giving;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
@@ -15,33 +16,45 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
-/** A herb as the interface shows it; every number with the key of its source. */
-public record HerbSheet(
-        String slug,
-        String common,
-        String latin,
-        List<String> also,
-        String part,
-        String use,
-        List<BulkLine> bulk,
-        List<PieceLine> pieces,
-        List<DoseLine> doses,
-        @Nullable MethodLine method,
-        @Nullable Number ageFloorYears,
-        @Nullable Number longestRunDays,
-        @Nullable Number keepsMonths,
-        List<String> prep,
-        String identity,
-        List<Herb.LookAlike> lookAlikes,
-        boolean foraged,
-        boolean stains,
-        @Nullable String withAcid,
-        List<Herb.Substitute> substitutes,
-        List<StandsInLine> standsInFor,
-        List<GivesLine> gives,
-        List<ContentLine> constituents,
-        List<HerbCautionLine> cautions,
-        @Nullable String stop) {
+/** A herb as the interface shows it, flat on the wire; every number with the key of its source. */
+public record HerbResponse(
+        @JsonUnwrapped Name name,
+        @JsonUnwrapped Measured measured,
+        @JsonUnwrapped Used used,
+        @JsonUnwrapped Kept kept,
+        @JsonUnwrapped Known known,
+        @JsonUnwrapped Careful careful) {
+
+    public record Name(String slug, String common, String latin, List<String> also, String part, String use) {}
+
+    /** What a spoon or a piece of it weighs, and how much of it is taken. */
+    public record Measured(
+            List<BulkLine> bulk,
+            List<PieceLine> pieces,
+            List<DoseLine> doses,
+            List<GivesLine> gives,
+            List<ContentLine> constituents) {}
+
+    /** How it is brewed, and what stands in. @param withAcid how its colour turns */
+    public record Used(
+            @Nullable MethodLine method,
+            List<String> prep,
+            boolean stains,
+            @Nullable String withAcid,
+            List<Herb.Substitute> substitutes,
+            List<StandsInLine> standsInFor) {}
+
+    public record Kept(
+            @Nullable Number keepsMonths, @Nullable Number longestRunDays) {}
+
+    /** How it is told from others. */
+    public record Known(String identity, List<Herb.LookAlike> lookAlikes, boolean foraged) {}
+
+    /** @param stop why it is not for tea at all */
+    public record Careful(
+            @Nullable Number ageFloorYears,
+            List<HerbCautionLine> cautions,
+            @Nullable String stop) {}
 
     public record BulkLine(String form, String cut, Spread gPerTsp, String source) {}
 
@@ -82,14 +95,37 @@ public record HerbSheet(
                 h.stop().isPresent());
     }
 
-    static HerbSheet of(Materia materia, Herb h) {
-        return new HerbSheet(
-                h.slug(),
-                h.common(),
-                h.latin(),
-                h.also(),
-                Fields.code(h.part()),
-                h.use(),
+    static HerbResponse of(Materia materia, Herb h) {
+        return new HerbResponse(
+                new Name(h.slug(), h.common(), h.latin(), h.also(), Fields.code(h.part()), h.use()),
+                measured(materia, h),
+                new Used(
+                        h.method()
+                                .map(m -> new MethodLine(Fields.code(m.method()), m.minutes(), m.source()))
+                                .orElse(null),
+                        prep(h),
+                        h.cup().stains(),
+                        h.withAcid().map(t -> t.from() + " to " + t.to()).orElse(null),
+                        h.substitutes(),
+                        standsInFor(materia, h)),
+                new Kept(
+                        h.keepsMonths().map(Herb.Sourced::value).orElse(null),
+                        h.longestRunDays().map(Herb.Sourced::value).orElse(null)),
+                new Known(h.knowing().identity(), h.lookAlikes(), h.foraged()),
+                new Careful(
+                        h.ageFloorYears().map(Herb.Sourced::value).orElse(null),
+                        h.cautions().stream()
+                                .map(c -> new HerbCautionLine(
+                                        c.when().map(w -> w.code()).orElse(null),
+                                        Fields.code(c.severity()),
+                                        c.text(),
+                                        c.source()))
+                                .toList(),
+                        h.stop().map(Herb.Stop::text).orElse(null)));
+    }
+
+    private static Measured measured(Materia materia, Herb h) {
+        return new Measured(
                 h.bulk().stream()
                         .map(b -> new BulkLine(Fields.code(b.form()), Fields.code(b.cut()), b.gPerTsp(), b.source()))
                         .toList(),
@@ -105,32 +141,10 @@ public record HerbSheet(
                                 d.timesADay(),
                                 d.source()))
                         .toList(),
-                h.method()
-                        .map(m -> new MethodLine(Fields.code(m.method()), m.minutes(), m.source()))
-                        .orElse(null),
-                h.ageFloorYears().map(Herb.Sourced::value).orElse(null),
-                h.longestRunDays().map(Herb.Sourced::value).orElse(null),
-                h.keepsMonths().map(Herb.Sourced::value).orElse(null),
-                prep(h),
-                h.knowing().identity(),
-                h.lookAlikes(),
-                h.foraged(),
-                h.cup().stains(),
-                h.withAcid().map(t -> t.from() + " to " + t.to()).orElse(null),
-                h.substitutes(),
-                standsInFor(materia, h),
                 h.stop().isPresent() || h.part() == PlantPart.PANTRY ? List.of() : gives(materia, h),
                 h.constituents().stream()
                         .map(c -> new ContentLine(Fields.code(c.constituent()), c.mgPerG(), c.source()))
-                        .toList(),
-                h.cautions().stream()
-                        .map(c -> new HerbCautionLine(
-                                c.when().map(w -> w.code()).orElse(null),
-                                Fields.code(c.severity()),
-                                c.text(),
-                                c.source()))
-                        .toList(),
-                h.stop().map(Herb.Stop::text).orElse(null));
+                        .toList());
     }
 
     /** What is done to the fresh herb first, in the cook's order. */

@@ -18,21 +18,20 @@ import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
-import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.herbs.Herbary;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.people.Person;
-import embercup.server.plans.PlanAsk.BurnerDoc;
-import embercup.server.plans.PlanAsk.ChangeDoc;
-import embercup.server.plans.PlanAsk.DrinkerDoc;
-import embercup.server.plans.PlanAsk.KitchenDoc;
-import embercup.server.plans.PlanAsk.VesselDoc;
+import embercup.server.plans.OrderRequest.BurnerPart;
+import embercup.server.plans.OrderRequest.ChangePart;
+import embercup.server.plans.OrderRequest.DrinkerPart;
+import embercup.server.plans.OrderRequest.KitchenPart;
+import embercup.server.plans.OrderRequest.VesselPart;
 import embercup.server.platform.Fields;
 import embercup.server.platform.SchoolsReading;
-import embercup.server.recipes.RecipeDoc;
+import embercup.server.recipes.RecipeDocument;
 import embercup.server.recipes.RecipeReading;
 import embercup.server.recipes.Recipes;
 import java.util.List;
@@ -44,14 +43,14 @@ import org.springframework.stereotype.Component;
 
 /** Reads what was asked for: the order's own words, and what it leaves to the household. */
 @Component
-class PlanAskReading {
+class OrderReading {
 
     private final Recipes recipes;
     private final People people;
     private final Kitchens kitchens;
     private final Herbary herbary;
 
-    PlanAskReading(Recipes recipes, People people, Kitchens kitchens, Herbary herbary) {
+    OrderReading(Recipes recipes, People people, Kitchens kitchens, Herbary herbary) {
         this.recipes = recipes;
         this.people = people;
         this.kitchens = kitchens;
@@ -67,14 +66,17 @@ class PlanAskReading {
             String drinkerName) {}
 
     /** @throws InvalidInputException naming each field that cannot be read, and what would be right */
-    Resolved read(PlanAsk ask) {
+    Resolved read(OrderRequest ask) {
         Household household = new Household(ask);
         Materia materia = herbary.materia(household.own().ownHerbs());
         MeasureCustom custom = custom(ask, household);
         Recipe recipe = RecipeReading.read(recipe(ask), "recipe");
-        Schools schools = SchoolsReading.read(ask.schools(), household.own().schools(), recipe.tradition());
+        Schools schools =
+                SchoolsReading.read(ask.custom().schools(), household.own().schools(), recipe.tradition());
         recipe = changed(materia, recipe, ask, custom, schools);
-        Person person = ask.drinkerId() == null ? null : people.get(ask.drinkerId());
+        Person person = ask.drinks().drinkerId() == null
+                ? null
+                : people.get(ask.drinks().drinkerId());
         PlanRequest request = new PlanRequest(
                 recipe,
                 serving(ask, recipe),
@@ -82,22 +84,22 @@ class PlanAskReading {
                 kitchen(ask, household),
                 custom,
                 schools,
-                Boolean.TRUE.equals(ask.spentHerbs()));
+                Boolean.TRUE.equals(ask.pot().spentHerbs()));
         boolean ownBurner = ask.kitchen() != null && ask.kitchen().burner() != null;
         UUID burnerId = ownBurner ? null : household.own().burnerId();
-        return new Resolved(materia, request, burnerId, ask.drinkerId(), person == null ? "" : person.name());
+        return new Resolved(materia, request, burnerId, ask.drinks().drinkerId(), person == null ? "" : person.name());
     }
 
     /** A request in which recipe, drinker and kitchen are written out; nothing is looked up but the measures, when unsaid. */
-    PlanRequest writtenOut(PlanAsk ask) {
-        Recipe recipe = RecipeReading.read(Fields.need(ask.recipe(), "recipe", Need.RECIPE), "recipe");
-        KitchenDoc k = Fields.need(ask.kitchen(), "kitchen", Need.KITCHEN);
-        DrinkerDoc d = Fields.need(ask.drinker(), "drinker", Need.DRINKER);
+    PlanRequest writtenOut(OrderRequest ask) {
+        Recipe recipe = RecipeReading.read(Fields.need(ask.pot().recipe(), "recipe", Need.RECIPE), "recipe");
+        KitchenPart k = Fields.need(ask.kitchen(), "kitchen", Need.KITCHEN);
+        DrinkerPart d = Fields.need(ask.drinks().drinker(), "drinker", Need.DRINKER);
         Kitchen kitchen = new Kitchen(
                 or(k.altitudeM(), Kitchen.STANDARD.altitudeM()),
                 or(k.roomC(), Kitchen.STANDARD.roomC()),
                 or(k.tapC(), Kitchen.STANDARD.tapC()),
-                Optional.ofNullable(k.vessel()).map(PlanAskReading::vessel),
+                Optional.ofNullable(k.vessel()).map(OrderReading::vessel),
                 burner(Fields.need(k.burner(), "kitchen.burner", Need.BURNER), Burner.SMALL),
                 or(k.kettleW(), Kitchen.STANDARD.kettleW()));
         return new PlanRequest(
@@ -106,24 +108,28 @@ class PlanAskReading {
                 drinker(d),
                 kitchen,
                 custom(ask, new Household(ask)),
-                SchoolsReading.read(ask.schools(), Map.of(), recipe.tradition()),
-                Boolean.TRUE.equals(ask.spentHerbs()));
+                SchoolsReading.read(ask.custom().schools(), Map.of(), recipe.tradition()),
+                Boolean.TRUE.equals(ask.pot().spentHerbs()));
     }
 
-    private RecipeDoc recipe(PlanAsk ask) {
-        if (ask.recipeId() == null && ask.recipe() == null) {
+    private RecipeDocument recipe(OrderRequest ask) {
+        if (ask.pot().recipeId() == null && ask.pot().recipe() == null) {
             throw InvalidInputException.of("recipe", "", new Wanted.Needed(Need.RECIPE_OR_ID));
         }
-        return ask.recipe() != null ? ask.recipe() : recipes.doc(Fields.need(ask.recipeId(), "recipeId", Need.RECIPE));
+        return ask.pot().recipe() != null
+                ? ask.pot().recipe()
+                : recipes.doc(Fields.need(ask.pot().recipeId(), "recipeId", Need.RECIPE));
     }
 
     /** The recipe with what the order leaves out, lessens, replaces or draws otherwise. */
-    private static Recipe changed(Materia materia, Recipe own, PlanAsk ask, MeasureCustom custom, Schools schools) {
-        List<ChangeDoc> changes = ask.changes() == null ? List.of() : ask.changes();
+    private static Recipe changed(
+            Materia materia, Recipe own, OrderRequest ask, MeasureCustom custom, Schools schools) {
+        List<ChangePart> changes =
+                ask.pot().changes() == null ? List.of() : ask.pot().changes();
         Substitution substitution = new Substitution(materia, custom);
         Recipe recipe = changes.isEmpty() ? own : Parts.resolved(materia, own);
         for (int i = 0; i < changes.size(); i++) {
-            ChangeDoc change = changes.get(i);
+            ChangePart change = changes.get(i);
             String at = "changes[" + i + "]";
             String herb = Fields.text(change.herb(), at + ".herb", Length.SLUG);
             if (change.with() != null) {
@@ -137,56 +143,57 @@ class PlanAskReading {
                 recipe = substitution.leaveOut(recipe, herb, at + ".herb");
             }
         }
-        return ask.menstruum() == null
+        return ask.pot().menstruum() == null
                 ? recipe
-                : recipe.in(new Menstruum(Fields.oneOf(Menstruum.Kind.class, ask.menstruum(), "menstruum"), 0));
+                : recipe.in(new Menstruum(
+                        Fields.oneOf(Menstruum.Kind.class, ask.pot().menstruum(), "menstruum"), 0));
     }
 
-    private Drinker drinker(PlanAsk ask, @Nullable Person person) {
+    private Drinker drinker(OrderRequest ask, @Nullable Person person) {
         if (person != null) {
-            if (ask.drinker() != null) {
+            if (ask.drinks().drinker() != null) {
                 throw InvalidInputException.of("drinker", "", new Wanted.NotBoth("drinkerId", "drinker"));
             }
             return people.drinker(person);
         }
-        DrinkerDoc d = ask.drinker();
+        DrinkerPart d = ask.drinks().drinker();
         if (d == null) {
             return Drinker.ADULT;
         }
         return drinker(d);
     }
 
-    private Drinker drinker(DrinkerDoc d) {
+    private Drinker drinker(DrinkerPart d) {
         return people.drinker(
                 or(d.ageYears(), Drinker.ADULT.ageYears()), d.weightKg(), d.conditions(), d.allergies(), "drinker");
     }
 
     /** The household's own kitchen, read at most once for a plan and only when the order leaves something to it. */
     private final class Household {
-        private final PlanAsk ask;
+        private final OrderRequest ask;
         private Kitchens.@Nullable Own own;
 
-        Household(PlanAsk ask) {
+        Household(OrderRequest ask) {
             this.ask = ask;
         }
 
         Kitchens.Own own() {
             if (own == null) {
-                KitchenDoc k = ask.kitchen();
+                KitchenPart k = ask.kitchen();
                 own = k == null ? kitchens.own(null, null) : kitchens.own(k.vesselId(), k.burnerId());
             }
             return own;
         }
     }
 
-    private static Kitchen kitchen(PlanAsk ask, Household household) {
-        KitchenDoc k = ask.kitchen();
+    private static Kitchen kitchen(OrderRequest ask, Household household) {
+        KitchenPart k = ask.kitchen();
         Kitchen own = household.own().kitchen();
         if (k == null) {
             return own;
         }
-        VesselDoc vessel = k.vessel();
-        BurnerDoc burner = k.burner();
+        VesselPart vessel = k.vessel();
+        BurnerPart burner = k.burner();
         return new Kitchen(
                 or(k.altitudeM(), own.altitudeM()),
                 or(k.roomC(), own.roomC()),
@@ -196,16 +203,16 @@ class PlanAskReading {
                 or(k.kettleW(), own.kettleW()));
     }
 
-    private static PlanRequest.Serving serving(PlanAsk ask, Recipe recipe) {
+    private static PlanRequest.Serving serving(OrderRequest ask, Recipe recipe) {
         return new PlanRequest.Serving(
-                or(ask.cups(), recipe.cups()),
-                or(ask.cupMl(), recipe.cupMl()),
-                Fields.oneOf(Strength.class, ask.strength(), "strength", Strength.STANDARD),
-                Fields.oneOf(Purpose.class, ask.purpose(), "purpose", Purpose.EVERYDAY),
-                Fields.within(or(ask.taste(), 1), "taste", Limit.TASTE));
+                or(ask.serving().cups(), recipe.cups()),
+                or(ask.serving().cupMl(), recipe.cupMl()),
+                Fields.oneOf(Strength.class, ask.serving().strength(), "strength", Strength.STANDARD),
+                Fields.oneOf(Purpose.class, ask.serving().purpose(), "purpose", Purpose.EVERYDAY),
+                or(ask.drinks().taste(), 1));
     }
 
-    private static Vessel vessel(VesselDoc doc) {
+    private static Vessel vessel(VesselPart doc) {
         double diameter = Fields.need(doc.innerDiameterCm(), "kitchen.vessel.innerDiameterCm", Need.DIAMETER);
         double height = Fields.need(doc.heightCm(), "kitchen.vessel.heightCm", Need.HEIGHT);
         return Vessel.of(
@@ -216,7 +223,7 @@ class PlanAskReading {
                 or(doc.brimMl(), Vessel.cylinderMl(diameter, height)));
     }
 
-    private static Burner burner(BurnerDoc doc, Burner otherwise) {
+    private static Burner burner(BurnerPart doc, Burner otherwise) {
         return new Burner(
                 doc.name() == null ? otherwise.name() : doc.name(),
                 or(doc.lowW(), otherwise.lowW()),
@@ -224,11 +231,12 @@ class PlanAskReading {
                 or(doc.highW(), otherwise.highW()));
     }
 
-    private static MeasureCustom custom(PlanAsk ask, Household household) {
-        boolean saysAll = ask.measures() != null && ask.liangG() != null;
+    private static MeasureCustom custom(OrderRequest ask, Household household) {
+        boolean saysAll = ask.custom().measures() != null && ask.custom().liangG() != null;
         MeasureCustom own = saysAll ? MeasureCustom.DEFAULT : household.own().custom();
-        double liang = Fields.within(or(ask.liangG(), own.liangG()), "liangG", Limit.LIANG_G);
-        return new MeasureCustom(Fields.oneOf(KitchenSystem.class, ask.measures(), "measures", own.system()), liang);
+        double liang = or(ask.custom().liangG(), own.liangG());
+        return new MeasureCustom(
+                Fields.oneOf(KitchenSystem.class, ask.custom().measures(), "measures", own.system()), liang);
     }
 
     private static double or(@Nullable Double value, double otherwise) {

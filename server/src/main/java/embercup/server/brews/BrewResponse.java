@@ -1,0 +1,152 @@
+package embercup.server.brews;
+
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import embercup.server.notebook.Tasting;
+import embercup.server.plans.OrderRequest;
+import embercup.server.plans.PlanResponse;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A brew with its plan and what really happened, flat on the wire.
+ *
+ * @param request the order, written out
+ * @param plan as it was started
+ */
+public record BrewResponse(
+        @JsonUnwrapped Head head,
+        @JsonUnwrapped Clock clock,
+        OrderRequest request,
+        PlanResponse plan,
+        @JsonUnwrapped Going going,
+        @JsonUnwrapped Predicted predicted,
+        @JsonUnwrapped Cup cup) {
+
+    /** @param ancestorId the brew that this one is a change or a second brew of */
+    public record Head(
+            UUID id,
+            @Nullable UUID recipeId,
+            String name,
+            String drinkerName,
+            String phase,
+            @Nullable UUID ancestorId) {}
+
+    /**
+     * When.
+     *
+     * @param serverNow the server's clock, so that a wrong clock in the browser does not matter
+     * @param state how many events it has; of two answers the one with more of them is the newer, whatever came first
+     * @param late whether it is so much behind or ahead that it is told
+     * @param clockSpeed how fast the brew's own clock runs; 1 unless its kitchen is simulated
+     */
+    public record Clock(
+            Instant serverNow,
+            long state,
+            @Nullable Instant startedAt,
+            @Nullable Instant readyAt,
+            double lateS,
+            boolean late,
+            double clockSpeed,
+            boolean simulated) {}
+
+    /** The steps as they go; {@code fire} is flame, lid and marc as they stand at the step to do. */
+    public record Going(
+            List<LiveLine> steps,
+            @Nullable String nowKey,
+            List<String> meanwhile,
+            @Nullable FireLine fire,
+            List<Happened> events) {}
+
+    /**
+     * How it will be, from what happened so far.
+     *
+     * @param told strength, aroma and bite, where they will be so different that it is told
+     * @param advice what can be done about a cup that will not be as planned; empty when it will
+     */
+    public record Predicted(
+            double strength,
+            double strengthChange,
+            double aroma,
+            double bite,
+            List<String> told,
+            String advice,
+            List<PlanResponse.When> predictedSteps,
+            List<PlanResponse.Point> predictedCurve) {}
+
+    /**
+     * What came of it.
+     *
+     * @param pouredMl poured for somebody to drink so far
+     * @param leftMl made and not poured yet
+     */
+    public record Cup(
+            double pouredMl,
+            double leftMl,
+            boolean photo,
+            @Nullable NoteLine note) {}
+
+    /**
+     * Flame, lid and marc now.
+     *
+     * @param flame {@code off}, {@code low}, {@code medium} or {@code high}
+     * @param pressed whether the marc is pressed, where it is strained
+     * @param otherwise whether flame or lid are other than the plan has them
+     */
+    public record FireLine(
+            String flame, double powerW, boolean lid, boolean kettle, boolean pressed, boolean otherwise) {}
+
+    /** What is known of a step, by its key. */
+    public record LiveLine(
+            String key,
+            @Nullable Instant beganAt,
+            @Nullable Instant doneAt,
+            Instant dueAt,
+            @Nullable String sign) {}
+
+    /**
+     * One recorded event that still counts.
+     *
+     * @param turn lid, flame or marc, as the event told it
+     * @param powerW power after a flame was turned, W
+     * @param lid whether it is on after it was moved
+     */
+    public record Happened(
+            UUID id,
+            Instant at,
+            String kind,
+            @Nullable String step,
+            @Nullable String turn,
+            @Nullable Double powerW,
+            @Nullable Boolean lid,
+            @Nullable String text) {
+
+        static Happened of(UUID id, Instant at, String kind, String text) {
+            return new Happened(id, at, kind, null, null, null, null, text);
+        }
+    }
+
+    /** @param strength −2 far too weak, 0 right, 2 far too strong, @param liking 1–5, 0 for not said */
+    public record NoteLine(
+            int strength, int liking, @JsonUnwrapped Tasting tasting, Instant at) {}
+
+    /** One line of a list of brews. */
+    public record BrewLine(
+            UUID id,
+            String name,
+            String drinkerName,
+            double cups,
+            String phase,
+            Instant startAt,
+            @Nullable Instant readyAt,
+            @Nullable String now,
+            @Nullable Instant dueAt,
+            boolean unreadable) {
+
+        /** When the cook is needed: at the end of the step that goes on, or at the start. */
+        Instant needsCookAt() {
+            return dueAt == null ? startAt : dueAt;
+        }
+    }
+}

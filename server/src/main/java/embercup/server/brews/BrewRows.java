@@ -1,0 +1,200 @@
+package embercup.server.brews;
+
+import embercup.core.care.Care;
+import embercup.core.live.BrewEvent;
+import embercup.core.live.LiveBrew;
+import embercup.core.plan.BrewPlan;
+import embercup.core.plan.PlannedAddition;
+import embercup.core.words.Words;
+import embercup.core.workings.Workings;
+import embercup.server.plans.OrderRequest;
+import embercup.server.plans.PlanResponse;
+import embercup.server.plans.Plans;
+import embercup.server.platform.Fields;
+import embercup.server.platform.RefusedException;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The rows of a brew, and what they say together: its plan with its events folded over it. */
+@Component
+class BrewRows {
+
+    private final BrewRepository brews;
+    private final EventRepository events;
+    private final PhotoRepository photos;
+    private final FiguresRepository figures;
+    private final KeptPlans kept;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    BrewRows(
+            BrewRepository brews,
+            EventRepository events,
+            PhotoRepository photos,
+            FiguresRepository figures,
+            KeptPlans kept,
+            JsonMapper json,
+            Clock clock) {
+        this.brews = brews;
+        this.events = events;
+        this.photos = photos;
+        this.figures = figures;
+        this.kept = kept;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    BrewEntity entity(UUID id) {
+        return brews.findById(id).orElseThrow(() -> RefusedException.notFound("brew", id));
+    }
+
+    BrewEntity forWriting(UUID id) {
+        return brews.forWriting(id).orElseThrow(() -> RefusedException.notFound("brew", id));
+    }
+
+    /** Appends one event. */
+    void insert(UUID brewId, EventRequest doc, Instant at) {
+        EventEntity row = new EventEntity();
+        row.id = Objects.requireNonNull(doc.id());
+        row.brewId = brewId;
+        row.at = at;
+        row.kind = doc.kind();
+        row.data = json.writeValueAsString(doc);
+        events.saveAndFlush(row);
+    }
+
+    /** Whether an event of that id is kept. */
+    boolean happened(UUID eventId) {
+        return events.existsById(eventId);
+    }
+
+    /** Whether an event of that id is kept with this brew. */
+    boolean happened(UUID eventId, BrewEntity e) {
+        return events.findById(eventId).filter(o -> o.brewId.equals(e.id)).isPresent();
+    }
+
+    /** Keeps a new brew with its plan and every figure's workings. */
+    void add(BrewEntity e, Plans.Made made) {
+        e.request = json.writeValueAsString(made.ask());
+        e.plan = json.writeValueAsString(made.sheet());
+        e.kept = kept.write(made.plan());
+        e.loads = json.writeValueAsString(loads(made.verdict()));
+        e.herbs = json.writeValueAsString(made.plan().additions().stream()
+                .map(PlannedAddition::herb)
+                .distinct()
+                .toList());
+        brews.saveAndFlush(e);
+        FiguresEntity why = new FiguresEntity();
+        why.brewId = e.id;
+        why.document = kept.writeFigures(made.figures());
+        figures.save(why);
+    }
+
+    private static Map<String, Double> loads(Care.Verdict verdict) {
+        Map<String, Double> named = new TreeMap<>();
+        verdict.loads().forEach(l -> named.put(Fields.code(l.constituent()), l.planMg()));
+        return named;
+    }
+
+    /** What was told at the start. */
+    PlanResponse told(BrewEntity e) {
+        return json.readValue(e.plan, PlanResponse.class);
+    }
+
+    /** Why the numbers of its plan are what they are. */
+    Map<String, Workings> workings(BrewEntity e) {
+        return figures.findById(e.id).map(f -> kept.readFigures(f.document)).orElseGet(() -> plan(e).explained());
+    }
+
+    /** The plan that is kept; empty when it cannot be read. */
+    Optional<BrewPlan> readable(BrewEntity e) {
+        return kept.read(e.kept, e.id);
+    }
+
+    /** @throws RefusedException 409 when the plan that is kept cannot be read */
+    BrewPlan plan(BrewEntity e) {
+        return readable(e).orElseThrow(BrewRows::damaged);
+    }
+
+    private static RefusedException damaged() {
+        return RefusedException.of(
+                HttpStatus.CONFLICT,
+                "unreadable",
+                "This brew cannot be read",
+                "What is kept of its plan is damaged, or another version wrote it. It can be given up; its line in the"
+                        + " notebook stays.");
+    }
+
+    /** A brew's state with the events that still count, planned and read once. */
+    record Folded(BrewPlan plan, LiveBrew live, List<BrewEvent> standing, long events) {}
+
+    Folded fold(BrewEntity e) {
+        return fold(e, plan(e));
+    }
+
+    Folded fold(BrewEntity e, BrewPlan plan) {
+        List<BrewEvent> all = events(e.id, plan);
+        return new Folded(plan, LiveBrew.fold(plan, all), BrewEvent.standing(all), all.size());
+    }
+
+    private List<BrewEvent> events(UUID brewId, BrewPlan plan) {
+        List<BrewEvent> all = new ArrayList<>();
+        for (EventEntity row : events.findAllByBrewIdOrderByPosition(brewId)) {
+            all.add(EventReading.read(json.readValue(row.data, EventRequest.class), row.at, plan));
+        }
+        return all;
+    }
+
+    /** One line of a list. */
+    BrewResponse.BrewLine line(BrewEntity e) {
+        return readable(e).map(plan -> line(e, fold(e, plan))).orElseGet(() -> unreadable(e));
+    }
+
+    private BrewResponse.BrewLine line(BrewEntity e, Folded folded) {
+        LiveBrew live = folded.live();
+        Instant start = live.startedAt().orElse(e.startedAt);
+        Instant ready = live.readyAt().orElseGet(() -> folded.plan().readyFrom(start));
+        return new BrewResponse.BrewLine(
+                e.id,
+                e.name,
+                e.drinkerName,
+                e.cups,
+                e.phase,
+                start,
+                BrewClock.real(e, ready),
+                live.now()
+                        .map(n -> Words.english().label(folded.plan(), n.step()))
+                        .orElse(null),
+                live.now().map(n -> BrewClock.real(e, n.dueAt())).orElse(null),
+                false);
+    }
+
+    /** A list shows it all the same: it may be on the fire, and it can be given up. */
+    private static BrewResponse.BrewLine unreadable(BrewEntity e) {
+        return new BrewResponse.BrewLine(
+                e.id, e.name, e.drinkerName, e.cups, e.phase, e.startedAt, e.endedAt, null, null, true);
+    }
+
+    BrewResponse sheet(BrewEntity e, Folded folded) {
+        return BrewWriting.write(
+                e,
+                folded.live(),
+                folded.plan().request().kitchen().burner(),
+                json.readValue(e.request, OrderRequest.class),
+                told(e),
+                BrewClock.now(e, clock.instant()),
+                folded.events(),
+                photos.existsById(e.id),
+                folded.standing());
+    }
+}

@@ -1,0 +1,214 @@
+package embercup.server.plans;
+
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import embercup.server.learned.LearnedResponse;
+import embercup.server.platform.WorkingsLine;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A plan, flat on the wire. Times in seconds from the first step unless they are moments.
+ *
+ * @param learned what the household's own brews taught of this stove and this drinker
+ * @param workings why the numbers are what they are, for who asks
+ */
+public record PlanResponse(
+        @JsonUnwrapped Order order,
+        @JsonUnwrapped Brewing brewing,
+        @JsonUnwrapped Drawn drawn,
+        @JsonUnwrapped Times times,
+        @JsonUnwrapped Cup cup,
+        @JsonUnwrapped Judged judged,
+        List<LearnedResponse> learned,
+        Map<String, WorkingsLine> workings) {
+
+    /**
+     * What was ordered.
+     *
+     * @param drinkerName empty for somebody who is not of the household
+     * @param schools every question on which schools differ, with the choice that is held
+     * @param posology how it is taken, in words
+     */
+    public record Order(
+            String name,
+            String tradition,
+            double cups,
+            double cupMl,
+            String drinkerName,
+            Map<String, String> schools,
+            boolean spentHerbs,
+            @Nullable String posology) {}
+
+    /** What goes in, how much water, what happens, and why. */
+    public record Brewing(
+            List<AdditionLine> additions,
+            Water water,
+            double boilingC,
+            List<StepLine> steps,
+            List<Point> curve,
+            List<ReasonLine> reasons) {}
+
+    /**
+     * What the drawings are made of.
+     *
+     * @param mug one of the mugs, filled; none for what is kept in a jar or a bottle
+     * @param servedKey the step after which the liquor is in the mugs
+     */
+    public record Drawn(
+            VesselLine vessel,
+            @Nullable VesselLine mug,
+            @Nullable String servedKey,
+            BurnerLine burner) {}
+
+    /** @param stageStartS when the first stage begins, s */
+    public record Times(double stageStartS, double totalS, Instant startAt, Instant readyAt) {}
+
+    /** The cup when it is ready. */
+    public record Cup(
+            @JsonUnwrapped Strength felt,
+            @JsonUnwrapped Shares shares,
+            @JsonUnwrapped Warmth warmth) {}
+
+    /** Against the recipe's own standard cup, which is 1; with the spread of what was measured. */
+    public record Strength(double strength, double strengthLow, double strengthHigh) {}
+
+    /**
+     * What of the herbs' own reaches the cup, 0–1.
+     *
+     * @param body not known of plans that an earlier version wrote
+     */
+    public record Shares(@Nullable Double body, double aroma, double bite) {}
+
+    /** @param cupC °C in the cup when it is poured, @param drinkableAfterS s from ready, @param honeyAfterS s from ready */
+    public record Warmth(
+            double cupC,
+            @Nullable Double drinkableAfterS,
+            @Nullable Double honeyAfterS) {}
+
+    /** What care says of it, the gravest first; what can be done about a stop. */
+    public record Judged(
+            List<CautionLine> cautions,
+            boolean stopped,
+            List<WayLine> waysOut,
+            List<Load> dailyLoads,
+            List<String> identityChecks) {}
+
+    /** One herb, measured. @param leftShare what a first brew has left in it; 1 for a new one */
+    public record AdditionLine(
+            @JsonUnwrapped HerbAsked of,
+            @JsonUnwrapped Goes goes,
+            @JsonUnwrapped Weighed weighed,
+            @JsonUnwrapped Told told,
+            double leftShare) {}
+
+    public record HerbAsked(String herb, String common, String form, String cut) {}
+
+    /** Where it goes: into the pot at the start of a stage, or into each cup, how warm. */
+    public record Goes(int stage, boolean perCup, String inCup) {}
+
+    /** @param weigh whether a spoon is not sure enough */
+    public record Weighed(double grams, double lowG, double highG, double perCupG, boolean weigh) {}
+
+    /**
+     * In words.
+     *
+     * @param said the amount as the cook's school says it
+     * @param nearest which figure stands in for one that is not known
+     */
+    public record Told(
+            String measure,
+            String prep,
+            String said,
+            @Nullable String nearest) {}
+
+    /** Millilitres; {@code startCups} in the cups of this household. */
+    public record Water(
+            double pourMl,
+            double startMl,
+            double retainedMl,
+            double evaporatedMl,
+            double yieldMl,
+            double dipMl,
+            @Nullable String startCups) {}
+
+    public record VesselLine(
+            String name,
+            String kind,
+            double innerDiameterCm,
+            double heightCm,
+            double brimMl,
+            double mostMl,
+            @JsonUnwrapped Levels levels) {}
+
+    /**
+     * In cm above the bottom, of the water and what the herbs displace.
+     *
+     * @param dipLevelCm the mark to boil down to; 0 for none
+     * @param bedCm top of the wet herbs
+     * @param displacedCm what the herbs take of the height
+     */
+    public record Levels(
+            double startLevelCm,
+            double endLevelCm,
+            double dipLevelCm,
+            double bedCm,
+            @Nullable Double displacedCm) {}
+
+    public record BurnerLine(String name, double lowW, double mediumW, double highW) {}
+
+    /** When a step is, by its key. */
+    public record When(String key, double startS, double durationS) {}
+
+    public record Point(double tS, double tempC, double waterMl, double body, double aroma, double bite) {}
+
+    public record CautionLine(
+            String code, String severity, @Nullable String herb, String text, String source) {}
+
+    /**
+     * What can be done about a stop: another herb, less of it or without it, fewer cups, another menstruum, another drinker,
+     * another vessel, a stage under the lid.
+     */
+    public record WayLine(
+            @Nullable String herb,
+            @Nullable String with,
+            @Nullable Integer cups,
+            @Nullable Double share,
+            @Nullable String menstruum,
+            @Nullable UUID drinkerId,
+            @Nullable UUID vesselId,
+            @Nullable Integer coveredStage,
+            String text) {
+
+        static WayLine ofHerb(String herb, @Nullable String with, @Nullable Double share, String text) {
+            return new WayLine(herb, with, null, share, null, null, null, null, text);
+        }
+
+        static WayLine ofMenstruum(String menstruum, String text) {
+            return new WayLine(null, null, null, null, menstruum, null, null, null, text);
+        }
+
+        static WayLine forDrinker(UUID id, String text) {
+            return new WayLine(null, null, null, null, null, id, null, null, text);
+        }
+
+        static WayLine inVessel(UUID id, String text) {
+            return new WayLine(null, null, null, null, null, null, id, null, text);
+        }
+
+        static WayLine ofCups(int cups, String text) {
+            return new WayLine(null, null, cups, null, null, null, null, null, text);
+        }
+
+        static WayLine covered(int stage, String text) {
+            return new WayLine(null, null, null, null, null, null, null, stage, text);
+        }
+    }
+
+    /** Why a stage is there, for stages that the plan itself proposes. */
+    public record ReasonLine(int stage, String text, String source) {}
+
+    public record Load(String constituent, double mg, double limitMg) {}
+}
