@@ -102,15 +102,15 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
     LiveBrew state() {
         Measurements measured = measured();
         Prediction predicted = plan.predict(measured);
-        Map<String, Step> again = new HashMap<>();
-        predicted.steps().forEach(s -> again.put(s.id(), s));
+        // A step that is needless by now, a wait for a cup that is cool already, takes no time.
+        Map<String, Double> lengths = new HashMap<>();
+        predicted.steps().forEach(s -> lengths.put(s.id(), s.durationS()));
         Instant clock = started.orElse(Instant.EPOCH);
         Optional<LiveStep> now = Optional.empty();
         Map<String, LiveStep> main = new HashMap<>();
         for (Step step : mainLine()) {
             Optional<Instant> doneAt = Optional.ofNullable(done.get(step.id()));
-            Step timed = again.getOrDefault(step.id(), step);
-            Instant due = doneAt.orElse(clock.plus(seconds(timed.durationS())));
+            Instant due = doneAt.orElse(clock.plus(seconds(lengths.getOrDefault(step.id(), 0.0))));
             boolean current = doneAt.isEmpty() && now.isEmpty();
             Optional<Instant> began = doneAt.isPresent() || current ? Optional.of(clock) : Optional.empty();
             LiveStep live = new LiveStep(step, began, doneAt, due, sign(step));

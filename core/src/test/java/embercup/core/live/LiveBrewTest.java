@@ -1,14 +1,23 @@
 package embercup.core.live;
 
+import static embercup.core.Pots.dried;
 import static embercup.core.Pots.kind;
 import static embercup.core.Pots.lindenCup;
 import static embercup.core.Pots.plan;
+import static embercup.core.Pots.pour;
+import static embercup.core.Pots.recipe;
 import static embercup.core.Pots.rootPot;
+import static embercup.core.Pots.steep;
+import static embercup.core.Pots.strain;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import embercup.core.materia.Cut;
+import embercup.core.materia.Tradition;
+import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Step;
+import embercup.core.recipe.Stage;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -78,6 +87,32 @@ class LiveBrewTest {
         BrewEvent last = events.get(events.size() - 1);
         events.add(new BrewEvent.Undone(id(99), EIGHT.plusSeconds(900), last.id()));
         assertThat(LiveBrew.fold(plan, events).now().orElseThrow().step().id()).isEqualTo("s0");
+    }
+
+    /** A cup forgotten for six hours needs no wait for a cooler cup; the line and the clock say the same. */
+    @Test
+    void aWaitThatIsNeedlessByNowTakesNoTime() {
+        BrewPlan plan = plan(recipe(
+                Tradition.FOLK,
+                1,
+                240,
+                List.of(dried("linden", Cut.CHOPPED, 2, Unit.GRAM, 0)),
+                pour(),
+                steep(10),
+                strain(),
+                new Stage.Cool(62, false)));
+        Step steep = plan.steps().stream()
+                .filter(s -> kind(s).equals("steep"))
+                .findFirst()
+                .orElseThrow();
+        List<BrewEvent> events = until(plan, steep.id());
+        events.add(new BrewEvent.StepDone(id(90), EIGHT.plusSeconds(6 * 3600), steep.id()));
+        LiveBrew live = LiveBrew.fold(plan, events);
+        assertThat(live.predicted().steps()).noneMatch(s -> kind(s).equals("cool"));
+        assertThat(live.readyAt().orElseThrow())
+                .isBetween(
+                        EIGHT.plusSeconds((long) live.predicted().totalS() - 2),
+                        EIGHT.plusSeconds((long) live.predicted().totalS() + 2));
     }
 
     @Test
