@@ -9,6 +9,9 @@ export function browser() {
     removeItem: (key: string) => void kept.delete(key),
   });
   const heard = new Map<string, () => void>();
-  vi.stubGlobal("window", { addEventListener: (what: string, told: () => void) => void heard.set(what, told) });
+  vi.stubGlobal("window", {
+    location: { origin: "http://kitchen.test" },
+    addEventListener: (what: string, told: () => void) => void heard.set(what, told),
+  });
   return { kept, tell: (what: string) => heard.get(what)?.() };
 }

@@ -6,16 +6,16 @@ type Sent = { url: string; body: { id: string; kind: string; ageS: number } };
 /** A server that can be away, and that remembers what it was sent. */
 function server() {
   const state = { away: false, refuse: 0, sent: [] as Sent[], tries: 0 };
-  vi.stubGlobal("fetch", async (url: string, init?: { body?: string }) => {
-    if (init?.body === undefined) return new Response("[]", { status: 200 });
+  vi.stubGlobal("fetch", async (request: Request) => {
+    if (request.method === "GET") return new Response("[]", { status: 200 });
     state.tries++;
     if (state.away) throw new TypeError("no network");
     if (state.refuse > 0) {
       state.refuse--;
       return new Response(JSON.stringify({ title: "Refused", detail: "Not so." }), { status: 409 });
     }
-    const body = JSON.parse(init.body);
-    state.sent.push({ url, body });
+    const body = JSON.parse(await request.text());
+    state.sent.push({ url: new URL(request.url).pathname, body });
     return new Response(JSON.stringify({ id: "brew", serverNow: "2026-11-25T20:00:00Z", events: [] }), { status: 200 });
   });
   return state;

@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from "react";
 import { AwayError, api, type BrewResponse, type EventRequest, ProblemError, type Told } from "./client";
+import { keys } from "./keys";
 import { keepNewer, queryClient } from "./queries";
 
 /**
@@ -77,9 +78,9 @@ async function send(): Promise<void> {
       }
       changed(waiting.slice(1));
       if (brew) keepNewer(brew);
-      else void queryClient.invalidateQueries({ queryKey: ["brews", first.brewId] });
-      void queryClient.invalidateQueries({ queryKey: ["day"] });
-      void queryClient.invalidateQueries({ queryKey: ["notebook"] });
+      else void queryClient.invalidateQueries({ queryKey: keys.brew(first.brewId) });
+      void queryClient.invalidateQueries({ queryKey: keys.day });
+      void queryClient.invalidateQueries({ queryKey: keys.notebook });
     }
   } finally {
     sending = false;

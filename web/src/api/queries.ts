@@ -1,5 +1,6 @@
 import { keepPreviousData, QueryClient, useQuery } from "@tanstack/react-query";
 import { AwayError, api, type BrewResponse, type NotebookRequest, type OrderRequest } from "./client";
+import { keys } from "./keys";
 import { present } from "./present";
 
 /** Server state lives here and nowhere else; screens derive from it. */
@@ -10,65 +11,67 @@ export const queryClient = new QueryClient({
       retry: (count, error) => error instanceof AwayError && count < 3,
       refetchOnWindowFocus: true,
     },
+    // A change is refused or fails at once; what waits for the server is the outbox.
+    mutations: { networkMode: "always" },
   },
 });
 
-export const useRecipes = () => useQuery({ queryKey: ["recipes"], queryFn: api.recipes });
+export const useRecipes = () => useQuery({ queryKey: keys.recipes, queryFn: api.recipes });
 export const useRecipe = (id: string) =>
-  useQuery({ queryKey: ["recipes", id], queryFn: () => api.recipe(id), enabled: id !== "" });
-export const usePeople = () => useQuery({ queryKey: ["people"], queryFn: api.people });
-export const useKitchen = () => useQuery({ queryKey: ["kitchen"], queryFn: api.kitchen });
+  useQuery({ queryKey: keys.recipe(id), queryFn: () => api.recipe(id), enabled: id !== "" });
+export const usePeople = () => useQuery({ queryKey: keys.people, queryFn: api.people });
+export const useKitchen = () => useQuery({ queryKey: keys.kitchen, queryFn: api.kitchen });
 export const useSources = () =>
-  useQuery({ queryKey: ["sources"], queryFn: api.sources, staleTime: Number.POSITIVE_INFINITY });
+  useQuery({ queryKey: keys.sources, queryFn: api.sources, staleTime: Number.POSITIVE_INFINITY });
 export const useHerbs = () =>
-  useQuery({ queryKey: ["herbs"], queryFn: api.herbs, staleTime: Number.POSITIVE_INFINITY });
+  useQuery({ queryKey: keys.herbs, queryFn: api.herbs, staleTime: Number.POSITIVE_INFINITY });
 export const useFoundHerbs = (words: string) =>
   useQuery({
-    queryKey: ["herbs", "found", words],
+    queryKey: keys.foundHerbs(words),
     queryFn: () => api.findHerbs(words),
     placeholderData: keepPreviousData,
     enabled: words.trim() !== "",
     staleTime: 60_000,
   });
-export const useShelf = () => useQuery({ queryKey: ["shelf"], queryFn: api.shelf });
+export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: api.shelf });
 export const useOccasions = () =>
-  useQuery({ queryKey: ["occasions"], queryFn: api.occasions, staleTime: Number.POSITIVE_INFINITY });
+  useQuery({ queryKey: keys.occasions, queryFn: api.occasions, staleTime: Number.POSITIVE_INFINITY });
 export const useSchools = () =>
-  useQuery({ queryKey: ["schools"], queryFn: api.schools, staleTime: Number.POSITIVE_INFINITY });
+  useQuery({ queryKey: keys.schools, queryFn: api.schools, staleTime: Number.POSITIVE_INFINITY });
 export const useMarks = (drinkerId: string | undefined) =>
   useQuery({
-    queryKey: ["marks", drinkerId],
+    queryKey: keys.marksFor(drinkerId),
     queryFn: () => api.marks(drinkerId ?? ""),
     enabled: drinkerId !== undefined,
   });
 export const useVersions = (id: string | undefined) =>
-  useQuery({ queryKey: ["versions", id], queryFn: () => api.versions(id ?? ""), enabled: id !== undefined });
+  useQuery({ queryKey: keys.versions(id), queryFn: () => api.versions(id ?? ""), enabled: id !== undefined });
 export const useOwnHerb = (slug: string) =>
-  useQuery({ queryKey: ["own-herb", slug], queryFn: () => api.ownHerb(slug), enabled: slug !== "" });
+  useQuery({ queryKey: keys.ownHerb(slug), queryFn: () => api.ownHerb(slug), enabled: slug !== "" });
 export const useHerb = (slug: string) =>
-  useQuery({ queryKey: ["herbs", slug], queryFn: () => api.herb(slug), enabled: slug !== "" });
+  useQuery({ queryKey: keys.herb(slug), queryFn: () => api.herb(slug), enabled: slug !== "" });
 export const useBrew = (id: string) =>
   useQuery({
-    queryKey: ["brews", id],
-    queryFn: async () => newer(queryClient.getQueryData<BrewResponse>(["brews", id]), await api.brew(id)),
+    queryKey: keys.brew(id),
+    queryFn: async () => newer(queryClient.getQueryData<BrewResponse>(keys.brew(id)), await api.brew(id)),
   });
 export const useHistory = (recipeId: string | undefined) =>
   useQuery({
-    queryKey: ["notebook", "history", recipeId],
+    queryKey: keys.history(recipeId),
     queryFn: () => api.history(recipeId ?? ""),
     enabled: recipeId !== undefined,
     staleTime: 0,
   });
 export const useNotebook = (ask: NotebookRequest) =>
   useQuery({
-    queryKey: ["notebook", ask],
+    queryKey: keys.entries(ask),
     queryFn: () => api.notebook(ask),
     placeholderData: keepPreviousData,
     staleTime: 0,
   });
 
 const planOf = (ask: OrderRequest) => ({
-  queryKey: ["plans", ask],
+  queryKey: keys.plan(ask),
   queryFn: ({ signal }: { signal: AbortSignal }) => api.plan(ask, signal),
   staleTime: 60_000,
 });
@@ -85,7 +88,7 @@ export function useDay() {
   const from = dayStart(present());
   const to = new Date(from.getTime() + 24 * 3600_000);
   const query = useQuery({
-    queryKey: ["day", from.toISOString()],
+    queryKey: keys.dayFrom(from.toISOString()),
     queryFn: () => api.day(from.toISOString(), to.toISOString()),
     refetchInterval: 15_000,
     staleTime: 5_000,
@@ -103,7 +106,7 @@ export function dayStart(now: Date): Date {
 
 /** Takes a brew's state unless a newer one is here: the stream and the answer to a confirmation race each other. */
 export function keepNewer(brew: BrewResponse) {
-  queryClient.setQueryData<BrewResponse>(["brews", brew.id], (before) => newer(before, brew));
+  queryClient.setQueryData<BrewResponse>(keys.brew(brew.id), (before) => newer(before, brew));
 }
 
 /** The one that knows more events; of the same events the later answer. */

@@ -665,14 +665,17 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         AbandonedRequest: {
-            kind: "AbandonedRequest";
-        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
             /** Format: double */
             ageS?: number;
             /** Format: uuid */
             id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "abandoned";
             why?: string;
-        });
+        };
         AdditionDocument: {
             /** Format: double */
             amount?: number;
@@ -1057,17 +1060,18 @@ export interface components {
             /** Format: int32 */
             page: number;
         };
-        EventRequest: {
-            kind: string;
-        };
+        EventRequest: components["schemas"]["StartedRequest"] | components["schemas"]["StepDoneRequest"] | components["schemas"]["TurnedRequest"] | components["schemas"]["MeasuredRequest"] | components["schemas"]["PouredRequest"] | components["schemas"]["NotedRequest"] | components["schemas"]["UndoneRequest"] | components["schemas"]["FinishedRequest"] | components["schemas"]["AbandonedRequest"];
         FinishedRequest: {
-            kind: "FinishedRequest";
-        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
             /** Format: double */
             ageS?: number;
             /** Format: uuid */
             id?: string;
-        });
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "finished";
+        };
         FireLine: {
             flame: string;
             kettle: boolean;
@@ -1243,17 +1247,20 @@ export interface components {
             text: string;
         };
         MeasuredRequest: {
-            kind: "MeasuredRequest";
-        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
             /** Format: double */
             ageS?: number;
             /** Format: uuid */
             id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "measured";
             /** @enum {string} */
             reading?: "volume-ml" | "temperature-c" | "weight-g" | "level-cm";
             /** Format: double */
             value?: number;
-        });
+        };
         MethodLine: {
             kind: string;
             /** Format: double */
@@ -1276,8 +1283,6 @@ export interface components {
             taste: string;
         };
         NotedRequest: {
-            kind: "NotedRequest";
-        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
             /** Format: double */
             ageS?: number;
             change?: string;
@@ -1288,6 +1293,11 @@ export interface components {
             effect?: string;
             /** Format: uuid */
             id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "noted";
             /** Format: int32 */
             liking?: number;
             meanwhile?: string;
@@ -1295,7 +1305,7 @@ export interface components {
             /** Format: int32 */
             strength?: number;
             taste?: string;
-        });
+        };
         OneCookRequest: {
             plans?: components["schemas"]["OrderRequest"][];
         };
@@ -1454,7 +1464,7 @@ export interface components {
             stageStartS: number;
             /** Format: date-time */
             startAt: string;
-            steps: components["schemas"]["StepLine"][];
+            steps: (components["schemas"]["ByHand"] | components["schemas"]["Heating"] | components["schemas"]["Preparing"] | components["schemas"]["Standing"])[];
             stopped: boolean;
             /** Format: double */
             strength: number;
@@ -1509,15 +1519,18 @@ export interface components {
             why: string;
         };
         PouredRequest: {
-            kind: "PouredRequest";
-        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
             /** Format: double */
             ageS?: number;
             /** Format: uuid */
             id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "poured";
             /** Format: double */
             value?: number;
-        });
+        };
         Preparing: {
             /** Format: int32 */
             addition: number;
@@ -1707,24 +1720,30 @@ export interface components {
             source: string;
         };
         StartedRequest: {
-            kind: "StartedRequest";
-        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
             /** Format: double */
             ageS?: number;
             /** Format: uuid */
             id?: string;
-        });
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "started";
+        };
         StepDoneRequest: {
-            kind: "StepDoneRequest";
-        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
             /** Format: double */
             ageS?: number;
             /** Format: uuid */
             id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "step-done";
             /** @enum {string} */
             sign?: "plan" | "smell" | "colour" | "taste";
             step?: string;
-        });
+        };
         StepLine: components["schemas"]["Preparing"] | components["schemas"]["Heating"] | components["schemas"]["Standing"] | components["schemas"]["ByHand"];
         Substitute: {
             change: string;
@@ -1770,25 +1789,31 @@ export interface components {
             version?: number;
         };
         TurnedRequest: {
-            kind: "TurnedRequest";
-        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
             /** Format: double */
             ageS?: number;
             /** Format: uuid */
             id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "turned";
             /** @enum {string} */
             turn?: "lid-on" | "lid-off" | "flame-off" | "flame-low" | "flame-medium" | "flame-high" | "marc-drained" | "marc-pressed";
-        });
+        };
         UndoneRequest: {
-            kind: "UndoneRequest";
-        } & (Omit<components["schemas"]["EventRequest"], "kind"> & {
             /** Format: double */
             ageS?: number;
             /** Format: uuid */
             event?: string;
             /** Format: uuid */
             id?: string;
-        });
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "undone";
+        };
         VesselLine: {
             /** Format: double */
             bedCm: number;

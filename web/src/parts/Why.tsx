@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Popover } from "radix-ui";
 import { createContext, type ReactNode, useContext, useState } from "react";
 import type { Workings } from "../api/client";
+import { keys } from "../api/keys";
 import { useSources } from "../api/queries";
 import { figure } from "./say";
 
@@ -37,7 +38,7 @@ export function Why({
   const asked = useContext(Figures);
   const [open, setOpen] = useState(false);
   const loaded = useQuery({
-    queryKey: ["workings", asked?.key],
+    queryKey: keys.workings(asked?.key),
     queryFn: () => asked?.load() ?? Promise.resolve<Record<string, Workings>>({}),
     enabled: open && !workings && asked !== null,
     staleTime: Number.POSITIVE_INFINITY,

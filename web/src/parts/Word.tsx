@@ -1,5 +1,8 @@
-import { Popover } from "radix-ui";
-import { type ReactNode, useState } from "react";
+import { Popover, RadioGroup } from "radix-ui";
+import { createContext, type ReactNode, useContext, useRef, useState } from "react";
+
+/** Closes the word that a control stands in. */
+const Close = createContext(() => {});
 
 /** An underlined part of the order sentence; opens its control in place. */
 export function Word({
@@ -31,14 +34,14 @@ export function Word({
           aria-label={label}
           className="z-40 min-w-52 max-w-[92vw] rounded-one border border-hairline bg-raised p-3 shadow-lg"
         >
-          {children(() => setOpen(false))}
+          <Close.Provider value={() => setOpen(false)}>{children(() => setOpen(false))}</Close.Provider>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
   );
 }
 
-/** One of a few, as a column of words. */
+/** One of a few, as a column of words. By pointer or space a choice closes its word; the arrow keys try one after the other. */
 export function OneOf<T extends string>({
   label,
   value,
@@ -50,15 +53,29 @@ export function OneOf<T extends string>({
   options: { value: T; label: string; gloss?: string }[];
   onPick: (v: T) => void;
 }) {
+  const close = useContext(Close);
+  const byArrow = useRef(false);
   return (
-    <div role="radiogroup" aria-label={label} className="flex flex-col">
+    <RadioGroup.Root
+      aria-label={label}
+      value={value}
+      onValueChange={(v) => {
+        onPick(v as T);
+        if (!byArrow.current) close();
+      }}
+      onKeyDownCapture={(e) => {
+        byArrow.current = e.key.startsWith("Arrow");
+      }}
+      onPointerDownCapture={() => {
+        byArrow.current = false;
+      }}
+      className="flex flex-col"
+    >
       {options.map((o) => (
-        <button
+        <RadioGroup.Item
           key={o.value}
-          type="button"
-          role="radio"
-          aria-checked={o.value === value}
-          onClick={() => onPick(o.value)}
+          value={o.value}
+          onClick={() => o.value === value && !byArrow.current && close()}
           className="flex min-h-11 items-baseline gap-2 border-hairline border-b px-2 py-2 text-left last:border-b-0 hover:bg-strip aria-checked:font-semibold"
         >
           <span aria-hidden className="w-4 text-ember-text">
@@ -68,9 +85,9 @@ export function OneOf<T extends string>({
             {o.label}
             {o.gloss && <span className="block font-normal text-muted text-sm">{o.gloss}</span>}
           </span>
-        </button>
+        </RadioGroup.Item>
       ))}
-    </div>
+    </RadioGroup.Root>
   );
 }
 

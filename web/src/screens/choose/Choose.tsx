@@ -1,6 +1,6 @@
-import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { api, type BlendResponse, type RecipeResponse } from "../../api/client";
+import { useBlend } from "../../api/changes";
+import type { RecipeResponse } from "../../api/client";
 import { useFoundHerbs, useMarks, useOccasions, usePeople, useRecipes, useShelf } from "../../api/queries";
 import { Primary } from "../../parts/Field";
 import { PotList } from "../../parts/PotList";
@@ -62,7 +62,7 @@ export default function Choose() {
         <span className="text-muted">
           for{" "}
           <Word label="Drinker" shown={drinker?.name ?? "an adult"}>
-            {(close) => (
+            {() => (
               <OneOf
                 label="Drinker"
                 value={drinkerId ?? ""}
@@ -73,7 +73,6 @@ export default function Choose() {
                 }))}
                 onPick={(id) => {
                   set("who", id);
-                  close();
                 }}
               />
             )}
@@ -138,18 +137,11 @@ function BlendForMe({
   onPurpose: (p: string) => void;
 }) {
   const navigate = useNavigate();
-  const [blend, setBlend] = useState<BlendResponse | null>(null);
-  const [failure, setFailure] = useState<unknown>(null);
+  const blending = useBlend();
+  const blend = blending.data;
   const occasion = occasions.includes(purpose) ? purpose : "";
-  const make = async (of: string) => {
-    setFailure(null);
-    setBlend(null);
-    try {
-      setBlend(await api.blend({ occasion: of, herbs: house, drinkerId, cups: 2, cupMl: 240 }));
-    } catch (e) {
-      setFailure(e);
-    }
-  };
+  const make = (of: string) =>
+    blending.mutate({ occasion: of, herbs: house, drinkerId, cups: 2, cupMl: 240 });
   return (
     <section aria-labelledby="blend" className="mt-8 border-hairline border-t pt-5">
       <h2 id="blend" className="text-2xl">
@@ -158,14 +150,13 @@ function BlendForMe({
       <p className="mt-1 flex flex-wrap items-center gap-x-3 text-muted">
         {house?.length ?? "…"} tins on the shelf, for{" "}
         <Word label="Occasion" shown={occasion || "choose an occasion"}>
-          {(close) => (
+          {() => (
             <OneOf
               label="Occasion"
               value={occasion}
               options={occasions.map((o) => ({ value: o, label: o }))}
               onPick={(o) => {
                 onPurpose(o);
-                close();
                 void make(o);
               }}
             />
@@ -181,7 +172,7 @@ function BlendForMe({
           </button>
         )}
       </p>
-      {failure !== null && <Trouble error={failure} />}
+      {blending.error && <Trouble error={blending.error} />}
       {blend && (
         <div className="mt-3 max-w-3xl">
           <p className="font-semibold text-lg">{blend.recipe.name}</p>

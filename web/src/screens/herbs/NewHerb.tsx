@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { api, type OwnHerbDocument } from "../../api/client";
-import { queryClient } from "../../api/queries";
+import { useKeepOwnHerb } from "../../api/changes";
+import type { OwnHerbDocument } from "../../api/client";
 import { Primary, SelectField, TextField } from "../../parts/Field";
 import { Panel } from "../../parts/Panel";
 import { Trouble } from "../../parts/states";
@@ -26,7 +26,8 @@ const PARTS = [
 export function NewHerb({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate();
   const [doc, setDoc] = useState<OwnHerbDocument>({ common: "", latin: "", part: "leaf", use: "" });
-  const [failure, setFailure] = useState<unknown>(null);
+  const keep = useKeepOwnHerb();
+  const failure = keep.error;
   const slug = (doc.common ?? "")
     .toLowerCase()
     .normalize("NFD")
@@ -35,17 +36,13 @@ export function NewHerb({ onClose }: { onClose: () => void }) {
   return (
     <Panel open onOpenChange={(o) => !o && onClose()} title="A herb of my own">
       <form
-        onSubmit={async (e) => {
+        onSubmit={(e) => {
           e.preventDefault();
-          setFailure(null);
-          try {
-            await api.keepOwnHerb(slug, doc);
-            await queryClient.invalidateQueries();
+          const kept = () => {
             navigate(`/herbs/${slug}`);
             onClose();
-          } catch (x) {
-            setFailure(x);
-          }
+          };
+          keep.mutate({ slug, doc }, { onSuccess: kept });
         }}
       >
         <div className="grid gap-4">

@@ -1,6 +1,7 @@
 import { useState } from "react";
-import { api, type HerbResponse, type OwnHerbDocument, ProblemError } from "../../api/client";
-import { queryClient, useOwnHerb } from "../../api/queries";
+import { useForgetOwnHerb, useKeepOwnHerb } from "../../api/changes";
+import { type HerbResponse, type OwnHerbDocument, ProblemError } from "../../api/client";
+import { useOwnHerb } from "../../api/queries";
 import { NumberField, Primary, Secondary, SelectField } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
 import { CUTS, FORMS } from "../recipe/doc";
@@ -38,28 +39,21 @@ function Form({
       ? kept.weights
       : [{ form: (first?.form ?? "dried") as "dried", cut: (first?.cut ?? "chopped") as "chopped" }],
   );
-  const [failure, setFailure] = useState<unknown>(null);
+  const keep = useKeepOwnHerb();
+  const forget = useForgetOwnHerb();
+  const failure = keep.error ?? forget.error;
   const [asking, setAsking] = useState(false);
   const ofHerOwn = kept?.part != null;
   const inUse = failure instanceof ProblemError && failure.type.endsWith(":herb-in-use");
   const change = (i: number, part: Partial<Weight>) =>
     setWeights(weights.map((w, j) => (j === i ? { ...w, ...part } : w)));
-  const done = async (what: () => Promise<unknown>) => {
-    setFailure(null);
-    try {
-      await what();
-      await queryClient.invalidateQueries();
-      onClose();
-    } catch (e) {
-      setFailure(e);
-    }
-  };
   return (
     <form
       className="mt-3 max-w-md"
       onSubmit={(e) => {
         e.preventDefault();
-        void done(() => api.keepOwnHerb(herb.slug, { ...kept, weights }));
+        forget.reset();
+        keep.mutate({ slug: herb.slug, doc: { ...kept, weights } }, { onSuccess: onClose });
       }}
     >
       <p className="text-muted text-sm">
@@ -113,7 +107,12 @@ function Form({
                 : "Forget your own weights and take those of the books again?"}
           </p>
           <div className="mt-2 flex flex-wrap gap-3">
-            <Secondary onClick={() => void done(() => api.forgetOwnHerb(herb.slug, inUse))}>
+            <Secondary
+              onClick={() => {
+                keep.reset();
+                forget.mutate({ slug: herb.slug, retire: inUse }, { onSuccess: onClose });
+              }}
+            >
               {inUse ? "Put it away" : "Yes, forget"}
             </Secondary>
             <Secondary onClick={() => setAsking(false)}>Keep it</Secondary>

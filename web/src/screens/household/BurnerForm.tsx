@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { api, type BurnerRequest, type BurnerResponse } from "../../api/client";
+import { useKeepBurner, useRemoveBurner } from "../../api/changes";
+import type { BurnerRequest, BurnerResponse } from "../../api/client";
 import { NumberField, TextField } from "../../parts/Field";
 import { KeepingForm, useKeeping } from "./keeping";
 
@@ -8,15 +9,13 @@ export function BurnerForm({ burner, onClose }: { burner?: BurnerResponse; onClo
   const [draft, setDraft] = useState<BurnerRequest>(
     burner ?? { name: "", lowW: 250, mediumW: 700, highW: 1200 },
   );
-  const keeping = useKeeping<BurnerResponse>(
-    (version) =>
-      api.keepBurner(burner?.id, {
-        version,
-        name: draft.name,
-        lowW: draft.lowW,
-        mediumW: draft.mediumW,
-        highW: draft.highW,
-      }),
+  const remove = useRemoveBurner();
+  const keeping = useKeeping<BurnerResponse, { id: string | undefined; draft: BurnerRequest }>(
+    useKeepBurner(),
+    (version) => ({
+      id: burner?.id,
+      draft: { version, name: draft.name, lowW: draft.lowW, mediumW: draft.mediumW, highW: draft.highW },
+    }),
     onClose,
   );
   const set = (part: Partial<BurnerRequest>) => setDraft({ ...draft, ...part });
@@ -27,7 +26,7 @@ export function BurnerForm({ burner, onClose }: { burner?: BurnerResponse; onClo
       keeping={keeping}
       onClose={onClose}
       onTheirs={(b) => setDraft(b)}
-      onRemove={burner ? () => api.removeBurner(burner.id) : undefined}
+      remove={burner && { id: burner.id, change: remove }}
     >
       <TextField
         label="Name"

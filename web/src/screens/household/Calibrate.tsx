@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { api, type BurnerResponse, type CalibrationResponse, type VesselResponse } from "../../api/client";
-import { queryClient } from "../../api/queries";
+import { useCalibrate, useKeepBurner } from "../../api/changes";
+import type { BurnerResponse, VesselResponse } from "../../api/client";
 import { NumberField, Primary, Secondary, SelectField } from "../../parts/Field";
 import { useNow } from "../../parts/now";
 import { Panel } from "../../parts/Panel";
@@ -24,32 +24,21 @@ export function Calibrate({
   const [heatS, setHeatS] = useState<number | undefined>();
   const [boilOffMl, setBoilOffMl] = useState<number | undefined>();
   const [boilOffS, setBoilOffS] = useState<number | undefined>();
-  const [fitted, setFitted] = useState<CalibrationResponse | null>(null);
-  const [failure, setFailure] = useState<unknown>(null);
-  const ask = async () => {
-    setFailure(null);
-    setFitted(null);
-    try {
-      setFitted(await api.calibrate(burner.id, { vesselId, waterMl, heatS, boilOffMl, boilOffS }));
-    } catch (e) {
-      setFailure(e);
-    }
-  };
-  const keep = async () => {
+  const calibrate = useCalibrate(burner.id);
+  const keepBurner = useKeepBurner();
+  const fitted = calibrate.data;
+  const failure = calibrate.error ?? keepBurner.error;
+  const ask = () => calibrate.mutate({ vesselId, waterMl, heatS, boilOffMl, boilOffS });
+  const keep = () => {
     if (!fitted) return;
-    try {
-      await api.keepBurner(burner.id, {
-        version: burner.version,
-        name: burner.name,
-        lowW: Math.round(fitted.lowW),
-        mediumW: Math.round(fitted.mediumW),
-        highW: Math.round(fitted.highW),
-      });
-      await queryClient.invalidateQueries();
-      onClose();
-    } catch (e) {
-      setFailure(e);
-    }
+    const draft = {
+      version: burner.version,
+      name: burner.name,
+      lowW: Math.round(fitted.lowW),
+      mediumW: Math.round(fitted.mediumW),
+      highW: Math.round(fitted.highW),
+    };
+    keepBurner.mutate({ id: burner.id, draft }, { onSuccess: onClose });
   };
   return (
     <Panel open wide onOpenChange={(o) => !o && onClose()} title={`Measure the ${burner.name}`}>
@@ -80,7 +69,7 @@ export function Calibrate({
       </div>
       {failure !== null && <Trouble error={failure} />}
       <div className="mt-5 flex flex-wrap items-center gap-4">
-        <Secondary onClick={() => void ask()}>What do they say?</Secondary>
+        <Secondary onClick={ask}>What do they say?</Secondary>
         {fitted && (
           <>
             <p>
@@ -96,7 +85,7 @@ export function Calibrate({
                 (was {burner.lowW}, {burner.mediumW}, {burner.highW})
               </span>
             </p>
-            <Primary onClick={() => void keep()}>Keep these</Primary>
+            <Primary onClick={keep}>Keep these</Primary>
           </>
         )}
       </div>

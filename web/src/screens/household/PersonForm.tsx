@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { api, type Person, type PersonRequest } from "../../api/client";
+import { useKeepPerson, useRemovePerson } from "../../api/changes";
+import type { Person, PersonRequest } from "../../api/client";
 import { useHerbs } from "../../api/queries";
 import { NumberField, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
@@ -38,7 +39,12 @@ export function PersonForm({ person, onClose }: { person?: Person; onClose: () =
       ? draftOf(person)
       : { name: "", ageYears: undefined, conditions: [], allergies: [], brewer: false },
   );
-  const keeping = useKeeping<Person>((version) => api.keepPerson(person?.id, body(draft, version)), onClose);
+  const remove = useRemovePerson();
+  const keeping = useKeeping<Person, { id: string | undefined; draft: PersonRequest }>(
+    useKeepPerson(),
+    (version) => ({ id: person?.id, draft: body(draft, version) }),
+    onClose,
+  );
   const conditions = draft.conditions ?? [];
   const allergies = draft.allergies ?? [];
   const set = (part: Partial<PersonRequest>) => setDraft({ ...draft, ...part });
@@ -49,7 +55,7 @@ export function PersonForm({ person, onClose }: { person?: Person; onClose: () =
       keeping={keeping}
       onClose={onClose}
       onTheirs={(p) => setDraft(draftOf(p))}
-      onRemove={person ? () => api.removePerson(person.id) : undefined}
+      remove={person && { id: person.id, change: remove }}
     >
       <div className="grid grid-cols-2 gap-4">
         <TextField

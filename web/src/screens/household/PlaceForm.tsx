@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { api, type KitchenResponse, type PlaceRequest } from "../../api/client";
+import { useKeepPlace } from "../../api/changes";
+import type { KitchenResponse, PlaceRequest } from "../../api/client";
 import { NumberField, SelectField } from "../../parts/Field";
 import { KeepingForm, useKeeping } from "./keeping";
 
@@ -19,7 +20,11 @@ const LIANG = [
 /** Where it is brewed and whose spoons are meant. */
 export function PlaceForm({ kitchen, onClose }: { kitchen: KitchenResponse; onClose: () => void }) {
   const [draft, setDraft] = useState<PlaceRequest>(pick(kitchen));
-  const keeping = useKeeping<KitchenResponse>((version) => api.keepPlace({ ...draft, version }), onClose);
+  const keeping = useKeeping<KitchenResponse, PlaceRequest>(
+    useKeepPlace(),
+    (version) => ({ ...draft, version }),
+    onClose,
+  );
   const set = (part: Partial<PlaceRequest>) => setDraft({ ...draft, ...part });
   return (
     <KeepingForm

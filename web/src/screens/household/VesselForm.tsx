@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { api, type VesselRequest, type VesselResponse } from "../../api/client";
+import { useKeepVessel, useRemoveVessel } from "../../api/changes";
+import type { VesselRequest, VesselResponse } from "../../api/client";
 import { NumberField, SelectField, TextField } from "../../parts/Field";
 import { KeepingForm, useKeeping } from "./keeping";
 
@@ -10,16 +11,20 @@ export function VesselForm({ vessel, onClose }: { vessel?: VesselResponse; onClo
   const [draft, setDraft] = useState<VesselRequest>(
     vessel ? { ...vessel, kind: vessel.kind as VesselRequest["kind"] } : { name: "", kind: "pot" },
   );
-  const keeping = useKeeping<VesselResponse>(
-    (version) =>
-      api.keepVessel(vessel?.id, {
+  const remove = useRemoveVessel();
+  const keeping = useKeeping<VesselResponse, { id: string | undefined; draft: VesselRequest }>(
+    useKeepVessel(),
+    (version) => ({
+      id: vessel?.id,
+      draft: {
         version,
         name: draft.name,
         kind: draft.kind,
         innerDiameterCm: draft.innerDiameterCm,
         heightCm: draft.heightCm,
         brimMl: draft.brimMl,
-      }),
+      },
+    }),
     onClose,
   );
   const set = (part: Partial<VesselRequest>) => setDraft({ ...draft, ...part });
@@ -34,7 +39,7 @@ export function VesselForm({ vessel, onClose }: { vessel?: VesselResponse; onClo
       keeping={keeping}
       onClose={onClose}
       onTheirs={(v) => setDraft({ ...v, kind: v.kind as VesselRequest["kind"] })}
-      onRemove={vessel ? () => api.removeVessel(vessel.id) : undefined}
+      remove={vessel && { id: vessel.id, change: remove }}
     >
       <div className="grid grid-cols-2 gap-4">
         <TextField

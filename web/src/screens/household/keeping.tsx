@@ -1,34 +1,30 @@
 import { type ReactNode, useState } from "react";
 import { ProblemError } from "../../api/client";
-import { queryClient } from "../../api/queries";
 import { Primary, Secondary } from "../../parts/Field";
 import { Panel } from "../../parts/Panel";
 import { Trouble } from "../../parts/states";
 
+/** A change as the forms here need it. */
+interface Change<Wish> {
+  mutate: (wish: Wish, then: { onSuccess: () => void }) => void;
+  error: unknown;
+}
+
 /** Keeps something of the household; a stale change ends in a choice, and nothing typed is lost. */
-export function useKeeping<T extends { version?: number }>(
-  save: (version: number | undefined) => Promise<unknown>,
+export function useKeeping<T extends { version?: number }, Wish>(
+  change: Change<Wish>,
+  wish: (version: number | undefined) => Wish,
   onClose: () => void,
 ) {
-  const [failure, setFailure] = useState<unknown>(null);
-  const [theirs, setTheirs] = useState<T | null>(null);
-  const keep = async (version: number | undefined) => {
-    setFailure(null);
-    setTheirs(null);
-    try {
-      await save(version);
-      await queryClient.invalidateQueries();
-      onClose();
-    } catch (e) {
-      if (e instanceof ProblemError && e.status === 409 && e.kept) setTheirs(e.kept as T);
-      else setFailure(e);
-    }
-  };
+  const { error } = change;
+  const theirs =
+    error instanceof ProblemError && error.status === 409 ? (error.kept as T | undefined) : undefined;
+  const keep = (version: number | undefined) => change.mutate(wish(version), { onSuccess: onClose });
   const wrong = (field: string) =>
-    failure instanceof ProblemError
-      ? failure.violations.find((v) => v.field === field || v.field.endsWith(`.${field}`))?.wanted
+    error instanceof ProblemError
+      ? error.violations.find((v) => v.field === field || v.field.endsWith(`.${field}`))?.wanted
       : undefined;
-  return { keep, failure, theirs, wrong };
+  return { keep, failure: theirs ? null : error, theirs, wrong };
 }
 
 /** A form in a panel: fields, what went wrong, keep and remove. */
@@ -38,16 +34,20 @@ export function KeepingForm<T extends { version?: number }>({
   keeping,
   onClose,
   onTheirs,
-  onRemove,
+  remove,
   removeWords,
   children,
 }: {
   title: string;
   version: number | undefined;
-  keeping: ReturnType<typeof useKeeping<T>>;
+  keeping: {
+    keep: (version: number | undefined) => void;
+    failure: unknown;
+    theirs: T | undefined;
+  };
   onClose: () => void;
   onTheirs: (theirs: T) => void;
-  onRemove?: () => Promise<unknown>;
+  remove?: { id: string; change: Change<string> };
   removeWords?: string;
   children: ReactNode;
 }) {
@@ -58,32 +58,28 @@ export function KeepingForm<T extends { version?: number }>({
       <form
         onSubmit={(e) => {
           e.preventDefault();
-          void keeping.keep(version);
+          keeping.keep(version);
         }}
       >
         {children}
-        {failure !== null && <Trouble error={failure} />}
+        {(failure ?? remove?.change.error) != null && <Trouble error={failure ?? remove?.change.error} />}
         {theirs && (
           <div role="alert" className="mt-4 border-amber border-l-4 pl-3">
             <p>This was changed elsewhere meanwhile. What you typed is still here.</p>
             <div className="mt-2 flex flex-wrap gap-3">
-              <Secondary onClick={() => void keeping.keep(theirs.version)}>Keep mine</Secondary>
+              <Secondary onClick={() => keeping.keep(theirs.version)}>Keep mine</Secondary>
               <Secondary onClick={() => onTheirs(theirs)}>Show the other</Secondary>
             </div>
           </div>
         )}
         <div className="mt-5 flex flex-wrap items-center justify-between gap-3">
           <Primary>Keep it</Primary>
-          {onRemove &&
+          {remove &&
             (sure ? (
               <button
                 type="button"
                 className="min-h-11 text-stop underline underline-offset-4"
-                onClick={async () => {
-                  await onRemove();
-                  await queryClient.invalidateQueries();
-                  onClose();
-                }}
+                onClick={() => remove.change.mutate(remove.id, { onSuccess: onClose })}
               >
                 {removeWords ?? "Yes, take it away"}
               </button>

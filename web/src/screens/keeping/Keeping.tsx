@@ -1,7 +1,8 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import { api, type Tin } from "../../api/client";
-import { queryClient, useShelf } from "../../api/queries";
+import { usePutTin, useRemoveTin } from "../../api/changes";
+import type { Tin } from "../../api/client";
+import { useShelf } from "../../api/queries";
 import { NumberField, Primary, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
 import { day } from "../../parts/say";
@@ -38,10 +39,8 @@ export default function Keeping() {
 }
 
 function Line({ tin }: { tin: Tin }) {
-  const change = async (what: () => Promise<unknown>) => {
-    await what();
-    await queryClient.invalidateQueries({ queryKey: ["shelf"] });
-  };
+  const put = usePutTin();
+  const remove = useRemoveTin();
   return (
     <li className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-4 border-hairline border-b py-2 sm:grid-cols-[minmax(0,1.4fr)_5rem_minmax(0,1fr)_auto]">
       <span>
@@ -65,14 +64,12 @@ function Line({ tin }: { tin: Tin }) {
           className="min-h-9 underline underline-offset-4"
           aria-label={`Filled ${tin.common} anew today`}
           onClick={() =>
-            void change(() =>
-              api.putTin({
-                herb: tin.herb,
-                form: tin.form as "dried",
-                grams: tin.grams ?? undefined,
-                note: tin.note,
-              }),
-            )
+            put.mutate({
+              herb: tin.herb,
+              form: tin.form as "dried",
+              grams: tin.grams ?? undefined,
+              note: tin.note,
+            })
           }
         >
           filled anew
@@ -81,7 +78,7 @@ function Line({ tin }: { tin: Tin }) {
           type="button"
           className="min-h-9 underline underline-offset-4"
           aria-label={`Take ${tin.common} off the shelf`}
-          onClick={() => void change(() => api.removeTin(tin.id))}
+          onClick={() => remove.mutate(tin.id)}
         >
           gone
         </button>
@@ -96,22 +93,21 @@ function Fill() {
   const [grams, setGrams] = useState<number | undefined>();
   const [filledOn, setFilledOn] = useState("");
   const [note, setNote] = useState("");
-  const [failure, setFailure] = useState<unknown>(null);
+  const put = usePutTin();
   return (
     <form
       aria-labelledby="fill"
-      onSubmit={async (e) => {
+      onSubmit={(e) => {
         e.preventDefault();
-        setFailure(null);
-        try {
-          await api.putTin({ herb, form: form as "dried", grams, filledOn: filledOn || undefined, note });
-          await queryClient.invalidateQueries({ queryKey: ["shelf"] });
+        const emptied = () => {
           setHerb("");
           setGrams(undefined);
           setNote("");
-        } catch (x) {
-          setFailure(x);
-        }
+        };
+        put.mutate(
+          { herb, form: form as "dried", grams, filledOn: filledOn || undefined, note },
+          { onSuccess: emptied },
+        );
       }}
     >
       <h2 id="fill" className="text-2xl">
@@ -136,7 +132,7 @@ function Fill() {
         </div>
         <TextField className="col-span-2" label="Where from" most={200} value={note} onChange={setNote} />
       </div>
-      {failure !== null && <Trouble error={failure} />}
+      {put.error && <Trouble error={put.error} />}
       <div className="mt-4">
         <Primary busy={!herb}>Put it on the shelf</Primary>
       </div>

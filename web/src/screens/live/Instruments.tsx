@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
-import { api, type BrewResponse } from "../../api/client";
+import { useSimulate } from "../../api/changes";
+import type { BrewResponse } from "../../api/client";
 import { confirm } from "../../api/outbox";
-import { keepNewer } from "../../api/queries";
 import { type KitchenReadings, useKitchenReadings } from "./devices";
 
 const SPEEDS = [1, 10, 60, 120];
@@ -56,7 +56,7 @@ export function useAutopilot(brew: BrewResponse, kitchen: Kitchen, confirmStep: 
 /** The simulated kitchen: its speed, what it reads, and whether it brews by itself. */
 export function Instruments({ brew, kitchen }: { brew: BrewResponse; kitchen: Kitchen }) {
   const { readings, auto, setAuto } = kitchen;
-  const setSpeed = async (speed: number) => keepNewer(await api.simulate(brew.id, speed));
+  const { mutate: setSpeed } = useSimulate(brew.id);
   if (!brew.simulated) {
     return (
       <p className="mb-3 text-sm">

@@ -1,6 +1,7 @@
 import { useQueries } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
 import { api, type BrewResponse } from "../../api/client";
+import { keys } from "../../api/keys";
 import { stagesOf } from "../../api/steps";
 import { clock, day, FELT, grams, millilitres, span } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
@@ -10,7 +11,7 @@ export default function Compare() {
   const [params] = useSearchParams();
   const ids = (params.get("of") ?? "").split(",").filter(Boolean).slice(0, 3);
   const found = useQueries({
-    queries: ids.map((id) => ({ queryKey: ["brews", id], queryFn: () => api.brew(id) })),
+    queries: ids.map((id) => ({ queryKey: keys.brew(id), queryFn: () => api.brew(id) })),
   });
   if (ids.length < 2) return <Empty title="Choose two or three brews">Tick them in the notebook.</Empty>;
   if (found.some((f) => f.isPending)) return <Loading what="the brews" />;

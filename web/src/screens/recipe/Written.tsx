@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { api, type WrittenResponse } from "../../api/client";
+import { useReadRecipe } from "../../api/changes";
+import type { WrittenResponse } from "../../api/client";
 import { Primary } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
 
@@ -21,15 +22,7 @@ export function Written({
   onRead: (w: WrittenResponse) => void;
 }) {
   const [text, setText] = useState("");
-  const [failure, setFailure] = useState<unknown>(null);
-  const read = async () => {
-    setFailure(null);
-    try {
-      onRead(await api.readRecipe(text));
-    } catch (e) {
-      setFailure(e);
-    }
-  };
+  const read = useReadRecipe();
   return (
     <section aria-labelledby="written">
       <h2 id="written" className="text-xl">
@@ -50,11 +43,11 @@ export function Written({
         className="mt-1 w-full rounded-one border border-hairline bg-transparent p-2 placeholder:text-muted"
       />
       <div className="mt-2">
-        <Primary onClick={() => void read()} busy={text.trim() === ""}>
+        <Primary onClick={() => read.mutate(text, { onSuccess: onRead })} busy={text.trim() === ""}>
           Read it
         </Primary>
       </div>
-      {failure !== null && <Trouble error={failure} />}
+      {read.error && <Trouble error={read.error} />}
       {written && (
         <ol className="mt-3 flex flex-col gap-2" aria-label="What was read">
           {written.lines.map((l, i) => (

@@ -1,5 +1,6 @@
 import { useQueries } from "@tanstack/react-query";
 import { api, type PlanResponse, type Tin } from "../../api/client";
+import { keys } from "../../api/keys";
 import { useShelf } from "../../api/queries";
 
 /** Gathered herbs with a look-alike that kills: what to look for, confirmed by the cook before the sheet can be started. */
@@ -15,7 +16,7 @@ export function Identity({
   const shelf = useShelf();
   const slugs = shelf.isPending ? [] : gathered(plan, shelf.data ?? []);
   const herbs = useQueries({
-    queries: slugs.map((slug) => ({ queryKey: ["herbs", slug], queryFn: () => api.herb(slug) })),
+    queries: slugs.map((slug) => ({ queryKey: keys.herb(slug), queryFn: () => api.herb(slug) })),
   });
   if (slugs.length === 0) return null;
   return (

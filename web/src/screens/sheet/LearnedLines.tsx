@@ -1,13 +1,9 @@
-import { api, type PlanResponse } from "../../api/client";
-import { queryClient } from "../../api/queries";
+import { useChangeLearned } from "../../api/changes";
+import type { PlanResponse } from "../../api/client";
 
 /** What the household's own brews taught that moves this plan; each can be switched off or forgotten. */
 export function LearnedLines({ plan }: { plan: PlanResponse }) {
-  const change = async (ask: Parameters<typeof api.changeLearned>[0]) => {
-    await api.changeLearned(ask);
-    await queryClient.invalidateQueries({ queryKey: ["plans"] });
-    await queryClient.invalidateQueries({ queryKey: ["learned"] });
-  };
+  const change = useChangeLearned();
   return (
     <>
       {plan.learned.map((l) => (
@@ -16,14 +12,14 @@ export function LearnedLines({ plan }: { plan: PlanResponse }) {
           <button
             type="button"
             className="underline underline-offset-4"
-            onClick={() => void change({ what: l.what, used: !l.used })}
+            onClick={() => change.mutate({ what: l.what, used: !l.used })}
           >
             {l.used ? "do not use it" : "use it again"}
           </button>
           <button
             type="button"
             className="underline underline-offset-4"
-            onClick={() => void change({ what: l.what, forget: true })}
+            onClick={() => change.mutate({ what: l.what, forget: true })}
           >
             forget it
           </button>

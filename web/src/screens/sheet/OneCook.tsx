@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { api, type OrderRequest } from "../../api/client";
+import { keys } from "../../api/keys";
 import { useDay } from "../../api/queries";
 import { Primary } from "../../parts/Field";
 import { clock, span } from "../../parts/say";
@@ -21,7 +22,7 @@ export function OneCook({ asked, onAt }: { asked: OrderRequest; onAt: (hhmm: str
   const open = useDay().data?.open.length ?? 0;
   const settled = useSettled(asked);
   const day = useQuery({
-    queryKey: ["one-cook", settled, open],
+    queryKey: keys.oneCook(settled, open),
     queryFn: () => api.oneCook([settled]),
     enabled: open > 0,
     staleTime: 30_000,

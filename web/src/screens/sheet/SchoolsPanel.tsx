@@ -1,18 +1,7 @@
-import { api, type PlanResponse } from "../../api/client";
-import { queryClient, useSchools } from "../../api/queries";
+import { useHoldTo } from "../../api/changes";
+import type { PlanResponse } from "../../api/client";
+import { useSchools } from "../../api/queries";
 import { Panel } from "../../parts/Panel";
-
-/** Answers a question for every pot of the household; the order need not say it any more. */
-async function hold(
-  question: string,
-  choice: string | undefined,
-  onPick: (question: string, choice: string | undefined) => void,
-) {
-  await api.holdTo(question, choice);
-  await queryClient.invalidateQueries({ queryKey: ["schools"] });
-  await queryClient.invalidateQueries({ queryKey: ["plans"] });
-  onPick(question, undefined);
-}
 
 /** Where practitioners disagree: what this cook holds to, with the default of the tradition and its why. */
 export function SchoolsPanel({
@@ -25,6 +14,10 @@ export function SchoolsPanel({
   onClose: () => void;
 }) {
   const schools = useSchools();
+  const holdTo = useHoldTo();
+  // For every pot of the household; the order need not say it any more.
+  const hold = (question: string, choice: string | undefined) =>
+    holdTo.mutate({ question, choice }, { onSuccess: () => onPick(question, undefined) });
   return (
     <Panel open wide onOpenChange={(o) => !o && onClose()} title="As your school has it">
       <p className="text-muted">
@@ -57,7 +50,7 @@ export function SchoolsPanel({
                 <button
                   type="button"
                   className="min-h-9 text-sm underline underline-offset-4"
-                  onClick={() => void hold(s.question, chosen, onPick)}
+                  onClick={() => hold(s.question, chosen)}
                 >
                   Always so in this house
                 </button>
@@ -66,7 +59,7 @@ export function SchoolsPanel({
                 <button
                   type="button"
                   className="min-h-9 text-sm underline underline-offset-4"
-                  onClick={() => void hold(s.question, undefined, onPick)}
+                  onClick={() => hold(s.question, undefined)}
                 >
                   The way of this house; leave it to the tradition again
                 </button>

@@ -65,49 +65,46 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
       </Word>
       ,{" "}
       <Word label="Strength" shown={order.strength}>
-        {(close) => (
+        {() => (
           <OneOf
             label="Strength"
             value={order.strength}
             options={[...STRENGTHS]}
             onPick={(strength) => {
               onChange({ strength });
-              close();
             }}
           />
         )}
       </Word>{" "}
       strength, for{" "}
       <Word label="Drinker" shown={drinker?.name ?? "an adult"}>
-        {(close) => (
+        {() => (
           <OneOf
             label="Drinker"
             value={order.drinkerId ?? ""}
             options={people.map((p) => ({ value: p.id, label: p.name, gloss: about(p) }))}
             onPick={(id) => {
               onChange({ drinkerId: id });
-              close();
             }}
           />
         )}
       </Word>
       , as{" "}
       <Word label="Purpose" shown={purpose.label}>
-        {(close) => (
+        {() => (
           <OneOf
             label="Purpose"
             value={order.purpose}
             options={[...PURPOSES]}
             onPick={(p) => {
               onChange({ purpose: p });
-              close();
             }}
           />
         )}
       </Word>{" "}
       cup, in the{" "}
       <Word label="Vessel" shown={vessel?.name ?? plan?.vessel.name ?? "fitting vessel"}>
-        {(close) => (
+        {() => (
           <OneOf
             label="Vessel"
             value={order.vesselId ?? ""}
@@ -121,7 +118,6 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
             ]}
             onPick={(id) => {
               onChange({ vesselId: id || undefined });
-              close();
             }}
           />
         )}
@@ -131,7 +127,7 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
           {" "}
           on the{" "}
           <Word label="Burner" shown={burner.name}>
-            {(close) => (
+            {() => (
               <OneOf
                 label="Burner"
                 value={burner.id}
@@ -142,7 +138,6 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
                 }))}
                 onPick={(id) => {
                   onChange({ burnerId: id });
-                  close();
                 }}
               />
             )}

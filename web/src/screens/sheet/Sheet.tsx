@@ -1,18 +1,10 @@
 import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { useStartBrew } from "../../api/changes";
 import { api, type PlanResponse, type WayLine } from "../../api/client";
 import { uuid } from "../../api/outbox";
 import { present } from "../../api/present";
-import {
-  foresee,
-  queryClient,
-  useBrew,
-  useKitchen,
-  usePeople,
-  usePlan,
-  useRecipe,
-  useShelf,
-} from "../../api/queries";
+import { foresee, useBrew, useKitchen, usePeople, usePlan, useRecipe, useShelf } from "../../api/queries";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
 import { Loading, Trouble } from "../../parts/states";
@@ -53,8 +45,6 @@ export default function Sheet() {
   const ordered = useMemo(() => settled(order, people.data), [order, people.data]);
   const asked = useMemo(() => ask(recipeId, doc, ordered, round(minute)), [recipeId, doc, ordered, minute]);
   const planned = usePlan(asked, doc !== undefined);
-  const [starting, setStarting] = useState(false);
-  const [failure, setFailure] = useState<unknown>(null);
   const [sure, setSure] = useState<string[]>([]);
   const [open, setOpen] = useState<"schools" | "measure" | null>(null);
   const [held, setHeld] = useState<PlanResponse | null>(null);
@@ -85,29 +75,18 @@ export default function Sheet() {
   }, [setParams]);
 
   const unsure = plan ? gathered(plan, shelf.data ?? []).filter((h) => !sure.includes(h)) : [];
+  const { mutate: startBrew, isPending, isSuccess, error: failure } = useStartBrew();
+  const starting = isPending || isSuccess;
   const start = useCallback(
-    async (now: boolean) => {
+    (now: boolean) => {
       if (!plan || plan.stopped || unsure.length > 0 || starting) return;
-      setStarting(true);
-      setFailure(null);
-      try {
-        const wish = ask(recipeId, doc, now ? { ...ordered, at: undefined } : ordered, present());
-        const brew = await api.addBrew({
-          ...wish,
-          id: uuid(),
-          start: now,
-          confirmed: sure,
-          ancestorId: order.after,
-        });
-        queryClient.setQueryData(["brews", brew.id], brew);
-        void queryClient.invalidateQueries({ queryKey: ["day"] });
-        navigate(`/brew/${brew.id}`);
-      } catch (e) {
-        setFailure(e);
-        setStarting(false);
-      }
+      const wish = ask(recipeId, doc, now ? { ...ordered, at: undefined } : ordered, present());
+      startBrew(
+        { ...wish, id: uuid(), start: now, confirmed: sure, ancestorId: order.after },
+        { onSuccess: (brew) => navigate(`/brew/${brew.id}`) },
+      );
     },
-    [plan, unsure.length, starting, recipeId, doc, ordered, order.after, sure, navigate],
+    [plan, unsure.length, starting, startBrew, recipeId, doc, ordered, order.after, sure, navigate],
   );
   const way = useCallback(
     (w: WayLine) => {
@@ -131,7 +110,7 @@ export default function Sheet() {
   const drop = useCallback(() => setHeld(null), []);
   const tweaks = JSON.stringify(order.tweaks);
   const stages = useMemo(() => (doc ? (applied(doc, JSON.parse(tweaks)).stages ?? []) : []), [doc, tweaks]);
-  useKey("s", () => void start(!order.at));
+  useKey("s", () => start(!order.at));
   useKey("z", undo);
   useKey("p", () => window.print());
   useKey("m", () => setOpen("measure"));

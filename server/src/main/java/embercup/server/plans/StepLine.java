@@ -5,8 +5,6 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
-import io.swagger.v3.oas.annotations.media.DiscriminatorMapping;
-import io.swagger.v3.oas.annotations.media.Schema;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,25 +28,6 @@ import org.jspecify.annotations.Nullable;
             value = StepLine.ByHand.class,
             names = {"pour", "strain", "refill", "combine", "finish"})
 })
-@Schema(
-        discriminatorProperty = "kind",
-        discriminatorMapping = {
-            @DiscriminatorMapping(value = "prep", schema = StepLine.Preparing.class),
-            @DiscriminatorMapping(value = "heat", schema = StepLine.Heating.class),
-            @DiscriminatorMapping(value = "boil", schema = StepLine.Heating.class),
-            @DiscriminatorMapping(value = "simmer", schema = StepLine.Heating.class),
-            @DiscriminatorMapping(value = "reduce", schema = StepLine.Heating.class),
-            @DiscriminatorMapping(value = "steep", schema = StepLine.Standing.class),
-            @DiscriminatorMapping(value = "macerate", schema = StepLine.Standing.class),
-            @DiscriminatorMapping(value = "rest", schema = StepLine.Standing.class),
-            @DiscriminatorMapping(value = "cool", schema = StepLine.Standing.class),
-            @DiscriminatorMapping(value = "pour", schema = StepLine.ByHand.class),
-            @DiscriminatorMapping(value = "strain", schema = StepLine.ByHand.class),
-            @DiscriminatorMapping(value = "refill", schema = StepLine.ByHand.class),
-            @DiscriminatorMapping(value = "combine", schema = StepLine.ByHand.class),
-            @DiscriminatorMapping(value = "finish", schema = StepLine.ByHand.class)
-        },
-        oneOf = {StepLine.Preparing.class, StepLine.Heating.class, StepLine.Standing.class, StepLine.ByHand.class})
 public sealed interface StepLine {
 
     /** Names the step inside its plan; opaque. */
@@ -84,7 +63,7 @@ public sealed interface StepLine {
     @JsonIgnoreProperties(ignoreUnknown = true)
     record Preparing(
             String key,
-            @Schema(allowableValues = "prep") String kind,
+            String kind,
             @JsonUnwrapped Told told,
             @JsonUnwrapped Span span,
             int addition)
@@ -98,10 +77,7 @@ public sealed interface StepLine {
     @JsonIgnoreProperties(ignoreUnknown = true)
     record Heating(
             String key,
-
-            @Schema(allowableValues = {"heat", "boil", "simmer", "reduce"})
             String kind,
-
             int stage,
             @JsonUnwrapped Told told,
             @JsonUnwrapped Span span,
@@ -127,10 +103,7 @@ public sealed interface StepLine {
     @JsonIgnoreProperties(ignoreUnknown = true)
     record Standing(
             String key,
-
-            @Schema(allowableValues = {"steep", "macerate", "rest", "cool"})
             String kind,
-
             int stage,
             @JsonUnwrapped Told told,
             @JsonUnwrapped Span span,
@@ -142,10 +115,7 @@ public sealed interface StepLine {
     @JsonIgnoreProperties(ignoreUnknown = true)
     record ByHand(
             String key,
-
-            @Schema(allowableValues = {"pour", "strain", "refill", "combine", "finish"})
             String kind,
-
             int stage,
             @JsonUnwrapped Told told,
             @JsonUnwrapped Span span,

@@ -1,5 +1,7 @@
 package embercup.server.platform;
 
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.databind.JavaType;
 import embercup.core.workings.Limit;
 import io.swagger.v3.core.converter.AnnotatedType;
@@ -8,6 +10,7 @@ import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Discriminator;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.annotation.Annotation;
@@ -17,6 +20,9 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.ConcurrentSkipListMap;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.PropertyCustomizer;
@@ -44,33 +50,41 @@ class OpenApiConfig {
         return document -> document.setServers(List.of(new Server().url("/")));
     }
 
-    /** A union is the list of its members, and each of them stands for itself: neither is described by the other. */
+    /** A family that is told apart by one of its fields is a union, and each of its members stands for itself. */
     @Bean
-    OpenApiCustomizer unionsOfWholeMembers() {
+    OpenApiCustomizer families(RequiredUnlessNullable seen) {
         return document -> {
             Map<String, Schema<?>> all = new LinkedHashMap<>();
             document.getComponents().getSchemas().forEach(all::put);
-            all.values().stream()
-                    .filter(s -> s.getOneOf() != null && s.getDiscriminator() != null)
-                    .toList()
-                    .forEach(union -> {
-                        union.setProperties(null);
-                        union.setRequired(null);
-                        union.getDiscriminator().getMapping().values().stream()
-                                .map(ref -> ref.substring(ref.lastIndexOf('/') + 1))
-                                .distinct()
-                                .forEach(name -> all.put(name, whole(all.get(name))));
-                    });
+            seen.families.forEach((name, type) -> {
+                String field = type.getAnnotation(JsonTypeInfo.class).property();
+                Discriminator told = new Discriminator().propertyName(field);
+                Schema<Object> union = new Schema<>();
+                union.setDiscriminator(told);
+                for (JsonSubTypes.Type member : type.getAnnotation(JsonSubTypes.class).value()) {
+                    String of = member.value().getSimpleName();
+                    List<String> names = member.names().length > 0 ? List.of(member.names()) : List.of(member.name());
+                    all.put(of, whole(all.get(of), field, names));
+                    union.addOneOfItem(new Schema<>().$ref(of));
+                    names.forEach(n -> told.mapping(n, union.getOneOf().get(union.getOneOf().size() - 1).get$ref()));
+                }
+                all.put(name, union);
+            });
             all.forEach(document.getComponents()::addSchemas);
         };
     }
 
-    private static Schema<?> whole(Schema<?> member) {
-        if (member.getAllOf() == null) {
-            return member;
-        }
-        Schema<?> own = member.getAllOf().get(member.getAllOf().size() - 1);
-        own.setRequired(member.getRequired());
+    /** A member with the field that tells it apart, and without what describes it by its family. */
+    private static Schema<?> whole(Schema<?> member, String field, List<String> names) {
+        Schema<?> own =
+                member.getAllOf() == null ? member : member.getAllOf().get(member.getAllOf().size() - 1);
+        Schema<Object> kind = new Schema<>();
+        kind.setTypes(Set.of("string"));
+        kind.setEnum(List.copyOf(names));
+        own.addProperty(field, kind);
+        Set<String> needed = new TreeSet<>(member.getRequired() == null ? List.of() : member.getRequired());
+        needed.add(field);
+        own.setRequired(List.copyOf(needed));
         return own;
     }
 
@@ -107,11 +121,15 @@ class OpenApiConfig {
     }
 
     @Bean
-    ModelConverter requiredUnlessNullable() {
+    RequiredUnlessNullable requiredUnlessNullable() {
         return new RequiredUnlessNullable();
     }
 
-    private static final class RequiredUnlessNullable implements ModelConverter {
+    /** Notes the families it meets on the way. */
+    static final class RequiredUnlessNullable implements ModelConverter {
+
+        private final Map<String, Class<?>> families = new ConcurrentSkipListMap<>();
+
         @Override
         public @Nullable Schema<?> resolve(
                 AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
@@ -120,6 +138,9 @@ class OpenApiConfig {
             }
             Schema<?> schema = chain.next().resolve(type, context, chain);
             JavaType java = Json.mapper().constructType(type.getType());
+            if (java != null && java.getRawClass().isAnnotationPresent(JsonSubTypes.class)) {
+                families.put(java.getRawClass().getSimpleName(), java.getRawClass());
+            }
             if (java != null && java.getRawClass().isRecord() && schema != null) {
                 Schema<?> whole = schema.get$ref() == null
                         ? schema

@@ -1,0 +1,103 @@
+import { type QueryKey, useMutation } from "@tanstack/react-query";
+import { api } from "./client";
+import { keys } from "./keys";
+import { keepNewer, queryClient } from "./queries";
+import type {
+  BlendRequest,
+  BrewRequest,
+  BurnerRequest,
+  CalibrationRequest,
+  OwnHerbDocument,
+  PersonRequest,
+  PlaceRequest,
+  RecipeDocument,
+  RecipeRequest,
+  TinRequest,
+  VesselRequest,
+} from "./shapes";
+
+/** A change that somebody makes, and the answers it makes stale: they are asked for again before it counts as done. */
+function useChange<Wish, Answer>(change: (wish: Wish) => Promise<Answer>, ...stale: QueryKey[]) {
+  return useMutation({
+    mutationFn: change,
+    onSuccess: () => Promise.all(stale.map((queryKey) => queryClient.invalidateQueries({ queryKey }))),
+  });
+}
+
+/** A thing of the household that is new without an id, changed with one. */
+interface Kept<Draft> {
+  id: string | undefined;
+  draft: Draft;
+}
+
+// ---- recipes
+
+export const useKeepRecipe = () =>
+  useChange(
+    ({ id, draft }: Kept<RecipeRequest>) => api.keepRecipe(id, draft),
+    keys.recipes,
+    keys.versions(),
+    keys.marks,
+  );
+export const useRemoveRecipe = () => useChange(api.removeRecipe, keys.recipes);
+/** The stages that a recipe without any would get. */
+export const usePropose = () => useChange((recipe: RecipeDocument) => api.propose(recipe));
+export const useReadRecipe = () => useChange(api.readRecipe);
+export const useBlend = () => useChange((wish: BlendRequest) => api.blend(wish));
+
+// ---- brews
+
+export const useStartBrew = () =>
+  useMutation({
+    mutationFn: (wish: BrewRequest) => api.addBrew(wish),
+    onSuccess: (brew) => {
+      queryClient.setQueryData(keys.brew(brew.id), brew);
+      void queryClient.invalidateQueries({ queryKey: keys.day });
+    },
+  });
+export const useSimulate = (brewId: string) =>
+  useMutation({ mutationFn: (speed: number) => api.simulate(brewId, speed), onSuccess: keepNewer });
+/** A picture of the cup; none takes it away. */
+export const usePhoto = (brewId: string) =>
+  useChange(
+    (photo: File | undefined) => (photo ? api.keepPhoto(brewId, photo) : api.removePhoto(brewId)),
+    keys.brew(brewId),
+  );
+
+// ---- the household
+
+export const useKeepPerson = () =>
+  useChange(({ id, draft }: Kept<PersonRequest>) => api.keepPerson(id, draft), keys.everything);
+export const useRemovePerson = () => useChange(api.removePerson, keys.everything);
+export const useKeepPlace = () => useChange((draft: PlaceRequest) => api.keepPlace(draft), keys.everything);
+export const useKeepVessel = () =>
+  useChange(({ id, draft }: Kept<VesselRequest>) => api.keepVessel(id, draft), keys.everything);
+export const useRemoveVessel = () => useChange(api.removeVessel, keys.everything);
+export const useKeepBurner = () =>
+  useChange(({ id, draft }: Kept<BurnerRequest>) => api.keepBurner(id, draft), keys.everything);
+export const useRemoveBurner = () => useChange(api.removeBurner, keys.everything);
+/** What two measurements say of a burner; nothing is kept yet. */
+export const useCalibrate = (burnerId: string) =>
+  useChange((draft: CalibrationRequest) => api.calibrate(burnerId, draft));
+export const useHoldTo = () =>
+  useChange(
+    ({ question, choice }: { question: string; choice: string | undefined }) => api.holdTo(question, choice),
+    keys.schools,
+    keys.plans,
+  );
+export const useChangeLearned = () => useChange(api.changeLearned, keys.plans, keys.learned);
+
+// ---- herbs and tins
+
+export const usePutTin = () => useChange((draft: TinRequest) => api.putTin(draft), keys.shelf);
+export const useRemoveTin = () => useChange(api.removeTin, keys.shelf);
+export const useKeepOwnHerb = () =>
+  useChange(
+    ({ slug, doc }: { slug: string; doc: OwnHerbDocument }) => api.keepOwnHerb(slug, doc),
+    keys.everything,
+  );
+export const useForgetOwnHerb = () =>
+  useChange(
+    ({ slug, retire }: { slug: string; retire: boolean }) => api.forgetOwnHerb(slug, retire),
+    keys.everything,
+  );

@@ -1,0 +1,96 @@
+import createClient from "openapi-fetch";
+import { heard } from "./present";
+import type { paths } from "./types.gen";
+
+/** A problem document of the server: what happened, what is kept, what would be right. */
+export class ProblemError extends Error {
+  readonly status: number;
+  readonly violations: { field: string; value: string; wanted: string }[];
+  /** What the server keeps instead of a stale change. */
+  readonly kept: unknown;
+  /** Names the kind of problem. */
+  readonly type: string;
+
+  constructor(
+    status: number,
+    title: string,
+    detail: string,
+    violations: ProblemError["violations"],
+    kept?: unknown,
+    type = "about:blank",
+  ) {
+    super(detail ? `${title}. ${detail}` : title);
+    this.status = status;
+    this.violations = violations;
+    this.kept = kept;
+    this.type = type;
+  }
+}
+
+/** The server or the network is away; nothing was refused. */
+export class AwayError extends Error {
+  constructor() {
+    super("The kitchen server does not answer. What you confirmed is kept here and sent when it is back.");
+  }
+}
+
+declare global {
+  interface Window {
+    /** Questions that `first.js` asked before this script was read, by their path. */
+    early?: Map<string, Promise<Response>>;
+    /** When it asked them, ms of the browser's clock. */
+    earlyMs: number;
+  }
+}
+
+/** An answer that was asked for before the page's script ran; each is used once. */
+function takeEarly(method: string, path: string): Promise<Response> | undefined {
+  const answer = method === "GET" ? window.early?.get(path) : undefined;
+  window.early?.delete(path);
+  return answer;
+}
+
+/** Asks the server, takes its clock, and tells an absent server from one that refuses. */
+async function ask(request: Request): Promise<Response> {
+  const path = request.url.slice(window.location.origin.length);
+  const early = takeEarly(request.method, path);
+  const askedMs = early ? window.earlyMs : Date.now();
+  let response: Response;
+  try {
+    response = await (early ?? fetch(request));
+  } catch (e) {
+    if (e instanceof DOMException && e.name === "AbortError") throw e;
+    throw new AwayError();
+  }
+  heard(response, askedMs, Date.now());
+  if (response.status >= 502 && response.status <= 504) throw new AwayError();
+  return response;
+}
+
+/** The server's paths with their types, as its OpenAPI document says them. */
+export const http = createClient<paths>({ baseUrl: window.location.origin, fetch: ask });
+
+/** What was answered, or the problem that the server tells. */
+export async function told<T>(
+  answer: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<T> {
+  const { data, error, response } = await answer;
+  if (response.ok) return data as T;
+  throw problem(response.status, error);
+}
+
+/** The problem document of a refusal. */
+export function problem(status: number, document: unknown): ProblemError {
+  const said = (document ?? {}) as Partial<Record<"title" | "detail" | "type", string>> & {
+    violations?: ProblemError["violations"];
+    current?: unknown;
+  };
+  return new ProblemError(
+    status,
+    said.title ?? "The server refused",
+    said.detail ?? "",
+    said.violations ?? [],
+    said.current,
+    said.type,
+  );
+}

@@ -1,0 +1,65 @@
+import type { components } from "./types.gen";
+
+type Schemas = components["schemas"];
+export type OrderRequest = Schemas["OrderRequest"];
+export type PlanResponse = Schemas["PlanResponse"];
+export type BrewRequest = Schemas["BrewRequest"];
+export type BrewResponse = Schemas["BrewResponse"];
+export type BrewLine = Schemas["BrewLine"];
+export type TurnedRequest = Schemas["TurnedRequest"];
+export type NotedRequest = Schemas["NotedRequest"];
+export type MeasuredRequest = Schemas["MeasuredRequest"];
+/** Something that happened: one shape for each kind. */
+export type EventRequest = Schemas["EventRequest"];
+type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
+/** The same before it has an id and an age. */
+export type Told = Without<EventRequest, "id" | "ageS">;
+export type RecipeResponse = Schemas["RecipeResponse"];
+export type Person = Schemas["Person"];
+export type KitchenResponse = Schemas["KitchenResponse"];
+export type DayResponse = Schemas["DayResponse"];
+export type Entry = Schemas["Entry"];
+export type EntryPage = Schemas["EntryPage"];
+export type HerbLine = Schemas["HerbLine"];
+export type HerbResponse = Schemas["HerbResponse"];
+export type Source = Schemas["Source"];
+export type Workings = Schemas["WorkingsLine"];
+/** A step, or a piece of one from where a hand turned lid or flame. */
+export type { StageLine, StepLine } from "./steps";
+export type AdditionLine = Schemas["AdditionLine"];
+export type CurvePoint = Schemas["Point"];
+export type CautionLine = Schemas["CautionLine"];
+export type WayLine = Schemas["WayLine"];
+export type RecipeDocument = Schemas["RecipeDocument"];
+export type AdditionDocument = Schemas["AdditionDocument"];
+export type StageDocument = Schemas["StageDocument"];
+export type RecipeRequest = Schemas["RecipeRequest"];
+export type RecipeVersion = Schemas["RecipeVersion"];
+export type ProposalResponse = Schemas["ProposalResponse"];
+export type BlendResponse = Schemas["BlendResponse"];
+export type BlendRequest = Schemas["BlendRequest"];
+export type WrittenResponse = Schemas["WrittenResponse"];
+export type PersonRequest = Schemas["PersonRequest"];
+export type PlaceRequest = Schemas["PlaceRequest"];
+export type VesselRequest = Schemas["VesselRequest"];
+export type VesselResponse = Schemas["VesselResponse"];
+export type BurnerRequest = Schemas["BurnerRequest"];
+export type BurnerResponse = Schemas["BurnerResponse"];
+export type CalibrationRequest = Schemas["CalibrationRequest"];
+export type CalibrationResponse = Schemas["CalibrationResponse"];
+export type Tin = Schemas["Tin"];
+export type TinRequest = Schemas["TinRequest"];
+export type OwnHerbDocument = Schemas["OwnHerbDocument"];
+export type MarkLine = Schemas["MarkLine"];
+export type SchoolResponse = Schemas["SchoolResponse"];
+export type LearnedResponse = Schemas["LearnedResponse"];
+export type OneCookResponse = Schemas["OneCookResponse"];
+
+/** Which lines of the notebook are wanted. */
+export interface NotebookRequest {
+  page: number;
+  words?: string;
+  drinker?: string;
+  liking?: number;
+  recipeId?: string;
+}

@@ -1,0 +1,48 @@
+import { RadioGroup } from "radix-ui";
+import { useId } from "react";
+
+/** One of a few, in a row under its question. Quiet: the question is for who does not see what it is about. */
+export function Choice({
+  label,
+  value,
+  options,
+  onPick,
+  quiet = false,
+}: {
+  label: string;
+  value: string;
+  options: { value: string; label: string }[];
+  onPick: (v: string) => void;
+  quiet?: boolean;
+}) {
+  const id = useId();
+  return (
+    <div>
+      <span id={id} className={quiet ? "sr-only" : "text-muted"}>
+        {label}
+      </span>
+      <RadioGroup.Root
+        aria-labelledby={id}
+        value={value}
+        onValueChange={onPick}
+        className="mt-1 flex flex-wrap gap-x-5 gap-y-1"
+      >
+        {options.map((o) => (
+          <RadioGroup.Item
+            key={o.value}
+            value={o.value}
+            className="group flex min-h-11 items-center gap-2 rounded-one"
+          >
+            <span
+              aria-hidden
+              className="grid size-5 place-items-center rounded-full border-2 border-muted group-aria-checked:border-ember"
+            >
+              <RadioGroup.Indicator className="block size-2.5 rounded-full bg-ember" />
+            </span>
+            {o.label}
+          </RadioGroup.Item>
+        ))}
+      </RadioGroup.Root>
+    </div>
+  );
+}

@@ -1,0 +1,221 @@
+import { RadioGroup } from "radix-ui";
+import { useState } from "react";
+import type { BrewResponse, NotedRequest } from "../../api/client";
+import { confirm } from "../../api/outbox";
+import { Choice } from "../../parts/Choice";
+import { FELT } from "../../parts/say";
+import { COLOURS, Swatch } from "./colours";
+
+const LIKING = ["not again", "hardly", "well enough", "good", "the best"];
+
+/** How the cup was: what is kept, or the form for it. */
+export function Note({ brew }: { brew: BrewResponse }) {
+  const [editing, setEditing] = useState(brew.note == null && brew.phase === "finished");
+  return editing ? (
+    <NoteForm brew={brew} onDone={() => setEditing(false)} />
+  ) : (
+    <NoteShown brew={brew} onEdit={() => setEditing(true)} />
+  );
+}
+
+function NoteShown({ brew, onEdit }: { brew: BrewResponse; onEdit: () => void }) {
+  const n = brew.note;
+  return (
+    <div className="mt-3">
+      {n ? (
+        <dl className="grid grid-cols-[8rem_1fr] gap-y-2">
+          <dt className="text-muted">Strength felt</dt>
+          <dd>{FELT.find((f) => f.value === n.strength)?.label}</dd>
+          <dt className="text-muted">Liking</dt>
+          <dd>{n.liking > 0 ? LIKING[n.liking - 1] : "not said"}</dd>
+          <dt className="text-muted">What it was like</dt>
+          <dd>{n.taste || "not said"}</dd>
+          {(n.colour || n.clarity) && (
+            <>
+              <dt className="text-muted">Colour</dt>
+              <dd>
+                {n.colour && <Swatch colour={n.colour} words />} {n.clarity}
+              </dd>
+            </>
+          )}
+          {n.smell && (
+            <>
+              <dt className="text-muted">Smell</dt>
+              <dd>{n.smell}</dd>
+            </>
+          )}
+          {n.effect && (
+            <>
+              <dt className="text-muted">Afterwards</dt>
+              <dd>{n.effect}</dd>
+            </>
+          )}
+          {n.meanwhile && (
+            <>
+              <dt className="text-muted">What else</dt>
+              <dd>{n.meanwhile}</dd>
+            </>
+          )}
+          <dt className="text-muted">Next time</dt>
+          <dd>{n.change || "as it was"}</dd>
+        </dl>
+      ) : (
+        <p className="text-muted">Nothing noted.</p>
+      )}
+      <button type="button" className="mt-4 min-h-11 rounded-one border border-ink px-4" onClick={onEdit}>
+        {n ? "Change the note" : "Note something"}
+      </button>
+    </div>
+  );
+}
+
+function NoteForm({ brew, onDone }: { brew: BrewResponse; onDone: () => void }) {
+  const [felt, setFelt] = useState<number>(brew.note?.strength ?? 0);
+  const [liking, setLiking] = useState<number>(brew.note?.liking ?? 0);
+  const [taste, setTaste] = useState(brew.note?.taste ?? "");
+  const [change, setChange] = useState(brew.note?.change ?? "");
+  const [look, setLook] = useState({
+    colour: brew.note?.colour ?? "",
+    clarity: brew.note?.clarity ?? "",
+    smell: brew.note?.smell ?? "",
+    effect: brew.note?.effect ?? "",
+    meanwhile: brew.note?.meanwhile ?? "",
+  });
+  const field = "mt-1 w-full rounded-one border border-muted bg-transparent p-2";
+  return (
+    <form
+      className="mt-3 flex flex-col gap-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        confirm(brew.id, {
+          kind: "noted",
+          strength: felt,
+          liking: liking || undefined,
+          taste,
+          change,
+          colour: (look.colour || undefined) as NotedRequest["colour"],
+          clarity: (look.clarity || undefined) as NotedRequest["clarity"],
+          smell: look.smell,
+          effect: look.effect,
+          meanwhile: look.meanwhile,
+        });
+        onDone();
+      }}
+    >
+      <Choice
+        label="Strength felt"
+        value={String(felt)}
+        options={FELT.map((f) => ({ value: String(f.value), label: f.label }))}
+        onPick={(v) => setFelt(Number(v))}
+      />
+      <Choice
+        label="Liking"
+        value={String(liking)}
+        options={LIKING.map((label, i) => ({ value: String(i + 1), label }))}
+        onPick={(v) => setLiking(Number(v))}
+      />
+      <Look look={look} onLook={setLook} field={field} />
+      <label>
+        <span className="text-muted">What it was like</span>
+        <textarea
+          rows={2}
+          maxLength={600}
+          className={field}
+          value={taste}
+          onChange={(e) => setTaste(e.target.value)}
+          placeholder="round, a little bitter at the end"
+        />
+      </label>
+      <label>
+        <span className="text-muted">What to change next time</span>
+        <textarea
+          rows={2}
+          maxLength={600}
+          className={field}
+          value={change}
+          onChange={(e) => setChange(e.target.value)}
+          placeholder="a little more bark"
+        />
+      </label>
+      <button
+        type="submit"
+        className="min-h-14 rounded-one bg-ember px-6 font-semibold text-ember-ink text-lg"
+      >
+        Keep the note
+      </button>
+    </form>
+  );
+}
+
+interface Looked {
+  colour: string;
+  clarity: string;
+  smell: string;
+  effect: string;
+  meanwhile: string;
+}
+
+/** Colour by swatch, clarity, smell; what it did and what else was going on behind a fold. */
+function Look({ look, onLook, field }: { look: Looked; onLook: (l: Looked) => void; field: string }) {
+  return (
+    <>
+      <div>
+        <span className="text-muted" id="liquor">
+          Colour of the liquor
+        </span>
+        <RadioGroup.Root
+          aria-labelledby="liquor"
+          value={look.colour}
+          onValueChange={(colour) => onLook({ ...look, colour })}
+          className="mt-1 flex flex-wrap gap-1.5"
+        >
+          {COLOURS.map((c) => (
+            <RadioGroup.Item
+              key={c.value}
+              value={c.value}
+              onClick={() => look.colour === c.value && onLook({ ...look, colour: "" })}
+              className="flex flex-col items-center rounded-one border-2 border-transparent p-1 text-xs aria-checked:border-ink"
+            >
+              <span className="block size-9 rounded-full border border-muted" style={{ background: c.hex }} />
+              {c.value}
+            </RadioGroup.Item>
+          ))}
+        </RadioGroup.Root>
+        <Choice
+          quiet
+          label="How clear it is"
+          value={look.clarity}
+          options={["clear", "cloudy", "sediment"].map((c) => ({
+            value: c,
+            label: c === "sediment" ? "with sediment" : c,
+          }))}
+          onPick={(clarity) => onLook({ ...look, clarity })}
+        />
+      </div>
+      <details>
+        <summary className="min-h-11 cursor-pointer py-2 text-muted underline underline-offset-4">
+          Smell, afterwards, and what else
+        </summary>
+        {(
+          [
+            ["smell", "Smell", "hay, honey, smoke", 200],
+            ["effect", "Afterwards, in your own words", "slept early", 400],
+            ["meanwhile", "What else was going on", "long walk, heavy supper", 400],
+          ] as const
+        ).map(([key, label, example, most]) => (
+          <label key={key} className="mt-2 block">
+            <span className="text-muted">{label}</span>
+            <input
+              type="text"
+              maxLength={most}
+              className={field}
+              value={look[key]}
+              placeholder={example}
+              onChange={(e) => onLook({ ...look, [key]: e.target.value })}
+            />
+          </label>
+        ))}
+      </details>
+    </>
+  );
+}

@@ -1,0 +1,44 @@
+import { usePhoto } from "../../api/changes";
+import type { BrewResponse } from "../../api/client";
+import { Trouble } from "../../parts/states";
+
+/** The one photo of a brew, kept in the household's own database. */
+export function Photo({ brew }: { brew: BrewResponse }) {
+  const photo = usePhoto(brew.id);
+  return (
+    <div className="mt-5">
+      {brew.photo && (
+        <img
+          src={`/api/brews/${brew.id}/photo?${photo.submittedAt}`}
+          alt={`The cup of ${brew.name}`}
+          className="max-h-72 rounded-one border border-hairline"
+        />
+      )}
+      <p className="mt-2 flex gap-5">
+        <label className="cursor-pointer underline underline-offset-4 has-focus-visible:outline-3 has-focus-visible:outline-water">
+          <input
+            type="file"
+            accept="image/jpeg,image/png"
+            className="sr-only"
+            onChange={(e) => {
+              const file = e.target.files?.[0];
+              if (file) photo.mutate(file);
+              e.target.value = "";
+            }}
+          />
+          {brew.photo ? "Another photo" : "Add a photo"}
+        </label>
+        {brew.photo && (
+          <button
+            type="button"
+            className="underline underline-offset-4"
+            onClick={() => photo.mutate(undefined)}
+          >
+            Take it out
+          </button>
+        )}
+      </p>
+      {photo.error && <Trouble error={photo.error} />}
+    </div>
+  );
+}

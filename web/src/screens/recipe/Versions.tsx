@@ -1,0 +1,90 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import { useRemoveRecipe } from "../../api/changes";
+import type { RecipeDocument, RecipeResponse } from "../../api/client";
+import { useVersions } from "../../api/queries";
+import { Secondary } from "../../parts/Field";
+import { day } from "../../parts/say";
+import { Trouble } from "../../parts/states";
+
+/** Somebody changed it meanwhile: both stay until the cook decides. */
+export function Stale({
+  theirs,
+  onMine,
+  onTheirs,
+}: {
+  theirs: RecipeResponse;
+  onMine: () => void;
+  onTheirs: () => void;
+}) {
+  return (
+    <div role="alert" className="mt-4 border-amber border-l-4 pl-4">
+      <p className="max-w-prose">
+        This recipe was changed elsewhere ({day(theirs.updatedAt)}): it is now “{theirs.recipe.name}” with{" "}
+        {theirs.recipe.additions?.length} herbs and {theirs.recipe.stages?.length} stages. Nothing of yours is
+        lost.
+      </p>
+      <div className="mt-3 flex flex-wrap gap-3">
+        <Secondary onClick={onMine}>Keep mine; theirs stays as a version</Secondary>
+        <Secondary onClick={onTheirs}>Show theirs instead</Secondary>
+      </div>
+    </div>
+  );
+}
+
+/** What the recipe was before; a copy of it, and the way off the list. */
+export function Versions({
+  id,
+  onTake,
+  onRemoved,
+}: {
+  id: string;
+  onTake: (v: { about: string; purposes: string[]; recipe: RecipeDocument }) => void;
+  onRemoved: () => void;
+}) {
+  const versions = useVersions(id);
+  const remove = useRemoveRecipe();
+  const [sure, setSure] = useState(false);
+  return (
+    <section aria-labelledby="versions">
+      <h2 id="versions" className="text-xl">
+        Before
+      </h2>
+      {versions.data?.length === 0 && <p className="mt-1 text-muted">It has not been changed yet.</p>}
+      <ul className="mt-1 border-hairline border-t">
+        {versions.data?.map((v) => (
+          <li
+            key={v.version}
+            className="flex items-baseline justify-between gap-3 border-hairline border-b py-2"
+          >
+            <span>
+              until {day(v.until)}: {v.recipe.name}, {v.recipe.additions?.length} herbs
+            </span>
+            <button type="button" className="underline underline-offset-4" onClick={() => onTake(v)}>
+              take it up again
+            </button>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-4 flex flex-wrap gap-x-5">
+        <Link className="underline underline-offset-4" to={`/recipe/new?copy=${id}`}>
+          Copy it
+        </Link>
+        {sure ? (
+          <button
+            type="button"
+            className="text-stop underline underline-offset-4"
+            onClick={() => remove.mutate(id, { onSuccess: onRemoved })}
+          >
+            Yes, take it off the list; its brews stay
+          </button>
+        ) : (
+          <button type="button" className="underline underline-offset-4" onClick={() => setSure(true)}>
+            Take it off the list
+          </button>
+        )}
+      </p>
+      {remove.error && <Trouble error={remove.error} />}
+    </section>
+  );
+}

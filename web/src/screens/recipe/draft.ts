@@ -1,0 +1,29 @@
+import type { RecipeDocument, RecipeResponse } from "../../api/client";
+import { EMPTY } from "./doc";
+
+/** A recipe while it is written; without a version it is new. */
+export interface Draft {
+  version?: number;
+  about: string;
+  purposes: string[];
+  recipe: RecipeDocument;
+}
+
+/** What the editor begins with: a kept recipe or its copy, a document from elsewhere, or nothing. */
+export function draftOf(
+  start: RecipeResponse | undefined,
+  copy: boolean,
+  doc?: RecipeDocument,
+  about?: string,
+): Draft {
+  if (!start) return { about: about ?? "", purposes: [], recipe: doc ?? EMPTY };
+  return {
+    version: copy ? undefined : start.version,
+    about: start.about,
+    purposes: start.purposes,
+    recipe: copy ? { ...start.recipe, name: `${start.recipe.name}, my way` } : start.recipe,
+  };
+}
+
+/** What the server found wrong with a field of the recipe. */
+export type Wrong = (field: string) => string | undefined;
