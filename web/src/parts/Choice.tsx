@@ -28,19 +28,18 @@ export function Choice({
         className="mt-1 flex flex-wrap gap-x-5 gap-y-1"
       >
         {options.map((o) => (
-          <RadioGroup.Item
-            key={o.value}
-            value={o.value}
-            className="group flex min-h-11 items-center gap-2 rounded-one"
-          >
-            <span
-              aria-hidden
-              className="grid size-5 place-items-center rounded-full border-2 border-muted group-aria-checked:border-ember"
+          <span key={o.value} className="flex items-center">
+            <RadioGroup.Item
+              id={id + o.value}
+              value={o.value}
+              className="grid size-5 place-items-center rounded-full border-2 border-muted aria-checked:border-ember"
             >
               <RadioGroup.Indicator className="block size-2.5 rounded-full bg-ember" />
-            </span>
-            {o.label}
-          </RadioGroup.Item>
+            </RadioGroup.Item>
+            <label htmlFor={id + o.value} className="flex min-h-11 cursor-pointer items-center pl-2">
+              {o.label}
+            </label>
+          </span>
         ))}
       </RadioGroup.Root>
     </div>

@@ -170,15 +170,21 @@ function Look({ look, onLook, field }: { look: Looked; onLook: (l: Looked) => vo
           className="mt-1 flex flex-wrap gap-1.5"
         >
           {COLOURS.map((c) => (
-            <RadioGroup.Item
+            <span
               key={c.value}
-              value={c.value}
-              onClick={() => look.colour === c.value && onLook({ ...look, colour: "" })}
-              className="flex flex-col items-center rounded-one border-2 border-transparent p-1 text-xs aria-checked:border-ink"
+              className="flex flex-col items-center rounded-one border-2 border-transparent p-1 text-xs has-aria-checked:border-ink"
             >
-              <span className="block size-9 rounded-full border border-muted" style={{ background: c.hex }} />
-              {c.value}
-            </RadioGroup.Item>
+              <RadioGroup.Item
+                id={`liquor-${c.value}`}
+                value={c.value}
+                onClick={() => look.colour === c.value && onLook({ ...look, colour: "" })}
+                className="block size-9 rounded-full border border-muted"
+                style={{ background: c.hex }}
+              />
+              <label htmlFor={`liquor-${c.value}`} className="cursor-pointer">
+                {c.value}
+              </label>
+            </span>
           ))}
         </RadioGroup.Root>
         <Choice

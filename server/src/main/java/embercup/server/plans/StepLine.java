@@ -66,8 +66,7 @@ public sealed interface StepLine {
             String kind,
             @JsonUnwrapped Told told,
             @JsonUnwrapped Span span,
-            int addition)
-            implements StepLine {}
+            int addition) implements StepLine {}
 
     /**
      * On the flame or in the kettle.
@@ -119,6 +118,5 @@ public sealed interface StepLine {
             int stage,
             @JsonUnwrapped Told told,
             @JsonUnwrapped Span span,
-            boolean lid)
-            implements StepLine {}
+            boolean lid) implements StepLine {}
 }

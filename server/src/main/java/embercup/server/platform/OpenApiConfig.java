@@ -61,12 +61,14 @@ class OpenApiConfig {
                 Discriminator told = new Discriminator().propertyName(field);
                 Schema<Object> union = new Schema<>();
                 union.setDiscriminator(told);
-                for (JsonSubTypes.Type member : type.getAnnotation(JsonSubTypes.class).value()) {
+                for (JsonSubTypes.Type member :
+                        type.getAnnotation(JsonSubTypes.class).value()) {
                     String of = member.value().getSimpleName();
                     List<String> names = member.names().length > 0 ? List.of(member.names()) : List.of(member.name());
                     all.put(of, whole(all.get(of), field, names));
                     union.addOneOfItem(new Schema<>().$ref(of));
-                    names.forEach(n -> told.mapping(n, union.getOneOf().get(union.getOneOf().size() - 1).get$ref()));
+                    names.forEach(n -> told.mapping(
+                            n, union.getOneOf().get(union.getOneOf().size() - 1).get$ref()));
                 }
                 all.put(name, union);
             });
@@ -76,8 +78,9 @@ class OpenApiConfig {
 
     /** A member with the field that tells it apart, and without what describes it by its family. */
     private static Schema<?> whole(Schema<?> member, String field, List<String> names) {
-        Schema<?> own =
-                member.getAllOf() == null ? member : member.getAllOf().get(member.getAllOf().size() - 1);
+        Schema<?> own = member.getAllOf() == null
+                ? member
+                : member.getAllOf().get(member.getAllOf().size() - 1);
         Schema<Object> kind = new Schema<>();
         kind.setTypes(Set.of("string"));
         kind.setEnum(List.copyOf(names));
