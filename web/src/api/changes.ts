@@ -89,8 +89,8 @@ export const useChangeLearned = () => useChange(api.changeLearned, keys.plans, k
 
 // ---- herbs and tins
 
-export const usePutTin = () => useChange((draft: TinRequest) => api.putTin(draft), keys.shelf);
-export const useRemoveTin = () => useChange(api.removeTin, keys.shelf);
+export const usePutTin = () => useChange((draft: TinRequest) => api.putTin(draft), keys.shelf, keys.plans);
+export const useRemoveTin = () => useChange(api.removeTin, keys.shelf, keys.plans);
 export const useKeepOwnHerb = () =>
   useChange(
     ({ slug, doc }: { slug: string; doc: OwnHerbDocument }) => api.keepOwnHerb(slug, doc),

@@ -94,19 +94,14 @@ interface Row {
   differs: boolean;
 }
 
-/** A difference smaller than this share is none that a kitchen could tell. */
-const NOTICED = 0.04;
-
 function row(what: string, numbers: (number | null)[], say: (n: number) => string): Row {
-  const known = numbers.filter((n): n is number => n != null);
-  const spread = Math.max(...known) - Math.min(...known);
-  const differs =
-    known.length < numbers.length
-      ? known.length > 0
-      : spread > NOTICED * Math.max(...known.map(Math.abs), 1e-9);
-  return { what, values: numbers.map((n) => (n == null ? "–" : say(n))), differs };
+  return text(
+    what,
+    numbers.map((n) => (n == null ? "" : say(n))),
+  );
 }
 
+/** What reads differently differs. */
 function text(what: string, values: string[]): Row {
   return { what, values: values.map((v) => v || "–"), differs: new Set(values).size > 1 };
 }

@@ -1,7 +1,6 @@
 import { useQueries } from "@tanstack/react-query";
-import { api, type PlanResponse, type Tin } from "../../api/client";
+import { api, type PlanResponse } from "../../api/client";
 import { keys } from "../../api/keys";
-import { useShelf } from "../../api/queries";
 
 /** Gathered herbs with a look-alike that kills: what to look for, confirmed by the cook before the sheet can be started. */
 export function Identity({
@@ -13,8 +12,7 @@ export function Identity({
   sure: string[];
   onSure: (herb: string, is: boolean) => void;
 }) {
-  const shelf = useShelf();
-  const slugs = shelf.isPending ? [] : gathered(plan, shelf.data ?? []);
+  const slugs = plan.identityChecks;
   const herbs = useQueries({
     queries: slugs.map((slug) => ({ queryKey: keys.herb(slug), queryFn: () => api.herb(slug) })),
   });
@@ -50,9 +48,4 @@ export function Identity({
       <p className="text-muted text-sm">If in doubt, leave it out.</p>
     </section>
   );
-}
-
-/** Herbs of a plan that ask for the check: those of which no tin stands on the shelf. */
-export function gathered(plan: PlanResponse, tins: Tin[]): string[] {
-  return plan.identityChecks.filter((h) => !tins.some((t) => t.herb === h));
 }

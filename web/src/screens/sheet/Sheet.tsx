@@ -4,13 +4,13 @@ import { useStartBrew } from "../../api/changes";
 import { api, type PlanResponse, type WayLine } from "../../api/client";
 import { uuid } from "../../api/outbox";
 import { present } from "../../api/present";
-import { foresee, useBrew, useKitchen, usePeople, usePlan, useRecipe, useShelf } from "../../api/queries";
+import { foresee, useBrew, useKitchen, usePeople, usePlan, useRecipe } from "../../api/queries";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
 import { Loading, Trouble } from "../../parts/states";
 import { FiguresOf } from "../../parts/Why";
 import { Drawn } from "./Drawn";
-import { gathered, Identity } from "./Identity";
+import { Identity } from "./Identity";
 import { LearnedLines } from "./LearnedLines";
 import { MeasureMode } from "./MeasureMode";
 import { OneCook } from "./OneCook";
@@ -38,7 +38,6 @@ export default function Sheet() {
   const recipe = useRecipe(recipeId);
   const people = usePeople();
   const kitchen = useKitchen();
-  const shelf = useShelf();
   const minute = useNow(20_000);
   const order = useMemo(() => readOrder(params), [params]);
   const doc = recipe.data?.recipe;
@@ -74,7 +73,7 @@ export default function Sheet() {
     if (last !== undefined) setParams(new URLSearchParams(last), { replace: true, preventScrollReset: true });
   }, [setParams]);
 
-  const unsure = plan ? gathered(plan, shelf.data ?? []).filter((h) => !sure.includes(h)) : [];
+  const unsure = plan ? plan.identityChecks.filter((h) => !sure.includes(h)) : [];
   const { mutate: startBrew, isPending, isSuccess, error: failure } = useStartBrew();
   const starting = isPending || isSuccess;
   const start = useCallback(

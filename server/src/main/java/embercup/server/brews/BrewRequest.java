@@ -4,6 +4,8 @@ import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import embercup.core.workings.Limit;
 import embercup.server.plans.OrderRequest;
 import embercup.server.platform.Within;
+import embercup.server.recipes.RecipeDocument;
+import embercup.server.recipes.RecipeResponse;
 import jakarta.validation.Valid;
 import java.time.Instant;
 import java.util.List;
@@ -25,17 +27,22 @@ public record BrewRequest(
         @Within(Limit.CHANGES) @Nullable List<String> confirmed,
         @Nullable UUID ancestorId) {
 
-    /** A kept recipe for its own cups, to begin at a moment; not started yet. */
+    /** A kept recipe for its own cups, to begin at a moment; not started yet. The cook is sure of all its herbs. */
     public static BrewRequest ofRecipe(
-            UUID id, @Nullable UUID recipeId, String strength, @Nullable UUID drinkerId, Instant startAt) {
+            UUID id, RecipeResponse recipe, String strength, @Nullable UUID drinkerId, Instant startAt) {
+        List<String> herbs = recipe.recipe().additions() == null
+                ? List.of()
+                : recipe.recipe().additions().stream()
+                        .map(RecipeDocument.AdditionDocument::herb)
+                        .toList();
         OrderRequest order = new OrderRequest(
-                new OrderRequest.Pot(recipeId, null, null, null, null),
+                new OrderRequest.Pot(recipe.id(), null, null, null, null),
                 new OrderRequest.Serving(null, null, strength, null),
                 new OrderRequest.For(drinkerId, null, null, false),
                 null,
                 new OrderRequest.Custom(null, null, null),
                 new OrderRequest.At(startAt, null),
                 null);
-        return new BrewRequest(id, false, order, null, null);
+        return new BrewRequest(id, false, order, herbs, null);
     }
 }

@@ -17,7 +17,6 @@ import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
-import embercup.server.shelf.Shelf;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
@@ -43,7 +42,6 @@ public class Brews {
     private final DrinkersDays days;
     private final Notebook notebook;
     private final Learned learned;
-    private final Shelf shelf;
     private final Clock clock;
     private final ApplicationEventPublisher publisher;
 
@@ -54,7 +52,6 @@ public class Brews {
             DrinkersDays days,
             Notebook notebook,
             Learned learned,
-            Shelf shelf,
             Clock clock,
             ApplicationEventPublisher publisher) {
         this.brews = brews;
@@ -63,7 +60,6 @@ public class Brews {
         this.days = days;
         this.notebook = notebook;
         this.learned = learned;
-        this.shelf = shelf;
         this.clock = clock;
         this.publisher = publisher;
     }
@@ -106,13 +102,11 @@ public class Brews {
         return settle(e, made.plan());
     }
 
-    /** A herb of which a tin stands on the shelf is known; any other that is to be looked at must be confirmed. */
-    private void refuseUnsure(BrewRequest ask, PlanResponse sheet) {
+    private static void refuseUnsure(BrewRequest ask, PlanResponse sheet) {
         List<String> confirmed = ask.confirmed() == null ? List.of() : ask.confirmed();
-        List<String> asked = sheet.judged().identityChecks().stream()
+        List<String> unsure = sheet.judged().identityChecks().stream()
                 .filter(h -> !confirmed.contains(h))
                 .toList();
-        List<String> unsure = asked.isEmpty() ? asked : shelf.without(asked);
         if (!unsure.isEmpty()) {
             throw RefusedException.of(
                     HttpStatus.CONFLICT,

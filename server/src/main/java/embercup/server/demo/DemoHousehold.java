@@ -13,6 +13,7 @@ import embercup.server.people.Person;
 import embercup.server.plans.StepLine;
 import embercup.server.platform.Ids;
 import embercup.server.recipes.RecipeDocument;
+import embercup.server.recipes.RecipeResponse;
 import embercup.server.recipes.RecipeResponse.RecipeRequest;
 import embercup.server.recipes.Recipes;
 import embercup.server.shelf.Shelf;
@@ -138,19 +139,17 @@ class DemoHousehold implements ApplicationRunner {
                 LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).minusDays(t.daysAgo),
                 t.grams,
                 t.note)));
-        Map<String, UUID> pots = new HashMap<>();
-        household.recipes.forEach(r -> pots.put(
-                r.key,
-                recipes.add(new RecipeRequest(null, r.about, r.purposes, r.recipe))
-                        .id()));
-        household.history.forEach(p -> past(p, pots.get(p.recipe), who.get(p.drinker)));
+        Map<String, RecipeResponse> pots = new HashMap<>();
+        household.recipes.forEach(
+                r -> pots.put(r.key, recipes.add(new RecipeRequest(null, r.about, r.purposes, r.recipe))));
+        household.history.forEach(p -> past(p, Objects.requireNonNull(pots.get(p.recipe)), who.get(p.drinker)));
         Running r = household.running;
         Instant began = clock.instant().minus(Duration.ofMinutes(Math.round(r.startedHoursAgo * 60)));
-        BrewResponse running = brew(pots.get(r.recipe), who.get(r.drinker), "standard", began);
+        BrewResponse running = brew(Objects.requireNonNull(pots.get(r.recipe)), who.get(r.drinker), "standard", began);
         happen(running, 1, "steep");
     }
 
-    private void past(Past p, @Nullable UUID recipe, @Nullable UUID drinker) {
+    private void past(Past p, RecipeResponse recipe, @Nullable UUID drinker) {
         Instant began = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault())
                 .minusDays(p.daysAgo)
                 .atStartOfDay(ZoneId.systemDefault())
@@ -171,7 +170,7 @@ class DemoHousehold implements ApplicationRunner {
                                 p.note.taste, p.note.change, p.note.colour, p.note.clarity, null, null, null)));
     }
 
-    private BrewResponse brew(@Nullable UUID recipe, @Nullable UUID drinker, String strength, Instant began) {
+    private BrewResponse brew(RecipeResponse recipe, @Nullable UUID drinker, String strength, Instant began) {
         BrewResponse brew = brews.add(BrewRequest.ofRecipe(id(), recipe, strength, drinker, began));
         return tell(brew.head().id(), new EventRequest.StartedRequest(id(), age(began)));
     }

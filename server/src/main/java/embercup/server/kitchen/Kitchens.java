@@ -31,6 +31,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -99,13 +100,15 @@ public class Kitchens {
      *
      * @param burnerId the burner it is; missing when the household has none
      * @param ownHerbs how many herbs are the cook's own or have her own weights
+     * @param inTins slugs of the herbs of which a tin stands on the shelf
      */
     public record Own(
             Kitchen kitchen,
             @Nullable UUID burnerId,
             MeasureCustom custom,
             long ownHerbs,
-            Map<String, String> schools) {}
+            Map<String, String> schools,
+            Set<String> inTins) {}
 
     /** This place with a vessel and a burner of the household, or its smallest burner, else the standard one. */
     public Own own(@Nullable UUID vesselId, @Nullable UUID burnerId) {
@@ -122,7 +125,8 @@ public class Kitchens {
                 own == null ? null : own.id(),
                 new MeasureCustom(Fields.oneOf(KitchenSystem.class, here.measures(), "measures"), here.liangG()),
                 row.ownHerbs(),
-                schools(here.schools()));
+                schools(here.schools()),
+                Set.of(row.inTins().split(" ")));
     }
 
     private static Map<String, String> schools(String kept) {

@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
- * The place and one burner of it in one prepared statement on Hibernate's own connection, without a transaction and without
+ * What a plan asks of the household — the place, one burner, what is in the tins — in one prepared statement on Hibernate's own connection, without a transaction and without
  * entities: every plan asks it, and through entities it cost more than the planning, as a query of objects a sixth of it.
  */
 @Component
@@ -21,7 +21,8 @@ class OwnKitchen {
     /** The first parameter is the burner wanted; without one it is the smallest. */
     private static final String PLACE = """
             select k.altitude_m, k.room_c, k.tap_c, k.kettle_w, k.measures, k.liang_g, k.schools,
-                   b.id, b.name, b.low_w, b.medium_w, b.high_w, (select count(*) from own_herb)
+                   b.id, b.name, b.low_w, b.medium_w, b.high_w, (select count(*) from own_herb),
+                   (select coalesce(string_agg(distinct herb, ' '), '') from shelf_tin)
             from kitchen k left join burner b
               on b.id = coalesce(?::uuid, (select x.id from burner x order by x.high_w, x.id limit 1))
             where k.id = 1""";
@@ -32,8 +33,12 @@ class OwnKitchen {
         this.sessions = factory.unwrap(SessionFactory.class);
     }
 
-    /** @param burner missing when there is none such, @param ownHerbs how many herbs are the cook's own */
-    record Row(Place place, @Nullable OwnBurner burner, long ownHerbs) {}
+    /**
+     * @param burner missing when there is none such
+     * @param ownHerbs how many herbs are the cook's own
+     * @param inTins slugs of the herbs of which a tin stands on the shelf, with spaces between
+     */
+    record Row(Place place, @Nullable OwnBurner burner, long ownHerbs, String inTins) {}
 
     /** Altitude in m, temperatures in °C, power in W. */
     record Place(
@@ -72,7 +77,7 @@ class OwnKitchen {
                 OwnBurner burner = id == null
                         ? null
                         : new OwnBurner(id, row.getString(9), row.getDouble(10), row.getDouble(11), row.getDouble(12));
-                return new Row(place, burner, row.getLong(13));
+                return new Row(place, burner, row.getLong(13), row.getString(14));
             }
         }
     }

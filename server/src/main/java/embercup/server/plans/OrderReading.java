@@ -37,6 +37,7 @@ import embercup.server.recipes.Recipes;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -63,7 +64,8 @@ class OrderReading {
             PlanRequest request,
             @Nullable UUID burnerId,
             @Nullable UUID drinkerId,
-            String drinkerName) {}
+            String drinkerName,
+            Set<String> inTins) {}
 
     /** @throws InvalidInputException naming each field that cannot be read, and what would be right */
     Resolved read(OrderRequest ask) {
@@ -87,7 +89,13 @@ class OrderReading {
                 Boolean.TRUE.equals(ask.pot().spentHerbs()));
         boolean ownBurner = ask.kitchen() != null && ask.kitchen().burner() != null;
         UUID burnerId = ownBurner ? null : household.own().burnerId();
-        return new Resolved(materia, request, burnerId, ask.drinks().drinkerId(), person == null ? "" : person.name());
+        return new Resolved(
+                materia,
+                request,
+                burnerId,
+                ask.drinks().drinkerId(),
+                person == null ? "" : person.name(),
+                household.own().inTins());
     }
 
     /** A request in which recipe, drinker and kitchen are written out; nothing is looked up but the measures, when unsaid. */

@@ -88,7 +88,12 @@ public record PlanResponse(
             @Nullable Double drinkableAfterS,
             @Nullable Double honeyAfterS) {}
 
-    /** What care says of it, the gravest first; what can be done about a stop. */
+    /**
+     * What care says of it, the gravest first; what can be done about a stop.
+     *
+     * @param identityChecks herbs that the cook confirms before she starts: gathered, with a poisonous look-alike, and no tin of
+     *     them on the shelf
+     */
     public record Judged(
             List<CautionLine> cautions,
             boolean stopped,

@@ -126,7 +126,7 @@ public class Plans {
                 plan,
                 verdict,
                 ways,
-                identityChecks(plan, resolved.materia()),
+                identityChecks(plan, resolved),
                 known,
                 start,
                 resolved.drinkerName(),
@@ -173,12 +173,13 @@ public class Plans {
                 : ask.at().startAt() == null ? clock.instant() : ask.at().startAt();
     }
 
-    /** Gathered herbs with a poisonous look-alike. */
-    private static List<String> identityChecks(BrewPlan plan, Materia materia) {
+    /** Gathered herbs with a poisonous look-alike; one of which a tin stands on the shelf is known. */
+    private static List<String> identityChecks(BrewPlan plan, OrderReading.Resolved resolved) {
         return plan.additions().stream()
                 .map(PlannedAddition::herb)
                 .distinct()
-                .filter(slug -> materia.herb(slug, "herb").needsIdentityCheck())
+                .filter(slug -> !resolved.inTins().contains(slug))
+                .filter(slug -> resolved.materia().herb(slug, "herb").needsIdentityCheck())
                 .toList();
     }
 

@@ -21,8 +21,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.concurrent.ConcurrentSkipListMap;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.PropertyCustomizer;
@@ -32,6 +32,9 @@ import org.springframework.context.annotation.Configuration;
 /** The OpenAPI document: what is not {@link Nullable} is required, and no address of this machine stands in it. */
 @Configuration
 class OpenApiConfig {
+
+    /** Marks the schema of a family until it is written as a union. */
+    private static final String FAMILY = "x-family";
 
     @Bean
     OpenAPI api() {
@@ -52,11 +55,11 @@ class OpenApiConfig {
 
     /** A family that is told apart by one of its fields is a union, and each of its members stands for itself. */
     @Bean
-    OpenApiCustomizer families(RequiredUnlessNullable seen) {
+    OpenApiCustomizer families() {
         return document -> {
             Map<String, Schema<?>> all = new LinkedHashMap<>();
             document.getComponents().getSchemas().forEach(all::put);
-            seen.families.forEach((name, type) -> {
+            families(all).forEach((name, type) -> {
                 String field = type.getAnnotation(JsonTypeInfo.class).property();
                 Discriminator told = new Discriminator().propertyName(field);
                 Schema<Object> union = new Schema<>();
@@ -74,6 +77,17 @@ class OpenApiConfig {
             });
             all.forEach(document.getComponents()::addSchemas);
         };
+    }
+
+    /** The families by the names of their schemas. */
+    private static Map<String, Class<?>> families(Map<String, Schema<?>> all) {
+        Map<String, Class<?>> families = new TreeMap<>();
+        all.forEach((name, schema) -> {
+            if (schema.getExtensions() != null && schema.getExtensions().get(FAMILY) instanceof Class<?> type) {
+                families.put(name, type);
+            }
+        });
+        return families;
     }
 
     /** A member with the field that tells it apart, and without what describes it by its family. */
@@ -124,15 +138,11 @@ class OpenApiConfig {
     }
 
     @Bean
-    RequiredUnlessNullable requiredUnlessNullable() {
+    ModelConverter requiredUnlessNullable() {
         return new RequiredUnlessNullable();
     }
 
-    /** Notes the families it meets on the way. */
-    static final class RequiredUnlessNullable implements ModelConverter {
-
-        private final Map<String, Class<?>> families = new ConcurrentSkipListMap<>();
-
+    private static final class RequiredUnlessNullable implements ModelConverter {
         @Override
         public @Nullable Schema<?> resolve(
                 AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
@@ -141,17 +151,22 @@ class OpenApiConfig {
             }
             Schema<?> schema = chain.next().resolve(type, context, chain);
             JavaType java = Json.mapper().constructType(type.getType());
-            if (java != null && java.getRawClass().isAnnotationPresent(JsonSubTypes.class)) {
-                families.put(java.getRawClass().getSimpleName(), java.getRawClass());
+            if (java == null || schema == null) {
+                return schema;
             }
-            if (java != null && java.getRawClass().isRecord() && schema != null) {
-                Schema<?> whole = schema.get$ref() == null
-                        ? schema
-                        : context.getDefinedModels()
-                                .get(schema.get$ref().substring(schema.get$ref().lastIndexOf('/') + 1));
+            Schema<?> whole = whole(schema, context);
+            if (java.getRawClass().isAnnotationPresent(JsonSubTypes.class) && whole != null) {
+                whole.addExtension(FAMILY, java.getRawClass());
+            }
+            if (java.getRawClass().isRecord()) {
                 require(java.getRawClass(), whole);
             }
             return schema;
+        }
+
+        private static @Nullable Schema<?> whole(Schema<?> schema, ModelConverterContext context) {
+            String ref = schema.get$ref();
+            return ref == null ? schema : context.getDefinedModels().get(ref.substring(ref.lastIndexOf('/') + 1));
         }
 
         private static void require(Class<?> type, @Nullable Schema<?> schema) {

@@ -17,9 +17,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Objects;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -51,14 +49,6 @@ public class Shelf implements HerbUses {
     @Transactional(readOnly = true)
     public List<String> usesOf(String slug) {
         return repository.existsByHerb(slug) ? List.of("a tin on the shelf") : List.of();
-    }
-
-    /** Of these herbs, those of which no tin stands on the shelf. */
-    @Transactional(readOnly = true)
-    public List<String> without(List<String> herbs) {
-        Set<String> there =
-                repository.findAllByOrderByHerb().stream().map(t -> t.herb).collect(Collectors.toSet());
-        return herbs.stream().filter(h -> !there.contains(h)).toList();
     }
 
     /** A second tin of the same herb and form is the first one filled again. */
