@@ -14,6 +14,7 @@ import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
 import embercup.core.plan.Step;
+import embercup.core.reading.WrittenRecipe;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Recipe;
@@ -150,5 +151,15 @@ public final class Pots {
     /** The words of an error, field by field. */
     public static String said(Throwable error) {
         return WORDS.message(((InvalidInputException) error).violations());
+    }
+
+    /** What a line of a written recipe leaves open, in words. */
+    public static List<String> asked(WrittenRecipe.Line line) {
+        return line.asks().stream().map(WORDS::say).toList();
+    }
+
+    /** What a line of a written recipe was understood as, in words. */
+    public static List<String> understood(WrittenRecipe.Line line) {
+        return line.reads().stream().map(WORDS::say).toList();
     }
 }

@@ -3,17 +3,18 @@ package embercup.core.reading;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
+import embercup.core.materia.HerbName;
 import embercup.core.materia.PlantPart;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
+import embercup.core.measure.Volume;
 import embercup.core.reading.WrittenRecipe.Kind;
 import embercup.core.reading.WrittenRecipe.Line;
 import embercup.core.recipe.Addition;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -94,7 +95,8 @@ final class WrittenList {
                     if (unit == Unit.CUP) {
                         cups = OptionalDouble.of(r.amount());
                     }
-                    return new Line(text, Kind.SERVES, List.of("makes " + Math.round(ml) + " mL"), List.of(), -1);
+                    return new Line(
+                            text, Kind.SERVES, List.of(new Understood.Makes(Volume.millilitres(ml))), List.of(), -1);
                 });
     }
 
@@ -116,73 +118,63 @@ final class WrittenList {
     }
 
     private Line unknown(String text, String rest) {
-        List<String> sharing = herbs.sharing(rest).stream()
-                .map(h -> h.common().toLowerCase(Locale.ROOT))
-                .toList();
-        if (!sharing.isEmpty()) {
-            String ask = "That may be " + String.join(" or ", sharing) + ". Which is it?";
-            return new Line(text, Kind.UNKNOWN, List.of(), List.of(ask), -1);
-        }
-        String ask = herbs.like(rest)
-                .map(h -> "Not known as it is written. Is it " + h.common().toLowerCase(Locale.ROOT) + "?")
-                .orElse("No herb of the materia is named here. Choose one or leave the line out.");
+        List<HerbName> sharing = herbs.sharing(rest).stream().map(HerbName::of).toList();
+        Asked ask = !sharing.isEmpty()
+                ? new Asked.WhichHerb(sharing)
+                : herbs.like(rest)
+                        .<Asked>map(h -> new Asked.IsItHerb(HerbName.of(h)))
+                        .orElseGet(Asked.NoHerb::new);
         return new Line(text, Kind.UNKNOWN, List.of(), List.of(ask), -1);
     }
 
     private Line water(String text, AmountWords.Read read) {
         Optional<Unit> unit = read.unit().filter(u -> u.dimension() == Unit.Dimension.VOLUME);
         if (unit.isEmpty()) {
-            return new Line(text, Kind.UNKNOWN, List.of(), List.of("How much water is that, in cups or mL?"), -1);
+            return new Line(text, Kind.UNKNOWN, List.of(), List.of(new Asked.HowMuchWater()), -1);
         }
-        List<String> asks = new ArrayList<>();
+        List<Asked> asks = new ArrayList<>();
         askOfAmount(read, asks);
         askOfBeside(read, asks);
         double ml = millilitres(read.amount(), unit.get());
         waterMl = OptionalDouble.of(Math.round(ml * 10) / 10.0);
-        return new Line(text, Kind.WATER, List.of(Math.round(ml) + " mL of water to start with"), asks, -1);
+        return new Line(text, Kind.WATER, List.of(new Understood.Water(Volume.millilitres(ml))), asks, -1);
     }
 
     private Line addition(String text, AmountWords.Read read, Herb herb) {
         String rest = read.rest();
-        List<String> asks = new ArrayList<>();
+        List<Asked> asks = new ArrayList<>();
         Unit unit = read.unit().orElseGet(() -> countedAs(herb));
         if (read.unit().isEmpty()) {
-            asks.add("“" + ReadBack.number(read.amount()) + "” of what? Read as " + ReadBack.unit(unit, read.amount())
-                    + ".");
+            asks.add(new Asked.OfWhat(read.amount(), Quantity.of(read.amount(), unit)));
         }
         askOfAmount(read, asks);
         askOfBeside(read, asks);
         Optional<Form> form = form(rest);
         Form taken = form.orElse(herb.part() == PlantPart.PANTRY ? Form.FRESH : usualForm(herb, unit));
         if (form.isEmpty() && herb.part() != PlantPart.PANTRY) {
-            asks.add("Fresh or dried? Read as " + taken.name().toLowerCase(Locale.ROOT) + ".");
+            asks.add(new Asked.FreshOrDried(taken));
         }
         Cut cut = cut(rest).orElse(usualCut(herb, unit));
-        additions.add(new Addition(herb.slug(), taken, cut, Quantity.of(read.amount(), unit), 0));
-        String reads = "%s %s of %s, %s, %s"
-                .formatted(
-                        ReadBack.number(read.amount()),
-                        ReadBack.unit(unit, read.amount()),
-                        herb.common().toLowerCase(Locale.ROOT),
-                        taken.name().toLowerCase(Locale.ROOT),
-                        cut.name().toLowerCase(Locale.ROOT));
+        Quantity quantity = Quantity.of(read.amount(), unit);
+        additions.add(new Addition(herb.slug(), taken, cut, quantity, 0));
+        Understood reads = new Understood.OfHerb(quantity, HerbName.of(herb), taken, cut);
         return new Line(text, Kind.HERB, List.of(reads), asks, additions.size() - 1);
     }
 
-    private static void askOfAmount(AmountWords.Read read, List<String> asks) {
+    private static void askOfAmount(AmountWords.Read read, List<Asked> asks) {
         if (read.range()) {
-            asks.add("A range is written; the middle is taken. How much shall it be?");
+            asks.add(new Asked.AmountOfRange());
         }
         switch (read.loose()) {
             case "" -> {}
-            case "a few" -> asks.add("“A few” is read as three. How many shall it be?");
-            case "small", "big", "large" -> asks.add("“%s” is read as the usual size.".formatted(read.loose()));
-            default -> asks.add("“%s” is read as level: weigh it once.".formatted(read.loose()));
+            case "a few" -> asks.add(new Asked.AFew());
+            case "small", "big", "large" -> asks.add(new Asked.UsualSize(read.loose()));
+            default -> asks.add(new Asked.ReadAsLevel(read.loose()));
         }
     }
 
     /** "4 oz (200 g)": the second amount is compared with the first. */
-    private void askOfBeside(AmountWords.Read read, List<String> asks) {
+    private void askOfBeside(AmountWords.Read read, List<Asked> asks) {
         Matcher m = BESIDE.matcher(read.rest());
         if (!m.find() || read.unit().isEmpty()) {
             return;
@@ -196,22 +188,17 @@ final class WrittenList {
                     double first = inItsOwn(read.amount(), unit);
                     double beside = inItsOwn(second.amount(), second.unit().get());
                     if (Math.abs(beside / first - 1) > CONTRADICTION) {
-                        asks.add("%s %s is %s, but %s is written beside it. Which is it?"
-                                .formatted(
-                                        ReadBack.number(read.amount()),
-                                        ReadBack.unit(unit, read.amount()),
-                                        said(first, unit),
-                                        said(beside, unit)));
+                        Unit plain = unit.dimension() == Unit.Dimension.MASS ? Unit.GRAM : Unit.MILLILITRE;
+                        asks.add(new Asked.Contradiction(
+                                Quantity.of(read.amount(), unit),
+                                Quantity.of(Math.round(first), plain),
+                                Quantity.of(Math.round(beside), plain)));
                     }
                 });
     }
 
     private double inItsOwn(double amount, Unit unit) {
         return unit.dimension() == Unit.Dimension.MASS ? amount * unit.gramsEach(custom) : millilitres(amount, unit);
-    }
-
-    private static String said(double value, Unit unit) {
-        return Math.round(value) + (unit.dimension() == Unit.Dimension.MASS ? " g" : " mL");
     }
 
     private double millilitres(double amount, Unit unit) {

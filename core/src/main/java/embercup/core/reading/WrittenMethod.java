@@ -3,6 +3,8 @@ package embercup.core.reading;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PlantPart;
 import embercup.core.measure.MeasureCustom;
+import embercup.core.measure.Temperature;
+import embercup.core.measure.Volume;
 import embercup.core.reading.WrittenRecipe.Kind;
 import embercup.core.reading.WrittenRecipe.Line;
 import embercup.core.recipe.Addition;
@@ -84,13 +86,13 @@ final class WrittenMethod {
         clause(pending.strip(), said);
         Kind kind = said.reads().isEmpty() ? Kind.UNKNOWN : Kind.METHOD;
         if (said.reads().isEmpty()) {
-            said.asks().add("Not understood as a step. It is kept in the recipe's notes.");
+            said.asks().add(new Asked.NoStep());
         }
         return new Line(text, kind, said.reads(), said.asks(), -1);
     }
 
     /** What a line was read as, and what it leaves open; both grow. */
-    private record Said(List<String> reads, List<String> asks) {}
+    private record Said(List<Understood> reads, List<Asked> asks) {}
 
     private void clause(String s, Said said) {
         int before = stages.size();
@@ -98,26 +100,34 @@ final class WrittenMethod {
         wait(s, said);
         if (s.matches(".*\\bcool\\b.*")) {
             double toC = celsius(s).orElse(DRINKABLE_C);
-            add(new Stage.Cool(toC, false), "let it cool to " + Math.round(toC) + " °C", said);
+            add(new Stage.Cool(toC, false), new Understood.Cooled(Temperature.celsius(toC)), said);
         }
         if (s.matches(".*\\bstrain.*|.*\\bfilter.*")) {
-            add(new Stage.Strain(s.contains("press") || s.contains("squeez")), "strain", said);
+            plain(new Stage.Strain(s.contains("press") || s.contains("squeez")), said);
         }
         if (s.matches(".*(?:sweeten|add|stir in|squeeze|serve with).*")
                 && mentioned(s).anyMatch(this::inTheCup)) {
             if (stages.stream().noneMatch(x -> x.kind() == StageKind.FINISH)) {
                 stages.add(new Stage.Finish());
             }
-            said.reads().add("finish the cup");
+            said.reads().add(new Understood.Plain(StageKind.FINISH));
         }
         if (stages.size() > before || s.matches(".*\\badd\\b.*")) {
             place(s, before);
         }
     }
 
-    private void add(Stage stage, String words, Said said) {
+    private void add(Stage stage, Understood as, Said said) {
         stages.add(stage);
-        said.reads().add(words);
+        said.reads().add(as);
+    }
+
+    private void plain(Stage stage, Said said) {
+        add(stage, new Understood.Plain(stage.kind()), said);
+    }
+
+    private void lasting(Stage stage, double minutes, Said said) {
+        add(stage, new Understood.Lasting(stage.kind(), minutes), said);
     }
 
     private void toTheHeat(String s, Said said) {
@@ -126,9 +136,9 @@ final class WrittenMethod {
         if (!down && (reduces || REDUCE.matcher(s).find())) {
             reduce(s, said);
         } else if (s.matches(".*\\bpour\\b.*\\bboil.*|.*boiling water.*(?:over|on).*|.*hot water.*(?:over|on).*")) {
-            add(new Stage.Pour(celsius(s)), "pour hot water on the herbs", said);
+            plain(new Stage.Pour(celsius(s)), said);
         } else if (s.matches(".*bring.*(?:boil|simmer).*|.*(?:heat|warm).*\\bboil.*")) {
-            add(new Stage.Heat(OptionalDouble.empty(), Flame.HIGH, true), "bring to the boil", said);
+            plain(new Stage.Heat(OptionalDouble.empty(), Flame.HIGH, true), said);
         }
     }
 
@@ -140,41 +150,35 @@ final class WrittenMethod {
         int before = said.reads().size();
         if (s.contains("simmer") && time.isPresent()) {
             double minutes = time.get().minutes();
-            add(new Stage.Simmer(minutes, Flame.LOW, !open), "simmer " + ReadBack.minutes(minutes), said);
+            lasting(new Stage.Simmer(minutes, Flame.LOW, !open), minutes, said);
         } else if (s.matches(".*\\bboil(?:ed)?\\b.*") && time.isPresent() && !s.contains("reduc")) {
             double minutes = time.get().minutes();
-            add(new Stage.Boil(minutes, Flame.MEDIUM, covered), "boil " + ReadBack.minutes(minutes), said);
+            lasting(new Stage.Boil(minutes, Flame.MEDIUM, covered), minutes, said);
         } else if (s.contains("overnight") || s.matches(".*\\b(?:soak|macerate)\\b.*")) {
             soak(s, time, said);
         } else if (s.matches(".*\\b(?:steep|infuse|brew|sit|stand|rest)\\b.*")) {
             rest(time, open, said);
         }
         if (said.reads().size() > before && time.filter(TimeWords.Read::range).isPresent()) {
-            said.asks().add("A range of time is written; the middle is taken. How long shall it be?");
+            said.asks().add(new Asked.TimeOfRange());
         }
     }
 
     private void soak(String s, Optional<TimeWords.Read> time, Said said) {
         double minutes = time.map(TimeWords.Read::minutes).orElse(OVERNIGHT_MIN);
         boolean hot = stages.stream().anyMatch(x -> x instanceof Stage.Pour);
-        add(
-                hot ? new Stage.Steep(minutes, true) : new Stage.Macerate(minutes, celsius(s), true),
-                (hot ? "steep " : "soak cold ") + ReadBack.minutes(minutes),
-                said);
+        lasting(hot ? new Stage.Steep(minutes, true) : new Stage.Macerate(minutes, celsius(s), true), minutes, said);
         if (time.isEmpty()) {
-            said.asks().add("No time is written; overnight is read as eight hours.");
+            said.asks().add(new Asked.Overnight());
         }
     }
 
     private void rest(Optional<TimeWords.Read> time, boolean open, Said said) {
         double minutes = time.map(TimeWords.Read::minutes).orElse(USUAL_MIN);
         boolean boiled = stages.stream().anyMatch(x -> x.onFlame().isPresent() && x.kind() != StageKind.HEAT);
-        add(
-                boiled ? new Stage.Rest(minutes, !open) : new Stage.Steep(minutes, !open),
-                (boiled ? "rest " : "steep ") + ReadBack.minutes(minutes),
-                said);
+        lasting(boiled ? new Stage.Rest(minutes, !open) : new Stage.Steep(minutes, !open), minutes, said);
         if (time.isEmpty()) {
-            said.asks().add("No time is written; ten minutes are taken.");
+            said.asks().add(new Asked.NoTime());
         }
     }
 
@@ -190,9 +194,9 @@ final class WrittenMethod {
                     .filter(r -> r.unit().isPresent())
                     .ifPresentOrElse(
                             r -> reduceTo(r.amount() * r.unit().get().millilitresEach(custom), said),
-                            () -> said.asks().add("To how much is it reduced?"));
+                            () -> said.asks().add(new Asked.ReducedToWhat()));
         } else {
-            said.asks().add("To how much is it reduced?");
+            said.asks().add(new Asked.ReducedToWhat());
         }
     }
 
@@ -202,7 +206,7 @@ final class WrittenMethod {
         }
         add(
                 new Stage.Reduce(Math.round(ml * 10) / 10.0, Flame.MEDIUM, false),
-                "boil down to " + Math.round(ml) + " mL",
+                new Understood.Reduced(Volume.millilitres(ml)),
                 said);
         if (reducedMl.isEmpty()) {
             reducedMl = OptionalDouble.of(ml);

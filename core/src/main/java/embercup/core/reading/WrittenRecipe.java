@@ -33,11 +33,11 @@ public record WrittenRecipe(Recipe recipe, List<Line> lines) {
     }
 
     /**
-     * @param reads what was understood, in words; empty for nothing
+     * @param reads what was understood; empty for nothing
      * @param asks what is to be decided; empty when nothing was assumed
      * @param addition index of the addition it became, −1 for none
      */
-    public record Line(String text, Kind kind, List<String> reads, List<String> asks, int addition) {}
+    public record Line(String text, Kind kind, List<Understood> reads, List<Asked> asks, int addition) {}
 
     /** Cups of a recipe that names neither its cups nor its yield (common practice, no source). */
     private static final double USUAL_CUPS = 2;
@@ -108,7 +108,7 @@ public record WrittenRecipe(Recipe recipe, List<Line> lines) {
                 return Optional.empty();
             }
             title = text;
-            return Optional.of(new Line(text, Kind.TITLE, List.of("name of the recipe"), List.of(), -1));
+            return Optional.of(new Line(text, Kind.TITLE, List.of(new Understood.Title()), List.of(), -1));
         }
     }
 }

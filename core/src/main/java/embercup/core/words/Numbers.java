@@ -30,6 +30,11 @@ final class Numbers {
         return unit("millilitres", whole(millilitres >= 100 ? Math.round(millilitres / 5) * 5 : millilitres));
     }
 
+    /** To the millilitre, for what somebody wrote. */
+    String exactMillilitres(double millilitres) {
+        return unit("millilitres", whole(millilitres));
+    }
+
     String celsius(double celsius) {
         return unit("celsius", whole(celsius));
     }

@@ -17,6 +17,8 @@ import embercup.core.plan.Caution;
 import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Step;
+import embercup.core.reading.Asked;
+import embercup.core.reading.Understood;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Reason;
@@ -67,12 +69,14 @@ public final class Words {
     private final Catalogue catalogue;
     private final Numbers numbers;
     private final StepWords steps;
+    private final ReadingWords reading;
     private final ListFormatter and;
 
     Words(Catalogue catalogue) {
         this.catalogue = catalogue;
         this.numbers = new Numbers(catalogue);
         this.steps = new StepWords(this);
+        this.reading = new ReadingWords(this);
         this.and = ListFormatter.getInstance(catalogue.locale());
     }
 
@@ -111,7 +115,7 @@ public final class Words {
 
     /** The sentence of any fact: a caution, a way out, a piece of advice, an amount as a school says it. */
     public String say(Record fact) {
-        return special(fact).orElseGet(() -> text(key(fact.getClass()), arguments(fact)));
+        return special(fact).or(() -> reading.say(fact)).orElseGet(() -> text(key(fact.getClass()), arguments(fact)));
     }
 
     /** Facts whose sentence depends on more than their components. */
@@ -162,6 +166,14 @@ public final class Words {
 
     public String say(WayOut way) {
         return say((Record) way);
+    }
+
+    public String say(Understood understood) {
+        return say((Record) understood);
+    }
+
+    public String say(Asked asked) {
+        return say((Record) asked);
     }
 
     public String say(Wanted wanted) {

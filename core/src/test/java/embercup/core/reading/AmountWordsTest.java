@@ -84,7 +84,9 @@ class AmountWordsTest {
         Unit unit = units[random.nextInt(units.length)];
         double amount = 1 + random.nextInt(20);
         String line = "%d %s of linden"
-                .formatted((int) amount, ReadBack.unit(unit, amount).toLowerCase(java.util.Locale.ROOT));
+                .formatted(
+                        (int) amount,
+                        embercup.core.words.Words.english().unit(unit, amount).toLowerCase(java.util.Locale.ROOT));
         AmountWords.Read read = AmountWords.read(line).orElseThrow();
         assertThat(read.unit()).as(line).contains(unit);
         assertThat(read.amount()).isEqualTo(amount);

@@ -1,6 +1,7 @@
 package embercup.core.reading;
 
 import static embercup.core.Pots.MATERIA;
+import static embercup.core.Pots.asked;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -91,7 +92,7 @@ class WrittenListTest {
     void aNameOfTwoHerbsIsAskedNotGuessed() {
         Line line = read("2 tsp dried Sambucus nigra");
         assertThat(line.kind()).isEqualTo(Kind.UNKNOWN);
-        assertThat(line.asks()).containsExactly("That may be elderberry or elderflower. Which is it?");
+        assertThat(asked(line)).containsExactly("That may be elderberry or elderflower. Which is it?");
         assertThat(addition("2 tsp dried elderflower (Sambucus nigra)").herb()).isEqualTo("elderflower");
     }
 
@@ -108,13 +109,13 @@ class WrittenListTest {
                 "3 dried cardamom | of what",
             })
     void whatIsLeftOpenIsAsked(String text, String asked) {
-        assertThat(read(text).asks()).anyMatch(a -> a.contains(asked));
+        assertThat(asked(read(text))).anyMatch(a -> a.contains(asked));
     }
 
     @Test
     void aLevelSpoonIsWhatASpoonIs() {
-        assertThat(read("2 level tsp dried thyme").asks()).isEmpty();
-        assertThat(read("a couple of slices of fresh ginger").asks()).isEmpty();
+        assertThat(asked(read("2 level tsp dried thyme"))).isEmpty();
+        assertThat(asked(read("a couple of slices of fresh ginger"))).isEmpty();
         assertThat(list.additions().get(1).quantity().amount()).isEqualTo(2);
     }
 
@@ -130,7 +131,7 @@ class WrittenListTest {
                 "1 piece (2-inch) fresh ginger | ",
             })
     void twoAmountsOfOneLineAreHeldAgainstEachOther(String text, String asked) {
-        List<String> asks = read(text).asks();
+        List<String> asks = asked(read(text));
         if (asked == null) {
             assertThat(asks).noneMatch(a -> a.contains("beside it"));
         } else {
@@ -155,7 +156,7 @@ class WrittenListTest {
     void waterWithoutAMeasureIsAskedFor() {
         Line line = read("2 splashes of water");
         assertThat(line.kind()).isEqualTo(Kind.UNKNOWN);
-        assertThat(line.asks()).containsExactly("How much water is that, in cups or mL?");
+        assertThat(asked(line)).containsExactly("How much water is that, in cups or mL?");
         assertThat(list.waterMl()).isEmpty();
     }
 
@@ -172,14 +173,14 @@ class WrittenListTest {
     @ValueSource(strings = {"2 tsp moonwort", "1 cup of patience"})
     void aHerbThatNobodyKnowsIsMarkedAndKeptOut(String text) {
         assertThat(read(text).kind()).isEqualTo(Kind.UNKNOWN);
-        assertThat(read(text).asks()).hasSize(1);
+        assertThat(asked(read(text))).hasSize(1);
         assertThat(list.additions()).isEmpty();
     }
 
     @Test
     void aMisspeltHerbIsOfferedNotTaken() {
         Line line = read("1 tsp dried camomille");
-        assertThat(line.asks()).containsExactly("Not known as it is written. Is it chamomile flower?");
+        assertThat(asked(line)).containsExactly("Not known as it is written. Is it chamomile flower?");
         assertThat(list.additions()).isEmpty();
     }
 

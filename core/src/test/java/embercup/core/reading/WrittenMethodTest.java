@@ -2,6 +2,7 @@ package embercup.core.reading;
 
 import static embercup.core.Pots.MATERIA;
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.asked;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -94,7 +95,7 @@ class WrittenMethodTest {
                 "Boil down. | To how much",
             })
     void whatTheMethodLeavesOpenIsAsked(String method, String asked) {
-        assertThat(last(read(method)).asks()).anyMatch(a -> a.contains(asked));
+        assertThat(asked(last(read(method)))).anyMatch(a -> a.contains(asked));
     }
 
     /** "By a third" leaves two thirds; 3 US cups are 709.8 mL. */

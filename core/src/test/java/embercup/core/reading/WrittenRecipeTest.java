@@ -2,6 +2,7 @@ package embercup.core.reading;
 
 import static embercup.core.Pots.MATERIA;
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.asked;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -105,11 +106,11 @@ class WrittenRecipeTest {
     @Test
     void whatIsNotSaidIsAskedAndNotGuessedSilently() {
         Line line = read("A pot\n1 tbsp nettle\n2 cups water").lines().get(1);
-        assertThat(line.asks()).singleElement().satisfies(a -> assertThat(a).startsWith("Fresh or dried?"));
+        assertThat(asked(line)).singleElement().satisfies(a -> assertThat(a).startsWith("Fresh or dried?"));
         Line range = read("A pot\n2-3 tsp dried sage\n").lines().get(1);
-        assertThat(range.asks()).anyMatch(a -> a.contains("range"));
+        assertThat(asked(range)).anyMatch(a -> a.contains("range"));
         Line bare = read("A pot\n3 dried cardamom\n").lines().get(1);
-        assertThat(bare.asks()).anyMatch(a -> a.contains("of what?"));
+        assertThat(asked(bare)).anyMatch(a -> a.contains("of what?"));
     }
 
     @Test
@@ -117,7 +118,7 @@ class WrittenRecipeTest {
         WrittenRecipe w = read("A pot\n2 tsp moonwort\n1 tsp dried camomille\nSing to it.");
         assertThat(w.recipe().additions()).isEmpty();
         assertThat(w.lines().get(1).kind()).isEqualTo(Kind.UNKNOWN);
-        assertThat(w.lines().get(2).asks()).singleElement().satisfies(a -> assertThat(a)
+        assertThat(asked(w.lines().get(2))).singleElement().satisfies(a -> assertThat(a)
                 .contains("chamomile"));
         assertThat(w.lines().get(3).kind()).isEqualTo(Kind.UNKNOWN);
     }
@@ -174,7 +175,7 @@ class WrittenRecipeTest {
     void overnightIsEightHoursAndSaysSo() {
         WrittenRecipe w = read("Cold jar\n2 tbsp dried marshmallow root\n2 cups water\nSoak overnight. Strain.");
         assertThat(((Stage.Macerate) w.recipe().stages().get(0)).minutes()).isEqualTo(480);
-        assertThat(w.lines().get(3).asks()).anyMatch(a -> a.contains("eight hours"));
+        assertThat(asked(w.lines().get(3))).anyMatch(a -> a.contains("eight hours"));
     }
 
     @Test

@@ -22,6 +22,8 @@ import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
 import embercup.core.plan.StrengthEquation;
+import embercup.core.reading.Asked;
+import embercup.core.reading.Understood;
 import embercup.core.recipe.Reason.Because;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.StageKind;
@@ -57,8 +59,19 @@ class WordsTest {
                         "caution.", Caution.class,
                         "way-out.", WayOut.class,
                         "advice.", LiveBrew.Advice.class,
+                        "asked.", Asked.class,
                         "wanted.", Wanted.class)
                 .forEach((prefix, family) -> members(family).forEach(m -> keys.add(prefix + Code.of(m))));
+        Stream.of(
+                        Understood.Title.class,
+                        Understood.Makes.class,
+                        Understood.Water.class,
+                        Understood.OfHerb.class,
+                        Understood.Reduced.class,
+                        Understood.Cooled.class)
+                .forEach(u -> keys.add("understood." + Code.of(u)));
+        Stream.of("heat", "pour", "strain", "finish", "simmer", "boil", "steep", "rest", "macerate")
+                .forEach(k -> keys.add("understood." + k));
         Stream.of(Term.values()).forEach(t -> keys.add("term." + t.code()));
         Stream.of(Wanted.Need.values()).forEach(n -> keys.add("need." + Code.of(n)));
         Stream.of(Because.values()).forEach(b -> keys.add("reason." + Code.of(b)));

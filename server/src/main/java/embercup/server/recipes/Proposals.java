@@ -116,7 +116,12 @@ class Proposals {
         return new WrittenResponse(
                 RecipeWriting.write(written.recipe()),
                 written.lines().stream()
-                        .map(l -> new WrittenLine(l.text(), Fields.code(l.kind()), l.reads(), l.asks(), l.addition()))
+                        .map(l -> new WrittenLine(
+                                l.text(),
+                                Fields.code(l.kind()),
+                                l.reads().stream().map(WORDS::say).toList(),
+                                l.asks().stream().map(WORDS::say).toList(),
+                                l.addition()))
                         .toList());
     }
 
