@@ -98,6 +98,15 @@ public final class Words {
         return numbers;
     }
 
+    /**
+     * A sentence that is no fact of the trade: what a program that uses it has to say.
+     *
+     * @throws IllegalStateException for a key that the language does not have
+     */
+    public String sentence(String key, Map<String, ?> arguments) {
+        return text(key, arguments);
+    }
+
     /** A fixed sentence with its arguments. */
     String text(String key, Map<String, ?> arguments) {
         return catalogue.say(key, arguments::get);

@@ -127,12 +127,7 @@ class BrewRows {
     }
 
     private static RefusedException damaged() {
-        return RefusedException.of(
-                HttpStatus.CONFLICT,
-                "unreadable",
-                "This brew cannot be read",
-                "What is kept of its plan is damaged, or another version wrote it. It can be given up; its line in the"
-                        + " notebook stays.");
+        return RefusedException.of(HttpStatus.CONFLICT, "unreadable", Map.of());
     }
 
     /** A brew's state with the events that still count, planned and read once. */

@@ -14,6 +14,7 @@ import embercup.server.platform.Fields;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 /** Writes a folded brew for the wire. */
 final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
@@ -102,9 +103,13 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
                 otherwise && !fire.kettle());
     }
 
+    private static String said(String key) {
+        return Words.english().sentence(key, Map.of());
+    }
+
     @Override
     public BrewResponse.Happened started(BrewEvent.Started e) {
-        return BrewResponse.Happened.of(e.id(), e.at(), "started", "Started");
+        return BrewResponse.Happened.of(e.id(), e.at(), "started", said("happened.started"));
     }
 
     @Override
@@ -124,21 +129,7 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
                 code,
                 e.turn().ofFlame() ? e.turn().watts(burner, 0) : null,
                 ofLid ? e.turn().lid(false) : null,
-                words(e.turn()));
-    }
-
-    /** As a cook would say it; the same words stand in the record and in its undo. */
-    private static String words(Turn turn) {
-        return switch (turn) {
-            case LID_ON -> "lid on";
-            case LID_OFF -> "lid off";
-            case FLAME_OFF -> "flame off";
-            case FLAME_LOW -> "low flame";
-            case FLAME_MEDIUM -> "medium flame";
-            case FLAME_HIGH -> "high flame";
-            case MARC_DRAINED -> "marc drained";
-            case MARC_PRESSED -> "marc pressed";
-        };
+                said("turn." + code));
     }
 
     @Override
@@ -154,17 +145,17 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
 
     @Override
     public BrewResponse.Happened noted(BrewEvent.Noted e) {
-        return BrewResponse.Happened.of(e.id(), e.at(), "noted", "Noted");
+        return BrewResponse.Happened.of(e.id(), e.at(), "noted", said("happened.noted"));
     }
 
     @Override
     public BrewResponse.Happened undone(BrewEvent.Undone e) {
-        return BrewResponse.Happened.of(e.id(), e.at(), "undone", "Undone");
+        return BrewResponse.Happened.of(e.id(), e.at(), "undone", said("happened.undone"));
     }
 
     @Override
     public BrewResponse.Happened finished(BrewEvent.Finished e) {
-        return BrewResponse.Happened.of(e.id(), e.at(), "finished", "Finished");
+        return BrewResponse.Happened.of(e.id(), e.at(), "finished", said("happened.finished"));
     }
 
     @Override

@@ -5,6 +5,7 @@ import embercup.core.live.LiveBrew;
 import embercup.core.live.SimulatedKitchen;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlannedAddition;
+import embercup.core.words.Words;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted.Need;
 import embercup.core.workings.Workings;
@@ -108,12 +109,7 @@ public class Brews {
                 .filter(h -> !confirmed.contains(h))
                 .toList();
         if (!unsure.isEmpty()) {
-            throw RefusedException.of(
-                    HttpStatus.CONFLICT,
-                    "identity",
-                    "Make sure what the gathered herbs are",
-                    "Not confirmed: " + String.join(", ", unsure)
-                            + ". They have poisonous look-alikes; if in doubt, leave them out. Nothing was started.");
+            throw RefusedException.of(HttpStatus.CONFLICT, "identity", Map.of("herbs", String.join(", ", unsure)));
         }
     }
 
@@ -123,11 +119,7 @@ public class Brews {
                     .filter(c -> c.severity().equals("stop"))
                     .findFirst()
                     .orElseThrow();
-            throw RefusedException.of(
-                    HttpStatus.CONFLICT,
-                    "stopped",
-                    "This must not be brewed as planned",
-                    stop.text() + " Choose another herb, a smaller dose or another drinker. Nothing was started.");
+            throw RefusedException.of(HttpStatus.CONFLICT, "stopped", Map.of("why", stop.text()));
         }
     }
 
@@ -169,6 +161,10 @@ public class Brews {
         publisher.publishEvent(new Changed(e.id));
     }
 
+    private static Map<String, String> phase(BrewEntity e) {
+        return Map.of("phase", Words.english().sentence("phase." + e.phase, Map.of()));
+    }
+
     private void refuseImpossible(BrewEntity e, BrewEvent event) {
         LiveBrew.Phase phase = Fields.oneOf(LiveBrew.Phase.class, e.phase, "phase");
         if (event instanceof BrewEvent.Started) {
@@ -178,16 +174,11 @@ public class Brews {
                 || event instanceof BrewEvent.Turned
                 || event instanceof BrewEvent.Finished;
         if (needsRunning && phase != LiveBrew.Phase.RUNNING) {
-            throw RefusedException.of(
-                    HttpStatus.CONFLICT,
-                    "not-running",
-                    "This brew is not on the fire",
-                    "It is " + e.phase + "; start it first, or open the running one.");
+            throw RefusedException.of(HttpStatus.CONFLICT, "not-running", phase(e));
         }
         boolean cup = phase == LiveBrew.Phase.RUNNING || phase == LiveBrew.Phase.FINISHED;
         if (event instanceof BrewEvent.Poured && !cup) {
-            throw RefusedException.of(
-                    HttpStatus.CONFLICT, "nothing-to-pour", "There is nothing to pour", "The brew is " + e.phase + ".");
+            throw RefusedException.of(HttpStatus.CONFLICT, "nothing-to-pour", phase(e));
         }
         if (event instanceof BrewEvent.Undone undone) {
             boolean known = rows.happened(undone.event(), e);
@@ -259,8 +250,7 @@ public class Brews {
         BrewEntity e = rows.forWriting(id);
         Fields.within(speed, "speed", Limit.CLOCK_SPEED);
         if (Fields.oneOf(LiveBrew.Phase.class, e.phase, "phase") != LiveBrew.Phase.RUNNING) {
-            throw RefusedException.of(
-                    HttpStatus.CONFLICT, "not-running", "This brew is not on the fire", "It is " + e.phase + ".");
+            throw RefusedException.of(HttpStatus.CONFLICT, "not-running", phase(e));
         }
         BrewClock.set(e, speed, clock.instant());
         return settle(e, rows.plan(e));

@@ -1,7 +1,9 @@
 package embercup.server.brews;
 
+import embercup.core.words.Words;
 import embercup.server.herbs.HerbUses;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -19,7 +21,7 @@ class BrewsWithHerb implements HerbUses {
     @Transactional(readOnly = true)
     public List<String> usesOf(String slug) {
         return brews.openWith("[\"" + slug + "\"]").stream()
-                .map(n -> "the brew " + n)
+                .map(n -> Words.english().sentence("use.brew", Map.of("name", n)))
                 .toList();
     }
 }

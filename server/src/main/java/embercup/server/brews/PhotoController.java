@@ -2,6 +2,7 @@ package embercup.server.brews;
 
 import embercup.server.platform.RefusedException;
 import java.time.Clock;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
@@ -48,8 +49,7 @@ class PhotoController {
             throw RefusedException.of(
                     HttpStatus.CONTENT_TOO_LARGE,
                     "photo-too-large",
-                    "The photo is too large",
-                    "It has " + bytes.length / 1_000_000 + " MB; at most 3 MB are kept. Nothing was changed.");
+                    Map.of("megabytes", bytes.length / 1_000_000, "most", MOST_BYTES / 1_000_000));
         }
         PhotoEntity e = photos.findById(id).orElseGet(PhotoEntity::new);
         e.brewId = id;
@@ -66,11 +66,7 @@ class PhotoController {
         if (begins(bytes, PNG)) {
             return MediaType.IMAGE_PNG_VALUE;
         }
-        throw RefusedException.of(
-                HttpStatus.UNSUPPORTED_MEDIA_TYPE,
-                "no-photo",
-                "This is no photo",
-                "A JPEG or a PNG is wanted. Nothing was changed.");
+        throw RefusedException.of(HttpStatus.UNSUPPORTED_MEDIA_TYPE, "no-photo", Map.of());
     }
 
     private static boolean begins(byte[] bytes, int[] with) {

@@ -17,6 +17,7 @@ import embercup.server.platform.RefusedException;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -122,8 +123,7 @@ public class Herbary {
      */
     @Transactional
     void forget(String slug, boolean retire) {
-        OwnHerbEntity e =
-                repository.findById(slug).orElseThrow(() -> RefusedException.notFound("herb of your own", slug));
+        OwnHerbEntity e = repository.findById(slug).orElseThrow(() -> RefusedException.notFound("own-herb", slug));
         List<String> uses = shipped.find(slug).isPresent()
                 ? List.of()
                 : places.stream().flatMap(p -> p.usesOf(slug).stream()).toList();
@@ -133,12 +133,7 @@ public class Herbary {
             e.retiredAt = clock.instant();
             repository.saveAndFlush(e);
         } else {
-            throw RefusedException.of(
-                    HttpStatus.CONFLICT,
-                    "herb-in-use",
-                    "This herb is still used",
-                    "It is named by " + String.join(", ", uses)
-                            + ". Put it away instead: nothing offers it any more, and these still work.");
+            throw RefusedException.of(HttpStatus.CONFLICT, "herb-in-use", Map.of("uses", String.join(", ", uses)));
         }
     }
 

@@ -7,6 +7,7 @@ import embercup.core.kitchen.Water;
 import embercup.core.live.LiveBrew;
 import embercup.core.live.StoveFit;
 import embercup.core.plan.BrewPlan;
+import embercup.core.words.Words;
 import embercup.core.workings.Length;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.notebook.Notebook;
@@ -16,7 +17,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -102,15 +102,20 @@ public class Learned {
         }
         Burner as = fit.applied(burner);
         double mlPerMin = as.mediumW() / Water.latentHeatJPerG(boilingC) * 60;
-        String words = String.format(
-                Locale.ROOT,
-                "On the %s your %s loses %.0f mL a minute at a medium boil and heats at %.0f %% of the figure, from %d %s.",
-                burner.name(),
-                vessel,
-                mlPerMin,
-                as.highW() / burner.highW() * 100,
-                fit.measurements(),
-                fit.measurements() == 1 ? "measurement" : "measurements");
+        String words = Words.english()
+                .sentence(
+                        "learned.stove",
+                        Map.of(
+                                "burner",
+                                burner.name(),
+                                "vessel",
+                                vessel,
+                                "ml",
+                                Math.round(mlPerMin),
+                                "percent",
+                                Math.round(as.highW() / burner.highW() * 100),
+                                "n",
+                                fit.measurements()));
         boolean used = s.map(x -> x.used).orElse(true);
         return Optional.of(new Stove(fit, new LearnedResponse(key.what(), words, fit.measurements(), used)));
     }
@@ -132,13 +137,10 @@ public class Learned {
         if (taste.notes() < LEAST_NOTES) {
             return Optional.empty();
         }
-        String words = String.format(
-                Locale.ROOT,
-                "%s likes it at %.0f %% of the recipe, from %d %s.",
-                drinkerName,
-                taste.factor() * 100,
-                taste.notes(),
-                taste.notes() == 1 ? "note" : "notes");
+        String words = Words.english()
+                .sentence(
+                        "learned.taste",
+                        Map.of("name", drinkerName, "percent", Math.round(taste.factor() * 100), "n", taste.notes()));
         return Optional.of(new Tasted(
                 taste,
                 new LearnedResponse(

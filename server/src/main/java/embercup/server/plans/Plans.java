@@ -208,7 +208,7 @@ public class Plans {
                     .findFirst()
                     .map(c -> new MarkLine(recipe, Fields.code(c.severity()), WORDS.say(c)));
         } catch (InvalidInputException e) {
-            String text = "It cannot be planned as it is kept: " + WORDS.message(e.violations()) + ".";
+            String text = WORDS.sentence("mark.unplannable", Map.of("what", WORDS.message(e.violations())));
             return Optional.of(new MarkLine(recipe, Fields.code(Severity.CARE), text));
         }
     }

@@ -65,10 +65,14 @@ final class WaysOut {
         for (Person other : people.all()) {
             boolean another = !other.id().equals(drinkerId);
             if (another && starts(request.withDrinker(people.drinker(other)), day.history(other.id(), start))) {
-                ways.add(WayLine.forDrinker(other.id(), "Make it for " + other.name() + " instead"));
+                ways.add(WayLine.forDrinker(other.id(), said("way-out.for-drinker", Map.of("name", other.name()))));
             }
         }
         return ways;
+    }
+
+    private static String said(String key, Map<String, ?> arguments) {
+        return Words.english().sentence(key, arguments);
     }
 
     private static boolean stops(Care.Verdict verdict, String code) {
@@ -85,7 +89,7 @@ final class WaysOut {
         vessels.forEach((id, vessel) -> {
             PlanRequest in = request.withKitchen(request.kitchen().withVessel(vessel));
             if (vessel.kind() == plan.vessel().kind() && starts(in, history)) {
-                ways.add(WayLine.inVessel(id, "Make it in the " + vessel.name()));
+                ways.add(WayLine.inVessel(id, said("way-out.in-vessel", Map.of("name", vessel.name()))));
             }
         });
     }
@@ -110,7 +114,7 @@ final class WaysOut {
             if (!stage.lid()
                     && stage.covered().lid()
                     && starts(request.withRecipe(recipe.withStages(stages)), history)) {
-                return Optional.of(WayLine.covered(i, "Keep the lid on while it is on the flame"));
+                return Optional.of(WayLine.covered(i, said("way-out.covered", Map.of())));
             }
         }
         return Optional.empty();

@@ -4,6 +4,7 @@ import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException.Violation;
 import java.net.URI;
 import java.util.List;
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 
@@ -23,12 +24,30 @@ final class Problem {
 
     private Problem() {}
 
-    /** @param code last part of the type URI, for example {@code invalid-input} */
-    static ProblemDetail of(HttpStatus status, String code, String title, String detail) {
-        return of(status, code, title, detail, List.of());
+    /**
+     * @param code last part of the type URI, for example {@code invalid-input}; its sentences stand in the catalogue as
+     *     {@code problem.<code>} and {@code problem.<code>-detail}
+     * @param arguments what the sentences name
+     */
+    static ProblemDetail of(HttpStatus status, String code, Map<String, ?> arguments) {
+        String detail = Words.english().sentence("problem." + code + "-detail", arguments);
+        return of(status, code, Words.english().sentence("problem." + code, arguments), detail, List.of());
     }
 
-    static ProblemDetail of(HttpStatus status, String code, String title, String detail, List<Violation> violations) {
+    /** What was sent is wrong: every violation, and all of them in one sentence. */
+    static ProblemDetail invalid(HttpStatus status, List<Violation> violations) {
+        Map<String, ?> all = Map.of("what", Words.english().message(violations));
+        String detail = Words.english().sentence("problem.invalid-input-detail", all);
+        return of(status, "invalid-input", Words.english().sentence("problem.invalid-input", all), detail, violations);
+    }
+
+    /** As the framework words it. */
+    static ProblemDetail framework(HttpStatus status, String detail) {
+        return of(status, "http-" + status.value(), status.getReasonPhrase(), detail, List.of());
+    }
+
+    private static ProblemDetail of(
+            HttpStatus status, String code, String title, String detail, List<Violation> violations) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
         problem.setType(URI.create("urn:ember-cup:problem:" + code));
         problem.setTitle(title);

@@ -1,7 +1,6 @@
 package embercup.server.platform;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
-import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.InvalidInputException.Violation;
 import embercup.core.workings.Wanted;
@@ -11,6 +10,7 @@ import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -75,18 +75,16 @@ class ProblemHandler {
         }
         if (e.getCause() instanceof JacksonException j) {
             var at = j.getLocation();
-            String where = at == null ? "" : " at line " + at.getLineNr() + ", column " + at.getColumnNr();
             return answer(
                     HttpStatus.BAD_REQUEST,
-                    Problem.of(
-                            HttpStatus.BAD_REQUEST,
-                            "malformed-json",
-                            "This is not JSON",
-                            "The body could not be read" + where + ". Nothing was saved."));
+                    at == null
+                            ? Problem.of(HttpStatus.BAD_REQUEST, "malformed-json", Map.of("placed", "false"))
+                            : Problem.of(
+                                    HttpStatus.BAD_REQUEST,
+                                    "malformed-json",
+                                    Map.of("placed", "true", "line", at.getLineNr(), "column", at.getColumnNr())));
         }
-        return answer(
-                HttpStatus.BAD_REQUEST,
-                Problem.of(HttpStatus.BAD_REQUEST, "no-body", "A JSON body is wanted", "Nothing was saved."));
+        return answer(HttpStatus.BAD_REQUEST, Problem.of(HttpStatus.BAD_REQUEST, "no-body", Map.of()));
     }
 
     /** The names of the members of a family on the wire. */
@@ -145,25 +143,14 @@ class ProblemHandler {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> stale(OptimisticLockingFailureException e) {
-        return answer(
-                HttpStatus.CONFLICT,
-                Problem.of(
-                        HttpStatus.CONFLICT,
-                        "stale-edit",
-                        "Somebody saved this before you",
-                        "Nothing was overwritten. Load it again and save again."));
+        return answer(HttpStatus.CONFLICT, Problem.of(HttpStatus.CONFLICT, "stale-save", Map.of()));
     }
 
     @ExceptionHandler({DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
     ResponseEntity<ProblemDetail> databaseAway(Exception e) {
         LOG.warn("The database does not answer: {}", e.getMessage());
         return answer(
-                HttpStatus.SERVICE_UNAVAILABLE,
-                Problem.of(
-                        HttpStatus.SERVICE_UNAVAILABLE,
-                        "database-away",
-                        "The notebook's database does not answer",
-                        "What was confirmed before is safe. Try again in a moment."));
+                HttpStatus.SERVICE_UNAVAILABLE, Problem.of(HttpStatus.SERVICE_UNAVAILABLE, "database-away", Map.of()));
     }
 
     @ExceptionHandler
@@ -177,20 +164,11 @@ class ProblemHandler {
             HttpStatus status = HttpStatus.valueOf(response.getStatusCode().value());
             return answer(
                     status,
-                    Problem.of(
-                            status,
-                            "http-" + status.value(),
-                            status.getReasonPhrase(),
-                            String.valueOf(response.getBody().getDetail())));
+                    Problem.framework(status, String.valueOf(response.getBody().getDetail())));
         }
         LOG.error("Unexpected failure", e);
         return answer(
-                HttpStatus.INTERNAL_SERVER_ERROR,
-                Problem.of(
-                        HttpStatus.INTERNAL_SERVER_ERROR,
-                        "unexpected",
-                        "Something went wrong here",
-                        "It is written in the server's log. Nothing was half saved."));
+                HttpStatus.INTERNAL_SERVER_ERROR, Problem.of(HttpStatus.INTERNAL_SERVER_ERROR, "unexpected", Map.of()));
     }
 
     /** Whether the browser went away: a closed stream, a reload in the middle of an answer; there is nobody to tell. */
@@ -204,15 +182,7 @@ class ProblemHandler {
     }
 
     private static ResponseEntity<ProblemDetail> invalid(List<Violation> violations) {
-        String detail = Words.english().message(violations);
-        return answer(
-                HttpStatus.UNPROCESSABLE_CONTENT,
-                Problem.of(
-                        HttpStatus.UNPROCESSABLE_CONTENT,
-                        "invalid-input",
-                        "This cannot be brewed as written",
-                        detail + ". Nothing was saved.",
-                        violations));
+        return answer(HttpStatus.UNPROCESSABLE_CONTENT, Problem.invalid(HttpStatus.UNPROCESSABLE_CONTENT, violations));
     }
 
     private static ResponseEntity<ProblemDetail> answer(HttpStatus status, ProblemDetail problem) {

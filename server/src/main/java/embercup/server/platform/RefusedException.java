@@ -1,6 +1,8 @@
 package embercup.server.platform;
 
+import embercup.core.words.Words;
 import embercup.core.workings.Wanted.Need;
+import java.util.Map;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -22,11 +24,7 @@ public final class RefusedException extends RuntimeException {
 
     /** Nothing there under this id. */
     public static RefusedException notFound(String what, Object id) {
-        return of(
-                HttpStatus.NOT_FOUND,
-                "not-found",
-                "There is no such " + what,
-                "No " + what + " has the id " + id + ".");
+        return of(HttpStatus.NOT_FOUND, "not-found", Map.of("what", thing(what), "id", String.valueOf(id)));
     }
 
     /**
@@ -45,17 +43,19 @@ public final class RefusedException extends RuntimeException {
 
     /** Somebody else saved first; {@code current} is what stands now. */
     public static RefusedException stale(String what, Object current) {
-        ProblemDetail problem = Problem.of(
-                HttpStatus.CONFLICT,
-                "stale-edit",
-                "Somebody saved this " + what + " before you",
-                "Nothing was overwritten. Compare with what stands now and save again.");
+        ProblemDetail problem = Problem.of(HttpStatus.CONFLICT, "stale-edit", Map.of("what", thing(what)));
         problem.setProperty("current", current);
         return new RefusedException(HttpStatus.CONFLICT, problem);
     }
 
-    public static RefusedException of(HttpStatus status, String code, String title, String detail) {
-        return new RefusedException(status, Problem.of(status, code, title, detail));
+    /** @param code names the problem, {@code problem.<code>} in the catalogue, @param arguments what its sentences name */
+    public static RefusedException of(HttpStatus status, String code, Map<String, ?> arguments) {
+        return new RefusedException(status, Problem.of(status, code, arguments));
+    }
+
+    /** A kind of thing that is kept, as the cook calls it. */
+    private static String thing(String code) {
+        return Words.english().sentence("thing." + code, Map.of());
     }
 
     HttpStatus status() {

@@ -6,6 +6,7 @@ import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
 import embercup.core.plan.Step;
 import embercup.core.recipe.Recipe;
+import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Wanted.Need;
@@ -59,7 +60,9 @@ public class Recipes implements HerbUses {
     @Transactional(readOnly = true)
     public List<String> usesOf(String slug) {
         String herb = json.writeValueAsString(List.of(Map.of("herb", slug)));
-        return repository.namesWith(herb).stream().map(n -> "the recipe " + n).toList();
+        return repository.namesWith(herb).stream()
+                .map(n -> Words.english().sentence("use.recipe", Map.of("name", n)))
+                .toList();
     }
 
     /** @throws RefusedException 404 when there is none */

@@ -2,6 +2,7 @@ package embercup.server.shelf;
 
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
+import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
@@ -16,6 +17,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -48,7 +50,7 @@ public class Shelf implements HerbUses {
     @Override
     @Transactional(readOnly = true)
     public List<String> usesOf(String slug) {
-        return repository.existsByHerb(slug) ? List.of("a tin on the shelf") : List.of();
+        return repository.existsByHerb(slug) ? List.of(Words.english().sentence("use.tin", Map.of())) : List.of();
     }
 
     /** A second tin of the same herb and form is the first one filled again. */
