@@ -175,6 +175,13 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
                 .first();
     }
 
+    /** Opens the sheet of a pot, and waits for it: the page before it has an order of its own to choose a drinker for. */
+    static void toSheet(Page page, String name) {
+        pot(page, name).click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1).setName(name))
+                .waitFor();
+    }
+
     /** What a running brew says to do now. */
     static Locator now(Page page) {
         return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Now"))

@@ -6,6 +6,7 @@ import static embercup.journeys.Browser.heading;
 import static embercup.journeys.Browser.link;
 import static embercup.journeys.Browser.now;
 import static embercup.journeys.Browser.pot;
+import static embercup.journeys.Browser.toSheet;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -36,7 +37,7 @@ class FromRecipeToNoteTest {
     void aCookTakesAPotFromTheRecipeToTheNotebook(String name, String grams, String gramsForOneMore, String taste) {
         Page page = browser.laptop();
         page.navigate("/");
-        pot(page, name).click();
+        toSheet(page, name);
         button(page, "Start now").waitFor();
         if (button(page, "do not use it").isVisible()) {
             button(page, "do not use it").click();
@@ -106,7 +107,7 @@ class FromRecipeToNoteTest {
                 .first()
                 .click();
         assertThat(pot(page, "Thyme and sage")).containsText(Pattern.compile("Stop|Care"));
-        pot(page, "Linden and elderflower").click();
+        toSheet(page, "Linden and elderflower");
         assertThat(page.getByText(Pattern.compile("^Make")).first()).isVisible();
         assertThat(button(page, "^Drinker: Ola")).isVisible();
         assertThat(page.getByText("Linden flower").first()).isVisible();
@@ -125,7 +126,7 @@ class FromRecipeToNoteTest {
     void everyNumberAnswersWhy() {
         Page page = browser.laptop();
         page.navigate("/");
-        pot(page, "Dandelion and burdock").click();
+        toSheet(page, "Dandelion and burdock");
         button(page, "Dandelion root, grams: why").click();
         assertThat(page.getByText("grams per cup × cups", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
@@ -142,7 +143,7 @@ class FromRecipeToNoteTest {
     void thePotWithLiquoriceDoesNotStartForTheOlderRelative() {
         Page page = browser.laptop();
         page.navigate("/");
-        pot(page, "Orange-peel and liquorice").click();
+        toSheet(page, "Orange-peel and liquorice");
         assertThat(button(page, "Start now")).isVisible();
         button(page, "^Drinker:").click();
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Aunt Siv")))
@@ -162,7 +163,7 @@ class FromRecipeToNoteTest {
     void aStopOffersItsWaysOutAndOneOfThemStartsThePot() {
         Page page = browser.laptop();
         page.navigate("/");
-        pot(page, "Orange-peel and liquorice").click();
+        toSheet(page, "Orange-peel and liquorice");
         button(page, "^Drinker:").click();
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Aunt Siv")))
                 .click();
@@ -207,7 +208,7 @@ class FromRecipeToNoteTest {
     void readyAtHoldsAcrossMidnightAndWhenTheClocksChange(String now, String at, String readyAt) {
         Page page = browser.laptop("Europe/Oslo", now);
         page.navigate("/choose");
-        pot(page, "Caraway and anise").click();
+        toSheet(page, "Caraway and anise");
         button(page, "^Ready at:").click();
         page.getByLabel("Ready at").last().fill(at);
         var asked = page.waitForRequest(
@@ -221,7 +222,7 @@ class FromRecipeToNoteTest {
     void aCookWhoComesInInTheEveningPlansBackFromTheHourOfDrinking() {
         Page page = browser.laptop();
         page.navigate("/");
-        pot(page, "Thyme and sage").click();
+        toSheet(page, "Thyme and sage");
         button(page, "^Ready at:").click();
         page.getByLabel("Ready at").last().fill("03:10");
         button(page, "Drink at").click();

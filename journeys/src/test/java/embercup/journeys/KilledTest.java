@@ -3,7 +3,7 @@ package embercup.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static embercup.journeys.Browser.button;
 import static embercup.journeys.Browser.now;
-import static embercup.journeys.Browser.pot;
+import static embercup.journeys.Browser.toSheet;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -50,7 +50,7 @@ class KilledTest {
         StartCommand first = StartCommand.type(home, port, Map.of()).ready();
         Page page = browser.laptop("http://127.0.0.1:" + port);
         page.navigate("/");
-        pot(page, "Linden and elderflower").click();
+        toSheet(page, "Linden and elderflower");
         button(page, "Start now").click();
         button(page, "Pour 5").click();
         assertThat(now(page)).containsText("Pour");

@@ -5,6 +5,7 @@ import static embercup.journeys.Browser.button;
 import static embercup.journeys.Browser.link;
 import static embercup.journeys.Browser.now;
 import static embercup.journeys.Browser.pot;
+import static embercup.journeys.Browser.toSheet;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -29,7 +30,7 @@ class NothingIsLostTest {
 
     private Page brewing(Page page, String name) {
         page.navigate("/");
-        pot(page, name).click();
+        toSheet(page, name);
         button(page, "Start now").click();
         now(page).waitFor();
         return page;
@@ -116,7 +117,7 @@ class NothingIsLostTest {
     void theOrderIsInTheAddressSoThatASheetCanBeSentOn() {
         Page page = browser.laptop();
         page.navigate("/");
-        pot(page, "Dandelion and burdock").click();
+        toSheet(page, "Dandelion and burdock");
         button(page, "^Cups:").click();
         button(page, "More cups").click();
         page.keyboard().press("Escape");
@@ -139,8 +140,8 @@ class NothingIsLostTest {
         Locator strip = link(phone, "^Linden and elderflower.*left");
         assertThat(strip).isVisible();
         laptop.navigate("/");
-        pot(laptop, "Caraway and anise").click();
-        pot(phone, "Caraway and anise").click();
+        toSheet(laptop, "Caraway and anise");
+        toSheet(phone, "Caraway and anise");
         Assertions.assertThat(readyAt(phone)).isCloseTo(readyAt(laptop), Offset.offset(1L));
     }
 
@@ -159,7 +160,7 @@ class NothingIsLostTest {
     void aChangeRedrawsTheSheetWithoutALayoutJump() {
         Page page = browser.laptop();
         page.navigate("/");
-        pot(page, "Dandelion and burdock").click();
+        toSheet(page, "Dandelion and burdock");
         button(page, "Start now").waitFor();
         double before = page.getByLabel("Fire line").first().boundingBox().y;
         for (int cups = 3; cups <= 6; cups++) {

@@ -5,7 +5,7 @@ import static embercup.journeys.Browser.button;
 import static embercup.journeys.Browser.heading;
 import static embercup.journeys.Browser.link;
 import static embercup.journeys.Browser.now;
-import static embercup.journeys.Browser.pot;
+import static embercup.journeys.Browser.toSheet;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -27,7 +27,7 @@ class OnTheFireTest {
 
     private static Page simulated(Page page, String name, String speed) {
         page.navigate("/choose");
-        pot(page, name).click();
+        toSheet(page, name);
         button(page, "Start now").click();
         now(page).waitFor();
         button(page, "No pot at hand").click();
@@ -78,7 +78,7 @@ class OnTheFireTest {
     void aLidIsLiftedAFlameTurnedANoseBelievedAndACupPoured() {
         Page page = browser.phone();
         page.navigate("/choose");
-        pot(page, "Dandelion and burdock").click();
+        toSheet(page, "Dandelion and burdock");
         button(page, "Start now").click();
         while (!now(page).textContent().contains("simmer")) {
             String before = now(page).textContent();
@@ -131,7 +131,7 @@ class OnTheFireTest {
     void twoDevicesOnOneBrewAgreeWithinASecond() {
         Page stove = browser.laptop();
         stove.navigate("/choose");
-        pot(stove, "Caraway and anise").click();
+        toSheet(stove, "Caraway and anise");
         button(stove, "Start now").click();
         now(stove).waitFor();
         Page phone = browser.phone();
@@ -157,7 +157,7 @@ class OnTheFireTest {
         String last = "";
         for (String name : new String[] {"Caraway and anise", "Rosehip and hawthorn", "Linden and elderflower"}) {
             page.navigate("/choose");
-            pot(page, name).click();
+            toSheet(page, name);
             button(page, "Start now").click();
             now(page).waitFor();
             last = page.url();

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static embercup.journeys.Browser.button;
 import static embercup.journeys.Browser.link;
 import static embercup.journeys.Browser.pot;
+import static embercup.journeys.Browser.toSheet;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -86,7 +87,7 @@ class OwnPotsTest {
     void theWayOfTheHouseIsSetOnceAndHoldsForEveryPot() {
         Page page = browser.laptop();
         page.navigate("/choose");
-        pot(page, "Linden and elderflower").click();
+        toSheet(page, "Linden and elderflower");
         button(page, "^Schools$").click();
         Locator honey = page.getByLabel("When honey goes in");
         assertThat(honey).hasValue("below-40");
@@ -95,7 +96,7 @@ class OwnPotsTest {
         button(page, "Always so in this house").click();
         assertThat(page).not().hasURL(Pattern.compile("school="));
         page.navigate("/choose");
-        pot(page, "Caraway and anise").click();
+        toSheet(page, "Caraway and anise");
         button(page, "^Schools$").click();
         assertThat(honey).hasValue("any-time");
         button(page, "leave it to the tradition again").click();
@@ -106,7 +107,7 @@ class OwnPotsTest {
     void theCurvesAreReadOffByArrowKeys() {
         Page page = browser.laptop();
         page.navigate("/choose");
-        pot(page, "Dandelion and burdock").click();
+        toSheet(page, "Dandelion and burdock");
         Locator curves = slider(page, "Read the curves off");
         curves.focus();
         page.keyboard().press("Home");
@@ -125,7 +126,7 @@ class OwnPotsTest {
     void twoTabsOnOneRecipeEndInAChoiceAndNotInALoss() {
         Page first = browser.laptop();
         first.navigate("/choose");
-        pot(first, "Caraway and anise").click();
+        toSheet(first, "Caraway and anise");
         link(first, "Change the recipe").click();
         first.waitForURL(Pattern.compile(".*/recipe/.*"));
         Page second = browser.laptop();
@@ -150,7 +151,7 @@ class OwnPotsTest {
     void aWaitIsStretchedByKeyAndByDraggingAndTakenBack() {
         Page page = browser.laptop();
         page.navigate("/choose");
-        pot(page, "Dandelion and burdock").click();
+        toSheet(page, "Dandelion and burdock");
         Locator simmer = slider(page, "quiet simmer");
         assertThat(simmer).hasAttribute("aria-valuenow", "25");
         simmer.focus();
@@ -176,7 +177,7 @@ class OwnPotsTest {
     void aHerbMovesToAnotherStageAndTheLidComesOff() {
         Page page = browser.laptop();
         page.navigate("/choose");
-        pot(page, "Dandelion and burdock").click();
+        toSheet(page, "Dandelion and burdock");
         Locator peel = slider(page, "Orange peel goes in");
         assertThat(peel).hasAttribute("aria-valuenow", "3");
         peel.focus();
@@ -192,7 +193,7 @@ class OwnPotsTest {
     void theStrengthIsDraggedAndComesDownByKey() {
         Page page = browser.laptop();
         page.navigate("/choose");
-        pot(page, "Dandelion and burdock").click();
+        toSheet(page, "Dandelion and burdock");
         Locator strength = slider(page, "Strength of the cup");
         var box = strength.boundingBox();
         page.mouse().move(box.x + 12, box.y + 12);
@@ -209,7 +210,7 @@ class OwnPotsTest {
     void twoSettingsAreLaidOverEachOther() {
         Page page = browser.laptop();
         page.navigate("/choose");
-        pot(page, "Dandelion and burdock").click();
+        toSheet(page, "Dandelion and burdock");
         button(page, "What if").click();
         slider(page, "quiet simmer").focus();
         page.keyboard().press("ArrowLeft");
@@ -222,7 +223,7 @@ class OwnPotsTest {
     void theScaleTellsWhenTheAmountIsReached() {
         Page page = browser.laptop();
         page.navigate("/choose");
-        pot(page, "Dandelion and burdock").click();
+        toSheet(page, "Dandelion and burdock");
         button(page, "Measure one by one").click();
         assertThat(page.getByText("1 of 3")).isVisible();
         button(page, "Use the scale").click();
@@ -300,7 +301,7 @@ class OwnPotsTest {
         button(page, "Keep it").click();
         assertThat(page.getByText("81 years; blood thinner")).isVisible();
         page.navigate("/choose");
-        pot(page, "Caraway and anise").click();
+        toSheet(page, "Caraway and anise");
         button(page, "^Drinker:").click();
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Grandmother")))
                 .click();
@@ -334,7 +335,7 @@ class OwnPotsTest {
     void theSheetPrintsOnOnePage() {
         Page page = browser.laptop();
         page.navigate("/choose");
-        pot(page, "Dandelion and burdock").click();
+        toSheet(page, "Dandelion and burdock");
         button(page, "Start now").waitFor();
         byte[] pdf = page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true));
         String text = new String(pdf, java.nio.charset.StandardCharsets.ISO_8859_1);

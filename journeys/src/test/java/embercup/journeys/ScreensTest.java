@@ -4,7 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static embercup.journeys.Browser.button;
 import static embercup.journeys.Browser.link;
 import static embercup.journeys.Browser.now;
-import static embercup.journeys.Browser.pot;
+import static embercup.journeys.Browser.toSheet;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Page;
@@ -52,7 +52,7 @@ class ScreensTest {
             whole(page, place);
         }
         page.navigate("/");
-        pot(page, "Dandelion and burdock").click();
+        toSheet(page, "Dandelion and burdock");
         button(page, "Start now").waitFor();
         accessible(page, "the sheet");
         whole(page, "the sheet");
@@ -81,7 +81,7 @@ class ScreensTest {
         Page page = browser.laptop();
         for (String name : List.of("Dandelion and burdock", "Two-boil astragalus", "Linden and elderflower")) {
             page.navigate("/");
-            pot(page, name).click();
+            toSheet(page, name);
             button(page, "Start now").waitFor();
             Object height = page.evaluate("document.documentElement.scrollHeight");
             Assertions.assertThat(((Number) height).intValue()).as(name).isLessThanOrEqualTo(Browser.HIGH);
@@ -92,7 +92,7 @@ class ScreensTest {
     void aPhoneShowsTheVesselTheStepAndTheTimerWithoutScrolling() {
         Page page = browser.phone();
         page.navigate("/");
-        pot(page, "Caraway and anise").click();
+        toSheet(page, "Caraway and anise");
         button(page, "Start now").click();
         now(page).waitFor();
         while (!page.getByRole(AriaRole.TIMER).isVisible()) {
@@ -125,7 +125,7 @@ class ScreensTest {
         Page page = browser.laptop();
         page.navigate("/choose?for=tonic");
         assertThat(page.locator("a[href^='/sheet/']")).hasCount(2);
-        pot(page, "Long jar of nettle").click();
+        toSheet(page, "Long jar of nettle");
         button(page, "Start now").waitFor();
         page.goBack();
         assertThat(page).hasURL(Pattern.compile("for=tonic"));
