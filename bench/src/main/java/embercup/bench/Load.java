@@ -15,7 +15,7 @@ import java.util.concurrent.Future;
 
 /**
  * Eight clients against a running server on loopback: {@code POST /api/plans} beside {@code GET /actuator/health} in the
- * same run, in turns, so that a slow machine is slow for both. Budget: at least half the requests a second of health, p99
+ * same run, in turns, so that a slow machine is slow for both. Budget: at least 0.6 of the requests a second of health, p99
  * under 25 ms. Bounded in count and time; it stops by itself.
  */
 public final class Load {
@@ -66,7 +66,7 @@ public final class Load {
                     p[(int) (p.length * 0.99)] / 1e6);
         }
         System.out.printf(
-                "plans / health = %.2f (budget 0.50); worst p99 %.1f ms (budget 25)%n",
+                "plans / health = %.2f (budget 0.60); worst p99 %.1f ms (budget 25)%n",
                 planRate / healthRate, worstP99);
     }
 

@@ -12,7 +12,6 @@ import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /**
  * The steps of one cook on one time axis. Prep runs while something else waits, if it fits before it is needed; what does not
@@ -54,11 +53,11 @@ public record Timeline(List<Step> steps, double stageStartS) {
         List<Step> busy = new ArrayList<>(stages.stream().filter(Step::handsOn).toList());
         List<Prepare> beside = new ArrayList<>();
         List<Prepare> first = new ArrayList<>();
-        int[] byNeed = IntStream.range(0, additions.size())
-                .boxed()
-                .sorted(Comparator.comparingInt(i -> additions.get(i).stage()))
-                .mapToInt(Integer::intValue)
-                .toArray();
+        List<Integer> byNeed = new ArrayList<>();
+        for (int i = 0; i < additions.size(); i++) {
+            byNeed.add(i);
+        }
+        byNeed.sort(Comparator.comparingInt(i -> additions.get(i).stage()));
         for (int index : byNeed) {
             PlannedAddition addition = additions.get(index);
             if (addition.leftShare() < 1) {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.annotation.JsonSerialize;
 
 /**
  * A plan, flat on the wire. Times in seconds from the first step unless they are moments.
@@ -167,6 +168,7 @@ public record PlanResponse(
     /** When a step is, by its key. */
     public record When(String key, double startS, double durationS) {}
 
+    @JsonSerialize(using = PointWriter.class)
     public record Point(double tS, double tempC, double waterMl, double body, double aroma, double bite) {}
 
     public record CautionLine(

@@ -12,7 +12,7 @@ import tools.jackson.databind.module.SimpleModule;
  * with all its digits.
  */
 @Component
-class WireNumbers extends SimpleModule {
+public class WireNumbers extends SimpleModule {
 
     private static final long serialVersionUID = 1L;
 
@@ -28,16 +28,20 @@ class WireNumbers extends SimpleModule {
 
     private static final class Short extends ValueSerializer<Double> {
         @Override
-        public void serialize(Double boxed, JsonGenerator out, SerializationContext context) {
-            double value = boxed;
-            double size = Math.abs(value);
-            if (value == Math.rint(value) && size < LARGE) {
-                out.writeNumber((long) value);
-            } else if (size >= SMALL && size < LARGE) {
-                out.writeNumber(decimals(value));
-            } else {
-                out.writeNumber(value);
-            }
+        public void serialize(Double value, JsonGenerator out, SerializationContext context) {
+            write(value, out);
+        }
+    }
+
+    /** One number, as all are written. */
+    public static void write(double value, JsonGenerator out) {
+        double size = Math.abs(value);
+        if (value == Math.rint(value) && size < LARGE) {
+            out.writeNumber((long) value);
+        } else if (size >= SMALL && size < LARGE) {
+            out.writeNumber(decimals(value));
+        } else {
+            out.writeNumber(value);
         }
     }
 
