@@ -70,6 +70,7 @@ public final class Care {
                 .map(slug -> materia.herb(slug, "herb"))
                 .toList();
         herbs.forEach(h -> herb(all, h, drinker));
+        herbs.stream().filter(h -> materia.isOwn(h.slug())).forEach(h -> all.add(OwnHerbs.of(materia, h, drinker)));
         Optional<Posology> posology = plan.request().recipe().posology();
         all.addAll(RunLength.of(herbs, plan.request().schools(), history, posology));
         posology.ifPresent(p -> perDay(all, plan, p));

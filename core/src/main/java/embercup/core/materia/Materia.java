@@ -9,7 +9,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /** All herbs and kitchen ingredients that are known, with the figures of their parts. Immutable and thread-safe. */
 public final class Materia {
@@ -20,6 +22,7 @@ public final class Materia {
     private final ExtractionData extraction;
     private final Map<String, Source> sources;
     private final List<Occasion> occasions;
+    private final Set<String> own;
 
     Materia(
             Collection<Herb> herbs,
@@ -28,6 +31,17 @@ public final class Materia {
             ExtractionData extraction,
             Map<String, Source> sources,
             List<Occasion> occasions) {
+        this(herbs, parts, limits, extraction, sources, occasions, Set.of());
+    }
+
+    private Materia(
+            Collection<Herb> herbs,
+            Map<PlantPart, PartDefaults> parts,
+            Map<Constituent, DailyLimit> limits,
+            ExtractionData extraction,
+            Map<String, Source> sources,
+            List<Occasion> occasions,
+            Set<String> own) {
         Map<String, Herb> bySlug = new TreeMap<>();
         herbs.forEach(h -> bySlug.put(h.slug(), h));
         this.herbs = java.util.Collections.unmodifiableMap(bySlug);
@@ -36,6 +50,7 @@ public final class Materia {
         this.extraction = extraction;
         this.sources = Map.copyOf(sources);
         this.occasions = List.copyOf(occasions);
+        this.own = Set.copyOf(own);
     }
 
     /**
@@ -51,7 +66,17 @@ public final class Materia {
     public Materia with(Collection<Herb> own) {
         Map<String, Herb> all = new TreeMap<>(herbs);
         own.forEach(h -> all.put(h.slug(), h));
-        return new Materia(all.values(), parts, limits, extraction, sources, occasions);
+        Set<String> added = own.stream()
+                .map(Herb::slug)
+                .filter(slug -> !herbs.containsKey(slug) || isOwn(slug))
+                .collect(Collectors.toSet());
+        added.addAll(this.own);
+        return new Materia(all.values(), parts, limits, extraction, sources, occasions, added);
+    }
+
+    /** Whether a herb is the cook's own altogether: the materia that ships knows nothing of it. */
+    public boolean isOwn(String slug) {
+        return own.contains(slug);
     }
 
     /** All herbs in the order of their slugs. */

@@ -136,6 +136,25 @@ public sealed interface Caution {
         }
     }
 
+    /** A herb of the cook's own that has a name of a plant that is refused. */
+    record NamedLikeRefused(HerbName of, String refused, String why, String source) implements OfHerb {
+        @Override
+        public Severity severity() {
+            return Severity.STOP;
+        }
+    }
+
+    /** A herb of the cook's own that has the name of a poisonous plant that is mistaken for a herb. */
+    record NamedLikePoison(HerbName of, String poison) implements OfHerb {
+        @Override
+        public Severity severity() {
+            return Severity.STOP;
+        }
+    }
+
+    /** A herb of the cook's own: no dose, no interactions, no age are known here. */
+    record NothingKnown(HerbName of, Severity severity) implements OfHerb {}
+
     record Allergy(HerbName of) implements OfHerb {
         @Override
         public Severity severity() {
