@@ -49,7 +49,7 @@ public final class Care {
 
     /**
      * @param cautions the gravest first
-     * @param loads the drinker's day if she drinks this whole plan
+     * @param loads the drinker's day with the cups of this plan that she drinks
      * @param workings of each load, by {@code dailyLoads.} and its constituent
      */
     public record Verdict(List<Caution> cautions, List<DayLoad> loads, Map<String, Workings> workings) {
@@ -79,6 +79,9 @@ public final class Care {
         infants(all, drinker);
         List<DayLoad> loads = loads(plan, history.earlierMg());
         loads.forEach(l -> load(l).ifPresent(all::add));
+        if (!loads.isEmpty() && posology.isEmpty() && plan.request().cups() > 1) {
+            all.add(new Caution.CupsNotSaid(plan.request().cupsADay()));
+        }
         all.addAll(KitchenHazards.of(plan));
         all.sort(Comparator.comparing(Caution::severity).reversed());
         Map<String, Workings> workings = new TreeMap<>();
@@ -152,8 +155,8 @@ public final class Care {
     }
 
     /**
-     * Milligrams of each limited constituent that a person gets in a day who drinks a whole plan, or a day's drops of a
-     * tincture; all of the herb is counted, strained or not, and of spent herbs what they still hold.
+     * Milligrams of each limited constituent that a person gets in a day from the cups she drinks of a plan that day; all of
+     * the herb is counted, strained or not, and of spent herbs what they still hold.
      */
     public Map<Constituent, Workings> contents(BrewPlan plan) {
         Map<Constituent, List<Workings>> parts = new EnumMap<>(Constituent.class);
@@ -178,8 +181,8 @@ public final class Care {
         if (addition.leftShare() < 1) {
             factors.add(Workings.given(Term.LEFT_IN, addition.leftShare(), "").of(addition.common()));
         }
-        double drunk = plan.request().mostCupsADay() / plan.request().cups();
-        if (drunk < 1) {
+        double drunk = plan.request().cupsADay() / plan.request().cups();
+        if (drunk != 1) {
             factors.add(Workings.given(Term.DRUNK_IN_A_DAY, drunk, ""));
         }
         return Workings.product(Term.CONTENT_OF, "mg", factors).of(addition.common());

@@ -213,6 +213,9 @@ public sealed interface Caution {
 
     // ---- the day and the run of days
 
+    /** The recipe does not say how many cups a day; so many of this pot are counted. */
+    record CupsNotSaid(double cups) implements Note {}
+
     record PosologyDay(HerbName of, Mass day, Mass usualMost, String source) implements OfHerb {
         @Override
         public Severity severity() {

@@ -152,7 +152,7 @@ final class Measures {
                 request.purpose(),
                 request.drinker(),
                 recipe.tradition(),
-                request.mostCupsADay(),
+                request.cupsADay(),
                 room,
                 request.taste());
     }
@@ -168,8 +168,10 @@ final class Measures {
         HerbMeasure.Kitchen cup = measure.kitchen(herb, addition.form(), addition.cut(), dose.perCupG());
         double low = grams * (1 - pot.spread());
         double high = grams * (1 + pot.spread());
-        double cupsInDay = Math.min(request.mostCupsADay(), cupsADay(own));
-        boolean crosses = dose.passes(high / request.cups() * cupsInDay) || limitCrossed(herb, grams, high);
+        double cupsInDay = Math.min(request.cupsADay(), cupsADay(own));
+        double drunk = request.cupsADay() / request.cups();
+        boolean crosses =
+                dose.passes(high / request.cups() * cupsInDay) || limitCrossed(herb, grams * drunk, high * drunk);
         boolean perCup = perCup(addition);
         return new PlannedAddition(
                 new PlannedAddition.Of(HerbName.of(herb), addition.form(), addition.cut()),
@@ -204,7 +206,7 @@ final class Measures {
         };
     }
 
-    /** Whether a heavy hand with the spoon passes a constituent's daily limit that the best amount keeps. */
+    /** Whether a heavy hand with the spoon passes a constituent's daily limit that the best amount keeps; grams drunk in a day. */
     private boolean limitCrossed(Herb herb, double grams, double highG) {
         return herb.constituents().stream().anyMatch(c -> {
             DailyLimit limit = materia.limits().get(c.constituent());

@@ -6,6 +6,7 @@ import embercup.core.dose.Strength;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.workings.InvalidInputException;
@@ -67,14 +68,23 @@ public record PlanRequest(
         return serving.taste;
     }
 
+    /** Nobody drinks more of one pot in a day who is not told to (common practice, no source). */
+    private static final double USUAL_MOST_CUPS = 3;
+
     /** Liquor wanted, mL: cups × cup size, less the water a concentrate is diluted with. */
     public double liquorMl() {
         return cups() * cupMl() / (1 + recipe.dilutionParts());
     }
 
-    /** The most of it that one person drinks in a day, cups: all of it, or a day's drops of a tincture. */
-    public double mostCupsADay() {
-        return recipe.menstruum().cold() ? Math.min(cups(), Menstruum.TINCTURE_ML_A_DAY / cupMl()) : cups();
+    /**
+     * How many cups of it one person drinks in a day: a day's drops of a tincture, the recipe's own posology, and where it says
+     * nothing all of the pot, up to three cups.
+     */
+    public double cupsADay() {
+        if (recipe.menstruum().cold()) {
+            return Math.min(cups(), Menstruum.TINCTURE_ML_A_DAY / cupMl());
+        }
+        return recipe.posology().map(Posology::cupsADay).orElse(Math.min(cups(), USUAL_MOST_CUPS));
     }
 
     public PlanRequest withRecipe(Recipe other) {

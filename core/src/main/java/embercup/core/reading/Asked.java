@@ -11,10 +11,7 @@ public sealed interface Asked {
     /** Several herbs share the name. */
     record WhichHerb(List<HerbName> herbs) implements Asked {}
 
-    /** A herb whose name is nearly so written. */
-    record IsItHerb(HerbName herb) implements Asked {}
-
-    /** No herb is named. */
+    /** No herb is named. One that is named nearly so is another plant and is not offered: mugwort is no ragwort. */
     record NoHerb() implements Asked {}
 
     record HowMuchWater() implements Asked {}

@@ -100,10 +100,4 @@ final class HerbWords {
                 .findFirst()
                 .orElse(Set.of());
     }
-
-    /** A herb whose name is like the last word before a comma or a bracket; empty when none is. */
-    Optional<Herb> like(String text) {
-        String[] words = text.split("[,(]")[0].strip().split("\\s+");
-        return materia.search(words[words.length - 1]).stream().findFirst();
-    }
 }

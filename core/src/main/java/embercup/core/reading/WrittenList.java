@@ -119,11 +119,7 @@ final class WrittenList {
 
     private Line unknown(String text, String rest) {
         List<HerbName> sharing = herbs.sharing(rest).stream().map(HerbName::of).toList();
-        Asked ask = !sharing.isEmpty()
-                ? new Asked.WhichHerb(sharing)
-                : herbs.like(rest)
-                        .<Asked>map(h -> new Asked.IsItHerb(HerbName.of(h)))
-                        .orElseGet(Asked.NoHerb::new);
+        Asked ask = sharing.isEmpty() ? new Asked.NoHerb() : new Asked.WhichHerb(sharing);
         return new Line(text, Kind.UNKNOWN, List.of(), List.of(ask), -1);
     }
 

@@ -59,18 +59,6 @@ class CareEdgesTest {
         return PLANNER.plan(PlanRequest.asWritten(recipe).withDrinker(drinker));
     }
 
-    private static Recipe taken(Recipe r, Posology posology) {
-        return new Recipe(
-                r.name(),
-                r.tradition(),
-                r.makes(),
-                r.pourMl(),
-                r.menstruum(),
-                r.additions(),
-                r.stages(),
-                Optional.of(posology));
-    }
-
     private static final Recipe LINDEN = cup(dried("linden", Cut.CHOPPED, 1.5, Unit.GRAM, 0));
 
     /** Two years are the youngest (HMPC's usual floor for any tea, mem). */
@@ -110,11 +98,10 @@ class CareEdgesTest {
                 .mostPerDayG(Tradition.MONOGRAPH, Form.DRIED)
                 .orElseThrow()
                 .value();
-        Recipe three = taken(
-                cup(dried("linden", Cut.CHOPPED, most * share / 3, Unit.GRAM, 0)),
-                new Posology(3, Posology.When.ANY_TIME, OptionalInt.empty(), 0));
+        Recipe eight = cup(dried("linden", Cut.CHOPPED, most * share / 8, Unit.GRAM, 0))
+                .taken(new Posology(8, Posology.When.ANY_TIME, OptionalInt.empty(), 0));
         Optional<Caution.PosologyDay> caution =
-                told(Caution.PosologyDay.class, PLANNER.plan(PlanRequest.asWritten(three)));
+                told(Caution.PosologyDay.class, PLANNER.plan(PlanRequest.asWritten(eight)));
         assertThat(caution.isPresent()).isEqualTo(told);
         caution.ifPresent(c -> assertThat(c.day().grams()).isCloseTo(most * share, within(1e-9)));
     }

@@ -25,15 +25,20 @@ import embercup.core.materia.Cut;
 import embercup.core.materia.Severity;
 import embercup.core.materia.Tradition;
 import embercup.core.measure.Unit;
+import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
+import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.core.workings.Workings;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class CareTest {
 
@@ -184,5 +189,54 @@ class CareTest {
         assertThat(why.value()).isCloseTo(5, within(1e-6));
         assertThat(why.inputs()).extracting(Workings::value).containsExactly(3.0, 2.0);
         assertThat(verdict.loads().get(0).limitMg()).isCloseTo(6, within(1e-6));
+    }
+
+    @Test
+    void whatThePosologyLeavesOpenIsSaid() {
+        assertThat(judge(pot("sage", 6, 0.5, 0), Drinker.ADULT, Map.of()).cautions())
+                .contains(new Caution.CupsNotSaid(3));
+        assertThat(judge(pot("sage", 6, 0.5, 2), Drinker.ADULT, Map.of()).cautions())
+                .noneMatch(Caution.CupsNotSaid.class::isInstance);
+        assertThat(judge(pot("linden", 6, 1.5, 0), Drinker.ADULT, Map.of()).cautions())
+                .as("nothing of linden is counted")
+                .noneMatch(Caution.CupsNotSaid.class::isInstance);
+    }
+
+    private static Recipe pot(String herb, double cups, double gramsACup, double cupsADay) {
+        Recipe r = recipe(
+                Tradition.MONOGRAPH,
+                cups,
+                200,
+                List.of(dried(herb, Cut.CHOPPED, gramsACup * cups, Unit.GRAM, 0)),
+                pour(),
+                steep(10),
+                strain());
+        return cupsADay == 0 ? r : r.taken(new Posology(cupsADay, Posology.When.ANY_TIME, OptionalInt.empty(), 0));
+    }
+
+    /**
+     * A day holds the cups that are drunk of a pot that day, as its posology has them, not the pot; without a posology the pot,
+     * up to three cups (common practice, no source).
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "1, 0, 1",
+        "3, 0, 3",
+        "6, 0, 3",
+        "6, 1, 1",
+        "6, 2, 2",
+        "1, 3, 3",
+        "2, 0.5, 0.5",
+    })
+    void aDayHoldsTheCupsThatAreDrunkAndNotThePot(double cups, double cupsADay, double counted) {
+        double oneCup = judge(pot("sage", 1, 0.5, 1), Drinker.ADULT, Map.of())
+                .loads()
+                .get(0)
+                .mg();
+        assertThat(judge(pot("sage", cups, 0.5, cupsADay), Drinker.ADULT, Map.of())
+                        .loads()
+                        .get(0)
+                        .mg())
+                .isCloseTo(oneCup * counted, within(1e-9));
     }
 }

@@ -23,6 +23,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Usual cautions of the monographs (EMA/HMPC, mem) and of common practice, herb by herb. */
 class ConditionsTest {
@@ -105,5 +106,16 @@ class ConditionsTest {
                     .doesNotContainIgnoringCase("heals");
             assertThat(herb.cautions()).allSatisfy(c -> assertThat(c.text()).endsWith("."));
         }
+    }
+
+    /** Honey, raisins and jujube are sugar (common practice): beside diabetes medicine they raise what it lowers. */
+    @ParameterizedTest
+    @ValueSource(strings = {"honey", "raisin", "jujube"})
+    void whatSweetensRaisesTheBloodSugar(String slug) {
+        assertThat(MATERIA.herb(slug, "herb").cautions())
+                .filteredOn(c ->
+                        c.when().filter(w -> w == Condition.DIABETES_MEDICINE).isPresent())
+                .singleElement()
+                .satisfies(c -> assertThat(c.text()).contains("raises").doesNotContain("lower"));
     }
 }

@@ -177,11 +177,20 @@ class WrittenListTest {
         assertThat(list.additions()).isEmpty();
     }
 
-    @Test
-    void aMisspeltHerbIsOfferedNotTaken() {
-        Line line = read("1 tsp dried camomille");
-        assertThat(asked(line)).containsExactly("Not known as it is written. Is it chamomile flower?");
+    /** Another plant is never proposed: half of these are near in letters to one that poisons or that is none of it. */
+    @ParameterizedTest
+    @ValueSource(strings = {"mugwort", "senna", "cassis", "ragweed", "gingko", "lindera", "hemlok", "comfry"})
+    void anUnknownNameIsNeverTurnedIntoSomethingNear(String name) {
+        Line line = read("1 tsp dried " + name);
+        assertThat(line.kind()).isEqualTo(Kind.UNKNOWN);
+        assertThat(line.asks()).containsExactly(new Asked.NoHerb());
         assertThat(list.additions()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"camomile", "camomille", "chamomile"})
+    void otherSpellingsAreNamesOfTheirOwn(String name) {
+        assertThat(addition("1 tsp dried " + name).herb()).isEqualTo("chamomile");
     }
 
     @Test
