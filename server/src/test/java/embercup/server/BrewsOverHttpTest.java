@@ -330,4 +330,35 @@ class BrewsOverHttpTest {
         assertThat(evening.get("dailyLoads").get(0).get("mg").asDouble()).isCloseTo(8.0, within(1e-6));
         assertThat(evening.get("stopped").asBoolean()).isTrue();
     }
+
+    /** A cup that was poured counts as that cup; what only stands on the fire counts as planned; a simulated pot is drunk by nobody. */
+    @Test
+    void ofAPotCountsWhatWasPoured() {
+        String drinker = post("/api/people", "{\"name\":\"Uncle Bo\",\"ageYears\":50,\"weightKg\":80}")
+                .body()
+                .get("id")
+                .asString();
+        String sage = PlansOverHttpTest.LINDEN.replace("linden", "sage").replace("\"amount\":3", "\"amount\":2");
+        JsonNode brew = post(
+                        "/api/brews", "{\"start\":true,\"recipe\":%s,\"drinkerId\":\"%s\"}".formatted(sage, drinker))
+                .body();
+        String id = brew.get("id").asString();
+        assertThat(evening(sage, drinker)).as("two cups now, two on the fire").isCloseTo(8.0, within(1e-6));
+        String cup = UUID.randomUUID().toString();
+        event(id, "{\"id\":\"%s\",\"kind\":\"poured\",\"value\":200}".formatted(cup));
+        assertThat(evening(sage, drinker)).as("one cup of two was poured").isCloseTo(6.0, within(1e-6));
+        event(id, "{\"id\":\"%s\",\"kind\":\"undone\",\"event\":\"%s\"}".formatted(UUID.randomUUID(), cup));
+        assertThat(evening(sage, drinker)).as("it was not poured after all").isCloseTo(8.0, within(1e-6));
+        post("/api/devices/kitchen/" + id, "{\"speed\":10}");
+        assertThat(evening(sage, drinker)).as("it is simulated").isCloseTo(4.0, within(1e-6));
+    }
+
+    private static double evening(String recipe, String drinker) {
+        return post("/api/plans", "{\"recipe\":%s,\"drinkerId\":\"%s\"}".formatted(recipe, drinker))
+                .body()
+                .get("dailyLoads")
+                .get(0)
+                .get("mg")
+                .asDouble();
+    }
 }

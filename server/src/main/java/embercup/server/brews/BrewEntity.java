@@ -63,6 +63,9 @@ class BrewEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     String loads;
 
+    /** What was poured, as a share of the cups that the loads are of; missing until something is poured. */
+    Double drunk;
+
     /** Slugs of the herbs in it. */
     @JdbcTypeCode(SqlTypes.JSON)
     String herbs;

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
@@ -21,6 +22,7 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
     @Query("""
             select b from BrewEntity b
             where b.startedAt >= :from and b.startedAt < :to and b.phase <> 'abandoned'
+            and b.clockReal is null
             order by b.startedAt
             """)
     List<BrewEntity> startedBetween(Instant from, Instant to);
@@ -33,12 +35,19 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             nativeQuery = true)
     List<String> openWith(String herbs);
 
-    /** When somebody drank which herbs. */
-    record Drunk(Instant startedAt, String loads, String herbs) {}
+    /**
+     * When somebody drank which herbs.
+     *
+     * @param loads of the cups that the plan counts for its day
+     * @param drunk the share of them that was poured; missing while nothing was
+     */
+    record Drunk(Instant startedAt, String loads, @Nullable Double drunk, String herbs) {}
 
+    /** A simulated brew is drunk by nobody. */
     @Query("""
-            select new embercup.server.brews.BrewRepository$Drunk(b.startedAt, b.loads, b.herbs) from BrewEntity b
+            select new embercup.server.brews.BrewRepository$Drunk(b.startedAt, b.loads, b.drunk, b.herbs) from BrewEntity b
             where b.drinkerId = :drinkerId and b.startedAt >= :from and b.startedAt < :to and b.phase <> 'abandoned'
+            and b.clockReal is null
             """)
     List<Drunk> drunkBetween(UUID drinkerId, Instant from, Instant to);
 }

@@ -58,8 +58,10 @@ class DrinkersDays implements Plans.Day {
                 today.minusDays(materia.longestRunDays()).atStartOfDay(zone).toInstant();
         for (BrewRepository.Drunk d : brews.drunkBetween(drinkerId, from, at.plus(HALF_A_DAY))) {
             if (d.startedAt().isAfter(at.minus(HALF_A_DAY))) {
+                double share = d.drunk() == null ? 1 : d.drunk();
                 json.readValue(d.loads(), LOADS)
-                        .forEach((c, v) -> mg.merge(Fields.oneOf(Constituent.class, c, "constituent"), v, Double::sum));
+                        .forEach((c, v) ->
+                                mg.merge(Fields.oneOf(Constituent.class, c, "constituent"), v * share, Double::sum));
             }
             LocalDate day = LocalDate.ofInstant(d.startedAt(), zone);
             json.readValue(d.herbs(), SLUGS)
