@@ -100,9 +100,9 @@ export default function Sheet() {
         change({
           changes: [...changes, { herb: w.herb, with: w.with ?? undefined, share: w.share ?? undefined }],
         });
-      }
+      } else navigate("/choose");
     },
-    [change],
+    [change, navigate],
   );
   const strengthTo = useCallback((strength: Strength) => change({ strength }), [change]);
   const tweak = useCallback((t: Tweak) => change({ tweaks: tweaked(latest.current.order, t) }), [change]);

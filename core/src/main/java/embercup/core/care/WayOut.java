@@ -29,8 +29,11 @@ public sealed interface WayOut {
     /** Another menstruum instead of spirit. */
     record DrawWith(Menstruum.Kind menstruum) implements WayOut {}
 
-    /** Ways out of every stop of a verdict, those that keep the most of the recipe first. */
-    static List<WayOut> of(Materia materia, BrewPlan plan, Care.Verdict verdict) {
-        return new WaysOut(materia, plan).of(verdict);
+    /**
+     * Ways out of every stop of a verdict, each planned and judged for this drinker; those that keep the most of the recipe
+     * first.
+     */
+    static List<WayOut> of(Materia materia, BrewPlan plan, Care.Verdict verdict, History history) {
+        return new WaysOut(materia, plan, verdict, history).all();
     }
 }

@@ -5,7 +5,6 @@ import embercup.core.care.WayOut.FewerCups;
 import embercup.core.care.WayOut.LeaveOut;
 import embercup.core.care.WayOut.Lessen;
 import embercup.core.care.WayOut.Replace;
-import embercup.core.dose.Drinker;
 import embercup.core.dose.Substitution;
 import embercup.core.materia.Constituent;
 import embercup.core.materia.Herb;
@@ -19,6 +18,7 @@ import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Planner;
 import embercup.core.recipe.Menstruum;
+import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -26,46 +26,92 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** Looks for what can be done about the stops of a plan. Immutable. */
-record WaysOut(Materia materia, BrewPlan plan) {
+/**
+ * Looks for what can be done about the stops of a plan: fewer cups, less of a herb, another in its place, without it. Whatever
+ * is offered was planned and judged for this drinker: it lifts a stop and brings no caution of its own. Immutable.
+ */
+record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History history) {
 
     /** A smaller part of a herb than this is not worth the name (design value). */
     private static final double LEAST_SHARE = 0.2;
 
     private static final int MOST_TRIES = 5;
 
-    List<WayOut> of(Care.Verdict verdict) {
+    List<WayOut> all() {
         List<WayOut> ways = new ArrayList<>();
+        List<DayLoad> over = verdict.loads().stream().filter(DayLoad::over).toList();
+        over.forEach(load -> fewer(load).ifPresent(ways::add));
+        over.forEach(load -> lessen(load).ifPresent(ways::add));
         Set<String> stopped = new LinkedHashSet<>();
-        List<Caution> stops = verdict.cautions().stream()
-                .filter(c -> c.severity() == Severity.STOP)
-                .toList();
-        stops.forEach(c -> c.herb().ifPresent(stopped::add));
-        stopped.forEach(slug -> ofHerb(slug, ways));
-        for (DayLoad load : verdict.loads()) {
-            if (load.over()) {
-                lessen(load).ifPresent(ways::add);
-                fewer(load).ifPresent(ways::add);
-            }
-        }
-        if (stops.stream().anyMatch(c -> c instanceof Caution.Alcohol)) {
+        stops(verdict).forEach(c -> c.herb().ifPresent(stopped::add));
+        over.forEach(load -> bringing(load).forEach(a -> stopped.add(a.herb())));
+        stopped.forEach(slug -> others(slug, ways));
+        stopped.forEach(slug -> without(slug, ways));
+        if (stops(verdict).stream().anyMatch(c -> c instanceof Caution.Alcohol)) {
             ways.add(new DrawWith(Menstruum.Kind.GLYCERIN));
             ways.add(new DrawWith(Menstruum.Kind.VINEGAR));
         }
-        return List.copyOf(ways);
+        return ways.stream().distinct().filter(this::helps).toList();
     }
 
-    private void ofHerb(String slug, List<WayOut> ways) {
-        Drinker drinker = plan.request().drinker();
+    private static List<Caution> stops(Care.Verdict verdict) {
+        return verdict.cautions().stream()
+                .filter(c -> c.severity() == Severity.STOP)
+                .toList();
+    }
+
+    private void others(String slug, List<WayOut> ways) {
         Herb herb = materia.herb(slug, "herb");
         for (Herb.Substitute s : herb.substitutes()) {
             materia.find(s.herb())
-                    .filter(other -> Suits.herb(other, drinker))
                     .ifPresent(other -> ways.add(new Replace(HerbName.of(herb), HerbName.of(other), s.change())));
         }
+    }
+
+    private void without(String slug, List<WayOut> ways) {
         if (plan.additions().stream().anyMatch(a -> !a.herb().equals(slug))) {
-            ways.add(new LeaveOut(HerbName.of(herb)));
+            ways.add(new LeaveOut(HerbName.of(materia.herb(slug, "herb"))));
         }
+    }
+
+    /** Whether a stop is lifted by it, and nothing that it brings asks for care. */
+    private boolean helps(WayOut way) {
+        try {
+            Care.Verdict then = new Care(materia).judge(new Planner(materia).plan(changed(way)), history);
+            boolean careful = way instanceof Replace replace
+                    && then.cautions().stream()
+                            .anyMatch(c -> c.severity() != Severity.NOTE
+                                    && c.herb()
+                                            .equals(Optional.of(replace.with().slug())));
+            return !careful && stops(then).size() < stops(verdict).size();
+        } catch (InvalidInputException e) {
+            return false;
+        }
+    }
+
+    private PlanRequest changed(WayOut way) {
+        PlanRequest request = plan.request();
+        Substitution substitution = new Substitution(materia, request.custom());
+        if (way instanceof Replace r) {
+            return request.withRecipe(substitution.replace(
+                    request.recipe(), r.herb().slug(), r.with().slug(), "with"));
+        } else if (way instanceof LeaveOut l) {
+            return request.withRecipe(
+                    substitution.leaveOut(request.recipe(), l.herb().slug(), "herb"));
+        } else if (way instanceof Lessen l) {
+            return request.withRecipe(
+                    substitution.lessen(request.recipe(), l.herb().slug(), l.share(), "share"));
+        } else if (way instanceof FewerCups f) {
+            return request.withCups(f.cups());
+        }
+        return request.withRecipe(request.recipe().in(new Menstruum(((DrawWith) way).menstruum(), 0)));
+    }
+
+    private List<PlannedAddition> bringing(DayLoad load) {
+        return plan.additions().stream()
+                .filter(a -> materia.herb(a.herb(), "herb").constituents().stream()
+                        .anyMatch(c -> c.constituent() == load.constituent()))
+                .toList();
     }
 
     private double mg(PlanRequest request, Constituent constituent) {
@@ -79,10 +125,7 @@ record WaysOut(Materia materia, BrewPlan plan) {
      * planned again: a dose that was clipped already does not shrink in proportion.
      */
     private Optional<WayOut> lessen(DayLoad load) {
-        List<PlannedAddition> bringing = plan.additions().stream()
-                .filter(a -> materia.herb(a.herb(), "herb").constituents().stream()
-                        .anyMatch(c -> c.constituent() == load.constituent()))
-                .toList();
+        List<PlannedAddition> bringing = bringing(load);
         if (bringing.size() != 1) {
             return Optional.empty();
         }

@@ -107,7 +107,7 @@ class CourseOfCupsTest {
                     .satisfies(c -> assertThat(c.severity()).isEqualTo(Severity.STOP));
         }
         BrewPlan plan = PLANNER.plan(tincture(child(12, 40)));
-        assertThat(WayOut.of(MATERIA, plan, care.judge(plan, History.NONE)))
+        assertThat(WayOut.of(MATERIA, plan, care.judge(plan, History.NONE), History.NONE))
                 .contains(new WayOut.DrawWith(Menstruum.Kind.GLYCERIN));
     }
 
@@ -167,7 +167,7 @@ class CourseOfCupsTest {
         Recipe sweet = rootPot().withAdditions(List.of(dried("liquorice", Cut.SLICED, 4, Unit.GRAM, 0)));
         PlanRequest request = PlanRequest.asWritten(sweet).withDrinker(adultWith(70));
         BrewPlan plan = PLANNER.plan(request);
-        WayOut smaller = WayOut.of(MATERIA, plan, care.judge(plan, History.NONE)).stream()
+        WayOut smaller = WayOut.of(MATERIA, plan, care.judge(plan, History.NONE), History.NONE).stream()
                 .filter(w -> Ways.share(w) > 0)
                 .findFirst()
                 .orElseThrow();

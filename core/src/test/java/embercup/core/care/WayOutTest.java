@@ -17,6 +17,7 @@ import embercup.core.dose.Substitution;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Constituent;
 import embercup.core.materia.Cut;
+import embercup.core.materia.Severity;
 import embercup.core.materia.Tradition;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.measure.Unit;
@@ -27,7 +28,11 @@ import embercup.core.recipe.Recipe;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** A stop is not the end: the plan offers what can be done, and what it offers really helps. */
 class WayOutTest {
@@ -47,7 +52,7 @@ class WayOutTest {
 
     private List<WayOut> ways(Recipe recipe, Drinker drinker, Map<Constituent, Double> earlier) {
         BrewPlan plan = plan(recipe, drinker);
-        return WayOut.of(MATERIA, plan, care.judge(plan, History.ofDay(earlier)));
+        return WayOut.of(MATERIA, plan, care.judge(plan, History.ofDay(earlier)), History.ofDay(earlier));
     }
 
     @Test
@@ -121,7 +126,7 @@ class WayOutTest {
         PlanRequest four =
                 PlanRequest.asWritten(sage).withDrinker(adultWith(66)).withCups(4);
         BrewPlan plan = PLANNER.plan(four);
-        List<WayOut> ways = WayOut.of(MATERIA, plan, care.judge(plan, History.NONE));
+        List<WayOut> ways = WayOut.of(MATERIA, plan, care.judge(plan, History.NONE), History.NONE);
         assertThat(ways).isNotEmpty().allSatisfy(w -> {
             PlanRequest taken = Ways.cups(w) > 0
                     ? four.withCups(Ways.cups(w))
@@ -145,5 +150,55 @@ class WayOutTest {
     @Test
     void nothingIsOfferedWhereNothingIsStopped() {
         assertThat(ways(pot(2, PEEL), adultWith(70), Map.of())).isEmpty();
+    }
+
+    static Stream<Arguments> herbsThatMustNotBe() {
+        return MATERIA.herbs().stream().filter(h -> h.stop().isEmpty()).flatMap(h -> h.cautions().stream()
+                .filter(c -> c.severity() == Severity.STOP && c.when().isPresent())
+                .map(c -> Arguments.of(h.slug(), c.when().get())));
+    }
+
+    /** Every herb for every condition that stops it: what is offered instead brings neither stop nor care of its own. */
+    @ParameterizedTest
+    @MethodSource("herbsThatMustNotBe")
+    void whatIsOfferedInsteadIsFreeOfCare(String slug, Condition condition) {
+        Drinker drinker = adultWith(60, condition);
+        Recipe stopped = pot(1, dried(slug, Cut.CHOPPED, 1, Unit.GRAM, 0), PEEL);
+        List<WayOut> ways = ways(stopped, drinker, Map.of());
+        assertThat(ways).as("without it, at least").isNotEmpty();
+        Substitution substitution = new Substitution(MATERIA, MeasureCustom.DEFAULT);
+        for (WayOut way : ways) {
+            Ways.with(way).ifPresent(with -> {
+                Recipe changed = substitution.replace(stopped, slug, with, "with");
+                assertThat(care.judge(plan(changed, drinker), History.NONE).cautions())
+                        .as(WORDS.say(way))
+                        .noneMatch(
+                                c -> c.severity() != Severity.NOTE && c.herb().equals(Optional.of(with)));
+            });
+        }
+    }
+
+    /** Cassia holds a hundred times the coumarin (BfR, mem): it is no way out of true cinnamon in pregnancy. */
+    @Test
+    void cassiaIsNoWayOutOfTrueCinnamonInPregnancy() {
+        assertThat(ways(
+                        pot(1, dried("cinnamon-true", Cut.CHOPPED, 1, Unit.GRAM, 0), PEEL),
+                        adultWith(62, Condition.PREGNANT),
+                        Map.of()))
+                .noneMatch(w -> Ways.with(w).equals(Optional.of("cinnamon-cassia")));
+    }
+
+    /** Two herbs that bring one constituent: neither can be lessened alone, and each can be left out. */
+    @Test
+    void aDayThatTwoHerbsFillHasAWayOutToo() {
+        List<WayOut> ways = ways(
+                pot(
+                        1,
+                        dried("sage", Cut.CHOPPED, 2, Unit.GRAM, 0),
+                        dried("cinnamon-cassia", Cut.CHOPPED, 2, Unit.GRAM, 0),
+                        PEEL),
+                adultWith(50),
+                Map.of(Constituent.THUJONE, 5.0));
+        assertThat(ways).isNotEmpty();
     }
 }

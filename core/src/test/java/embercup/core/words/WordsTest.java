@@ -127,7 +127,7 @@ class WordsTest {
             a.measured().nearest().map(words::nearest).ifPresent(all::add);
         });
         verdict.cautions().forEach(c -> all.add(words.say(c)));
-        WayOut.of(MATERIA, plan, verdict).forEach(w -> all.add(words.say(w)));
+        WayOut.of(MATERIA, plan, verdict, History.NONE).forEach(w -> all.add(words.say(w)));
         plan.reasons().forEach(r -> all.add(words.say(r)));
         plan.workings().values().forEach(w -> all(w).forEach(f -> all.add(words.label(f))));
         return all;

@@ -176,7 +176,7 @@ public record PlanResponse(
 
     /**
      * What can be done about a stop: another herb, less of it or without it, fewer cups, another menstruum, another drinker,
-     * another vessel, a stage under the lid.
+     * another vessel, a stage under the lid; another pot, when it names nothing.
      */
     public record WayLine(
             @Nullable String herb,
@@ -207,6 +207,11 @@ public record PlanResponse(
 
         static WayLine ofCups(int cups, String text) {
             return new WayLine(null, null, cups, null, null, null, null, null, text);
+        }
+
+        /** Nothing can be done with this one. */
+        static WayLine anotherPot(String text) {
+            return new WayLine(null, null, null, null, null, null, null, null, text);
         }
 
         static WayLine covered(int stage, String text) {

@@ -7,6 +7,7 @@ import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
 import embercup.core.recipe.Recipe;
@@ -14,7 +15,6 @@ import embercup.core.recipe.Stage;
 import embercup.core.words.Words;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
-import embercup.server.people.Person;
 import embercup.server.plans.PlanResponse.WayLine;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -54,7 +54,7 @@ final class WaysOut {
             Plans.Day day,
             Instant start) {
         List<WayLine> ways = new ArrayList<>();
-        WayOut.of(materia, plan, verdict).forEach(w -> ways.add(PlanWriting.way(w)));
+        WayOut.of(materia, plan, verdict, history).forEach(w -> ways.add(PlanWriting.way(w)));
         if (stops(verdict, "vessel-too-small")) {
             otherVessels(ways, plan, kitchens.vesselsById());
             fewerCups().ifPresent(ways::add);
@@ -62,13 +62,47 @@ final class WaysOut {
         if (stops(verdict, "boils-dry")) {
             lid().ifPresent(ways::add);
         }
-        for (Person other : people.all()) {
-            boolean another = !other.id().equals(drinkerId);
-            if (another && starts(request.withDrinker(people.drinker(other)), day.history(other.id(), start))) {
-                ways.add(WayLine.forDrinker(other.id(), said("way-out.for-drinker", Map.of("name", other.name()))));
-            }
+        if (personal(verdict)) {
+            others(ways, drinkerId, people, day, start);
+        }
+        if (ways.isEmpty()) {
+            ways.add(WayLine.anotherPot(said("way-out.another-pot", Map.of())));
         }
         return ways;
+    }
+
+    /** At most so many others are named. */
+    private static final int MOST_OTHERS = 2;
+
+    /** Whether every stop is for what this drinker is, and none for what is in the pot. */
+    private static boolean personal(Care.Verdict verdict) {
+        return verdict.cautions().stream()
+                .filter(c -> c.severity() == Severity.STOP)
+                .allMatch(WaysOut::ofDrinker);
+    }
+
+    private static boolean ofDrinker(Caution c) {
+        return c instanceof Caution.ForCondition
+                || c instanceof Caution.Allergy
+                || c instanceof Caution.AgeFloor
+                || c instanceof Caution.UnderTwo
+                || c instanceof Caution.NothingKnown
+                || c instanceof Caution.Alcohol;
+    }
+
+    /** Others of the household for whom it is free of any caution that a drinker brings. */
+    private void others(List<WayLine> ways, @Nullable UUID drinkerId, People people, Plans.Day day, Instant start) {
+        people.all().stream()
+                .filter(other -> !other.id().equals(drinkerId))
+                .filter(other -> free(request.withDrinker(people.drinker(other)), day.history(other.id(), start)))
+                .limit(MOST_OTHERS)
+                .forEach(other -> ways.add(
+                        WayLine.forDrinker(other.id(), said("way-out.for-drinker", Map.of("name", other.name())))));
+    }
+
+    private boolean free(PlanRequest other, History of) {
+        return care.judge(planner.plan(other), of).cautions().stream()
+                .noneMatch(c -> c.severity() == Severity.STOP || c.severity() == Severity.CARE && ofDrinker(c));
     }
 
     private static String said(String key, Map<String, ?> arguments) {
