@@ -181,7 +181,17 @@ export function VesselDrawing({
           )}
         </g>
       )}
-      <Scale plan={plan} x={left + w} top={top} bottom={bottom} pxPerMl={h / v.brimMl} skip={dip} />
+      <Scale
+        plan={plan}
+        x={left + w}
+        top={top}
+        bottom={bottom}
+        pxPerMl={h / v.brimMl}
+        taken={[
+          ...(dip === null ? [] : [[dip - 13, dip + 13] as const]),
+          ...(figures && !wide ? [[bottom - 54, bottom] as const] : []),
+        ]}
+      />
       {figures && (
         <g textAnchor={wide ? "middle" : "start"}>
           <text
@@ -235,14 +245,15 @@ function Scale({
   top,
   bottom,
   pxPerMl,
-  skip,
+  taken,
 }: {
   plan: PlanResponse;
   x: number;
   top: number;
   bottom: number;
   pxPerMl: number;
-  skip: number | null;
+  /** Stretches of the scale, px, where something else is written. */
+  taken: (readonly [number, number])[];
 }) {
   const brim = plan.vessel.brimMl;
   const step = [50, 100, 250, 500, 1000, 2500, 5000, 10_000].find((s) => brim / s <= 5) ?? 20_000;
@@ -253,7 +264,7 @@ function Scale({
       {ticks.map((ml) => {
         const y = bottom - ml * pxPerMl;
         if (y < top) return null;
-        const near = skip !== null && Math.abs(y - skip) < 13;
+        const near = taken.some(([from, to]) => y > from && y < to);
         return (
           <g key={ml}>
             <line x1={x} x2={x + 9} y1={y} y2={y} stroke="var(--muted)" strokeWidth={1} />
