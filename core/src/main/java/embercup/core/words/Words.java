@@ -5,13 +5,9 @@ import embercup.core.care.Blend;
 import embercup.core.care.WayOut;
 import embercup.core.live.LiveBrew;
 import embercup.core.materia.HerbMeasure.Nearest;
-import embercup.core.materia.HerbName;
 import embercup.core.measure.KitchenAmount;
-import embercup.core.measure.Mass;
 import embercup.core.measure.Quantity;
-import embercup.core.measure.Temperature;
 import embercup.core.measure.Unit;
-import embercup.core.measure.Volume;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
 import embercup.core.plan.Interleaving;
@@ -27,9 +23,6 @@ import embercup.core.workings.Code;
 import embercup.core.workings.InvalidInputException.Violation;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Workings;
-import java.lang.reflect.InvocationTargetException;
-import java.lang.reflect.Method;
-import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -38,29 +31,16 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Says the facts of the trade in one language. The sentence of a fact is found by its type, its arguments are the record's
- * components by their names; a component {@code x} is offered as
- *
- * <ul>
- *   <li>{@code {x}}, said by its type: a mass in grams, a herb by its name in lower case, a list as a list;
- *   <li>{@code {X}}, the same with a capital;
- *   <li>{@code {xMg}} for a mass in milligrams, {@code {xCode}} for a constant's code, {@code {xTrue}} for whether a
- *       truth value is true or an optional one is there.
- * </ul>
- *
- * Immutable and thread-safe.
+ * components ({@link Facts}). Immutable and thread-safe.
  */
 public final class Words {
 
     private static final Words ENGLISH = new Words(Catalogue.shipped(Locale.UK));
-    private static final Map<Class<?>, String> KEYS = new ConcurrentHashMap<>();
-    private static final Map<Class<?>, Map<String, Part>> PARTS = new ConcurrentHashMap<>();
 
     private static final Pattern INDEXED = Pattern.compile("(\\w+)\\[(\\d+)]");
     /** Say nothing to a cook. */
@@ -70,6 +50,7 @@ public final class Words {
     private final Numbers numbers;
     private final StepWords steps;
     private final ReadingWords reading;
+    private final Facts facts;
     private final ListFormatter and;
 
     Words(Catalogue catalogue) {
@@ -77,6 +58,7 @@ public final class Words {
         this.numbers = new Numbers(catalogue);
         this.steps = new StepWords(this);
         this.reading = new ReadingWords(this);
+        this.facts = new Facts(this);
         this.and = ListFormatter.getInstance(catalogue.locale());
     }
 
@@ -124,7 +106,9 @@ public final class Words {
 
     /** The sentence of any fact: a caution, a way out, a piece of advice, an amount as a school says it. */
     public String say(Record fact) {
-        return special(fact).or(() -> reading.say(fact)).orElseGet(() -> text(key(fact.getClass()), arguments(fact)));
+        return special(fact)
+                .or(() -> reading.say(fact))
+                .orElseGet(() -> text(Facts.key(fact.getClass()), arguments(fact)));
     }
 
     /** Facts whose sentence depends on more than their components. */
@@ -201,103 +185,9 @@ public final class Words {
         return text("why." + question.code());
     }
 
-    private static String key(Class<?> type) {
-        return KEYS.computeIfAbsent(type, t -> Code.of(t.getEnclosingClass()) + "." + Code.of(t));
-    }
-
-    /** One component of a record in one of the ways it can be said. */
-    private record Part(Method accessor, Way way) {
-
-        /** All of a type by the names that a pattern has for them; a component's own name comes before another's derived one. */
-        static Map<String, Part> of(Class<?> type) {
-            Map<String, Part> all = new HashMap<>();
-            for (RecordComponent component : type.getRecordComponents()) {
-                component.getAccessor().setAccessible(true);
-                for (Way way : Way.values()) {
-                    Part part = new Part(component.getAccessor(), way);
-                    all.merge(way.name(component.getName()), part, (a, b) -> a.way == Way.PLAIN ? a : b);
-                }
-            }
-            return Map.copyOf(all);
-        }
-
-        Object of(Record fact) {
-            try {
-                return accessor.invoke(fact);
-            } catch (IllegalAccessException | InvocationTargetException e) {
-                throw new IllegalStateException(fact.getClass() + " hides " + accessor.getName(), e);
-            }
-        }
-    }
-
-    private enum Way {
-        PLAIN(""),
-        CAPITAL(""),
-        MILLIGRAMS("Mg"),
-        CODE("Code"),
-        TRUE("True");
-
-        private final String suffix;
-
-        Way(String suffix) {
-            this.suffix = suffix;
-        }
-
-        String name(String component) {
-            return this == CAPITAL ? capital(component) : component + suffix;
-        }
-    }
-
     /** Every component of a record in all the ways it can be said, each when a sentence asks for it. */
     Catalogue.Arguments arguments(Record fact) {
-        Map<String, Part> parts = PARTS.computeIfAbsent(fact.getClass(), Part::of);
-        return name -> {
-            Part part = parts.get(name);
-            return part == null ? null : said(part.way, part.of(fact));
-        };
-    }
-
-    private @Nullable Object said(Way way, Object value) {
-        return switch (way) {
-            case PLAIN -> said(value);
-            case CAPITAL -> said(value) instanceof String text ? capital(text) : null;
-            case MILLIGRAMS -> value instanceof Mass mass ? numbers.milligrams(mass.milligrams()) : null;
-            case CODE -> value instanceof Enum<?> constant ? code(constant) : null;
-            case TRUE ->
-                value instanceof Boolean || value instanceof Optional<?>
-                        ? Boolean.toString(value instanceof Optional<?> some ? some.isPresent() : (Boolean) value)
-                        : null;
-        };
-    }
-
-    /** A constant as a choice in a pattern names it: only letters and underscores are allowed there. */
-    private static String code(Enum<?> constant) {
-        return constant.name().toLowerCase(Locale.ROOT);
-    }
-
-    private Object said(Object value) {
-        if (value instanceof Mass mass) {
-            return numbers.grams(mass.grams());
-        } else if (value instanceof Volume volume) {
-            return numbers.millilitres(volume.millilitres());
-        } else if (value instanceof Temperature temperature) {
-            return numbers.celsius(temperature.celsius());
-        } else if (value instanceof HerbName herb) {
-            return lower(herb.common());
-        } else if (value instanceof Enum<?> constant) {
-            return name(constant);
-        } else if (value instanceof Double number) {
-            return numbers.plain(number);
-        } else if (value instanceof Number) {
-            return value;
-        } else if (value instanceof Optional<?> optional) {
-            return optional.map(this::said).orElse("");
-        } else if (value instanceof Collection<?> several) {
-            return and.format(several.stream().map(this::said).toList());
-        } else if (value instanceof Record record) {
-            return say(record);
-        }
-        return String.valueOf(value);
+        return facts.arguments(fact);
     }
 
     String lower(String text) {
@@ -306,6 +196,11 @@ public final class Words {
 
     static String capital(String text) {
         return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+    }
+
+    /** The same of whatever is said already. */
+    String join(Collection<?> several) {
+        return and.format(several);
     }
 
     /** "linden and mint", "a, b and c". */
@@ -391,7 +286,7 @@ public final class Words {
                                         "n",
                                         numbers.plain(p.cupsADay()))),
                         "when",
-                        code(p.when()),
+                        Facts.code(p.when()),
                         "on",
                         Boolean.toString(p.daysOn().isPresent()),
                         "onDays",
@@ -424,7 +319,7 @@ public final class Words {
         if (meeting.what() instanceof Interleaving.Hold.OnBurner burner) {
             all.put("burner", burner.name());
         }
-        return text(key(meeting.what().getClass()), all);
+        return text(Facts.key(meeting.what().getClass()), all);
     }
 
     // ---- steps
