@@ -3,7 +3,7 @@ const chosen = localStorage.getItem("ember-theme");
 const night = chosen ? chosen === "night" : matchMedia("(prefers-color-scheme: dark)").matches;
 document.documentElement.dataset.theme = night ? "night" : "day";
 
-// The first questions, on their way while the page's own script is still read; `call` of api/client.ts takes the answers.
+// The first questions, on their way while the page's own script is still read; `ask` of api/http.ts takes the answers.
 window.earlyMs = Date.now();
 // How far the server's clock is ahead was remembered by api/present.ts.
 const now = new Date(window.earlyMs + (Number(localStorage.getItem("ember-clock-ahead")) || 0));

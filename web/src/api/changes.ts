@@ -25,7 +25,7 @@ function useChange<Wish, Answer>(change: (wish: Wish) => Promise<Answer>, ...sta
 }
 
 /** A thing of the household that is new without an id, changed with one. */
-interface Kept<Draft> {
+export interface Kept<Draft> {
   id: string | undefined;
   draft: Draft;
 }

@@ -16,7 +16,7 @@ import type {
   VesselRequest,
 } from "./shapes";
 
-export { AwayError, ProblemError } from "./http";
+export { AwayError, keptInstead, ProblemError } from "./http";
 export type * from "./shapes";
 
 const by = (id: string) => ({ params: { path: { id } } });

@@ -34,6 +34,10 @@ export class AwayError extends Error {
   }
 }
 
+/** What the server keeps instead of a stale change; undefined when something else went wrong. */
+export const keptInstead = <T>(error: unknown): T | undefined =>
+  error instanceof ProblemError && error.status === 409 ? (error.kept as T | undefined) : undefined;
+
 declare global {
   interface Window {
     /** Questions that `first.js` asked before this script was read, by their path. */
@@ -80,7 +84,7 @@ export async function told<T>(
 }
 
 /** The problem document of a refusal. */
-export function problem(status: number, document: unknown): ProblemError {
+function problem(status: number, document: unknown): ProblemError {
   const said = (document ?? {}) as Partial<Record<"title" | "detail" | "type", string>> & {
     violations?: ProblemError["violations"];
     current?: unknown;

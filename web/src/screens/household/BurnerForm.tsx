@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useKeepBurner, useRemoveBurner } from "../../api/changes";
+import { type Kept, useKeepBurner, useRemoveBurner } from "../../api/changes";
 import type { BurnerRequest, BurnerResponse } from "../../api/client";
 import { NumberField, TextField } from "../../parts/Field";
 import { KeepingForm, useKeeping } from "./keeping";
@@ -10,7 +10,7 @@ export function BurnerForm({ burner, onClose }: { burner?: BurnerResponse; onClo
     burner ?? { name: "", lowW: 250, mediumW: 700, highW: 1200 },
   );
   const remove = useRemoveBurner();
-  const keeping = useKeeping<BurnerResponse, { id: string | undefined; draft: BurnerRequest }>(
+  const keeping = useKeeping<BurnerResponse, Kept<BurnerRequest>>(
     useKeepBurner(),
     (version) => ({
       id: burner?.id,

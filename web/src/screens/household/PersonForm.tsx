@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useKeepPerson, useRemovePerson } from "../../api/changes";
+import { type Kept, useKeepPerson, useRemovePerson } from "../../api/changes";
 import type { Person, PersonRequest } from "../../api/client";
 import { useHerbs } from "../../api/queries";
 import { NumberField, SelectField, TextField } from "../../parts/Field";
@@ -40,7 +40,7 @@ export function PersonForm({ person, onClose }: { person?: Person; onClose: () =
       : { name: "", ageYears: undefined, conditions: [], allergies: [], brewer: false },
   );
   const remove = useRemovePerson();
-  const keeping = useKeeping<Person, { id: string | undefined; draft: PersonRequest }>(
+  const keeping = useKeeping<Person, Kept<PersonRequest>>(
     useKeepPerson(),
     (version) => ({ id: person?.id, draft: body(draft, version) }),
     onClose,

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useKeepVessel, useRemoveVessel } from "../../api/changes";
+import { type Kept, useKeepVessel, useRemoveVessel } from "../../api/changes";
 import type { VesselRequest, VesselResponse } from "../../api/client";
 import { NumberField, SelectField, TextField } from "../../parts/Field";
 import { KeepingForm, useKeeping } from "./keeping";
@@ -12,7 +12,7 @@ export function VesselForm({ vessel, onClose }: { vessel?: VesselResponse; onClo
     vessel ? { ...vessel, kind: vessel.kind as VesselRequest["kind"] } : { name: "", kind: "pot" },
   );
   const remove = useRemoveVessel();
-  const keeping = useKeeping<VesselResponse, { id: string | undefined; draft: VesselRequest }>(
+  const keeping = useKeeping<VesselResponse, Kept<VesselRequest>>(
     useKeepVessel(),
     (version) => ({
       id: vessel?.id,

@@ -1,5 +1,5 @@
 import { type ReactNode, useState } from "react";
-import { ProblemError } from "../../api/client";
+import { keptInstead, ProblemError } from "../../api/client";
 import { Primary, Secondary } from "../../parts/Field";
 import { Panel } from "../../parts/Panel";
 import { Trouble } from "../../parts/states";
@@ -17,8 +17,7 @@ export function useKeeping<T extends { version?: number }, Wish>(
   onClose: () => void,
 ) {
   const { error } = change;
-  const theirs =
-    error instanceof ProblemError && error.status === 409 ? (error.kept as T | undefined) : undefined;
+  const theirs = keptInstead<T>(error);
   const keep = (version: number | undefined) => change.mutate(wish(version), { onSuccess: onClose });
   const wrong = (field: string) =>
     error instanceof ProblemError

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { useKeepRecipe, usePropose } from "../../api/changes";
 import {
+  keptInstead,
   ProblemError,
   type RecipeDocument,
   type RecipeResponse,
@@ -59,8 +60,7 @@ function Editor({
   const keeping = useKeepRecipe();
   const proposing = usePropose();
   const { error } = keeping;
-  const theirs =
-    error instanceof ProblemError && error.status === 409 ? (error.kept as RecipeResponse) : undefined;
+  const theirs = keptInstead<RecipeResponse>(error);
   const failure = theirs ? proposing.error : (error ?? proposing.error);
   const recipe = draft.recipe;
   const set = (next: Partial<Draft>) => {

@@ -58,6 +58,20 @@ public final class Care {
         public boolean stops() {
             return cautions.stream().anyMatch(c -> c.severity() == Severity.STOP);
         }
+
+        /** Whether every stop is for what this drinker is, and none for what is in the pot. */
+        public boolean stopsOnlyThisDrinker() {
+            return cautions.stream()
+                    .filter(c -> c.severity() == Severity.STOP)
+                    .allMatch(Caution.OfDrinker.class::isInstance);
+        }
+
+        /** Whether nothing stops it, and nothing that this drinker is asks for care. */
+        public boolean suitsDrinker() {
+            return cautions.stream()
+                    .noneMatch(c -> c.severity() == Severity.STOP
+                            || c.severity() == Severity.CARE && c instanceof Caution.OfDrinker);
+        }
     }
 
     /** Judges one plan for its drinker, whose cups before it are known. */
@@ -181,7 +195,7 @@ public final class Care {
         if (addition.leftShare() < 1) {
             factors.add(Workings.given(Term.LEFT_IN, addition.leftShare(), "").of(addition.common()));
         }
-        double drunk = plan.request().cupsADay() / plan.request().cups();
+        double drunk = plan.request().shareADay();
         if (drunk != 1) {
             factors.add(Workings.given(Term.DRUNK_IN_A_DAY, drunk, ""));
         }

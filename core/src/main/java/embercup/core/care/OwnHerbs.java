@@ -88,7 +88,7 @@ final class OwnHerbs {
     }
 
     private static Stream<String> names(Herb herb) {
-        return Stream.concat(Stream.of(herb.common(), herb.slug(), binomial(herb.latin())), herb.also().stream())
+        return Stream.concat(Stream.of(herb.common(), herb.slug(), herb.binomial()), herb.also().stream())
                 .map(OwnHerbs::plain)
                 .filter(n -> !n.isEmpty());
     }
@@ -102,12 +102,6 @@ final class OwnHerbs {
                 .replaceAll("[^a-z]+", " ")
                 .strip();
         return Stream.of(letters.split(" ")).filter(w -> !NO_NAMES.contains(w)).collect(Collectors.joining(" "));
-    }
-
-    /** Genus and species without the author. */
-    private static String binomial(String latin) {
-        String[] words = latin.replace("× ", "").split("[ ,]+");
-        return words.length < 2 ? latin : words[0] + " " + words[1];
     }
 
     private static String genus(String latin) {

@@ -381,6 +381,12 @@ public record Herb(
                 .map(d -> new Sourced(d.perDayG().high(), d.source()));
     }
 
+    /** Genus and species without the author; a kitchen name in Latin is one word. */
+    public String binomial() {
+        String[] words = latin().replace("× ", "").split("[ ,]+");
+        return words.length < 2 ? words[0] : words[0] + " " + words[1];
+    }
+
     /** The dose of a tradition and form; falls back to the monograph's, then to any of the form. */
     public Optional<DoseRange> dose(Tradition tradition, Form form) {
         List<DoseRange> ofForm = doses().stream().filter(d -> d.form() == form).toList();

@@ -4,6 +4,7 @@ import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Wanted;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -11,7 +12,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 
 /** All herbs and kitchen ingredients that are known, with the figures of their parts. Immutable and thread-safe. */
 public final class Materia {
@@ -66,11 +66,8 @@ public final class Materia {
     public Materia with(Collection<Herb> own) {
         Map<String, Herb> all = new TreeMap<>(herbs);
         own.forEach(h -> all.put(h.slug(), h));
-        Set<String> added = own.stream()
-                .map(Herb::slug)
-                .filter(slug -> !herbs.containsKey(slug) || isOwn(slug))
-                .collect(Collectors.toSet());
-        added.addAll(this.own);
+        Set<String> added = new HashSet<>(this.own);
+        own.stream().map(Herb::slug).filter(slug -> !herbs.containsKey(slug)).forEach(added::add);
         return new Materia(all.values(), parts, limits, extraction, sources, occasions, added);
     }
 

@@ -35,6 +35,9 @@ public sealed interface Caution {
         return Code.of(getClass());
     }
 
+    /** For what this drinker is, an age, a condition, an allergy: another may drink the same cup. */
+    sealed interface OfDrinker extends Caution {}
+
     /** A note that common practice gives. */
     sealed interface Note extends Caution {
         @Override
@@ -153,9 +156,9 @@ public sealed interface Caution {
     }
 
     /** A herb of the cook's own: no dose, no interactions, no age are known here. */
-    record NothingKnown(HerbName of, Severity severity) implements OfHerb {}
+    record NothingKnown(HerbName of, Severity severity) implements OfHerb, OfDrinker {}
 
-    record Allergy(HerbName of) implements OfHerb {
+    record Allergy(HerbName of) implements OfHerb, OfDrinker {
         @Override
         public Severity severity() {
             return Severity.STOP;
@@ -179,14 +182,14 @@ public sealed interface Caution {
 
     /** What the materia says to somebody with a condition. */
     record ForCondition(HerbName of, Condition condition, String why, Severity severity, String source)
-            implements OfHerb {
+            implements OfHerb, OfDrinker {
         @Override
         public String code() {
             return condition.code();
         }
     }
 
-    record AgeFloor(HerbName of, double years, String source) implements OfHerb {
+    record AgeFloor(HerbName of, double years, String source) implements OfHerb, OfDrinker {
         @Override
         public Severity severity() {
             return Severity.STOP;
@@ -197,7 +200,7 @@ public sealed interface Caution {
 
     record Stomach(List<HerbName> herbs, boolean emptyHere) implements Note {}
 
-    record UnderTwo() implements Caution {
+    record UnderTwo() implements OfDrinker {
         @Override
         public Severity severity() {
             return Severity.STOP;
@@ -251,7 +254,7 @@ public sealed interface Caution {
     // ---- the method
 
     /** @param advice what to do about it */
-    record Alcohol(Volume day, Mass holds, Advice advice, Severity severity) implements Caution {
+    record Alcohol(Volume day, Mass holds, Advice advice, Severity severity) implements OfDrinker {
         /** What to do about alcohol. */
         public enum Advice {
             NOT_FOR_DRINKER,

@@ -169,7 +169,7 @@ final class Measures {
         double low = grams * (1 - pot.spread());
         double high = grams * (1 + pot.spread());
         double cupsInDay = Math.min(request.cupsADay(), cupsADay(own));
-        double drunk = request.cupsADay() / request.cups();
+        double drunk = request.shareADay();
         boolean crosses =
                 dose.passes(high / request.cups() * cupsInDay) || limitCrossed(herb, grams * drunk, high * drunk);
         boolean perCup = perCup(addition);

@@ -27,6 +27,9 @@ public record PlanRequest(
         Schools schools,
         boolean spentHerbs) {
 
+    /** Nobody drinks more of one pot in a day who is not told to (common practice, no source). */
+    private static final double USUAL_MOST_CUPS = 3;
+
     /**
      * How much of it, how strong and what for.
      *
@@ -68,9 +71,6 @@ public record PlanRequest(
         return serving.taste;
     }
 
-    /** Nobody drinks more of one pot in a day who is not told to (common practice, no source). */
-    private static final double USUAL_MOST_CUPS = 3;
-
     /** Liquor wanted, mL: cups × cup size, less the water a concentrate is diluted with. */
     public double liquorMl() {
         return cups() * cupMl() / (1 + recipe.dilutionParts());
@@ -85,6 +85,16 @@ public record PlanRequest(
             return Math.min(cups(), Menstruum.TINCTURE_ML_A_DAY / cupMl());
         }
         return recipe.posology().map(Posology::cupsADay).orElse(Math.min(cups(), USUAL_MOST_CUPS));
+    }
+
+    /** The same as a share of all that is made; more than 1 when the posology asks for more than one pot a day. */
+    public double shareADay() {
+        return cupsADay() / cups();
+    }
+
+    /** The same in mL, as it is drunk. */
+    public double drunkADayMl() {
+        return cupsADay() * cupMl();
     }
 
     public PlanRequest withRecipe(Recipe other) {

@@ -45,15 +45,9 @@ final class HerbWords {
     }
 
     private static Stream<String> names(Herb h) {
-        return Stream.concat(Stream.of(h.slug().replace('-', ' '), h.common(), binomial(h)), h.also().stream())
+        return Stream.concat(Stream.of(h.slug().replace('-', ' '), h.common(), h.binomial()), h.also().stream())
                 .map(n -> n.toLowerCase(Locale.ROOT))
                 .filter(n -> !n.isBlank());
-    }
-
-    /** Genus and species without the author; a kitchen name in Latin is one word. */
-    private static String binomial(Herb h) {
-        String[] words = h.latin().replace("× ", "").split("[ ,]+");
-        return words.length < 2 ? words[0] : words[0] + " " + words[1];
     }
 
     private static Pattern word(String name) {

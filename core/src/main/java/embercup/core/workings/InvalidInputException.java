@@ -17,7 +17,18 @@ public final class InvalidInputException extends RuntimeException {
      * @param value what was given, as text; empty when nothing was
      * @param wanted what would be right
      */
-    public record Violation(String field, String value, Wanted wanted) {}
+    public record Violation(String field, String value, Wanted wanted) {
+        /** A number outside a limit. */
+        public static Violation outside(String field, double value, Limit limit) {
+            return new Violation(field, plain(value), new Wanted.Between(limit.low(), limit.high(), limit.unit()));
+        }
+
+        private static String plain(double value) {
+            return value == Math.rint(value) && Math.abs(value) < 1e15
+                    ? Long.toString((long) value)
+                    : Double.toString(value);
+        }
+    }
 
     private static final long serialVersionUID = 1L;
 
@@ -56,7 +67,7 @@ public final class InvalidInputException extends RuntimeException {
         /** Notes a violation unless {@code low <= value <= high}, for ends that are known only now. */
         public boolean range(String field, double value, double low, double high, String unit) {
             return value >= low && value <= high
-                    || require(false, field, plain(value), new Wanted.Between(low, high, unit));
+                    || require(false, field, Violation.plain(value), new Wanted.Between(low, high, unit));
         }
 
         public void addAll(List<Violation> violations) {
@@ -68,12 +79,6 @@ public final class InvalidInputException extends RuntimeException {
             if (!found.isEmpty()) {
                 throw new InvalidInputException(found);
             }
-        }
-
-        private static String plain(double value) {
-            return value == Math.rint(value) && Math.abs(value) < 1e15
-                    ? Long.toString((long) value)
-                    : Double.toString(value);
         }
     }
 }

@@ -196,8 +196,7 @@ public class Brews {
         e.phase = Fields.code(live.phase());
         live.startedAt().ifPresent(at -> e.startedAt = at);
         boolean ended = live.phase() == LiveBrew.Phase.FINISHED || live.phase() == LiveBrew.Phase.ABANDONED;
-        double counted = plan.request().cupsADay() * plan.request().cupMl();
-        e.drunk = live.pouredMl() > 0 ? live.pouredMl() / counted : null;
+        e.drunk = live.pouredMl() > 0 ? live.pouredMl() / plan.request().drunkADayMl() : null;
         e.endedAt = ended ? live.readyAt().orElse(null) : null;
         brews.save(e);
         if (ended) {

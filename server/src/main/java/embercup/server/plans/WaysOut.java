@@ -7,7 +7,6 @@ import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
-import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
 import embercup.core.recipe.Recipe;
@@ -62,7 +61,7 @@ final class WaysOut {
         if (stops(verdict, "boils-dry")) {
             lid().ifPresent(ways::add);
         }
-        if (personal(verdict)) {
+        if (verdict.stopsOnlyThisDrinker()) {
             others(ways, drinkerId, people, day, start);
         }
         if (ways.isEmpty()) {
@@ -74,35 +73,17 @@ final class WaysOut {
     /** At most so many others are named. */
     private static final int MOST_OTHERS = 2;
 
-    /** Whether every stop is for what this drinker is, and none for what is in the pot. */
-    private static boolean personal(Care.Verdict verdict) {
-        return verdict.cautions().stream()
-                .filter(c -> c.severity() == Severity.STOP)
-                .allMatch(WaysOut::ofDrinker);
-    }
-
-    private static boolean ofDrinker(Caution c) {
-        return c instanceof Caution.ForCondition
-                || c instanceof Caution.Allergy
-                || c instanceof Caution.AgeFloor
-                || c instanceof Caution.UnderTwo
-                || c instanceof Caution.NothingKnown
-                || c instanceof Caution.Alcohol;
-    }
-
     /** Others of the household for whom it is free of any caution that a drinker brings. */
     private void others(List<WayLine> ways, @Nullable UUID drinkerId, People people, Plans.Day day, Instant start) {
         people.all().stream()
                 .filter(other -> !other.id().equals(drinkerId))
-                .filter(other -> free(request.withDrinker(people.drinker(other)), day.history(other.id(), start)))
+                .filter(other -> care.judge(
+                                planner.plan(request.withDrinker(people.drinker(other))),
+                                day.history(other.id(), start))
+                        .suitsDrinker())
                 .limit(MOST_OTHERS)
                 .forEach(other -> ways.add(
                         WayLine.forDrinker(other.id(), said("way-out.for-drinker", Map.of("name", other.name())))));
-    }
-
-    private boolean free(PlanRequest other, History of) {
-        return care.judge(planner.plan(other), of).cautions().stream()
-                .noneMatch(c -> c.severity() == Severity.STOP || c.severity() == Severity.CARE && ofDrinker(c));
     }
 
     private static String said(String key, Map<String, ?> arguments) {

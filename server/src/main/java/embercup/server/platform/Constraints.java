@@ -1,7 +1,6 @@
 package embercup.server.platform;
 
 import embercup.core.workings.InvalidInputException.Violation;
-import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import jakarta.validation.ConstraintViolation;
 import jakarta.validation.Path;
@@ -21,28 +20,15 @@ final class Constraints {
 
     static Violation violation(ConstraintViolation<?> broken) {
         Annotation rule = broken.getConstraintDescriptor().getAnnotation();
-        return new Violation(
-                field(broken.getRootBeanClass(), broken.getPropertyPath()),
-                given(broken.getInvalidValue()),
-                wanted(rule));
-    }
-
-    private static String given(Object value) {
-        return value instanceof Collection<?> all
-                ? Integer.toString(all.size())
-                : value instanceof Double number && number == Math.rint(number) && Math.abs(number) < 1e15
-                        ? Long.toString(number.longValue())
-                        : String.valueOf(value);
-    }
-
-    private static Wanted wanted(Annotation rule) {
+        String field = field(broken.getRootBeanClass(), broken.getPropertyPath());
+        Object given = broken.getInvalidValue();
         if (rule instanceof Within within) {
-            Limit limit = within.value();
-            return new Wanted.Between(limit.low(), limit.high(), limit.unit());
+            double number = given instanceof Collection<?> all ? all.size() : ((Number) given).doubleValue();
+            return Violation.outside(field, number, within.value());
         } else if (rule instanceof CodeOf of) {
-            return new Wanted.OneOf(CodeOf.Known.codes(of));
+            return new Violation(field, String.valueOf(given), new Wanted.OneOf(CodeOf.Known.codes(of)));
         } else if (rule instanceof Size size) {
-            return new Wanted.TextOf(size.max());
+            return new Violation(field, String.valueOf(given), new Wanted.TextOf(size.max()));
         }
         throw new IllegalStateException("no words for the constraint " + rule);
     }
