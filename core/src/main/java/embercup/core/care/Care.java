@@ -1,15 +1,12 @@
 package embercup.core.care;
 
 import embercup.core.dose.ChildDose;
-import embercup.core.dose.DayLimits;
 import embercup.core.dose.Drinker;
+import embercup.core.dose.UsualDose;
+import embercup.core.materia.AskWhen;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Constituent;
-import embercup.core.materia.DailyLimit;
-import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
-import embercup.core.materia.Herb.HerbCaution;
-import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
@@ -20,11 +17,9 @@ import embercup.core.plan.PlannedAddition;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Schools;
 import embercup.core.workings.Code;
-import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -36,23 +31,25 @@ import java.util.TreeMap;
  */
 public final class Care {
 
-    /** Below this share of its limit a constituent is not worth a word (design value). */
-    private static final double WORTH_TELLING = 0.25;
     /** The day of a recipe's posology is told when it passes the usual most by more than a rounding. */
     private static final double ROUNDING = 1.001;
 
     private final Materia materia;
+    private final Loads counted;
 
     public Care(Materia materia) {
         this.materia = materia;
+        this.counted = new Loads(materia);
     }
 
     /**
      * @param cautions the gravest first
      * @param loads the drinker's day with the cups of this plan that she drinks
+     * @param ask when to stop and ask a clinician
      * @param workings of each load, by {@code dailyLoads.} and its constituent
      */
-    public record Verdict(List<Caution> cautions, List<DayLoad> loads, Map<String, Workings> workings) {
+    public record Verdict(
+            List<Caution> cautions, List<DayLoad> loads, List<AskWhen> ask, Map<String, Workings> workings) {
 
         /** Whether the brew must not start until a way out is chosen. */
         public boolean stops() {
@@ -84,6 +81,9 @@ public final class Care {
                 .map(slug -> materia.herb(slug, "herb"))
                 .toList();
         herbs.forEach(h -> herb(all, h, drinker));
+        all.addAll(RawHerbs.of(materia, plan));
+        all.addAll(HerbCautions.of(herbs, drinker));
+        all.addAll(new Meeting(materia, plan).cautions(herbs));
         herbs.stream().filter(h -> materia.isOwn(h.slug())).forEach(h -> all.add(OwnHerbs.of(materia, h, drinker)));
         Optional<Posology> posology = plan.request().recipe().posology();
         all.addAll(RunLength.of(herbs, plan.request().schools(), history, posology));
@@ -91,8 +91,8 @@ public final class Care {
         stomach(all, herbs, plan);
         Spirits.of(plan).ifPresent(all::add);
         infants(all, drinker);
-        List<DayLoad> loads = loads(plan, history.earlierMg());
-        loads.forEach(l -> load(l).ifPresent(all::add));
+        List<DayLoad> loads = counted.of(plan, history);
+        all.addAll(counted.cautions(plan, loads, history));
         if (!loads.isEmpty() && posology.isEmpty() && plan.request().cups() > 1) {
             all.add(new Caution.CupsNotSaid(plan.request().cupsADay()));
         }
@@ -100,7 +100,7 @@ public final class Care {
         all.sort(Comparator.comparing(Caution::severity).reversed());
         Map<String, Workings> workings = new TreeMap<>();
         loads.forEach(l -> workings.put("dailyLoads." + Code.of(l.constituent()), l.day()));
-        return new Verdict(List.copyOf(all), loads, workings);
+        return new Verdict(List.copyOf(all), loads, Asking.of(materia, herbs, drinker), workings);
     }
 
     private static void herb(List<Caution> all, Herb herb, Drinker drinker) {
@@ -112,19 +112,12 @@ public final class Care {
         if (drinker.dislikes().contains(herb.slug())) {
             all.add(new Caution.Dislike(name));
         }
-        for (HerbCaution c : herb.cautions()) {
-            if (c.when().isEmpty()) {
-                all.add(new Caution.General(name, c.text(), c.severity(), c.source()));
-            } else if (drinker.has(c.when().get())) {
-                all.add(new Caution.ForCondition(name, c.when().get(), c.text(), c.severity(), c.source()));
-            }
-        }
-        herb.ageFloorYears()
-                .filter(floor -> drinker.ageYears() < floor.value())
-                .ifPresent(floor -> all.add(new Caution.AgeFloor(name, floor.value(), floor.source())));
-        if (herb.foraged() && !herb.lookAlikes().isEmpty()) {
-            all.add(new Caution.Identity(
-                    name, herb.lookAlikes().stream().map(Herb.LookAlike::name).toList()));
+        List<Caution.Confusion> poisons = herb.lookAlikes().stream()
+                .filter(l -> herb.foraged() || l.poisonous())
+                .map(l -> new Caution.Confusion(l.name(), l.tell()))
+                .toList();
+        if (!poisons.isEmpty()) {
+            all.add(herb.foraged() ? new Caution.Identity(name, poisons) : new Caution.BoughtIdentity(name, poisons));
         }
     }
 
@@ -132,8 +125,12 @@ public final class Care {
     private void perDay(List<Caution> all, BrewPlan plan, Posology posology) {
         for (PlannedAddition addition : plan.additions()) {
             double grams = addition.perCupG() * posology.cupsADay();
-            materia.herb(addition.herb(), "herb")
-                    .mostPerDayG(plan.request().recipe().tradition(), addition.form())
+            new UsualDose(
+                            materia,
+                            materia.herb(addition.herb(), "herb"),
+                            addition.form(),
+                            plan.request().recipe().tradition())
+                    .mostInDay()
                     .filter(most -> grams > most.value() * ROUNDING)
                     .ifPresent(most -> all.add(new Caution.PosologyDay(
                             addition.of().herb(), Mass.grams(grams), Mass.grams(most.value()), most.source())));
@@ -168,69 +165,8 @@ public final class Care {
         }
     }
 
-    /**
-     * Milligrams of each limited constituent that a person gets in a day from the cups she drinks of a plan that day; all of
-     * the herb is counted, strained or not, and of spent herbs what they still hold.
-     */
+    /** Milligrams of each limited constituent that a person gets in a day from the cups she drinks of a plan that day. */
     public Map<Constituent, Workings> contents(BrewPlan plan) {
-        Map<Constituent, List<Workings>> parts = new EnumMap<>(Constituent.class);
-        for (PlannedAddition addition : plan.additions()) {
-            Herb herb = materia.herb(addition.herb(), "herb");
-            herb.constituents().forEach(c -> parts.computeIfAbsent(c.constituent(), k -> new ArrayList<>())
-                    .add(content(plan, addition, herb, c)));
-        }
-        Map<Constituent, Workings> all = new EnumMap<>(Constituent.class);
-        parts.forEach(
-                (c, w) -> all.put(c, Workings.sum(Term.FROM_THIS_POT, "mg", w).of(Code.of(c))));
-        return all;
-    }
-
-    private Workings content(BrewPlan plan, PlannedAddition addition, Herb herb, Herb.Content c) {
-        List<Workings> factors = new ArrayList<>();
-        factors.add(Workings.given(Term.GRAMS, addition.grams(), "g"));
-        if (addition.form() == Form.FRESH) {
-            factors.add(Workings.given(Term.DRIED_SHARE, HerbMeasure.driedShare(materia, herb), ""));
-        }
-        factors.add(Workings.sourced(Term.CONTENT, c.mgPerG().best(), "mg/g", c.source()));
-        if (addition.leftShare() < 1) {
-            factors.add(Workings.given(Term.LEFT_IN, addition.leftShare(), "").of(addition.common()));
-        }
-        double drunk = plan.request().shareADay();
-        if (drunk != 1) {
-            factors.add(Workings.given(Term.DRUNK_IN_A_DAY, drunk, ""));
-        }
-        return Workings.product(Term.CONTENT_OF, "mg", factors).of(addition.common());
-    }
-
-    private List<DayLoad> loads(BrewPlan plan, Map<Constituent, Double> earlierMg) {
-        List<DayLoad> loads = new ArrayList<>();
-        contents(plan).forEach((constituent, pot) -> {
-            DailyLimit limit = materia.limits().get(constituent);
-            if (limit != null) {
-                Workings day = Workings.sum(
-                                Term.IN_THE_DAY,
-                                "mg",
-                                pot,
-                                Workings.given(Term.FROM_REST_OF_DAY, earlierMg.getOrDefault(constituent, 0.0), "mg"))
-                        .of(Code.of(constituent));
-                Workings most = DayLimits.forDrinker(limit, plan.request().drinker());
-                loads.add(new DayLoad(constituent, day, pot.value(), most, limit.comparesOnly(), limit.source()));
-            }
-        });
-        return loads;
-    }
-
-    private static Optional<Caution> load(DayLoad load) {
-        if (load.mg() < load.limitMg() * WORTH_TELLING) {
-            return Optional.empty();
-        }
-        Severity severity = !load.over() ? Severity.NOTE : load.comparesOnly() ? Severity.CARE : Severity.STOP;
-        return Optional.of(new Caution.DayHolds(
-                load.constituent(),
-                Mass.milligrams(load.mg()),
-                Mass.milligrams(load.limitMg()),
-                load.over(),
-                severity,
-                load.source()));
+        return counted.contents(plan);
     }
 }

@@ -88,9 +88,7 @@ final class OwnHerbs {
     }
 
     private static Stream<String> names(Herb herb) {
-        return Stream.concat(Stream.of(herb.common(), herb.slug(), herb.binomial()), herb.also().stream())
-                .map(OwnHerbs::plain)
-                .filter(n -> !n.isEmpty());
+        return herb.everyName().map(OwnHerbs::plain).filter(n -> !n.isEmpty());
     }
 
     /** Lower case, without accents, marks and the words for parts. */

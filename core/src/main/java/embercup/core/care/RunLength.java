@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 
 /** How many days in a row a cup is drunk: the shortest limit of any of its herbs, and where a drinker stands against it. */
 final class RunLength {
@@ -20,29 +21,31 @@ final class RunLength {
         List<Caution> all = new ArrayList<>();
         List<Herb> limited =
                 herbs.stream().filter(h -> h.longestRunDays().isPresent()).toList();
-        posology.map(Posology::daysOn)
-                .ifPresent(daysOn -> daysOn.ifPresent(on -> limited.stream()
-                        .filter(h -> on > days(h))
-                        .forEach(h -> all.add(new Caution.PosologyRun(HerbName.of(h), on, most(h), source(h))))));
+        OptionalInt daysOn = posology.map(Posology::daysOn).orElse(OptionalInt.empty());
         limited.stream()
-                .min(Comparator.comparingDouble(RunLength::days))
+                .min(Comparator.comparingInt(RunLength::most))
                 .ifPresent(h -> all.add(
                         new Caution.LongestRun(HerbName.of(h), most(h), schools.hold(Choice.MONTHS), source(h))));
-        for (Herb herb : limited) {
-            int run = history.daysInRow().getOrDefault(herb.slug(), 0);
-            if (run >= days(herb)) {
-                all.add(new Caution.RunOver(HerbName.of(herb), run, most(herb), source(herb)));
-            }
-        }
+        limited.forEach(h -> stands(h, history.run(h.slug(), most(h)), daysOn).ifPresent(all::add));
         return all;
     }
 
-    private static double days(Herb herb) {
-        return herb.longestRunDays().orElseThrow().value();
+    private static Optional<Caution> stands(Herb herb, Run run, OptionalInt daysOn) {
+        HerbName name = HerbName.of(herb);
+        int most = most(herb);
+        int more = daysOn.orElse(1);
+        if (run.owed()) {
+            return Optional.of(new Caution.RunOver(name, most, most, run.days(), source(herb)));
+        } else if (more > most) {
+            return Optional.of(new Caution.PosologyRun(name, more, most, source(herb)));
+        } else if (run.days() + more > most) {
+            return Optional.of(new Caution.RunWouldPass(name, run.days(), more, most, source(herb)));
+        }
+        return Optional.empty();
     }
 
     private static int most(Herb herb) {
-        return (int) Math.round(days(herb));
+        return Math.max(1, (int) Math.round(herb.longestRunDays().orElseThrow().value()));
     }
 
     private static String source(Herb herb) {

@@ -25,8 +25,6 @@ final class Suits {
     }
 
     private static boolean cautioned(Herb herb, Drinker drinker, Severity severity) {
-        return herb.cautions().stream()
-                .anyMatch(c -> c.severity() == severity
-                        && (c.when().isEmpty() || drinker.has(c.when().get())));
+        return herb.cautions().stream().anyMatch(c -> c.severity() == severity && drinker.meets(c));
     }
 }

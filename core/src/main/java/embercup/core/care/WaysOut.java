@@ -28,7 +28,8 @@ import java.util.Set;
 
 /**
  * Looks for what can be done about the stops of a plan: fewer cups, less of a herb, another in its place, without it. Whatever
- * is offered was planned and judged for this drinker: it lifts a stop and brings no caution of its own. Immutable.
+ * is offered was planned and judged for this drinker: it lifts every stop, or, when nothing does, some of them, and brings no
+ * caution of its own. Immutable.
  */
 record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History history) {
 
@@ -39,11 +40,11 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
 
     List<WayOut> all() {
         List<WayOut> ways = new ArrayList<>();
-        List<DayLoad> over = verdict.loads().stream().filter(DayLoad::over).toList();
+        List<DayLoad> over = verdict.loads().stream().filter(DayLoad::stops).toList();
         over.forEach(load -> fewer(load).ifPresent(ways::add));
         over.forEach(load -> lessen(load).ifPresent(ways::add));
         Set<String> stopped = new LinkedHashSet<>();
-        stops(verdict).forEach(c -> c.herb().ifPresent(stopped::add));
+        stops(verdict).forEach(c -> stopped.addAll(c.slugs()));
         over.forEach(load -> bringing(load).forEach(a -> stopped.add(a.herb())));
         stopped.forEach(slug -> others(slug, ways));
         stopped.forEach(slug -> without(slug, ways));
@@ -51,13 +52,30 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
             ways.add(new DrawWith(Menstruum.Kind.GLYCERIN));
             ways.add(new DrawWith(Menstruum.Kind.VINEGAR));
         }
-        return ways.stream().distinct().filter(this::helps).toList();
+        List<WayOut> whole = new ArrayList<>();
+        List<WayOut> partly = new ArrayList<>();
+        for (WayOut way : new LinkedHashSet<>(ways)) {
+            int left = left(way);
+            if (left == 0) {
+                whole.add(way);
+            } else if (left < weight(verdict)) {
+                partly.add(way);
+            }
+        }
+        return whole.isEmpty() ? partly : whole;
     }
 
     private static List<Caution> stops(Care.Verdict verdict) {
         return verdict.cautions().stream()
                 .filter(c -> c.severity() == Severity.STOP)
                 .toList();
+    }
+
+    /** How many stops there are; one that is said of several herbs counts for each. */
+    private static int weight(Care.Verdict verdict) {
+        return stops(verdict).stream()
+                .mapToInt(c -> Math.max(1, c.slugs().size()))
+                .sum();
     }
 
     private void others(String slug, List<WayOut> ways) {
@@ -74,18 +92,17 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
         }
     }
 
-    /** Whether a stop is lifted by it, and nothing that it brings asks for care. */
-    private boolean helps(WayOut way) {
+    /** How many stops it leaves; as many as there can be when what it brings asks for care itself, or cannot be planned. */
+    private int left(WayOut way) {
         try {
             Care.Verdict then = new Care(materia).judge(new Planner(materia).plan(changed(way)), history);
             boolean careful = way instanceof Replace replace
                     && then.cautions().stream()
                             .anyMatch(c -> c.severity() != Severity.NOTE
-                                    && c.herb()
-                                            .equals(Optional.of(replace.with().slug())));
-            return !careful && stops(then).size() < stops(verdict).size();
+                                    && c.slugs().contains(replace.with().slug()));
+            return careful ? Integer.MAX_VALUE : weight(then);
         } catch (InvalidInputException e) {
-            return false;
+            return Integer.MAX_VALUE;
         }
     }
 

@@ -3,10 +3,11 @@ package embercup.core.dose;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Herb.DoseRange;
-import embercup.core.materia.Herb.Sourced;
+import embercup.core.materia.Materia;
 import embercup.core.materia.Tradition;
 import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -44,44 +45,91 @@ public final class DoseRule {
     }
 
     /**
+     * One line of a recipe with a herb in it.
+     *
+     * @param own what the recipe itself puts into one cup, g
+     */
+    public record Line(Form form, Workings own) {}
+
+    /**
      * A dose.
      *
      * @param perCup grams in each cup
      * @param clipped whether the day's maximum cut it
-     * @param mostPerDay the day's maximum for this drinker, g; empty when none is published
+     * @param mostPerDay the day's maximum for this drinker, g of this form; empty when none is published
+     * @param restOfDay share of the day's maximum that the other lines of the same herb take
      */
-    public record Dose(Workings perCup, boolean clipped, Optional<Workings> mostPerDay) {
+    public record Dose(Workings perCup, boolean clipped, Optional<Workings> mostPerDay, double restOfDay) {
 
         public double perCupG() {
             return perCup.value();
         }
 
-        /** Whether so much in a day is more than the day's maximum. */
+        /** Whether so much of this line in a day, with the other lines of the herb, is more than the day's maximum. */
         public boolean passes(double gramsADay) {
-            return mostPerDay.filter(m -> gramsADay > m.value() * (1 + 1e-9)).isPresent();
+            return mostPerDay
+                    .filter(m -> gramsADay / m.value() + restOfDay > 1 + 1e-9)
+                    .isPresent();
         }
     }
 
-    /** @param own what the recipe itself puts into one cup, g */
-    public static Dose perCup(Herb herb, Form form, Workings own, Wish wish) {
-        Workings moved = insideRange(herb.dose(wish.tradition(), form), own, factor(wish));
+    /** A line as it is wished, and what is usual of its form. */
+    private record Wished(
+            Workings perCup, double cupsInDay, Optional<Workings> mostPerDay, Optional<Workings> highest) {
+        double shareOfDay() {
+            return mostPerDay
+                    .filter(m -> m.value() > 0)
+                    .map(m -> perCup.value() * cupsInDay / m.value())
+                    .orElse(0.0);
+        }
+    }
+
+    /** The dose of a herb that stands in one line only. */
+    public static Dose perCup(Materia materia, Herb herb, Line line, Wish wish) {
+        return perCup(materia, herb, List.of(line), wish).get(0);
+    }
+
+    /**
+     * The dose of every line of one herb. Together the lines hold no more than a day's maximum, fresh forms by their dry
+     * matter; a line that is cut holds no more than a usual single dose either, so that no cup is left with a day in it.
+     */
+    public static List<Dose> perCup(Materia materia, Herb herb, List<Line> lines, Wish wish) {
+        List<Wished> wished =
+                lines.stream().map(line -> wished(materia, herb, line, wish)).toList();
+        double day = wished.stream().mapToDouble(Wished::shareOfDay).sum();
+        return wished.stream().map(w -> dose(w, day)).toList();
+    }
+
+    private static Wished wished(Materia materia, Herb herb, Line line, Wish wish) {
+        UsualDose usual = new UsualDose(materia, herb, line.form, wish.tradition());
+        Workings moved = insideRange(herb.dose(wish.tradition(), line.form), line.own, factor(wish));
         Workings share = ChildDose.share(wish.drinker());
         boolean child = share.value() < 1;
-        Workings perCup = child ? Workings.product(Term.CHILDS_GRAMS_PER_CUP, "g", moved, share) : moved;
-        Optional<Workings> most = herb.mostPerDayG(wish.tradition(), form).map(m -> mostPerDay(m, share, child));
-        double cupsInDay = Math.min(wish.cups(), cupsADay(herb, form, wish));
-        Dose dose = new Dose(perCup.as(Term.GRAMS_PER_CUP), false, most);
-        if (!dose.passes(perCup.value() * cupsInDay)) {
-            return dose;
-        }
-        Workings fits = Workings.quotient(
-                Term.MOST_IN_A_CUP, "g", most.orElseThrow(), Workings.given(Term.CUPS_IN_A_DAY, cupsInDay, "cups"));
-        return new Dose(Workings.least(Term.GRAMS_PER_CUP, "g", perCup, fits), true, most);
+        return new Wished(
+                child ? Workings.product(Term.CHILDS_GRAMS_PER_CUP, "g", moved, share) : moved,
+                Math.min(wish.cups(), cupsADay(usual, wish)),
+                usual.mostInDay().map(m -> childs(m, Term.CHILDS_MOST_IN_A_DAY, share, child)),
+                usual.highestInCup().map(h -> childs(h, Term.CHILDS_GRAMS_PER_CUP, share, child)));
     }
 
-    private static Workings mostPerDay(Sourced most, Workings share, boolean child) {
-        Workings published = Workings.sourced(Term.MOST_IN_A_DAY, most.value(), "g", most.source());
-        return child ? Workings.product(Term.CHILDS_MOST_IN_A_DAY, "g", published, share) : published;
+    private static Workings childs(Workings adults, Term term, Workings share, boolean child) {
+        return child ? Workings.product(term, "g", adults, share) : adults;
+    }
+
+    private static Dose dose(Wished wished, double day) {
+        double rest = day - wished.shareOfDay();
+        if (wished.mostPerDay.isEmpty() || day <= 1 + 1e-9) {
+            return new Dose(wished.perCup.as(Term.GRAMS_PER_CUP), false, wished.mostPerDay, rest);
+        }
+        Workings cups = Workings.given(Term.CUPS_IN_A_DAY, wished.cupsInDay, "cups");
+        Workings lines = Workings.given(Term.LINES_SHARE, wished.shareOfDay() / day, "");
+        boolean only = rest <= 0;
+        List<Workings> fits = new ArrayList<>();
+        fits.add(wished.perCup);
+        Workings most = Workings.quotient(Term.MOST_IN_A_CUP, "g", wished.mostPerDay.get(), cups);
+        fits.add(only ? most : Workings.product(Term.MOST_IN_A_CUP, "g", most, lines));
+        wished.highest.ifPresent(h -> fits.add(only ? h : Workings.product(Term.USUAL_HIGHEST, "g", h, lines)));
+        return new Dose(Workings.least(Term.GRAMS_PER_CUP, "g", fits), true, wished.mostPerDay, rest / day);
     }
 
     /** What strength, purpose and taste make of a dose; no more than the room of a blend. */
@@ -118,8 +166,7 @@ public final class DoseRule {
     }
 
     /** How many cups of it one person drinks in a day at most: the herb's own number, else the purpose's. */
-    public static double cupsADay(Herb herb, Form form, Wish wish) {
-        return herb.dose(wish.tradition(), form).map(d -> d.timesADay().high()).orElse((double)
-                wish.purpose().cupsADay());
+    public static double cupsADay(UsualDose usual, Wish wish) {
+        return usual.mostCupsInDay().orElse((double) wish.purpose().cupsADay());
     }
 }

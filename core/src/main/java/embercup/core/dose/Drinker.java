@@ -1,7 +1,9 @@
 package embercup.core.dose;
 
 import embercup.core.materia.Condition;
+import embercup.core.materia.Herb.HerbCaution;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 
 /**
@@ -10,6 +12,7 @@ import java.util.Set;
  * @param ageYears 0–120
  * @param weightKg 2–300; empty when not known
  * @param conditions what is known of the person
+ * @param trimester of the pregnancy, 1–3; empty when it is not known, or there is none
  * @param allergies slugs of herbs the person must not have
  * @param dislikes slugs of herbs the person would rather not have
  */
@@ -17,6 +20,7 @@ public record Drinker(
         double ageYears,
         OptionalDouble weightKg,
         Set<Condition> conditions,
+        OptionalInt trimester,
         Set<String> allergies,
         Set<String> dislikes) {
 
@@ -35,11 +39,23 @@ public record Drinker(
 
     /** Somebody who likes everything. */
     public Drinker(double ageYears, OptionalDouble weightKg, Set<Condition> conditions, Set<String> allergies) {
-        this(ageYears, weightKg, conditions, allergies, Set.of());
+        this(ageYears, weightKg, conditions, OptionalInt.empty(), allergies, Set.of());
+    }
+
+    public Drinker inTrimester(int known) {
+        return new Drinker(ageYears, weightKg, conditions, OptionalInt.of(known), allergies, dislikes);
     }
 
     public boolean has(Condition condition) {
         return conditions.contains(condition);
+    }
+
+    /** Whether a caution of a herb is for this drinker; in a pregnancy of unknown length that of any trimester is. */
+    public boolean meets(HerbCaution caution) {
+        return caution.when().filter(w -> !has(w)).isEmpty()
+                && (caution.trimesters().isEmpty()
+                        || trimester.isEmpty()
+                        || caution.trimesters().contains(trimester.getAsInt()));
     }
 
     /**

@@ -21,7 +21,20 @@ public enum Condition {
     DAISY_ALLERGY,
     SALICYLATE_ALLERGY,
     REFLUX,
-    STOMACH_IRRITATION;
+    STOMACH_IRRITATION,
+    HEART,
+    EPILEPSY,
+    THYROID,
+    ANTIDEPRESSANT,
+    IMMUNOSUPPRESSANT,
+    HORMONE_SENSITIVE,
+    CONTRACEPTIVE_PILL,
+    DIURETIC,
+    ASTHMA,
+    ULCER,
+    KIDNEY_STONES,
+    CARROT_ALLERGY,
+    AUTOIMMUNE;
 
     public String code() {
         return Code.of(this);

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * One herb or kitchen ingredient of the materia: what it is, how it measures, how much is usual, how it infuses into water,
@@ -30,13 +32,21 @@ public record Herb(
      *
      * @param common name as the cook says it
      * @param latin botanical name
-     * @param also other common names, for the search
+     * @param also other common names in English, for the search
+     * @param names common names in other languages, by the language's code; the usual one first
      * @param part plant part in the tin
      * @param use "traditionally used for …", without a claim of cure
      */
-    public record About(String common, String latin, List<String> also, PlantPart part, String use) {
+    public record About(
+            String common,
+            String latin,
+            List<String> also,
+            Map<String, List<String>> names,
+            PlantPart part,
+            String use) {
         public About {
             also = List.copyOf(also);
+            names = Map.copyOf(names);
         }
     }
 
@@ -82,6 +92,7 @@ public record Herb(
      * @param cutting how this herb is crushed or bruised, in the cook's words; empty when the cut says it
      * @param skin whether it has a skin that is peeled or left on
      * @param restMinutes how long it rests between cutting and heat
+     * @param neverRawMinutes how long it is boiled at least, because raw it upsets; empty when it need not be
      * @param differs when it goes in, where schools differ on that; empty where they do not
      */
     public record Brewing(
@@ -91,9 +102,17 @@ public record Herb(
             String cutting,
             boolean skin,
             Optional<Sourced> restMinutes,
+            Optional<Sourced> neverRawMinutes,
             Optional<Differs> differs) {
         static final Brewing NONE = new Brewing(
-                Optional.empty(), Gives.AS_ITS_PART, List.of(), "", false, Optional.empty(), Optional.empty());
+                Optional.empty(),
+                Gives.AS_ITS_PART,
+                List.of(),
+                "",
+                false,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
 
         public Brewing {
             prep = List.copyOf(prep);
@@ -142,15 +161,24 @@ public record Herb(
      * Where care is due.
      *
      * @param constituents what it holds that has a daily limit
-     * @param cautions where care is due
+     * @param traits what it has in common with others
+     * @param cautions where care is due: its own, and those of its traits; of a condition either its own or the gravest
+     * @param noneKnown conditions of which nothing is known that would ask for care: silence is a decision
      * @param stop why it is never brewed; empty for herbs that are
      */
-    public record Cares(List<Content> constituents, List<HerbCaution> cautions, Optional<Stop> stop) {
-        static final Cares NONE = new Cares(List.of(), List.of(), Optional.empty());
+    public record Cares(
+            List<Content> constituents,
+            Set<Trait.Kind> traits,
+            List<HerbCaution> cautions,
+            Set<Condition> noneKnown,
+            Optional<Stop> stop) {
+        static final Cares NONE = new Cares(List.of(), Set.of(), List.of(), Set.of(), Optional.empty());
 
         public Cares {
             constituents = List.copyOf(constituents);
+            traits = Set.copyOf(traits);
             cautions = List.copyOf(cautions);
+            noneKnown = Set.copyOf(noneKnown);
         }
     }
 
@@ -158,7 +186,7 @@ public record Herb(
     public static Herb own(String slug, String common, String latin, PlantPart part, String use, List<Bulk> bulk) {
         return new Herb(
                 slug,
-                new About(common, latin, List.of(), part, use),
+                new About(common, latin, List.of(), Map.of(), part, use),
                 new Weights(bulk, List.of(), Optional.empty(), Optional.empty()),
                 Dosing.NONE,
                 Brewing.NONE,
@@ -187,6 +215,15 @@ public record Herb(
 
     public List<String> also() {
         return about.also;
+    }
+
+    /** Every name it is known by, in any language, the slug and the binomial among them. */
+    public Stream<String> everyName() {
+        return Stream.of(
+                        Stream.of(slug.replace('-', ' '), common(), binomial()),
+                        also().stream(),
+                        about.names.values().stream().flatMap(List::stream))
+                .flatMap(names -> names);
     }
 
     public PlantPart part() {
@@ -274,6 +311,10 @@ public record Herb(
         return care.cautions;
     }
 
+    public boolean has(Trait.Kind trait) {
+        return care.traits.contains(trait);
+    }
+
     public Optional<Stop> stop() {
         return care.stop;
     }
@@ -295,7 +336,13 @@ public record Herb(
      * @param timesADay fewest and most cups a day
      */
     public record DoseRange(
-            Tradition tradition, Form form, Range perCupG, Range perDayG, Range timesADay, String source) {}
+            Tradition tradition, Form form, Range perCupG, Range perDayG, Range timesADay, String source) {
+
+        /** Whether it is for the herb by itself, and not for its share of a formula. */
+        public boolean ofOneHerb() {
+            return tradition == Tradition.MONOGRAPH || tradition == Tradition.FOLK;
+        }
+    }
 
     /** Two ends of a range, low ≤ high. */
     public record Range(double low, double high) {
@@ -307,8 +354,13 @@ public record Herb(
         }
     }
 
-    /** How it is usually brewed; minutes of steeping or simmering. */
-    public record UsualMethod(Method method, double minutes, String source) {}
+    /**
+     * How it is usually brewed.
+     *
+     * @param minutes of steeping or simmering
+     * @param waterC temperature of the water that is poured on it, °C; empty when it is boiling or does not matter
+     */
+    public record UsualMethod(Method method, double minutes, OptionalDouble waterC, String source) {}
 
     /** Kinds of usual method. */
     public enum Method {
@@ -357,26 +409,44 @@ public record Herb(
     /** What can stand in: grams of the other for one gram of this, and what changes. */
     public record Substitute(String herb, double ratio, String change, String source) {}
 
-    /** Milligrams of a limited constituent in a gram of the dried herb. */
-    public record Content(Constituent constituent, Spread mgPerG, String source) {}
+    /** Milligrams of a limited constituent for a gram of the dried herb, in the herb or in the cup that is made of it. */
+    public record Content(Constituent constituent, In in, Spread mgPerG, String source) {}
+
+    /** Where a content was measured. */
+    public enum In {
+        HERB,
+        CUP
+    }
 
     /**
      * A caution of the herb.
      *
      * @param when the condition it is for; empty when it is for everybody
+     * @param trimesters of pregnancy, 1–3; empty for all of it
      */
-    public record HerbCaution(Optional<Condition> when, Severity severity, String text, String source) {}
+    public record HerbCaution(
+            Optional<Condition> when, Set<Integer> trimesters, Severity severity, String text, String source) {
+        public HerbCaution {
+            trimesters = Set.copyOf(trimesters);
+        }
+    }
 
     /** Why it is never brewed. */
     public record Stop(String text, String source) {}
 
     /**
-     * Largest usual daily amount of a form in a tradition or in the monographs, in grams; empty when neither publishes one:
-     * a formula's share of another tradition is no maximum for a kitchen pot.
+     * Largest usual daily amount of a form in a tradition or in the monographs, in grams; where neither publishes one, that of
+     * the handbooks. A formula's share of another tradition is no maximum for a kitchen pot.
      */
     public Optional<Sourced> mostPerDayG(Tradition tradition, Form form) {
-        return doses().stream()
-                .filter(d -> d.form() == form && (d.tradition() == tradition || d.tradition() == Tradition.MONOGRAPH))
+        List<DoseRange> ofForm = doses().stream().filter(d -> d.form() == form).toList();
+        List<DoseRange> published = ofForm.stream()
+                .filter(d -> d.tradition() == tradition || d.tradition() == Tradition.MONOGRAPH)
+                .toList();
+        List<DoseRange> counted = published.isEmpty()
+                ? ofForm.stream().filter(d -> d.tradition() == Tradition.FOLK).toList()
+                : published;
+        return counted.stream()
                 .max(java.util.Comparator.comparingDouble(d -> d.perDayG().high()))
                 .map(d -> new Sourced(d.perDayG().high(), d.source()));
     }
@@ -396,6 +466,7 @@ public record Herb(
                 .or(() -> ofForm.stream()
                         .filter(d -> d.tradition() == Tradition.MONOGRAPH)
                         .findFirst())
+                .or(() -> ofForm.stream().filter(DoseRange::ofOneHerb).findFirst())
                 .or(() -> ofForm.stream().findFirst());
     }
 }

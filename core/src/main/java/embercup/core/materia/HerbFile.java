@@ -2,6 +2,7 @@ package embercup.core.materia;
 
 import embercup.core.measure.Spread;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** A herb's file as it is written; what is null is not in the file. */
@@ -15,7 +16,13 @@ record HerbFile(
         @Nullable Knowing knowing,
         @Nullable Cares care) {
 
-    record About(String common, String latin, List<String> also, PlantPart part, String use) {}
+    record About(
+            String common,
+            String latin,
+            List<String> also,
+            Map<String, List<String>> names,
+            PlantPart part,
+            String use) {}
 
     record Weights(
             @Nullable List<Bulk> bulk,
@@ -35,6 +42,7 @@ record HerbFile(
             @Nullable String cutting,
             @Nullable Boolean skin,
             @Nullable Minutes rest,
+            @Nullable Minutes neverRaw,
             Herb.@Nullable Differs differs) {}
 
     record InTheCup(
@@ -52,7 +60,9 @@ record HerbFile(
 
     record Cares(
             @Nullable List<Content> constituents,
+            @Nullable List<Trait.Kind> traits,
             @Nullable List<Caution> cautions,
+            @Nullable List<Condition> noneKnown,
             @Nullable Sentence stop) {}
 
     record Fraction(double fraction, String source) {}
@@ -77,7 +87,8 @@ record HerbFile(
             double @Nullable [] timesADay,
             String source) {}
 
-    record Method(Herb.Method kind, double minutes, String source) {}
+    record Method(
+            Herb.Method kind, double minutes, @Nullable Double waterC, String source) {}
 
     record Gives(
             @Nullable Double speed,
@@ -96,13 +107,18 @@ record HerbFile(
 
     record Substitute(String herb, double ratio, String change, String source) {}
 
-    record Content(Constituent name, double mgPerG, double low, double high, String source) {
+    record Content(Constituent name, Herb.In in, double mgPerG, double low, double high, String source) {
         Spread spread() {
             return Spread.of(low, mgPerG, high);
         }
     }
 
-    record Caution(@Nullable List<String> when, Severity severity, String text, String source) {}
+    record Caution(
+            @Nullable List<Condition> when,
+            @Nullable List<Integer> trimesters,
+            Severity severity,
+            String text,
+            String source) {}
 
     record Sentence(String text, String source) {}
 }

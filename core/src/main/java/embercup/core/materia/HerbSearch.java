@@ -37,8 +37,7 @@ final class HerbSearch {
     }
 
     private static Stream<String> names(Herb herb) {
-        return Stream.concat(Stream.of(herb.slug(), herb.common(), herb.latin()), herb.also().stream())
-                .map(HerbSearch::plain);
+        return Stream.concat(herb.everyName(), Stream.of(herb.latin())).map(HerbSearch::plain);
     }
 
     private static int rank(String name, String wanted) {

@@ -17,39 +17,34 @@ import java.util.TreeMap;
 public final class Materia {
 
     private final Map<String, Herb> herbs;
-    private final Map<PlantPart, PartDefaults> parts;
-    private final Map<Constituent, DailyLimit> limits;
-    private final ExtractionData extraction;
-    private final Map<String, Source> sources;
-    private final List<Occasion> occasions;
+    private final Tables tables;
     private final Set<String> own;
 
-    Materia(
-            Collection<Herb> herbs,
+    /** What stands beside the herbs. */
+    record Tables(
             Map<PlantPart, PartDefaults> parts,
             Map<Constituent, DailyLimit> limits,
             ExtractionData extraction,
             Map<String, Source> sources,
-            List<Occasion> occasions) {
-        this(herbs, parts, limits, extraction, sources, occasions, Set.of());
+            Occasions occasions,
+            Map<Trait.Kind, Trait> traits) {
+        Tables {
+            parts = Map.copyOf(parts);
+            limits = Map.copyOf(limits);
+            sources = Map.copyOf(sources);
+            traits = Map.copyOf(traits);
+        }
     }
 
-    private Materia(
-            Collection<Herb> herbs,
-            Map<PlantPart, PartDefaults> parts,
-            Map<Constituent, DailyLimit> limits,
-            ExtractionData extraction,
-            Map<String, Source> sources,
-            List<Occasion> occasions,
-            Set<String> own) {
+    Materia(Collection<Herb> herbs, Tables tables) {
+        this(herbs, tables, Set.of());
+    }
+
+    private Materia(Collection<Herb> herbs, Tables tables, Set<String> own) {
         Map<String, Herb> bySlug = new TreeMap<>();
         herbs.forEach(h -> bySlug.put(h.slug(), h));
         this.herbs = java.util.Collections.unmodifiableMap(bySlug);
-        this.parts = Map.copyOf(parts);
-        this.limits = Map.copyOf(limits);
-        this.extraction = extraction;
-        this.sources = Map.copyOf(sources);
-        this.occasions = List.copyOf(occasions);
+        this.tables = tables;
         this.own = Set.copyOf(own);
     }
 
@@ -68,7 +63,7 @@ public final class Materia {
         own.forEach(h -> all.put(h.slug(), h));
         Set<String> added = new HashSet<>(this.own);
         own.stream().map(Herb::slug).filter(slug -> !herbs.containsKey(slug)).forEach(added::add);
-        return new Materia(all.values(), parts, limits, extraction, sources, occasions, added);
+        return new Materia(all.values(), tables, added);
     }
 
     /** Whether a herb is the cook's own altogether: the materia that ships knows nothing of it. */
@@ -88,7 +83,17 @@ public final class Materia {
 
     /** What people reach for a cup for, in a fixed order. */
     public List<Occasion> occasions() {
-        return occasions;
+        return tables.occasions.all();
+    }
+
+    /** Signs that belong in a clinician's hands, whatever the cup is for. */
+    public AskWhen askAlways() {
+        return tables.occasions.askAlways();
+    }
+
+    /** The same of a small child. */
+    public AskWhen askForChild() {
+        return tables.occasions.askForChild();
     }
 
     public Optional<Herb> find(String slug) {
@@ -120,18 +125,22 @@ public final class Materia {
     }
 
     public PartDefaults part(PlantPart part) {
-        return Objects.requireNonNull(parts.get(part));
+        return Objects.requireNonNull(tables.parts.get(part));
+    }
+
+    public Trait trait(Trait.Kind kind) {
+        return Objects.requireNonNull(tables.traits.get(kind));
     }
 
     public Map<Constituent, DailyLimit> limits() {
-        return limits;
+        return tables.limits;
     }
 
     public ExtractionData extraction() {
-        return extraction;
+        return tables.extraction;
     }
 
     public Map<String, Source> sources() {
-        return sources;
+        return tables.sources;
     }
 }

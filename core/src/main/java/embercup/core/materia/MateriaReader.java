@@ -12,9 +12,12 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
@@ -40,6 +43,8 @@ final class MateriaReader {
             .build();
 
     private final Map<String, Source> sources = new TreeMap<>();
+    private final Map<Trait.Kind, Trait> traits = new EnumMap<>(Trait.Kind.class);
+    private final Set<String> languages = new TreeSet<>();
     private String file = "";
 
     private MateriaReader() {}
@@ -50,6 +55,10 @@ final class MateriaReader {
 
     private Materia read() {
         document("sources.yaml", MateriaTables.Sources.class).sources().forEach(s -> sources.put(s.key(), s));
+        languages.addAll(
+                document("languages.yaml", MateriaTables.Languages.class).languages());
+        document("traits.yaml", MateriaTables.Traits.class).traits().forEach(t -> traits.put(t.trait(), trait(t)));
+        require(traits.size() == Trait.Kind.values().length, "a trait is missing");
         Map<PlantPart, PartDefaults> parts = new EnumMap<>(PlantPart.class);
         document("parts.yaml", MateriaTables.Parts.class).parts().forEach(p -> parts.put(p.part(), part(p)));
         Map<Constituent, DailyLimit> limits = new EnumMap<>(Constituent.class);
@@ -63,9 +72,8 @@ final class MateriaReader {
                 herbs.add(herb(slug));
             }
         }
-        List<Occasion> occasions =
-                document("occasions.yaml", MateriaTables.Occasions.class).occasions();
-        return new Materia(herbs, parts, limits, extraction, sources, occasions);
+        Occasions occasions = occasions(document("occasions.yaml", MateriaTables.Occasions.class));
+        return new Materia(herbs, new Materia.Tables(parts, limits, extraction, sources, occasions, traits));
     }
 
     private Herb herb(String slug) {
@@ -75,6 +83,28 @@ final class MateriaReader {
     }
 
     // ---- the tables
+
+    private Occasions occasions(MateriaTables.Occasions o) {
+        return new Occasions(
+                each(o.occasions(), l -> new Occasion(l.words(), l.keywords(), optional(l.ask(), this::ask))),
+                ask(o.always()),
+                ask(o.child()));
+    }
+
+    private AskWhen ask(String signs) {
+        return new AskWhen(signs, known("practice"));
+    }
+
+    private Trait trait(MateriaTables.TraitLine t) {
+        List<Herb.HerbCaution> says = new ArrayList<>();
+        each(t.says(), this::cautions).forEach(says::addAll);
+        return new Trait(
+                t.trait(),
+                says,
+                t.together() == null ? "" : t.together(),
+                Boolean.TRUE.equals(t.addsUp()),
+                known(t.source()));
+    }
 
     private PartDefaults part(MateriaTables.Part p) {
         Map<ExtractClass, Double> holds = new EnumMap<>(ExtractClass.class);
@@ -100,13 +130,23 @@ final class MateriaReader {
     }
 
     private DailyLimit limit(MateriaTables.Limit l) {
+        MateriaTables.Amounts a = l.amounts();
         return new DailyLimit(
                 l.constituent(),
-                number(l.mgPerDay()),
-                number(l.mgPerKgPerDay()),
-                number(l.pregnantMgPerDay()),
-                number(l.childMgPerKgPerDay()),
-                Boolean.TRUE.equals(l.comparesOnly()),
+                new DailyLimit.Amounts(
+                        number(a.mgPerDay()),
+                        number(a.mgAtOnce()),
+                        number(a.mgPerKgPerDay()),
+                        number(a.pregnantMgPerDay()),
+                        number(a.childMgPerKgPerDay())),
+                new DailyLimit.Use(
+                        l.use().longUse(),
+                        l.use().guidance(),
+                        optional(
+                                l.use().shortUse(),
+                                u -> new DailyLimit.ShortUse(u.times(), u.days(), known(u.source())))),
+                new DailyLimit.Counting(
+                        l.counting().high(), Optional.ofNullable(l.counting().with())),
                 l.words(),
                 known(l.source()));
     }
@@ -133,16 +173,22 @@ final class MateriaReader {
     // ---- one herb
 
     private Herb herb(HerbFile f) {
-        HerbFile.About a = f.about();
         return new Herb(
                 f.slug(),
-                new Herb.About(a.common(), a.latin(), a.also(), a.part(), a.use()),
+                about(f.about()),
                 f.weights() == null ? Herb.Weights.NONE : weights(f.weights()),
                 f.dosing() == null ? Herb.Dosing.NONE : dosing(f.dosing()),
                 f.brewing() == null ? Herb.Brewing.NONE : brewing(f.brewing()),
                 f.cup() == null ? Herb.InTheCup.NONE : cup(f.cup()),
                 f.knowing() == null ? Herb.Knowing.NONE : knowing(f.knowing()),
                 f.care() == null ? Herb.Cares.NONE : care(f.care()));
+    }
+
+    private Herb.About about(HerbFile.About a) {
+        languages.forEach(l -> require(
+                !a.names().getOrDefault(l, List.of()).isEmpty(),
+                "about.names has no name in the language '" + l + "'"));
+        return new Herb.About(a.common(), a.latin(), a.also(), a.names(), a.part(), a.use());
     }
 
     private Herb.Weights weights(HerbFile.Weights w) {
@@ -186,12 +232,15 @@ final class MateriaReader {
 
     private Herb.Brewing brewing(HerbFile.Brewing b) {
         return new Herb.Brewing(
-                optional(b.method(), m -> new Herb.UsualMethod(m.kind(), m.minutes(), known(m.source()))),
+                optional(
+                        b.method(),
+                        m -> new Herb.UsualMethod(m.kind(), m.minutes(), number(m.waterC()), known(m.source()))),
                 optional(b.gives(), this::gives).orElse(Herb.Gives.AS_ITS_PART),
                 each(b.prep(), p -> p),
                 b.cutting() == null ? "" : b.cutting(),
                 Boolean.TRUE.equals(b.skin()),
                 optional(b.rest(), r -> new Sourced(r.minutes(), known(r.source()))),
+                optional(b.neverRaw(), r -> new Sourced(r.minutes(), known(r.source()))),
                 Optional.ofNullable(b.differs()));
     }
 
@@ -231,26 +280,39 @@ final class MateriaReader {
     }
 
     private Herb.Cares care(HerbFile.Cares c) {
-        List<Herb.HerbCaution> cautions = new ArrayList<>();
-        each(c.cautions(), this::cautions).forEach(cautions::addAll);
+        List<Herb.HerbCaution> own = new ArrayList<>();
+        each(c.cautions(), this::cautions).forEach(own::addAll);
+        List<Trait.Kind> kinds = each(c.traits(), t -> t);
+        List<Herb.HerbCaution> all =
+                CareCells.of(own, kinds.stream().map(this::trait).toList());
+        Set<Condition> noneKnown = Set.copyOf(each(c.noneKnown(), n -> n));
+        if (c.stop() == null) {
+            CareCells.fault(all, noneKnown).ifPresent(fault -> require(false, "care " + fault));
+        }
         return new Herb.Cares(
-                each(c.constituents(), x -> new Herb.Content(x.name(), x.spread(), known(x.source()))),
-                cautions,
+                each(c.constituents(), x -> new Herb.Content(x.name(), x.in(), x.spread(), known(x.source()))),
+                Set.copyOf(kinds),
+                all,
+                noneKnown,
                 optional(c.stop(), s -> new Herb.Stop(s.text(), known(s.source()))));
+    }
+
+    private Trait trait(Trait.Kind kind) {
+        return Objects.requireNonNull(traits.get(kind));
     }
 
     private List<Herb.HerbCaution> cautions(HerbFile.Caution c) {
         String source = known(c.source());
+        Set<Integer> trimesters = Set.copyOf(each(c.trimesters(), t -> t));
+        require(
+                trimesters.isEmpty() || List.of(Condition.PREGNANT).equals(c.when()),
+                "trimesters are those of 'pregnant' alone");
         if (c.when() == null) {
-            return List.of(new Herb.HerbCaution(Optional.empty(), c.severity(), c.text(), source));
+            return List.of(new Herb.HerbCaution(Optional.empty(), trimesters, c.severity(), c.text(), source));
         }
         return c.when().stream()
-                .map(code -> new Herb.HerbCaution(Optional.of(condition(code)), c.severity(), c.text(), source))
+                .map(when -> new Herb.HerbCaution(Optional.of(when), trimesters, c.severity(), c.text(), source))
                 .toList();
-    }
-
-    private Condition condition(String code) {
-        return Condition.ofCode(code).orElseThrow(() -> new IllegalStateException(file + ": no condition " + code));
     }
 
     private Unit unit(String code) {

@@ -11,6 +11,18 @@ final class MateriaTables {
 
     record Sources(List<Source> sources) {}
 
+    /** The languages beside English in which every herb has a name. */
+    record Languages(List<String> languages) {}
+
+    record Traits(List<TraitLine> traits) {}
+
+    record TraitLine(
+            Trait.Kind trait,
+            List<HerbFile.Caution> says,
+            @Nullable String together,
+            @Nullable Boolean addsUp,
+            String source) {}
+
     record Parts(List<Part> parts) {}
 
     record Part(
@@ -35,15 +47,20 @@ final class MateriaTables {
 
     record Limits(List<Limit> limits) {}
 
-    record Limit(
-            Constituent constituent,
+    record Limit(Constituent constituent, Amounts amounts, Use use, Counting counting, String words, String source) {}
+
+    record Amounts(
             @Nullable Double mgPerDay,
+            @Nullable Double mgAtOnce,
             @Nullable Double mgPerKgPerDay,
             @Nullable Double pregnantMgPerDay,
-            @Nullable Double childMgPerKgPerDay,
-            @Nullable Boolean comparesOnly,
-            String words,
-            String source) {}
+            @Nullable Double childMgPerKgPerDay) {}
+
+    record Use(boolean longUse, boolean guidance, @Nullable ShortUse shortUse) {}
+
+    record ShortUse(double times, int days, String source) {}
+
+    record Counting(boolean high, @Nullable ExtractClass with) {}
 
     record Extraction(
             double referenceC,
@@ -65,5 +82,8 @@ final class MateriaTables {
             double lossUnderLid,
             double inSpirit) {}
 
-    record Occasions(List<Occasion> occasions) {}
+    record Occasions(String always, String child, List<OccasionLine> occasions) {}
+
+    record OccasionLine(
+            String words, List<String> keywords, @Nullable String ask) {}
 }

@@ -2,14 +2,16 @@ package embercup.core.materia;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * What people reach for a cup for. Immutable.
  *
  * @param words as a cook says it, and as recipes carry it
  * @param keywords words of a herb's traditional use that belong to it
+ * @param ask signs that belong in a clinician's hands; empty where none are its own
  */
-public record Occasion(String words, List<String> keywords) {
+public record Occasion(String words, List<String> keywords, Optional<AskWhen> ask) {
 
     public Occasion {
         keywords = List.copyOf(keywords);

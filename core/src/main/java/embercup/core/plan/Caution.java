@@ -56,6 +56,26 @@ public sealed interface Caution {
         }
     }
 
+    /** About one herb or several for the same reason: it is said once. */
+    sealed interface OfHerbs extends Caution {
+        List<HerbName> herbs();
+
+        @Override
+        default Optional<String> herb() {
+            return herbs().size() == 1 ? Optional.of(herbs().get(0).slug()) : Optional.empty();
+        }
+
+        @Override
+        default List<String> slugs() {
+            return herbs().stream().map(HerbName::slug).toList();
+        }
+    }
+
+    /** Slugs of all herbs it is about. */
+    default List<String> slugs() {
+        return herb().map(List::of).orElse(List.of());
+    }
+
     // ---- the dose
 
     record DoseClipped(HerbName of, Mass perCup, Mass mostADay, String source) implements OfHerb {
@@ -178,25 +198,58 @@ public sealed interface Caution {
     }
 
     /** What the materia says to everybody. */
-    record General(HerbName of, String why, Severity severity, String source) implements OfHerb {}
+    record General(List<HerbName> herbs, String why, Severity severity, String source) implements OfHerbs {}
 
     /** What the materia says to somebody with a condition. */
-    record ForCondition(HerbName of, Condition condition, String why, Severity severity, String source)
-            implements OfHerb, OfDrinker {
+    record ForCondition(List<HerbName> herbs, Condition condition, String why, Severity severity, String source)
+            implements OfHerbs, OfDrinker {
         @Override
         public String code() {
             return condition.code();
         }
     }
 
-    record AgeFloor(HerbName of, double years, String source) implements OfHerb, OfDrinker {
+    /** What herbs say when several of a kind meet in one pot. */
+    record Together(List<HerbName> herbs, String why, String source) implements OfHerbs, Note {}
+
+    /**
+     * Herbs of a kind whose shares of their usual days are together more than one day.
+     *
+     * @param percent of one usual day
+     */
+    record AddsUp(List<HerbName> herbs, String why, int percent, String source) implements OfHerbs {
+        @Override
+        public Severity severity() {
+            return Severity.CARE;
+        }
+    }
+
+    /** Some of what herbs say depends on the trimester, which is not known: the strictest counts. */
+    record WhichTrimester() implements OfDrinker, Note {}
+
+    record AgeFloor(List<HerbName> herbs, double years, String source) implements OfHerbs, OfDrinker {
         @Override
         public Severity severity() {
             return Severity.STOP;
         }
     }
 
-    record Identity(HerbName of, List<String> lookAlikes) implements OfHerb, Note {}
+    /** A herb that upsets raw, and is boiled for less than it needs. */
+    record NotBoiled(HerbName of, double minutes, String source) implements OfHerb {
+        @Override
+        public Severity severity() {
+            return Severity.CARE;
+        }
+    }
+
+    /** A herb that is usually gathered, and what else it could be. */
+    record Identity(HerbName of, List<Confusion> lookAlikes) implements OfHerb, Note {}
+
+    /** A herb that is usually bought, and the poison that has been sold for it. */
+    record BoughtIdentity(HerbName of, List<Confusion> lookAlikes) implements OfHerb, Note {}
+
+    /** @param tell how it is told from the herb */
+    record Confusion(String name, String tell) {}
 
     record Stomach(List<HerbName> herbs, boolean emptyHere) implements Note {}
 
@@ -236,18 +289,81 @@ public sealed interface Caution {
     /** @param months whether the cook's school drinks its pot for months */
     record LongestRun(HerbName of, int days, boolean months, String source) implements OfHerb, Note {}
 
-    record RunOver(HerbName of, int days, int most, String source) implements OfHerb {
+    /** @param rest days of rest that are still owed */
+    record RunOver(HerbName of, int days, int most, int rest, String source) implements OfHerb {
         @Override
         public Severity severity() {
             return Severity.CARE;
         }
     }
 
-    record DayHolds(Constituent constituent, Mass day, Mass limit, boolean over, Severity severity, String source)
+    /** With the days before it, the course would pass the longest run. */
+    record RunWouldPass(HerbName of, int days, int more, int most, String source) implements OfHerb {
+        @Override
+        public Severity severity() {
+            return Severity.CARE;
+        }
+    }
+
+    /**
+     * What the day holds of a limited constituent.
+     *
+     * @param against how it stands against the limit
+     * @param shortDays for how many days at most it may; 0 when that is not said
+     * @param earlier what else it is from
+     */
+    record DayHolds(
+            Constituent constituent,
+            Mass day,
+            Mass limit,
+            Against against,
+            int shortDays,
+            List<Earlier> earlier,
+            boolean allCounted,
+            String source)
             implements Caution {
+
+        @Override
+        public Severity severity() {
+            return against.severity;
+        }
+
         @Override
         public String code() {
             return Code.of(constituent);
+        }
+    }
+
+    /** How a day stands against a limit. */
+    enum Against {
+        WITHIN(Severity.NOTE),
+        /** Above a guidance value, in a short use. */
+        ABOVE_GUIDANCE(Severity.NOTE),
+        /** Above a guidance value, in long use. */
+        LONG_ABOVE_GUIDANCE(Severity.CARE),
+        /** Above a limit that is meant for long use, in a short one. */
+        SHORT_USE(Severity.CARE),
+        OVER(Severity.STOP);
+
+        private final Severity severity;
+
+        Against(Severity severity) {
+            this.severity = severity;
+        }
+
+        public Severity severity() {
+            return severity;
+        }
+    }
+
+    /** What an earlier brew of the day brought. @param at clock time of it; empty when that is not known */
+    record Earlier(String name, Optional<String> at, Mass holds) {}
+
+    /** One cup holds more than is good at once. */
+    record AtOnce(Constituent constituent, Mass cup, Mass limit, String source) implements Caution {
+        @Override
+        public Severity severity() {
+            return Severity.CARE;
         }
     }
 

@@ -3,6 +3,7 @@ package embercup.core.plan;
 import embercup.core.dose.DayLimits;
 import embercup.core.dose.DoseRule;
 import embercup.core.dose.DoseRule.Dose;
+import embercup.core.dose.UsualDose;
 import embercup.core.materia.Cut;
 import embercup.core.materia.DailyLimit;
 import embercup.core.materia.Form;
@@ -28,8 +29,11 @@ import embercup.core.recipe.StageKind;
 import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -67,16 +71,38 @@ final class Measures {
         if (request.strength().factor() * request.purpose().factor() > room) {
             notes.add(new Caution.SharedRoom((int) Math.round((room - 1) * 100)));
         }
+        Map<Own, Dose> doses = doses(lines, wish(room), notes);
         List<PlannedAddition> all = new ArrayList<>();
         for (Own own : lines) {
-            Dose dose = DoseRule.perCup(own.herb, own.addition.form(), own.perCup, wish(room));
-            notes(notes, own, dose);
+            Dose dose = Objects.requireNonNull(doses.get(own));
             Workings grams = Workings.product(
                     Term.GRAMS_IN_POT, "g", dose.perCup(), Workings.given(Term.CUPS, request.cups(), "cups"));
             workings.put("additions." + all.size() + ".grams", grams.of(own.herb.common()));
             all.add(line(own, dose, grams.value()));
         }
         return all;
+    }
+
+    /** All lines of a herb are dosed together. */
+    private Map<Own, Dose> doses(List<Own> lines, DoseRule.Wish wish, List<Caution> notes) {
+        Map<String, List<Own>> byHerb = new LinkedHashMap<>();
+        lines.forEach(own ->
+                byHerb.computeIfAbsent(own.herb.slug(), h -> new ArrayList<>()).add(own));
+        Map<Own, Dose> doses = new IdentityHashMap<>();
+        byHerb.values().forEach(same -> {
+            List<Dose> together = DoseRule.perCup(
+                    materia,
+                    same.get(0).herb,
+                    same.stream()
+                            .map(own -> new DoseRule.Line(own.addition.form(), own.perCup))
+                            .toList(),
+                    wish);
+            for (int i = 0; i < same.size(); i++) {
+                doses.put(same.get(i), together.get(i));
+            }
+            notes(notes, same, together);
+        });
+        return doses;
     }
 
     /** Grams of each line as the recipe says it, for its own cups: the standard that strength is measured against. */
@@ -109,29 +135,55 @@ final class Measures {
         return measure.grams(herb, addition.form(), addition.cut(), addition.quantity(), path + ".unit");
     }
 
-    /** A dose that was cut, or that is more than a usual single dose, is told. */
-    private void notes(List<Caution> notes, Own own, Dose dose) {
-        HerbName name = HerbName.of(own.herb);
-        Mass perCup = Mass.grams(dose.perCupG());
-        if (dose.clipped()) {
-            Herb.Sourced most = own.herb
-                    .mostPerDayG(recipe.tradition(), own.addition.form())
-                    .orElseThrow();
-            Mass forDrinker = Mass.grams(dose.mostPerDay().orElseThrow().value());
-            notes.add(new Caution.DoseClipped(name, perCup, forDrinker, most.source()));
+    /** A dose that was cut, or that is more than a usual single dose, is told: of all lines of the herb together. */
+    private void notes(List<Caution> notes, List<Own> lines, List<Dose> doses) {
+        Own first = lines.get(0);
+        HerbName name = HerbName.of(first.herb);
+        double inOne = IntStream.range(0, lines.size())
+                .mapToDouble(i -> inForm(lines.get(i), first.addition.form())
+                        * doses.get(i).perCupG())
+                .sum();
+        Mass perCup = Mass.grams(inOne);
+        if (doses.stream().anyMatch(Dose::clipped)) {
+            Workings most = doses.get(0).mostPerDay().orElseThrow();
+            notes.add(new Caution.DoseClipped(name, perCup, Mass.grams(most.value()), sourceOf(most)));
         }
         if (recipe.menstruum().cold()) {
             return;
         }
-        own.herb
-                .dose(recipe.tradition(), own.addition.form())
-                .filter(d -> dose.perCupG() > d.perCupG().high() * (1 + 1e-6))
-                .ifPresent(d -> notes.add(new Caution.SingleDose(
+        usual(first)
+                .highestInCup()
+                .filter(most -> inOne > most.value() * (1 + 1e-6))
+                .ifPresent(most -> notes.add(new Caution.SingleDose(
                         name,
                         perCup,
-                        Mass.grams(d.perCupG().high()),
-                        dose.perCupG() > d.perCupG().high() * MUCH_MORE ? Severity.CARE : Severity.NOTE,
-                        d.source())));
+                        Mass.grams(most.value()),
+                        inOne > most.value() * MUCH_MORE ? Severity.CARE : Severity.NOTE,
+                        most.source())));
+    }
+
+    /** Grams in one form with the dry matter of a gram of a line. */
+    private double inForm(Own own, Form form) {
+        if (own.addition.form() == form) {
+            return 1;
+        }
+        double dried = HerbMeasure.driedShare(materia, own.herb);
+        return form == Form.DRIED ? dried : 1 / dried;
+    }
+
+    /** The source of the published figure that a child's share was taken of. */
+    private static String sourceOf(Workings figure) {
+        return figure.source().isEmpty()
+                ? figure.inputs().stream()
+                        .map(Measures::sourceOf)
+                        .filter(key -> !key.isEmpty())
+                        .findFirst()
+                        .orElse("")
+                : figure.source();
+    }
+
+    private UsualDose usual(Own own) {
+        return new UsualDose(materia, own.herb, own.addition.form(), recipe.tradition());
     }
 
     /** Room of a blend of herbs with a single dose of their own. */
@@ -140,7 +192,7 @@ final class Measures {
         for (Own own : lines) {
             own.herb
                     .dose(Tradition.MONOGRAPH, own.addition.form())
-                    .filter(d -> d.tradition() == Tradition.MONOGRAPH)
+                    .filter(Herb.DoseRange::ofOneHerb)
                     .ifPresent(d -> shares.add(own.perCup.value() / d.perCupG().high()));
         }
         return DoseRule.room(shares);
@@ -158,7 +210,7 @@ final class Measures {
     }
 
     private double cupsADay(Own own) {
-        return DoseRule.cupsADay(own.herb, own.addition.form(), wish(Double.POSITIVE_INFINITY));
+        return DoseRule.cupsADay(usual(own), wish(Double.POSITIVE_INFINITY));
     }
 
     private PlannedAddition line(Own own, Dose dose, double grams) {
@@ -170,8 +222,10 @@ final class Measures {
         double high = grams * (1 + pot.spread());
         double cupsInDay = Math.min(request.cupsADay(), cupsADay(own));
         double drunk = request.shareADay();
-        boolean crosses =
-                dose.passes(high / request.cups() * cupsInDay) || limitCrossed(herb, grams * drunk, high * drunk);
+        double heavy = high / request.cups();
+        boolean crosses = dose.passes(heavy * cupsInDay)
+                || muchMore(own, dose.perCupG(), heavy)
+                || limitCrossed(herb, addition.form(), grams * drunk, high * drunk);
         boolean perCup = perCup(addition);
         return new PlannedAddition(
                 new PlannedAddition.Of(HerbName.of(herb), addition.form(), addition.cut()),
@@ -206,15 +260,25 @@ final class Measures {
         };
     }
 
+    /** Whether a heavy hand with the spoon makes a usual cup one that is much more. */
+    private boolean muchMore(Own own, double perCupG, double heavyG) {
+        return usual(own)
+                .highestInCup()
+                .filter(most -> perCupG <= most.value() * MUCH_MORE && heavyG > most.value() * MUCH_MORE)
+                .isPresent();
+    }
+
     /** Whether a heavy hand with the spoon passes a constituent's daily limit that the best amount keeps; grams drunk in a day. */
-    private boolean limitCrossed(Herb herb, double grams, double highG) {
+    private boolean limitCrossed(Herb herb, Form form, double grams, double highG) {
+        double dry = form == Form.FRESH ? HerbMeasure.driedShare(materia, herb) : 1;
         return herb.constituents().stream().anyMatch(c -> {
             DailyLimit limit = materia.limits().get(c.constituent());
-            if (limit == null || limit.comparesOnly()) {
+            if (limit == null || limit.use().guidance()) {
                 return false;
             }
             double mg = DayLimits.forDrinker(limit, request.drinker()).value();
-            return highG * c.mgPerG().best() > mg && grams * c.mgPerG().low() <= mg;
+            double mgPerG = limit.counting().of(c) * dry;
+            return highG * mgPerG > mg && grams * mgPerG <= mg;
         });
     }
 

@@ -46,11 +46,14 @@ final class PotNotes {
         List<Herb> herbs = recipe.additions().stream()
                 .map(a -> materia.herb(a.herb(), "herb"))
                 .toList();
-        Optional<HerbName> sour = herbs.stream().filter(Herb::sour).findFirst().map(HerbName::of);
-        herbs.stream()
-                .flatMap(h -> h.withAcid().stream())
-                .findFirst()
-                .ifPresent(turn -> notes.add(new Caution.AcidTurn(turn.from(), turn.to(), sour, turn.source())));
+        herbs.stream().filter(h -> h.withAcid().isPresent()).findFirst().ifPresent(turning -> {
+            Herb.ColourTurn turn = turning.withAcid().orElseThrow();
+            Optional<HerbName> sour = herbs.stream()
+                    .filter(h -> h.sour() && h != turning)
+                    .findFirst()
+                    .map(HerbName::of);
+            notes.add(new Caution.AcidTurn(turn.from(), turn.to(), sour, turn.source()));
+        });
     }
 
     private static void vessel(List<Caution> notes, BrewSetup setup) {

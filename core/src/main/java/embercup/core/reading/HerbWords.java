@@ -68,7 +68,16 @@ final class HerbWords {
                 .filter(e -> e.getKey().matcher(text).find())
                 .map(Map.Entry::getValue)
                 .findFirst();
-        return whole.isPresent() ? whole : byFirstWord(text);
+        return whole.or(() -> spelledOut(text)).or(() -> byFirstWord(text));
+    }
+
+    /** Of herbs that share a name the one whose every word is there: "juice of a lemon" is lemon juice. */
+    Optional<Herb> spelledOut(String text) {
+        List<Herb> hits = sharing(text).stream()
+                .filter(h -> Stream.of(h.common().toLowerCase(Locale.ROOT).split("\\W+"))
+                        .allMatch(w -> word(w).matcher(text).find()))
+                .toList();
+        return hits.size() == 1 ? Optional.of(hits.get(0)) : Optional.empty();
     }
 
     private Optional<Herb> byFirstWord(String text) {

@@ -107,7 +107,7 @@ final class WrittenList {
             return Optional.empty();
         }
         AmountWords.Read read = amount.get();
-        Optional<Herb> herb = herbs.named(read.rest());
+        Optional<Herb> herb = herbs.named(read.rest()).or(() -> herbs.spelledOut(low));
         if (herb.isPresent()) {
             return Optional.of(addition(text, read, herb.get()));
         }

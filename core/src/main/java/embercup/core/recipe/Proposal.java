@@ -170,19 +170,36 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
                 soak();
                 add(new Stage.Heat(OptionalDouble.of(COOLED_C), Flame.MEDIUM, true), Because.WARMED_NOT_BOILED);
             } else {
-                boolean cooled = schools.hold(Choice.COOLED) || vitaminC();
-                Because why = schools.hold(Choice.WARM)
-                        ? Because.WARM_WATER
-                        : vitaminC() ? Because.VITAMIN_C : cooled ? Because.COOLED_A_LITTLE : Because.BOILING_WATER;
-                double toC = schools.hold(Choice.WARM) ? WARM_C : COOLED_C;
-                add(
-                        new Stage.Pour(
-                                cooled || schools.hold(Choice.WARM) ? OptionalDouble.of(toC) : OptionalDouble.empty()),
-                        why);
+                infuse();
                 here(Want.TENDER, Want.LAST);
             }
             steepTender(cold);
             add(new Stage.Strain(false));
+        }
+
+        /** Boiling water, or as warm as the school or the tenderest herb has it. */
+        private void infuse() {
+            OptionalDouble asked = askedC();
+            if (schools.hold(Choice.WARM)) {
+                add(new Stage.Pour(OptionalDouble.of(WARM_C)), Because.WARM_WATER);
+            } else if (asked.isPresent()) {
+                add(new Stage.Pour(asked), Because.NOT_BOILING, Want.TENDER);
+            } else if (vitaminC()) {
+                add(new Stage.Pour(OptionalDouble.of(COOLED_C)), Because.VITAMIN_C);
+            } else if (schools.hold(Choice.COOLED)) {
+                add(new Stage.Pour(OptionalDouble.of(COOLED_C)), Because.COOLED_A_LITTLE);
+            } else {
+                add(new Stage.Pour(OptionalDouble.empty()), Because.BOILING_WATER);
+            }
+        }
+
+        /** The coolest water that one of the tender herbs asks for; empty when none does. */
+        private OptionalDouble askedC() {
+            return IntStream.range(0, wants.size())
+                    .filter(i -> wants.get(i) == Want.TENDER)
+                    .mapToObj(this::herb)
+                    .flatMapToDouble(h -> h.method().stream().flatMapToDouble(m -> m.waterC().stream()))
+                    .min();
         }
 
         private void soak() {

@@ -26,6 +26,7 @@ public record Reason(
         WARMED_NOT_BOILED,
         WARM_WATER,
         VITAMIN_C,
+        NOT_BOILING,
         COOLED_A_LITTLE,
         BOILING_WATER,
         SOAKS_COLD_FIRST,

@@ -23,7 +23,7 @@ import org.jspecify.annotations.Nullable;
  *   <li>{@code {x}}, said by its type: a mass in grams, a herb by its name in lower case, a list as a list;
  *   <li>{@code {X}}, the same with a capital;
  *   <li>{@code {xMg}} for a mass in milligrams, {@code {xCode}} for a constant's code, {@code {xTrue}} for whether a
- *       truth value is true or an optional one is there.
+ *       truth value is true, an optional one is there or a list has anything in it.
  * </ul>
  *
  * Immutable and thread-safe.
@@ -102,11 +102,18 @@ final class Facts {
             case CAPITAL -> said(value) instanceof String text ? Words.capital(text) : null;
             case MILLIGRAMS -> value instanceof Mass mass ? words.numbers().milligrams(mass.milligrams()) : null;
             case CODE -> value instanceof Enum<?> constant ? code(constant) : null;
-            case TRUE ->
-                value instanceof Boolean || value instanceof Optional<?>
-                        ? Boolean.toString(value instanceof Optional<?> some ? some.isPresent() : (Boolean) value)
-                        : null;
+            case TRUE -> truth(value);
         };
+    }
+
+    /** Whether a truth value is true, an optional one is there, a list has anything in it. */
+    private static @Nullable String truth(Object value) {
+        if (value instanceof Boolean truth) {
+            return truth.toString();
+        } else if (value instanceof Optional<?> some) {
+            return Boolean.toString(some.isPresent());
+        }
+        return value instanceof Collection<?> several ? Boolean.toString(!several.isEmpty()) : null;
     }
 
     /** A constant as a choice in a pattern names it: only letters and underscores are allowed there. */

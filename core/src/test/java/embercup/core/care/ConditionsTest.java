@@ -51,7 +51,7 @@ class ConditionsTest {
         "hibiscus, LOW_BLOOD_PRESSURE, CARE", "hibiscus, PREGNANT, STOP", "liquorice, HIGH_BLOOD_PRESSURE, STOP",
         "liquorice, KIDNEY, STOP", "willow-bark, BLOOD_THINNER, STOP", "willow-bark, SALICYLATE_ALLERGY, STOP",
         "meadowsweet, SALICYLATE_ALLERGY, STOP", "ginger, BLOOD_THINNER, CARE", "ginger, SURGERY_PLANNED, CARE",
-        "cinnamon-cassia, LIVER, STOP", "cinnamon-true, PREGNANT, STOP", "horsetail, KIDNEY, CARE",
+        "cinnamon-cassia, LIVER, STOP", "cinnamon-true, PREGNANT, STOP", "horsetail, KIDNEY, STOP",
         "fenugreek, DIABETES_MEDICINE, CARE", "raspberry-leaf, PREGNANT, STOP",
                 "black-pepper, STOMACH_IRRITATION, CARE",
         "angelica-sinensis, BLOOD_THINNER, STOP", "juniper-berry, KIDNEY, STOP"

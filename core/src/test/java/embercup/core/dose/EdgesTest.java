@@ -74,9 +74,9 @@ class EdgesTest {
     private static DoseRule.Dose dose(String slug, double ownPerCup, Drinker drinker, double cups) {
         Herb herb = MATERIA.herb(slug, "herb");
         return DoseRule.perCup(
+                MATERIA,
                 herb,
-                Form.DRIED,
-                Workings.given(Term.OWN_GRAMS_PER_CUP, ownPerCup, "g"),
+                new DoseRule.Line(Form.DRIED, Workings.given(Term.OWN_GRAMS_PER_CUP, ownPerCup, "g")),
                 new DoseRule.Wish(
                         Strength.STANDARD,
                         Purpose.EVERYDAY,
@@ -171,7 +171,7 @@ class EdgesTest {
         // Four cups without a posology: three of them in a day.
         double drunk = 3 / 4.0;
         boolean heavyPasses = tea.highG() * drunk * caffeine.mgPerG().best() > limitMg;
-        return heavyPasses && tea.grams() * drunk * caffeine.mgPerG().low() <= limitMg || passesTheDay(tea);
+        return heavyPasses && tea.grams() * drunk * caffeine.mgPerG().best() <= limitMg || passesTheDay(tea);
     }
 
     /** Or where it passes the usual most of a day. */

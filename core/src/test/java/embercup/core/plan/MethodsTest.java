@@ -137,7 +137,7 @@ class MethodsTest {
                         Tradition.FOLK,
                         8,
                         240,
-                        List.of(fresh("ginger", Cut.SLICED, 340, Unit.GRAM, 0)),
+                        List.of(fresh("ginger", Cut.SLICED, 112, Unit.GRAM, 0)),
                         pour(),
                         steep(480),
                         strain())

@@ -179,7 +179,7 @@ class WrittenListTest {
 
     /** Another plant is never proposed: half of these are near in letters to one that poisons or that is none of it. */
     @ParameterizedTest
-    @ValueSource(strings = {"mugwort", "senna", "cassis", "ragweed", "gingko", "lindera", "hemlok", "comfry"})
+    @ValueSource(strings = {"mugroot", "sennet", "cassis", "ragweed", "gingko", "lindera", "hemlok", "comfry"})
     void anUnknownNameIsNeverTurnedIntoSomethingNear(String name) {
         Line line = read("1 tsp dried " + name);
         assertThat(line.kind()).isEqualTo(Kind.UNKNOWN);

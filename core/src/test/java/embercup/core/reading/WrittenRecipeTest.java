@@ -115,7 +115,7 @@ class WrittenRecipeTest {
 
     @Test
     void whatIsNotUnderstoodIsMarkedAndKeptOut() {
-        WrittenRecipe w = read("A pot\n2 tsp moonwort\n1 tsp dried mugwort\nSing to it.");
+        WrittenRecipe w = read("A pot\n2 tsp moonwort\n1 tsp dried ragweed\nSing to it.");
         assertThat(w.recipe().additions()).isEmpty();
         assertThat(w.lines().get(1).kind()).isEqualTo(Kind.UNKNOWN);
         assertThat(w.lines().get(2).asks()).containsExactly(new Asked.NoHerb());

@@ -1,0 +1,57 @@
+package embercup.core.dose;
+
+import embercup.core.materia.Form;
+import embercup.core.materia.Herb;
+import embercup.core.materia.Herb.DoseRange;
+import embercup.core.materia.Herb.Sourced;
+import embercup.core.materia.HerbMeasure;
+import embercup.core.materia.Materia;
+import embercup.core.materia.Tradition;
+import embercup.core.workings.Term;
+import embercup.core.workings.Workings;
+import java.util.Optional;
+
+/**
+ * What is usual of one herb in one form: what is published for that form, and else what is published for the other form with
+ * the same dry matter. Immutable.
+ *
+ * @param tradition of the recipe
+ */
+public record UsualDose(Materia materia, Herb herb, Form form, Tradition tradition) {
+
+    /** Highest single dose, g of this form; empty when none is published of either form. */
+    public Optional<Workings> highestInCup() {
+        return range().map(d -> inForm(
+                d.form(), Workings.sourced(Term.USUAL_HIGHEST, d.perCupG().high(), "g", d.source())));
+    }
+
+    /** Largest daily amount, g of this form; empty when none is published of either form. */
+    public Optional<Workings> mostInDay() {
+        Optional<Sourced> own = herb.mostPerDayG(tradition, form);
+        Form published = own.isPresent() ? form : form.other();
+        return own.or(() -> herb.mostPerDayG(tradition, published))
+                .map(m -> inForm(published, Workings.sourced(Term.MOST_IN_A_DAY, m.value(), "g", m.source())));
+    }
+
+    /** How many cups of it are drunk in a day at most; empty when nothing is published. */
+    public Optional<Double> mostCupsInDay() {
+        return range().map(d -> d.timesADay().high());
+    }
+
+    /** The range of this form, or else of the other: its own form says which. */
+    Optional<DoseRange> range() {
+        return herb.dose(tradition, form).or(() -> herb.dose(tradition, form.other()));
+    }
+
+    private Workings inForm(Form published, Workings grams) {
+        if (published == form) {
+            return grams;
+        }
+        Workings share = Workings.given(Term.DRIED_SHARE, HerbMeasure.driedShare(materia, herb), "")
+                .of(herb.common());
+        Workings same = form == Form.FRESH
+                ? Workings.quotient(grams.term(), "g", grams, share)
+                : Workings.product(grams.term(), "g", grams, share);
+        return same.from(grams.source());
+    }
+}
