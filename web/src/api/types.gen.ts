@@ -716,6 +716,10 @@ export interface components {
             stage: number;
             weigh: boolean;
         };
+        AskLine: {
+            signs: string;
+            source: string;
+        };
         BlendRequest: {
             /** Format: double */
             cupMl?: number;
@@ -758,6 +762,11 @@ export interface components {
             cupMl?: number;
             /** Format: double */
             cups?: number;
+            /**
+             * Format: double
+             * @description cups that the drinker takes of it in a day; as the recipe says when it is missing
+             */
+            cupsADay?: number;
             drinker?: components["schemas"]["DrinkerPart"];
             /** Format: uuid */
             drinkerId?: string;
@@ -773,6 +782,13 @@ export interface components {
              * @enum {string}
              */
             menstruum?: "water" | "glycerin" | "vinegar";
+            /** @description who drinks of it beside the drinker */
+            others?: components["schemas"]["SharerPart"][];
+            /**
+             * Format: int32
+             * @description days for which a practitioner prescribed it
+             */
+            prescribedDays?: number;
             /** @enum {string} */
             purpose?: "everyday" | "tonic" | "acute";
             /** Format: date-time */
@@ -943,7 +959,9 @@ export interface components {
         };
         CautionLine: {
             code: string;
+            drinker?: string;
             herb?: string;
+            herbs?: string[];
             severity: string;
             source: string;
             text: string;
@@ -969,6 +987,7 @@ export interface components {
         };
         ContentLine: {
             constituent: string;
+            in: string;
             mgPerG: components["schemas"]["Spread"];
             source: string;
         };
@@ -1019,6 +1038,8 @@ export interface components {
             allergies?: string[];
             /** @description condition codes: pregnant, breastfeeding, high-blood-pressure, … */
             conditions?: string[];
+            /** Format: int32 */
+            trimester?: number;
             /** Format: double */
             weightKg?: number;
         };
@@ -1133,6 +1154,7 @@ export interface components {
             severity: string;
             source: string;
             text: string;
+            trimesters: number[];
             when?: string;
         };
         HerbLine: {
@@ -1160,6 +1182,10 @@ export interface components {
             longestRunDays?: number;
             lookAlikes: components["schemas"]["LookAlike"][];
             method?: components["schemas"]["MethodLine"];
+            names: {
+                [key: string]: string[];
+            };
+            noneKnown: string[];
             part: string;
             pieces: components["schemas"]["PieceLine"][];
             prep: string[];
@@ -1230,6 +1256,7 @@ export interface components {
         };
         Load: {
             constituent: string;
+            drinker?: string;
             /** Format: double */
             limitMg: number;
             /** Format: double */
@@ -1319,6 +1346,11 @@ export interface components {
             cupMl?: number;
             /** Format: double */
             cups?: number;
+            /**
+             * Format: double
+             * @description cups that the drinker takes of it in a day; as the recipe says when it is missing
+             */
+            cupsADay?: number;
             drinker?: components["schemas"]["DrinkerPart"];
             /** Format: uuid */
             drinkerId?: string;
@@ -1332,6 +1364,13 @@ export interface components {
              * @enum {string}
              */
             menstruum?: "water" | "glycerin" | "vinegar";
+            /** @description who drinks of it beside the drinker */
+            others?: components["schemas"]["SharerPart"][];
+            /**
+             * Format: int32
+             * @description days for which a practitioner prescribed it
+             */
+            prescribedDays?: number;
             /** @enum {string} */
             purpose?: "everyday" | "tonic" | "acute";
             /** Format: date-time */
@@ -1379,6 +1418,8 @@ export interface components {
             /** Format: uuid */
             id: string;
             name: string;
+            /** Format: int32 */
+            trimester?: number;
             usualStrength: string;
             /** Format: int64 */
             version: number;
@@ -1393,6 +1434,8 @@ export interface components {
             conditions?: string[];
             dislikes?: string[];
             name?: string;
+            /** Format: int32 */
+            trimester?: number;
             /** @enum {string} */
             usualStrength?: "gentle" | "standard" | "strong";
             /** Format: int64 */
@@ -1426,6 +1469,7 @@ export interface components {
             additions: components["schemas"]["AdditionLine"][];
             /** Format: double */
             aroma: number;
+            ask?: components["schemas"]["AskLine"][];
             /** Format: double */
             bite: number;
             /** Format: double */
@@ -1440,8 +1484,12 @@ export interface components {
             cupMl: number;
             /** Format: double */
             cups: number;
+            /** Format: double */
+            cupsADay?: number;
             curve: components["schemas"]["Point"][];
             dailyLoads: components["schemas"]["Load"][];
+            /** Format: int32 */
+            days?: number;
             /** Format: double */
             drinkableAfterS?: number;
             drinkerName: string;
@@ -1451,7 +1499,10 @@ export interface components {
             learned: components["schemas"]["LearnedResponse"][];
             mug?: components["schemas"]["VesselLine"];
             name: string;
+            others?: components["schemas"]["SharerLine"][];
             posology?: string;
+            /** Format: int32 */
+            prescribedDays?: number;
             /** Format: date-time */
             readyAt: string;
             reasons: components["schemas"]["ReasonLine"][];
@@ -1651,6 +1702,31 @@ export interface components {
             power: number;
             /** Format: double */
             share: number;
+        };
+        SharerLine: {
+            /** Format: double */
+            cupsADay: number;
+            /** Format: uuid */
+            drinkerId?: string;
+            name: string;
+            /** Format: double */
+            serving: number;
+        };
+        SharerPart: {
+            /**
+             * Format: double
+             * @description servings a day; 1 when it is missing
+             */
+            cupsADay?: number;
+            drinker?: components["schemas"]["DrinkerPart"];
+            /** Format: uuid */
+            drinkerId?: string;
+            name?: string;
+            /**
+             * Format: double
+             * @description part of a cup in one serving; what a child may have when it is missing, else 1
+             */
+            serving?: number;
         };
         Source: {
             fromMemory: boolean;
@@ -1894,10 +1970,14 @@ export interface components {
             coveredStage?: number;
             /** Format: int32 */
             cups?: number;
+            /** Format: int32 */
+            cupsADay?: number;
             /** Format: uuid */
             drinkerId?: string;
             herb?: string;
             menstruum?: string;
+            /** Format: int32 */
+            prescribedDays?: number;
             /** Format: double */
             share?: number;
             text: string;

@@ -17,6 +17,7 @@ import embercup.core.measure.MeasureCustom;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
 import embercup.core.plan.PlanRequest;
+import embercup.core.plan.Taking;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Menstruum;
@@ -71,6 +72,7 @@ public final class AnyPot {
                         1000 + random.nextInt(2000)),
                 MeasureCustom.DEFAULT,
                 schools,
+                Taking.AS_RECIPE_SAYS,
                 random.nextInt(6) == 0);
     }
 

@@ -242,6 +242,11 @@ class MethodsOverHttpTest {
         assertThat(post("/api/plans", cup.formatted(start.plus(Duration.ofDays(2))))
                         .body()
                         .toString())
+                .as("two days are no break of fourteen")
+                .contains("run-over");
+        assertThat(post("/api/plans", cup.formatted(start.plus(Duration.ofDays(14))))
+                        .body()
+                        .toString())
                 .doesNotContain("run-over");
     }
 

@@ -13,7 +13,10 @@ import embercup.core.materia.Severity;
 import embercup.core.measure.Mass;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
+import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
+import embercup.core.plan.Taking;
+import embercup.core.plan.Taking.Sharer;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Schools;
 import embercup.core.workings.Code;
@@ -22,7 +25,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.TreeMap;
 
 /**
@@ -85,15 +89,18 @@ public final class Care {
         all.addAll(HerbCautions.of(herbs, drinker));
         all.addAll(new Meeting(materia, plan).cautions(herbs));
         herbs.stream().filter(h -> materia.isOwn(h.slug())).forEach(h -> all.add(OwnHerbs.of(materia, h, drinker)));
-        Optional<Posology> posology = plan.request().recipe().posology();
-        all.addAll(RunLength.of(herbs, plan.request().schools(), history, posology));
-        posology.ifPresent(p -> perDay(all, plan, p));
+        PlanRequest request = plan.request();
+        all.addAll(RunLength.of(herbs, request.schools(), history, request.daysOn()));
+        if (request.cupsSaid()) {
+            perDay(all, plan);
+        }
         stomach(all, herbs, plan);
         Spirits.of(plan).ifPresent(all::add);
         infants(all, drinker);
         List<DayLoad> loads = counted.of(plan, history);
         all.addAll(counted.cautions(plan, loads, history));
-        if (!loads.isEmpty() && posology.isEmpty() && plan.request().cups() > 1) {
+        request.taking().prescribedDays().ifPresent(days -> all.add(new Caution.Prescribed(days)));
+        if (!loads.isEmpty() && !request.cupsSaid() && request.cups() > 1) {
             all.add(new Caution.CupsNotSaid(plan.request().cupsADay()));
         }
         all.addAll(KitchenHazards.of(plan));
@@ -101,6 +108,30 @@ public final class Care {
         Map<String, Workings> workings = new TreeMap<>();
         loads.forEach(l -> workings.put("dailyLoads." + Code.of(l.constituent()), l.day()));
         return new Verdict(List.copyOf(all), loads, Asking.of(materia, herbs, drinker), workings);
+    }
+
+    /**
+     * Judges the same pot for somebody who drinks of it beside its drinker: her own cups of what is in it, herbs and all. What
+     * the pot itself has to say is not said again.
+     */
+    public Verdict judge(BrewPlan plan, Sharer sharer, History history) {
+        PlanRequest hers = plan.request()
+                .withDrinker(sharer.drinker())
+                .withTaking(new Taking(
+                        OptionalDouble.of(sharer.cupsADay() * sharer.serving()), OptionalInt.empty(), List.of()));
+        Verdict verdict = judge(plan.forRequest(hers), history);
+        List<Caution> own = new ArrayList<>(verdict.cautions());
+        own.removeAll(plan.notes());
+        own.removeIf(c -> !(c instanceof Caution.OfDrinker
+                || c instanceof Caution.DayHolds
+                || c instanceof Caution.RunOver
+                || c instanceof Caution.Dislike));
+        double share = ChildDose.share(sharer.drinker()).value();
+        if (share > 0 && sharer.serving() > share * (1 + 1e-9)) {
+            own.add(0, new Caution.ServingTooLarge((int) Math.floor(share * 100), (int)
+                    Math.round(sharer.serving() * 100)));
+        }
+        return new Verdict(List.copyOf(own), verdict.loads(), verdict.ask(), verdict.workings());
     }
 
     private static void herb(List<Caution> all, Herb herb, Drinker drinker) {
@@ -121,10 +152,10 @@ public final class Care {
         }
     }
 
-    /** Cups a day as the recipe has them, against the largest usual day of each herb. */
-    private void perDay(List<Caution> all, BrewPlan plan, Posology posology) {
+    /** Cups a day as the order or the recipe has them, against the largest usual day of each herb. */
+    private void perDay(List<Caution> all, BrewPlan plan) {
         for (PlannedAddition addition : plan.additions()) {
-            double grams = addition.perCupG() * posology.cupsADay();
+            double grams = addition.perCupG() * plan.request().cupsADay();
             new UsualDose(
                             materia,
                             materia.herb(addition.herb(), "herb"),

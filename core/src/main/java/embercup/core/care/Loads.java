@@ -16,7 +16,6 @@ import embercup.core.plan.Caution;
 import embercup.core.plan.Caution.Against;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
-import embercup.core.recipe.Posology;
 import embercup.core.recipe.StageKind;
 import embercup.core.workings.Code;
 import embercup.core.workings.Term;
@@ -149,6 +148,9 @@ final class Loads {
         if (!DayLoad.over(mg, most)) {
             return Against.WITHIN;
         }
+        if (use == Use.PRESCRIBED) {
+            return Against.PRESCRIBED;
+        }
         if (limit.use().guidance()) {
             return use == Use.LONG ? Against.LONG_ABOVE_GUIDANCE : Against.ABOVE_GUIDANCE;
         }
@@ -164,14 +166,18 @@ final class Loads {
     private enum Use {
         SHORT,
         NOT_SAID,
-        LONG
+        LONG,
+        PRESCRIBED
     }
 
     /** Long as a tonic, by the days that the recipe says, and by the days behind it; short only when its days are said. */
     private Use use(BrewPlan plan, History history, DailyLimit limit) {
         PlanRequest request = plan.request();
+        if (request.prescribed()) {
+            return Use.PRESCRIBED;
+        }
         int days = limit.use().shortUse().map(DailyLimit.ShortUse::days).orElse(SHORT_USE_DAYS);
-        OptionalInt on = request.recipe().posology().map(Posology::daysOn).orElse(OptionalInt.empty());
+        OptionalInt on = request.daysOn();
         boolean over = plan.additions().stream()
                 .map(a -> materia.herb(a.herb(), "herb"))
                 .filter(h -> holds(h, limit.constituent()))

@@ -3,7 +3,6 @@ package embercup.core.care;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbName;
 import embercup.core.plan.Caution;
-import embercup.core.recipe.Posology;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.Schools.Choice;
 import java.util.ArrayList;
@@ -17,11 +16,10 @@ final class RunLength {
 
     private RunLength() {}
 
-    static List<Caution> of(List<Herb> herbs, Schools schools, History history, Optional<Posology> posology) {
+    static List<Caution> of(List<Herb> herbs, Schools schools, History history, OptionalInt daysOn) {
         List<Caution> all = new ArrayList<>();
         List<Herb> limited =
                 herbs.stream().filter(h -> h.longestRunDays().isPresent()).toList();
-        OptionalInt daysOn = posology.map(Posology::daysOn).orElse(OptionalInt.empty());
         limited.stream()
                 .min(Comparator.comparingInt(RunLength::most))
                 .ifPresent(h -> all.add(

@@ -26,6 +26,12 @@ public sealed interface WayOut {
 
     record FewerCups(int cups) implements WayOut {}
 
+    /** Fewer of the cups in a day. */
+    record FewerADay(int cups) implements WayOut {}
+
+    /** A practitioner prescribed it for so many days: the limits of a day are told and do not stop it. */
+    record Prescribed(int days) implements WayOut {}
+
     /** Another menstruum instead of spirit. */
     record DrawWith(Menstruum.Kind menstruum) implements WayOut {}
 

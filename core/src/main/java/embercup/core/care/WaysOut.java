@@ -1,6 +1,7 @@
 package embercup.core.care;
 
 import embercup.core.care.WayOut.DrawWith;
+import embercup.core.care.WayOut.FewerADay;
 import embercup.core.care.WayOut.FewerCups;
 import embercup.core.care.WayOut.LeaveOut;
 import embercup.core.care.WayOut.Lessen;
@@ -17,6 +18,7 @@ import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Planner;
+import embercup.core.plan.Taking;
 import embercup.core.recipe.Menstruum;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Workings;
@@ -24,6 +26,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 
 /**
@@ -37,6 +41,8 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
     private static final double LEAST_SHARE = 0.2;
 
     private static final int MOST_TRIES = 5;
+    /** A formula is usually prescribed for so many days first (common practice, no source). */
+    private static final int PRESCRIBED_DAYS = 3;
 
     List<WayOut> all() {
         List<WayOut> ways = new ArrayList<>();
@@ -51,6 +57,9 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
         if (stops(verdict).stream().anyMatch(c -> c instanceof Caution.Alcohol)) {
             ways.add(new DrawWith(Menstruum.Kind.GLYCERIN));
             ways.add(new DrawWith(Menstruum.Kind.VINEGAR));
+        }
+        if (!over.isEmpty() && PlanRequest.prescribable(plan.request().drinker())) {
+            ways.add(new WayOut.Prescribed(PRESCRIBED_DAYS));
         }
         List<WayOut> whole = new ArrayList<>();
         List<WayOut> partly = new ArrayList<>();
@@ -120,6 +129,13 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
                     substitution.lessen(request.recipe(), l.herb().slug(), l.share(), "share"));
         } else if (way instanceof FewerCups f) {
             return request.withCups(f.cups());
+        } else if (way instanceof FewerADay f) {
+            Taking taking = request.taking();
+            return request.withTaking(
+                    new Taking(OptionalDouble.of(f.cups()), taking.prescribedDays(), taking.others()));
+        } else if (way instanceof WayOut.Prescribed p) {
+            Taking taking = request.taking();
+            return request.withTaking(new Taking(taking.cupsADay(), OptionalInt.of(p.days()), taking.others()));
         }
         return request.withRecipe(request.recipe().in(new Menstruum(((DrawWith) way).menstruum(), 0)));
     }
@@ -169,11 +185,18 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
         return Math.floor(share * 100) / 100;
     }
 
-    /** The most whole cups that fit the day; planned again, because a clipped dose grows with fewer cups. */
+    /**
+     * Fewer cups a day where it is said how many she drinks or the pot is for more days than one, else the most whole cups that
+     * fit the day; planned again, because a clipped dose grows with fewer cups.
+     */
     private Optional<WayOut> fewer(DayLoad load) {
-        for (int cups = (int) Math.ceil(plan.request().cups()) - 1; cups >= 1; cups--) {
-            if (mg(plan.request().withCups(cups), load.constituent()) <= load.roomMg()) {
-                return Optional.of(new FewerCups(cups));
+        PlanRequest request = plan.request();
+        boolean severalDays = request.cupsSaid() || request.cups() > request.cupsADay();
+        double now = severalDays ? request.cupsADay() : request.cups();
+        for (double cups = Math.ceil(now) - 1; cups >= 1; cups--) {
+            WayOut way = severalDays ? new FewerADay((int) cups) : new FewerCups((int) cups);
+            if (mg(changed(way), load.constituent()) <= load.roomMg()) {
+                return Optional.of(way);
             }
         }
         return Optional.empty();

@@ -22,6 +22,7 @@ public final class DoseRule {
      * @param cups cups that one person drinks of it in a day at most
      * @param taste the drinker's own factor, learned from notes; 1 when nothing is known
      * @param room the most that strength and purpose may lift a herb of a blend; see {@link #room}
+     * @param prescribed whether a practitioner prescribed it, so that a day's maximum does not cut it
      */
     public record Wish(
             Strength strength,
@@ -30,7 +31,8 @@ public final class DoseRule {
             Tradition tradition,
             double cups,
             double room,
-            double taste) {}
+            double taste,
+            boolean prescribed) {}
 
     /**
      * Blends share the room: together the herbs of a blend hold no more than one herb's highest single dose, so that a
@@ -97,7 +99,7 @@ public final class DoseRule {
         List<Wished> wished =
                 lines.stream().map(line -> wished(materia, herb, line, wish)).toList();
         double day = wished.stream().mapToDouble(Wished::shareOfDay).sum();
-        return wished.stream().map(w -> dose(w, day)).toList();
+        return wished.stream().map(w -> dose(w, day, wish.prescribed())).toList();
     }
 
     private static Wished wished(Materia materia, Herb herb, Line line, Wish wish) {
@@ -116,9 +118,9 @@ public final class DoseRule {
         return child ? Workings.product(term, "g", adults, share) : adults;
     }
 
-    private static Dose dose(Wished wished, double day) {
+    private static Dose dose(Wished wished, double day, boolean whole) {
         double rest = day - wished.shareOfDay();
-        if (wished.mostPerDay.isEmpty() || day <= 1 + 1e-9) {
+        if (whole || wished.mostPerDay.isEmpty() || day <= 1 + 1e-9) {
             return new Dose(wished.perCup.as(Term.GRAMS_PER_CUP), false, wished.mostPerDay, rest);
         }
         Workings cups = Workings.given(Term.CUPS_IN_A_DAY, wished.cupsInDay, "cups");

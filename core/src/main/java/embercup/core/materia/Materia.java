@@ -115,15 +115,6 @@ public final class Materia {
                 .toList());
     }
 
-    /** The longest that any herb is drunk in a row, days. */
-    public int longestRunDays() {
-        return (int) Math.ceil(herbs.values().stream()
-                .flatMap(h -> h.longestRunDays().stream())
-                .mapToDouble(Herb.Sourced::value)
-                .max()
-                .orElse(0));
-    }
-
     public PartDefaults part(PlantPart part) {
         return Objects.requireNonNull(tables.parts.get(part));
     }

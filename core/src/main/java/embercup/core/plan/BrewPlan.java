@@ -44,6 +44,11 @@ public record BrewPlan(
         reasons = List.copyOf(reasons);
     }
 
+    /** The same pot, judged for another request: who drinks how much of it. */
+    public BrewPlan forRequest(PlanRequest other) {
+        return new BrewPlan(other, additions, pot, standard, predicted, notes, reasons, workings);
+    }
+
     /** How it will go from what was measured on. */
     public Prediction predict(Measurements measured) {
         return measured.none() ? predicted : Prediction.of(pot, standard, additions, BrewSimulation.run(pot, measured));

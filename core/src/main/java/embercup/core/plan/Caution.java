@@ -341,6 +341,8 @@ public sealed interface Caution {
         ABOVE_GUIDANCE(Severity.NOTE),
         /** Above a guidance value, in long use. */
         LONG_ABOVE_GUIDANCE(Severity.CARE),
+        /** Above a limit, as a practitioner prescribed it. */
+        PRESCRIBED(Severity.CARE),
         /** Above a limit that is meant for long use, in a short one. */
         SHORT_USE(Severity.CARE),
         OVER(Severity.STOP);
@@ -358,6 +360,21 @@ public sealed interface Caution {
 
     /** What an earlier brew of the day brought. @param at clock time of it; empty when that is not known */
     record Earlier(String name, Optional<String> at, Mass holds) {}
+
+    record Prescribed(int days) implements Note {}
+
+    /** A child's serving of a shared pot is more than its share of an adult's cup. */
+    record ServingTooLarge(int percent, int servingPercent) implements OfDrinker {
+        @Override
+        public Severity severity() {
+            return Severity.STOP;
+        }
+
+        @Override
+        public String source() {
+            return "clark";
+        }
+    }
 
     /** One cup holds more than is good at once. */
     record AtOnce(Constituent constituent, Mass cup, Mass limit, String source) implements Caution {

@@ -206,7 +206,8 @@ final class Measures {
                 recipe.tradition(),
                 request.cupsADay(),
                 room,
-                request.taste());
+                request.taste(),
+                request.prescribed());
     }
 
     private double cupsADay(Own own) {

@@ -4,6 +4,7 @@ import embercup.core.dose.Drinker;
 import embercup.core.dose.Purpose;
 import embercup.core.dose.Strength;
 import embercup.core.kitchen.Kitchen;
+import embercup.core.materia.Condition;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Posology;
@@ -11,11 +12,15 @@ import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Limit;
+import embercup.core.workings.Wanted;
+import java.util.Objects;
+import java.util.OptionalInt;
 
 /**
  * What a plan is made from. Immutable.
  *
  * @param schools where practitioners disagree, what this cook holds to
+ * @param taking how many cups a day, who else drinks of it, whether it was prescribed
  * @param spentHerbs whether it is the second brew of herbs that the same request has brewed and strained once
  */
 public record PlanRequest(
@@ -25,7 +30,13 @@ public record PlanRequest(
         Kitchen kitchen,
         MeasureCustom custom,
         Schools schools,
+        Taking taking,
         boolean spentHerbs) {
+
+    /** A request of an earlier version says nothing of how its pot is taken. */
+    public PlanRequest {
+        taking = Objects.requireNonNullElse(taking, Taking.AS_RECIPE_SAYS);
+    }
 
     /** Nobody drinks more of one pot in a day who is not told to (common practice, no source). */
     private static final double USUAL_MOST_CUPS = 3;
@@ -48,6 +59,7 @@ public record PlanRequest(
                 Kitchen.STANDARD,
                 MeasureCustom.DEFAULT,
                 Schools.of(recipe.tradition()),
+                Taking.AS_RECIPE_SAYS,
                 false);
     }
 
@@ -77,10 +89,13 @@ public record PlanRequest(
     }
 
     /**
-     * How many cups of it one person drinks in a day: a day's drops of a tincture, the recipe's own posology, and where it says
-     * nothing all of the pot, up to three cups.
+     * How many cups of it the drinker takes in a day: as the order says, a day's drops of a tincture, the recipe's own posology,
+     * and where it says nothing all of the pot, up to three cups.
      */
     public double cupsADay() {
+        if (taking.cupsADay().isPresent()) {
+            return taking.cupsADay().getAsDouble();
+        }
         if (recipe.menstruum().cold()) {
             return Math.min(cups(), Menstruum.TINCTURE_ML_A_DAY / cupMl());
         }
@@ -92,17 +107,26 @@ public record PlanRequest(
         return cupsADay() / cups();
     }
 
-    /** The same in mL, as it is drunk. */
-    public double drunkADayMl() {
-        return cupsADay() * cupMl();
+    /** What everybody takes of it in a day, mL as it is drunk. */
+    public double pouredADayMl() {
+        double cups = cupsADay()
+                + taking.others().stream()
+                        .mapToDouble(o -> o.cupsADay() * o.serving())
+                        .sum();
+        return cups * cupMl();
+    }
+
+    /** For how many days it is; a tincture for many. */
+    public int days() {
+        return Math.max(1, (int) Math.ceil(cups() * cupMl() / pouredADayMl() - 1e-6));
     }
 
     public PlanRequest withRecipe(Recipe other) {
-        return new PlanRequest(other, serving, drinker, kitchen, custom, schools, spentHerbs);
+        return new PlanRequest(other, serving, drinker, kitchen, custom, schools, taking, spentHerbs);
     }
 
     public PlanRequest withServing(Serving other) {
-        return new PlanRequest(recipe, other, drinker, kitchen, custom, schools, spentHerbs);
+        return new PlanRequest(recipe, other, drinker, kitchen, custom, schools, taking, spentHerbs);
     }
 
     public PlanRequest withCups(double others) {
@@ -119,24 +143,51 @@ public record PlanRequest(
     }
 
     public PlanRequest withDrinker(Drinker other) {
-        return new PlanRequest(recipe, serving, other, kitchen, custom, schools, spentHerbs);
+        return new PlanRequest(recipe, serving, other, kitchen, custom, schools, taking, spentHerbs);
     }
 
     public PlanRequest withKitchen(Kitchen other) {
-        return new PlanRequest(recipe, serving, drinker, other, custom, schools, spentHerbs);
+        return new PlanRequest(recipe, serving, drinker, other, custom, schools, taking, spentHerbs);
     }
 
     public PlanRequest withCustom(MeasureCustom other) {
-        return new PlanRequest(recipe, serving, drinker, kitchen, other, schools, spentHerbs);
+        return new PlanRequest(recipe, serving, drinker, kitchen, other, schools, taking, spentHerbs);
     }
 
     public PlanRequest withSchools(Schools others) {
-        return new PlanRequest(recipe, serving, drinker, kitchen, custom, others, spentHerbs);
+        return new PlanRequest(recipe, serving, drinker, kitchen, custom, others, taking, spentHerbs);
+    }
+
+    public PlanRequest withTaking(Taking other) {
+        return new PlanRequest(recipe, serving, drinker, kitchen, custom, schools, other, spentHerbs);
+    }
+
+    /** Whether somebody said how many cups a day it is. */
+    public boolean cupsSaid() {
+        return taking.cupsADay().isPresent() || recipe.posology().isPresent();
+    }
+
+    /** Days in a row that it is taken, as far as anybody said. */
+    public OptionalInt daysOn() {
+        return taking.prescribedDays().isPresent()
+                ? taking.prescribedDays()
+                : recipe.posology().map(Posology::daysOn).orElse(OptionalInt.empty());
+    }
+
+    public boolean prescribed() {
+        return taking.prescribedDays().isPresent();
+    }
+
+    /** A practitioner's dose is for grown-ups who are not pregnant and do not nurse (common practice, no source). */
+    public static boolean prescribable(Drinker drinker) {
+        return drinker.ageYears() >= Drinker.ADULT_YEARS
+                && !drinker.has(Condition.PREGNANT)
+                && !drinker.has(Condition.BREASTFEEDING);
     }
 
     /** The second brew of the same herbs, or the first. */
     public PlanRequest spent(boolean herbs) {
-        return new PlanRequest(recipe, serving, drinker, kitchen, custom, schools, herbs);
+        return new PlanRequest(recipe, serving, drinker, kitchen, custom, schools, taking, herbs);
     }
 
     /** @throws InvalidInputException with every number outside its limits */
@@ -145,6 +196,16 @@ public record PlanRequest(
         check.range("cups", cups(), Limit.CUPS);
         check.range("cupMl", cupMl(), Limit.CUP_ML);
         check.range("drinker.ageYears", drinker.ageYears(), Limit.AGE_YEARS);
+        taking.cupsADay().ifPresent(n -> check.range("cupsADay", n, Limit.CUPS_A_DAY));
+        taking.prescribedDays().ifPresent(n -> {
+            check.range("prescribedDays", n, Limit.PRESCRIBED_DAYS);
+            check.require(prescribable(drinker), "prescribedDays", n, new Wanted.NotPrescribable());
+        });
+        for (int i = 0; i < taking.others().size(); i++) {
+            Taking.Sharer other = taking.others().get(i);
+            check.range("others[" + i + "].cupsADay", other.cupsADay(), Limit.CUPS_A_DAY);
+            check.range("others[" + i + "].serving", other.serving(), Limit.SHARE);
+        }
         drinker.weightKg().ifPresent(kg -> check.range("drinker.weightKg", kg, Limit.WEIGHT_KG));
         kitchen.check(check, "kitchen");
         check.throwIfAny();

@@ -29,6 +29,11 @@ public enum Limit {
     CUPS_A_DAY(0.25, 12, "cups"),
     DAYS_ON(1, 365, "days"),
     DAYS_OFF(0, 365, "days"),
+    /** A dose beyond what is usual is a matter of days: after four weeks a practitioner sees her patient again. */
+    PRESCRIBED_DAYS(1, 28, "days"),
+    TRIMESTER(1, 3, ""),
+    /** Who drinks of a pot beside its drinker. */
+    SHARERS(0, 8, "drinkers"),
     AGE_YEARS(0, 120, "years"),
     WEIGHT_KG(2, 300, "kg"),
     ALTITUDE_M(-400, 5000, "m"),

@@ -59,6 +59,12 @@ public sealed interface Wanted {
         DAYS_ON
     }
 
+    /** Nothing: a trimester stands beside a pregnancy only. */
+    record OnlyIfPregnant() implements Wanted {}
+
+    /** No prescription: a practitioner's dose is not for children, in pregnancy or while breastfeeding. */
+    record NotPrescribable() implements Wanted {}
+
     /** A herb of the materia; those whose slug is near. */
     record KnownHerb(List<String> near) implements Wanted {}
 

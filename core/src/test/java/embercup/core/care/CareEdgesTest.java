@@ -183,6 +183,7 @@ class CareEdgesTest {
                 first.kitchen(),
                 first.custom(),
                 first.schools(),
+                first.taking(),
                 true));
         double left = second.additions().get(0).leftShare();
         double whole = new Care(MATERIA)

@@ -23,6 +23,10 @@ final class Ways {
         return way instanceof WayOut.FewerCups f ? f.cups() : 0;
     }
 
+    static double cupsADay(WayOut way) {
+        return way instanceof WayOut.FewerADay f ? f.cups() : 0;
+    }
+
     static double share(WayOut way) {
         return way instanceof WayOut.Lessen l ? l.share() : 0;
     }

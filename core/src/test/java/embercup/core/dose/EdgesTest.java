@@ -84,7 +84,8 @@ class EdgesTest {
                         Tradition.MONOGRAPH,
                         cups,
                         Double.POSITIVE_INFINITY,
-                        1));
+                        1,
+                        false));
     }
 
     /** Sage: at most 6 g a day for an adult (EMA/HMPC, mem); a child of 8 and 26 kg gets 26 ÷ 68 of it. */

@@ -63,8 +63,16 @@ class BrewEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     String loads;
 
-    /** What was poured, as a share of the cups that the loads are of; missing until something is poured. */
-    Double drunk;
+    /** For how many days it is. */
+    int days = 1;
+
+    /** What was poured and when, as shares of a day's cups. */
+    @JdbcTypeCode(SqlTypes.JSON)
+    String pours = "[]";
+
+    /** Who of the household drinks of it beside its drinker, with her loads of a day. */
+    @JdbcTypeCode(SqlTypes.JSON)
+    String sharers = "[]";
 
     /** Slugs of the herbs in it. */
     @JdbcTypeCode(SqlTypes.JSON)

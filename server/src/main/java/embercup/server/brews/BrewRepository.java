@@ -36,18 +36,35 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
     List<String> openWith(String herbs);
 
     /**
-     * When somebody drank which herbs.
+     * A pot that somebody drinks of.
      *
-     * @param loads of the cups that the plan counts for its day
-     * @param drunk the share of them that was poured; missing while nothing was
+     * @param days for how many it is
+     * @param loads of a day's cups of its drinker
+     * @param pours what was poured and when
+     * @param sharers who drinks of it beside its drinker
      */
-    record Drunk(Instant startedAt, String loads, @Nullable Double drunk, String herbs) {}
+    record Drunk(
+            String name,
+            @Nullable UUID drinkerId,
+            Instant startedAt,
+            int days,
+            String loads,
+            String pours,
+            String sharers,
+            String herbs) {}
 
-    /** A simulated brew is drunk by nobody. */
-    @Query("""
-            select new embercup.server.brews.BrewRepository$Drunk(b.startedAt, b.loads, b.drunk, b.herbs) from BrewEntity b
-            where b.drinkerId = :drinkerId and b.startedAt >= :from and b.startedAt < :to and b.phase <> 'abandoned'
-            and b.clockReal is null
-            """)
-    List<Drunk> drunkBetween(UUID drinkerId, Instant from, Instant to);
+    /**
+     * Every pot of a drinker up to a moment, hers or shared. A simulated brew is drunk by nobody.
+     *
+     * @param asSharer a list with her id, as JSON
+     */
+    @Query(value = """
+            select b.name, b.drinker_id, b.started_at, b.days, b.loads::text, b.pours::text, b.sharers::text, b.herbs::text
+            from brew b
+            where (b.drinker_id = :drinkerId or b.sharers @> cast(:asSharer as jsonb))
+            and b.started_at >= :from and b.started_at < :to
+            and b.phase <> 'abandoned' and b.clock_real is null
+            order by b.started_at
+            """, nativeQuery = true)
+    List<Drunk> drunkBetween(UUID drinkerId, String asSharer, Instant from, Instant to);
 }

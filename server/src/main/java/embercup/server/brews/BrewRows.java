@@ -93,11 +93,26 @@ class BrewRows {
                 .map(PlannedAddition::herb)
                 .distinct()
                 .toList());
+        e.days = made.plan().request().days();
+        e.sharers = json.writeValueAsString(made.others().stream()
+                .filter(o -> o.id() != null)
+                .map(o -> new DrinkersDays.Sharer(Objects.requireNonNull(o.id()), loads(o.verdict())))
+                .toList());
         brews.saveAndFlush(e);
         FiguresEntity why = new FiguresEntity();
         why.brewId = e.id;
         why.document = kept.writeFigures(made.figures());
         figures.save(why);
+    }
+
+    /** Writes down what was poured of it and when. */
+    void poured(BrewEntity e, Folded folded) {
+        double dayMl = folded.plan().request().pouredADayMl();
+        e.pours = json.writeValueAsString(folded.standing().stream()
+                .filter(BrewEvent.Poured.class::isInstance)
+                .map(BrewEvent.Poured.class::cast)
+                .map(p -> new DrinkersDays.Pour(p.at(), p.ml() / dayMl))
+                .toList());
     }
 
     private static Map<String, Double> loads(Care.Verdict verdict) {

@@ -196,7 +196,7 @@ public class Brews {
         e.phase = Fields.code(live.phase());
         live.startedAt().ifPresent(at -> e.startedAt = at);
         boolean ended = live.phase() == LiveBrew.Phase.FINISHED || live.phase() == LiveBrew.Phase.ABANDONED;
-        e.drunk = live.pouredMl() > 0 ? live.pouredMl() / plan.request().drunkADayMl() : null;
+        rows.poured(e, folded);
         e.endedAt = ended ? live.readyAt().orElse(null) : null;
         brews.save(e);
         if (ended) {

@@ -2,21 +2,24 @@ package embercup.server.brews;
 
 import embercup.core.care.History;
 import embercup.core.materia.Constituent;
-import embercup.core.materia.Materia;
 import embercup.core.plan.Interleaving;
 import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -32,17 +35,30 @@ class DrinkersDays implements Plans.Day {
     /** A day of loads: twelve hours before and after, so that an evening pot counts with the morning's. */
     private static final Duration HALF_A_DAY = Duration.ofHours(12);
 
+    private static final Duration A_DAY = Duration.ofDays(1);
+    /** The longest run and its break are shorter; older cups change nothing. */
+    private static final Duration LONGEST_LOOK = Duration.ofDays(2 * 365);
+    /** What is left in a jar and is no cup, days. */
+    private static final double SIP = 0.05;
+
+    private static final TypeReference<List<Pour>> POURS = new TypeReference<>() {};
+    private static final TypeReference<List<Sharer>> SHARERS = new TypeReference<>() {};
+
     private final BrewRepository brews;
     private final KeptPlans kept;
-    private final Materia materia;
     private final JsonMapper json;
 
-    DrinkersDays(BrewRepository brews, KeptPlans kept, Materia materia, JsonMapper json) {
+    DrinkersDays(BrewRepository brews, KeptPlans kept, JsonMapper json) {
         this.brews = brews;
         this.kept = kept;
-        this.materia = materia;
         this.json = json;
     }
+
+    /** Something poured of a pot. @param share of a day's cups */
+    record Pour(Instant at, double share) {}
+
+    /** Somebody who drinks of a pot beside its drinker. @param loads of her day's cups, mg */
+    record Sharer(UUID id, Map<String, Double> loads) {}
 
     @Override
     @Transactional(readOnly = true)
@@ -50,35 +66,63 @@ class DrinkersDays implements Plans.Day {
         if (drinkerId == null) {
             return History.NONE;
         }
-        Map<Constituent, Double> mg = new EnumMap<>(Constituent.class);
+        List<History.Earlier> earlier = new ArrayList<>();
         Map<String, Set<LocalDate>> days = new HashMap<>();
         ZoneId zone = ZoneId.systemDefault();
         LocalDate today = LocalDate.ofInstant(at, zone);
-        Instant from =
-                today.minusDays(materia.longestRunDays()).atStartOfDay(zone).toInstant();
-        for (BrewRepository.Drunk d : brews.drunkBetween(drinkerId, from, at.plus(HALF_A_DAY))) {
-            if (d.startedAt().isAfter(at.minus(HALF_A_DAY))) {
-                double share = d.drunk() == null ? 1 : d.drunk();
-                json.readValue(d.loads(), LOADS)
-                        .forEach((c, v) ->
-                                mg.merge(Fields.oneOf(Constituent.class, c, "constituent"), v * share, Double::sum));
+        String asSharer = json.writeValueAsString(List.of(Map.of("id", drinkerId)));
+        for (BrewRepository.Drunk d :
+                brews.drunkBetween(drinkerId, asSharer, at.minus(LONGEST_LOOK), at.plus(HALF_A_DAY))) {
+            List<Pour> cups = cups(d);
+            double share = cups.stream()
+                    .filter(c -> near(c.at(), at))
+                    .mapToDouble(Pour::share)
+                    .sum();
+            if (share > 0) {
+                earlier.add(new History.Earlier(
+                        d.name(), Optional.of(LocalTime.ofInstant(d.startedAt(), zone)), loads(d, drinkerId, share)));
             }
-            LocalDate day = LocalDate.ofInstant(d.startedAt(), zone);
+            Set<LocalDate> drunk =
+                    cups.stream().map(c -> LocalDate.ofInstant(c.at(), zone)).collect(Collectors.toSet());
             json.readValue(d.herbs(), SLUGS)
-                    .forEach(h -> days.computeIfAbsent(h, x -> new HashSet<>()).add(day));
+                    .forEach(h -> days.computeIfAbsent(h, x -> new HashSet<>()).addAll(drunk));
         }
-        Map<String, Integer> runs = new HashMap<>();
-        days.forEach((herb, drunk) -> runs.put(herb, run(drunk, today)));
-        return new History(mg, runs);
+        return new History(earlier, days, today);
     }
 
-    /** Days in a row up to the day before. */
-    private static int run(Set<LocalDate> drunk, LocalDate today) {
-        int run = 0;
-        while (drunk.contains(today.minusDays(run + 1L))) {
-            run++;
+    private static boolean near(Instant cup, Instant at) {
+        return cup.isAfter(at.minus(HALF_A_DAY)) && cup.isBefore(at.plus(HALF_A_DAY));
+    }
+
+    /**
+     * When its cups are drunk, a day's share each: what was poured, and after the last pour what is still to come of the days
+     * that it is for.
+     */
+    private List<Pour> cups(BrewRepository.Drunk d) {
+        List<Pour> pours = json.readValue(d.pours(), POURS);
+        double left = d.days() - pours.stream().mapToDouble(Pour::share).sum();
+        Instant next = pours.isEmpty()
+                ? d.startedAt()
+                : pours.get(pours.size() - 1).at().plus(A_DAY);
+        List<Pour> cups = new ArrayList<>(pours);
+        for (; left > SIP; left--) {
+            cups.add(new Pour(next, Math.min(1, left)));
+            next = next.plus(A_DAY);
         }
-        return run;
+        return cups;
+    }
+
+    private Map<Constituent, Double> loads(BrewRepository.Drunk d, UUID drinkerId, double share) {
+        Map<String, Double> day = drinkerId.equals(d.drinkerId())
+                ? json.readValue(d.loads(), LOADS)
+                : json.readValue(d.sharers(), SHARERS).stream()
+                        .filter(s -> s.id().equals(drinkerId))
+                        .findFirst()
+                        .map(Sharer::loads)
+                        .orElse(Map.of());
+        Map<Constituent, Double> mg = new EnumMap<>(Constituent.class);
+        day.forEach((c, v) -> mg.put(Fields.oneOf(Constituent.class, c, "constituent"), v * share));
+        return mg;
     }
 
     @Override

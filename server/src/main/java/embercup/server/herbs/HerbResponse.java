@@ -2,6 +2,7 @@ package embercup.server.herbs;
 
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import embercup.core.brew.Giving;
+import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
@@ -13,6 +14,7 @@ import embercup.core.words.Words;
 import embercup.server.platform.Fields;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -25,7 +27,15 @@ public record HerbResponse(
         @JsonUnwrapped Known known,
         @JsonUnwrapped Careful careful) {
 
-    public record Name(String slug, String common, String latin, List<String> also, String part, String use) {}
+    /** @param names in other languages, by the language's code */
+    public record Name(
+            String slug,
+            String common,
+            String latin,
+            List<String> also,
+            Map<String, List<String>> names,
+            String part,
+            String use) {}
 
     /** What a spoon or a piece of it weighs, and how much of it is taken. */
     public record Measured(
@@ -50,10 +60,16 @@ public record HerbResponse(
     /** How it is told from others. */
     public record Known(String identity, List<Herb.LookAlike> lookAlikes, boolean foraged) {}
 
-    /** @param stop why it is not for tea at all */
+    /**
+     * Where care is due.
+     *
+     * @param noneKnown conditions of which nothing is known that would ask for care
+     * @param stop why it is not for tea at all
+     */
     public record Careful(
             @Nullable Number ageFloorYears,
             List<HerbCautionLine> cautions,
+            List<String> noneKnown,
             @Nullable String stop) {}
 
     public record BulkLine(String form, String cut, Spread gPerTsp, String source) {}
@@ -70,9 +86,12 @@ public record HerbResponse(
 
     public record MethodLine(String kind, double minutes, String source) {}
 
-    public record ContentLine(String constituent, Spread mgPerG, String source) {}
+    /** @param in where it was measured: herb or cup */
+    public record ContentLine(String constituent, String in, Spread mgPerG, String source) {}
 
-    public record HerbCautionLine(@Nullable String when, String severity, String text, String source) {}
+    /** @param trimesters of pregnancy; all of it when there are none */
+    public record HerbCautionLine(
+            @Nullable String when, String severity, List<Integer> trimesters, String text, String source) {}
 
     /** Minutes until half is drawn, dried, in still water just off the boil. */
     public record GivesLine(String cut, double aromaMin, double bodyMin, double biteMin) {}
@@ -97,7 +116,7 @@ public record HerbResponse(
 
     static HerbResponse of(Materia materia, Herb h) {
         return new HerbResponse(
-                new Name(h.slug(), h.common(), h.latin(), h.also(), Fields.code(h.part()), h.use()),
+                new Name(h.slug(), h.common(), h.latin(), h.also(), h.about().names(), Fields.code(h.part()), h.use()),
                 measured(materia, h),
                 new Used(
                         h.method()
@@ -118,8 +137,13 @@ public record HerbResponse(
                                 .map(c -> new HerbCautionLine(
                                         c.when().map(w -> w.code()).orElse(null),
                                         Fields.code(c.severity()),
+                                        c.trimesters().stream().sorted().toList(),
                                         c.text(),
                                         c.source()))
+                                .toList(),
+                        h.care().noneKnown().stream()
+                                .map(Condition::code)
+                                .sorted()
                                 .toList(),
                         h.stop().map(Herb.Stop::text).orElse(null)));
     }
@@ -143,7 +167,8 @@ public record HerbResponse(
                         .toList(),
                 h.stop().isPresent() || h.part() == PlantPart.PANTRY ? List.of() : gives(materia, h),
                 h.constituents().stream()
-                        .map(c -> new ContentLine(Fields.code(c.constituent()), c.mgPerG(), c.source()))
+                        .map(c -> new ContentLine(
+                                Fields.code(c.constituent()), Fields.code(c.in()), c.mgPerG(), c.source()))
                         .toList());
     }
 

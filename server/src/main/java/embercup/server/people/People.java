@@ -18,6 +18,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -82,11 +83,13 @@ public class People {
 
     /** The person as the core sees a drinker; an allergy to a herb that is no longer in the house stays hers. */
     public Drinker drinker(Person person) {
-        Drinker drinker = drinker(person.ageYears(), person.weightKg(), person.conditions(), List.of(), "drinker");
+        Drinker drinker = drinker(
+                person.ageYears(), person.weightKg(), person.conditions(), person.trimester(), List.of(), "drinker");
         return new Drinker(
                 drinker.ageYears(),
                 drinker.weightKg(),
                 drinker.conditions(),
+                drinker.trimester(),
                 Set.copyOf(person.allergies()),
                 Set.copyOf(person.dislikes()));
     }
@@ -102,6 +105,7 @@ public class People {
             double ageYears,
             @Nullable Double weightKg,
             @Nullable List<String> conditions,
+            @Nullable Integer trimester,
             @Nullable List<String> allergies,
             String path) {
         InvalidInputException.Check check = new InvalidInputException.Check();
@@ -123,12 +127,19 @@ public class People {
         if (weightKg != null) {
             check.range(path + ".weightKg", weightKg, Limit.WEIGHT_KG);
         }
+        if (trimester != null) {
+            check.range(path + ".trimester", trimester, Limit.TRIMESTER);
+            check.require(
+                    known.contains(Condition.PREGNANT), path + ".trimester", trimester, new Wanted.OnlyIfPregnant());
+        }
         check.throwIfAny();
         return new Drinker(
                 ageYears,
                 weightKg == null ? OptionalDouble.empty() : OptionalDouble.of(weightKg),
                 known,
-                Set.copyOf(herbs));
+                trimester == null ? OptionalInt.empty() : OptionalInt.of(trimester),
+                Set.copyOf(herbs),
+                Set.of());
     }
 
     private void known(InvalidInputException.Check check, List<String> herbs, String field) {
@@ -147,7 +158,8 @@ public class People {
         e.weightKg = draft.weightKg();
         List<String> conditions = draft.conditions() == null ? List.of() : draft.conditions();
         List<String> allergies = draft.allergies() == null ? List.of() : draft.allergies();
-        drinker(e.ageYears, e.weightKg, conditions, allergies, "person");
+        e.trimester = conditions.contains(Condition.PREGNANT.code()) ? draft.trimester() : null;
+        drinker(e.ageYears, e.weightKg, conditions, e.trimester, allergies, "person");
         List<String> dislikes = draft.dislikes() == null ? List.of() : draft.dislikes();
         InvalidInputException.Check check = new InvalidInputException.Check();
         known(check, dislikes, "person.dislikes");
@@ -168,6 +180,7 @@ public class People {
                 e.ageYears,
                 e.weightKg,
                 json.readValue(e.conditions, TEXTS),
+                e.trimester,
                 json.readValue(e.allergies, TEXTS),
                 e.usualStrength,
                 json.readValue(e.dislikes, TEXTS),

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * Somebody of the household who drinks.
  *
+ * @param trimester of her pregnancy, 1–3; missing when it is not known, or there is none
  * @param usualStrength how strong she usually likes it; what a sheet for her begins with
  * @param dislikes slugs of herbs she would rather not have
  * @param brewer marks the one who usually brews
@@ -24,6 +25,7 @@ public record Person(
         double ageYears,
         @Nullable Double weightKg,
         List<String> conditions,
+        @Nullable Integer trimester,
         List<String> allergies,
         String usualStrength,
         List<String> dislikes,
@@ -39,6 +41,9 @@ public record Person(
             @Within(Limit.WEIGHT_KG) @Nullable Double weightKg,
 
             @Nullable List<String> conditions,
+
+            @Within(Limit.TRIMESTER) @Nullable Integer trimester,
+
             @Nullable List<String> allergies,
 
             @CodeOf(Strength.class) @Nullable String usualStrength,

@@ -29,6 +29,8 @@ class PersonEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     String conditions;
 
+    Integer trimester;
+
     @JdbcTypeCode(SqlTypes.JSON)
     String allergies;
 

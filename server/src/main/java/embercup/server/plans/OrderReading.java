@@ -12,6 +12,7 @@ import embercup.core.materia.Materia;
 import embercup.core.measure.KitchenSystem;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.plan.PlanRequest;
+import embercup.core.plan.Taking;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Parts;
 import embercup.core.recipe.Recipe;
@@ -28,6 +29,7 @@ import embercup.server.plans.OrderRequest.BurnerPart;
 import embercup.server.plans.OrderRequest.ChangePart;
 import embercup.server.plans.OrderRequest.DrinkerPart;
 import embercup.server.plans.OrderRequest.KitchenPart;
+import embercup.server.plans.OrderRequest.SharerPart;
 import embercup.server.plans.OrderRequest.VesselPart;
 import embercup.server.platform.Fields;
 import embercup.server.platform.SchoolsReading;
@@ -37,6 +39,8 @@ import embercup.server.recipes.Recipes;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -65,6 +69,7 @@ class OrderReading {
             @Nullable UUID burnerId,
             @Nullable UUID drinkerId,
             String drinkerName,
+            List<@Nullable UUID> otherIds,
             Set<String> inTins) {}
 
     /** @throws InvalidInputException naming each field that cannot be read, and what would be right */
@@ -86,6 +91,7 @@ class OrderReading {
                 kitchen(ask, household),
                 custom,
                 schools,
+                taking(ask),
                 Boolean.TRUE.equals(ask.pot().spentHerbs()));
         boolean ownBurner = ask.kitchen() != null && ask.kitchen().burner() != null;
         UUID burnerId = ownBurner ? null : household.own().burnerId();
@@ -95,6 +101,7 @@ class OrderReading {
                 burnerId,
                 ask.drinks().drinkerId(),
                 person == null ? "" : person.name(),
+                others(ask).stream().map(SharerPart::drinkerId).toList(),
                 household.own().inTins());
     }
 
@@ -117,6 +124,7 @@ class OrderReading {
                 kitchen,
                 custom(ask, new Household(ask)),
                 SchoolsReading.read(ask.custom().schools(), Map.of(), recipe.tradition()),
+                taking(ask),
                 Boolean.TRUE.equals(ask.pot().spentHerbs()));
     }
 
@@ -173,7 +181,38 @@ class OrderReading {
 
     private Drinker drinker(DrinkerPart d) {
         return people.drinker(
-                or(d.ageYears(), Drinker.ADULT.ageYears()), d.weightKg(), d.conditions(), d.allergies(), "drinker");
+                or(d.ageYears(), Drinker.ADULT.ageYears()),
+                d.weightKg(),
+                d.conditions(),
+                d.trimester(),
+                d.allergies(),
+                "drinker");
+    }
+
+    private static List<SharerPart> others(OrderRequest ask) {
+        return ask.taken().others() == null ? List.of() : ask.taken().others();
+    }
+
+    private Taking taking(OrderRequest ask) {
+        Double cups = ask.taken().cupsADay();
+        Integer prescribed = ask.taken().prescribedDays();
+        return new Taking(
+                cups == null ? OptionalDouble.empty() : OptionalDouble.of(cups),
+                prescribed == null ? OptionalInt.empty() : OptionalInt.of(prescribed),
+                others(ask).stream().map(this::sharer).toList());
+    }
+
+    private Taking.Sharer sharer(SharerPart part) {
+        Person person = part.drinkerId() == null ? null : people.get(part.drinkerId());
+        Drinker drinker = person != null
+                ? people.drinker(person)
+                : part.drinker() == null ? Drinker.ADULT : drinker(part.drinker());
+        String guest = part.name() == null ? "" : part.name();
+        return new Taking.Sharer(
+                person == null ? guest : person.name(),
+                drinker,
+                or(part.cupsADay(), 1),
+                part.serving() == null ? Taking.usualServing(drinker) : part.serving());
     }
 
     /** The household's own kitchen, read at most once for a plan and only when the order leaves something to it. */

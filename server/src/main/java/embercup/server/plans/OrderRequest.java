@@ -32,6 +32,7 @@ public record OrderRequest(
         @JsonUnwrapped @Valid Pot pot,
         @JsonUnwrapped @Valid Serving serving,
         @JsonUnwrapped @Valid For drinks,
+        @JsonUnwrapped @Valid Taken taken,
         @Valid @Nullable KitchenPart kitchen,
         @JsonUnwrapped @Valid Custom custom,
         @JsonUnwrapped At at,
@@ -81,6 +82,37 @@ public record OrderRequest(
             @Nullable
             Boolean useLearned) {}
 
+    /** How it is taken. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Taken(
+            @Schema(description = "cups that the drinker takes of it in a day; as the recipe says when it is missing")
+            @Within(Limit.CUPS_A_DAY)
+            @Nullable
+            Double cupsADay,
+
+            @Schema(description = "days for which a practitioner prescribed it")
+            @Within(Limit.PRESCRIBED_DAYS)
+            @Nullable
+            Integer prescribedDays,
+
+            @Schema(description = "who drinks of it beside the drinker") @Within(Limit.SHARERS) @Nullable
+            List<@Valid SharerPart> others) {}
+
+    /** Somebody who drinks of a pot beside its drinker: of the household, or a guest. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record SharerPart(
+            @Nullable UUID drinkerId,
+            @Valid @Nullable DrinkerPart drinker,
+            @Size(max = Length.SHORT_NAME) @Nullable String name,
+
+            @Schema(description = "servings a day; 1 when it is missing") @Within(Limit.CUPS_A_DAY) @Nullable
+            Double cupsADay,
+
+            @Schema(description = "part of a cup in one serving; what a child may have when it is missing, else 1")
+            @Within(Limit.SHARE)
+            @Nullable
+            Double serving) {}
+
     /** How measures are read and where schools differ. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record Custom(
@@ -114,6 +146,8 @@ public record OrderRequest(
 
             @Schema(description = "condition codes: pregnant, breastfeeding, high-blood-pressure, …") @Nullable
             List<String> conditions,
+
+            @Within(Limit.TRIMESTER) @Nullable Integer trimester,
 
             @Schema(description = "slugs of herbs") @Nullable
             List<String> allergies) {}

@@ -41,7 +41,24 @@ public record PlanResponse(
             String drinkerName,
             Map<String, String> schools,
             boolean spentHerbs,
-            @Nullable String posology) {}
+            @Nullable String posology,
+            @JsonUnwrapped Taken taken) {}
+
+    /**
+     * How it is taken.
+     *
+     * @param cupsADay cups that are counted for the drinker's day
+     * @param days for how many days the pot is
+     * @param others who else drinks of it; nothing of this is known of plans that an earlier version wrote
+     */
+    public record Taken(
+            @Nullable Double cupsADay,
+            @Nullable Integer prescribedDays,
+            @Nullable Integer days,
+            @Nullable List<SharerLine> others) {}
+
+    /** @param serving part of a cup in one serving */
+    public record SharerLine(@Nullable UUID drinkerId, String name, double cupsADay, double serving) {}
 
     /** What goes in, how much water, what happens, and why. */
     public record Brewing(
@@ -92,6 +109,7 @@ public record PlanResponse(
     /**
      * What care says of it, the gravest first; what can be done about a stop.
      *
+     * @param ask when to stop and ask a clinician; not known of plans that an earlier version wrote
      * @param identityChecks herbs that the cook confirms before she starts: gathered, with a poisonous look-alike, and no tin of
      *     them on the shelf
      */
@@ -100,7 +118,11 @@ public record PlanResponse(
             boolean stopped,
             List<WayLine> waysOut,
             List<Load> dailyLoads,
+            @Nullable List<AskLine> ask,
             List<String> identityChecks) {}
+
+    /** Signs with which to stop and ask a clinician. */
+    public record AskLine(String signs, String source) {}
 
     /** One herb, measured. @param leftShare what a first brew has left in it; 1 for a new one */
     public record AdditionLine(
@@ -171,17 +193,32 @@ public record PlanResponse(
     @JsonSerialize(using = PointWriter.class)
     public record Point(double tS, double tempC, double waterMl, double body, double aroma, double bite) {}
 
+    /**
+     * One caution.
+     *
+     * @param herb the one herb it is about
+     * @param herbs all of them
+     * @param drinker whom it is for, of those who drink beside the drinker
+     */
     public record CautionLine(
-            String code, String severity, @Nullable String herb, String text, String source) {}
+            String code,
+            String severity,
+            @Nullable String herb,
+            @Nullable List<String> herbs,
+            @Nullable String drinker,
+            String text,
+            String source) {}
 
     /**
-     * What can be done about a stop: another herb, less of it or without it, fewer cups, another menstruum, another drinker,
+     * What can be done about a stop: another herb, less of it or without it, fewer cups or fewer a day, a practitioner's word, another menstruum, another drinker,
      * another vessel, a stage under the lid; another pot, when it names nothing.
      */
     public record WayLine(
             @Nullable String herb,
             @Nullable String with,
             @Nullable Integer cups,
+            @Nullable Integer cupsADay,
+            @Nullable Integer prescribedDays,
             @Nullable Double share,
             @Nullable String menstruum,
             @Nullable UUID drinkerId,
@@ -189,38 +226,56 @@ public record PlanResponse(
             @Nullable Integer coveredStage,
             String text) {
 
+        /** Says only what to do; nothing of it is a value yet. */
+        private static WayLine says(String text) {
+            return new WayLine(null, null, null, null, null, null, null, null, null, null, text);
+        }
+
         static WayLine ofHerb(String herb, @Nullable String with, @Nullable Double share, String text) {
-            return new WayLine(herb, with, null, share, null, null, null, null, text);
+            return new WayLine(herb, with, null, null, null, share, null, null, null, null, text);
         }
 
         static WayLine ofMenstruum(String menstruum, String text) {
-            return new WayLine(null, null, null, null, menstruum, null, null, null, text);
+            return new WayLine(null, null, null, null, null, null, menstruum, null, null, null, text);
         }
 
         static WayLine forDrinker(UUID id, String text) {
-            return new WayLine(null, null, null, null, null, id, null, null, text);
+            return new WayLine(null, null, null, null, null, null, null, id, null, null, text);
         }
 
         static WayLine inVessel(UUID id, String text) {
-            return new WayLine(null, null, null, null, null, null, id, null, text);
+            return new WayLine(null, null, null, null, null, null, null, null, id, null, text);
         }
 
         static WayLine ofCups(int cups, String text) {
-            return new WayLine(null, null, cups, null, null, null, null, null, text);
+            return new WayLine(null, null, cups, null, null, null, null, null, null, null, text);
+        }
+
+        static WayLine ofCupsADay(int cups, String text) {
+            return new WayLine(null, null, null, cups, null, null, null, null, null, null, text);
+        }
+
+        static WayLine prescribed(int days, String text) {
+            return new WayLine(null, null, null, null, days, null, null, null, null, null, text);
         }
 
         /** Nothing can be done with this one. */
         static WayLine anotherPot(String text) {
-            return new WayLine(null, null, null, null, null, null, null, null, text);
+            return says(text);
         }
 
         static WayLine covered(int stage, String text) {
-            return new WayLine(null, null, null, null, null, null, null, stage, text);
+            return new WayLine(null, null, null, null, null, null, null, null, null, stage, text);
         }
     }
 
     /** Why a stage is there, for stages that the plan itself proposes. */
     public record ReasonLine(int stage, String text, String source) {}
 
-    public record Load(String constituent, double mg, double limitMg) {}
+    /** @param drinker whose day it is, of those who drink beside the drinker */
+    public record Load(
+            String constituent,
+            double mg,
+            double limitMg,
+            @Nullable String drinker) {}
 }

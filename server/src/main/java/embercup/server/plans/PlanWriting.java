@@ -9,12 +9,15 @@ import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Condition;
+import embercup.core.materia.Severity;
 import embercup.core.measure.KitchenAmount;
 import embercup.core.measure.Volume;
 import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Prediction;
 import embercup.core.plan.Step;
+import embercup.core.plan.Taking;
 import embercup.core.recipe.Stage;
 import embercup.core.words.Words;
 import embercup.core.workings.Workings;
@@ -36,10 +39,13 @@ import embercup.server.platform.SchoolsReading;
 import embercup.server.platform.WorkingsLine;
 import embercup.server.recipes.RecipeWriting;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** Writes the core's plan for the wire. */
@@ -60,19 +66,21 @@ public final class PlanWriting {
             List<LearnedResponse> learned,
             Instant start,
             String drinkerName,
+            List<Plans.Other> others,
             Map<String, Workings> figures) {
+        List<@Nullable UUID> otherIds = others.stream().map(Plans.Other::id).toList();
         return new PlanResponse(
-                order(plan.request(), drinkerName),
+                order(plan.request(), drinkerName, otherIds),
                 brewing(plan),
                 drawn(plan),
                 new PlanResponse.Times(plan.stageStartS(), plan.totalS(), start, plan.readyFrom(start)),
                 cup(plan),
-                judged(verdict, ways, identityChecks),
+                judged(verdict, others, ways, identityChecks),
                 learned,
                 WorkingsLine.of(figures));
     }
 
-    private static PlanResponse.Order order(PlanRequest r, String drinkerName) {
+    private static PlanResponse.Order order(PlanRequest r, String drinkerName, List<@Nullable UUID> otherIds) {
         return new PlanResponse.Order(
                 r.recipe().name(),
                 Fields.code(r.recipe().tradition()),
@@ -81,7 +89,19 @@ public final class PlanWriting {
                 drinkerName,
                 SchoolsReading.write(r.schools()),
                 r.spentHerbs(),
-                r.recipe().posology().map(WORDS::say).orElse(null));
+                r.recipe().posology().map(WORDS::say).orElse(null),
+                taken(r, otherIds));
+    }
+
+    private static PlanResponse.Taken taken(PlanRequest r, List<@Nullable UUID> otherIds) {
+        List<PlanResponse.SharerLine> others = new ArrayList<>();
+        for (int i = 0; i < r.taking().others().size(); i++) {
+            Taking.Sharer o = r.taking().others().get(i);
+            others.add(new PlanResponse.SharerLine(otherIds.get(i), o.name(), o.cupsADay(), o.serving()));
+        }
+        OptionalInt prescribed = r.taking().prescribedDays();
+        return new PlanResponse.Taken(
+                r.cupsADay(), prescribed.isPresent() ? prescribed.getAsInt() : null, r.days(), others);
     }
 
     private static PlanResponse.Brewing brewing(BrewPlan plan) {
@@ -116,15 +136,43 @@ public final class PlanWriting {
     }
 
     private static PlanResponse.Judged judged(
-            Care.Verdict verdict, List<PlanResponse.WayLine> ways, List<String> identityChecks) {
+            Care.Verdict verdict,
+            List<Plans.Other> others,
+            List<PlanResponse.WayLine> ways,
+            List<String> identityChecks) {
+        List<CautionLine> cautions = new ArrayList<>();
+        List<Load> loads = new ArrayList<>();
+        add(cautions, loads, verdict, null);
+        others.forEach(o -> add(cautions, loads, o.verdict(), o.name()));
+        cautions.sort(Comparator.comparing((CautionLine c) -> Fields.oneOf(Severity.class, c.severity(), "severity"))
+                .reversed());
         return new PlanResponse.Judged(
-                cautions(verdict),
-                verdict.stops(),
+                cautions,
+                verdict.stops() || others.stream().anyMatch(o -> o.verdict().stops()),
                 ways,
-                verdict.loads().stream()
-                        .map(l -> new Load(Fields.code(l.constituent()), l.mg(), l.limitMg()))
+                loads,
+                verdict.ask().stream()
+                        .map(a -> new PlanResponse.AskLine(a.signs(), a.source()))
                         .toList(),
                 identityChecks);
+    }
+
+    private static void add(
+            List<CautionLine> cautions, List<Load> loads, Care.Verdict verdict, @Nullable String drinker) {
+        for (Caution c : verdict.cautions()) {
+            String text = WORDS.say(c);
+            cautions.add(new CautionLine(
+                    c.code(),
+                    Fields.code(c.severity()),
+                    c.herb().orElse(null),
+                    c.slugs(),
+                    drinker,
+                    drinker == null
+                            ? text
+                            : WORDS.sentence("caution-for.drinker", Map.of("name", drinker, "text", text)),
+                    c.source()));
+        }
+        verdict.loads().forEach(l -> loads.add(new Load(Fields.code(l.constituent()), l.mg(), l.limitMg(), drinker)));
     }
 
     private static @Nullable Double orNull(OptionalDouble value) {
@@ -279,13 +327,6 @@ public final class PlanWriting {
                 || i > 0 && Math.abs(all.get(i).waterMl() - all.get(i - 1).waterMl()) > 20;
     }
 
-    private static List<CautionLine> cautions(Care.Verdict verdict) {
-        return verdict.cautions().stream()
-                .map(c -> new CautionLine(
-                        c.code(), Fields.code(c.severity()), c.herb().orElse(null), WORDS.say(c), c.source()))
-                .toList();
-    }
-
     static PlanResponse.WayLine way(WayOut w) {
         String text = WORDS.say(w);
         if (w instanceof WayOut.Replace r) {
@@ -296,8 +337,33 @@ public final class PlanWriting {
             return WayLine.ofHerb(l.herb().slug(), null, l.share(), text);
         } else if (w instanceof WayOut.FewerCups f) {
             return WayLine.ofCups(f.cups(), text);
+        } else if (w instanceof WayOut.FewerADay f) {
+            return WayLine.ofCupsADay(f.cups(), text);
+        } else if (w instanceof WayOut.Prescribed p) {
+            return WayLine.prescribed(p.days(), text);
         }
         return WayLine.ofMenstruum(Fields.code(((WayOut.DrawWith) w).menstruum()), text);
+    }
+
+    private static DrinkerPart drinker(Drinker d) {
+        return new DrinkerPart(
+                d.ageYears(),
+                orNull(d.weightKg()),
+                d.conditions().stream().map(Condition::code).sorted().toList(),
+                d.trimester().isPresent() ? d.trimester().getAsInt() : null,
+                d.allergies().stream().sorted().toList());
+    }
+
+    private static OrderRequest.Taken taken(Taking taking) {
+        return new OrderRequest.Taken(
+                orNull(taking.cupsADay()),
+                taking.prescribedDays().isPresent() ? taking.prescribedDays().getAsInt() : null,
+                taking.others().isEmpty()
+                        ? null
+                        : taking.others().stream()
+                                .map(o -> new OrderRequest.SharerPart(
+                                        null, drinker(o.drinker()), o.name(), o.cupsADay(), o.serving()))
+                                .toList());
     }
 
     /** The request with recipe, drinker and kitchen written out. */
@@ -312,18 +378,8 @@ public final class PlanWriting {
                         request.cupMl(),
                         Fields.code(request.strength()),
                         Fields.code(request.purpose())),
-                new OrderRequest.For(
-                        null,
-                        new DrinkerPart(
-                                d.ageYears(),
-                                d.weightKg().isPresent() ? d.weightKg().getAsDouble() : null,
-                                d.conditions().stream()
-                                        .map(Condition::code)
-                                        .sorted()
-                                        .toList(),
-                                d.allergies().stream().sorted().toList()),
-                        request.taste() == 1 ? null : request.taste(),
-                        null),
+                new OrderRequest.For(null, drinker(d), request.taste() == 1 ? null : request.taste(), null),
+                taken(request.taking()),
                 new KitchenPart(
                         k.altitudeM(),
                         k.roomC(),

@@ -13,6 +13,7 @@ import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Planner;
+import embercup.core.plan.Taking;
 import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Limit;
@@ -85,10 +86,16 @@ public class Plans {
      * A plan with what was told of it.
      *
      * @param burnerId the household's burner that it counts with
-     * @param verdict what care says of it
+     * @param verdict what care says of it for the drinker
+     * @param others what it says for who drinks of it beside her
      */
     public record Made(
-            BrewPlan plan, @Nullable UUID burnerId, Instant start, PlanResponse sheet, Care.Verdict verdict) {
+            BrewPlan plan,
+            @Nullable UUID burnerId,
+            Instant start,
+            PlanResponse sheet,
+            Care.Verdict verdict,
+            List<Other> others) {
         /** The request with recipe, drinker and kitchen written out, so that it can be made again without the rows it referred to. */
         public OrderRequest ask() {
             return PlanWriting.writtenOut(plan, start);
@@ -99,6 +106,9 @@ public class Plans {
             return Plans.figures(plan, verdict);
         }
     }
+
+    /** Somebody who drinks of a pot beside its drinker. @param id missing for a guest */
+    public record Other(@Nullable UUID id, String name, Care.Verdict verdict) {}
 
     private static Map<String, Workings> figures(BrewPlan plan, Care.Verdict verdict) {
         Map<String, Workings> all = new LinkedHashMap<>(plan.explained());
@@ -118,6 +128,7 @@ public class Plans {
                 ? History.NONE
                 : day.history(ask.drinks().drinkerId(), start);
         Care.Verdict verdict = care.judge(plan, history);
+        List<Other> others = others(plan, resolved, care, day, start);
         List<PlanResponse.WayLine> ways = verdict.stops()
                 ? new WaysOut(resolved.materia(), request, history)
                         .of(plan, verdict, resolved.drinkerId(), kitchens, people, day, start)
@@ -130,8 +141,21 @@ public class Plans {
                 known,
                 start,
                 resolved.drinkerName(),
+                others,
                 Boolean.TRUE.equals(ask.workings()) ? figures(plan, verdict) : Map.of());
-        return new Made(plan, resolved.burnerId(), start, sheet, verdict);
+        return new Made(plan, resolved.burnerId(), start, sheet, verdict, others);
+    }
+
+    private static List<Other> others(
+            BrewPlan plan, OrderReading.Resolved resolved, Care care, Day day, Instant start) {
+        List<Other> others = new ArrayList<>();
+        List<Taking.Sharer> sharers = plan.request().taking().others();
+        for (int i = 0; i < sharers.size(); i++) {
+            UUID id = resolved.otherIds().get(i);
+            History history = id == null ? History.NONE : day.history(id, start);
+            others.add(new Other(id, sharers.get(i).name(), care.judge(plan, sharers.get(i), history)));
+        }
+        return others;
     }
 
     /** The request with what the household's own brews taught of this stove and this drinker. */
