@@ -12,9 +12,10 @@ import java.util.function.Consumer;
 /**
  * What the herbs give to the water along the phases of a brew. Mutable, used once.
  *
- * <p>Each herb approaches its equilibrium: dx/dt = k·(x_eq − x), x_eq = 1/(1 + K·m/V). Over one sub-step V is taken at the
- * middle and k is integrated over the temperature, so that the step is x += (x_eq − x)·(1 − exp(−∫k dt)). Source: see
- * {@code extraction.yaml}.
+ * <p>Each herb approaches its equilibrium with the water that is there now: dx/dt = k·(x_eq − x),
+ * x_eq = (1 + K·m/V·r)/(1 + K·m/V), where r is the share of what was given that is in the water no more: strained off, or lost
+ * to the air. Fresh water on spent herbs draws again. Over one sub-step V and r are taken at its middle and its start and k is
+ * integrated over the temperature, so that the step is x += (x_eq − x)·(1 − exp(−∫k dt)). Source: see {@code extraction.yaml}.
  */
 final class Liquor {
 
@@ -37,6 +38,11 @@ final class Liquor {
     private final double[] losses;
     private double ratesAtC = Double.NaN;
     private double crowdG;
+    private boolean off;
+    /** What the herbs that are in hold, and have given, by class. */
+    private final double[] holdsIn;
+
+    private final double[] gave;
 
     /** @param referenceC temperature of the herbs' rates, °C */
     Liquor(List<Herb> herbs, List<ClassConstants> constants, double referenceC) {
@@ -51,6 +57,8 @@ final class Liquor {
         this.held = new double[classes];
         this.rates = new double[classes];
         this.losses = new double[classes];
+        this.holdsIn = new double[classes];
+        this.gave = new double[classes];
         for (Herb herb : herbs) {
             for (int c = 0; c < classes; c++) {
                 held[c] += herb.holds[c];
@@ -106,6 +114,9 @@ final class Liquor {
             if (herbs.get(i).stage == stage && !in[i]) {
                 in[i] = true;
                 crowdG += herbs.get(i).dryG;
+                for (int c = 0; c < classes; c++) {
+                    holdsIn[c] += herbs.get(i).holds[c];
+                }
             }
         }
     }
@@ -124,21 +135,40 @@ final class Liquor {
                 keepNew = Math.exp(-loss / 2);
             }
             if (crowdG > 0) {
-                double equilibrium = 1 / (1 + k.partitionMlPerG() * crowd);
-                inLiquor[c] += step(c, rates[c] * seconds * agitation, equilibrium) * keepNew;
+                double factorS = rates[c] * seconds * agitation;
+                double more = step(c, factorS, equilibrium(c, crowd, factorS, keepNew), true);
+                gave[c] += more;
+                inLiquor[c] += more * keepNew;
             }
         }
     }
 
+    /** Where the herbs tend in one sub-step; what goes into the air on the way counts half. */
+    private double equilibrium(int c, double crowd, double factorS, double keepNew) {
+        double partition = constants[c].partitionMlPerG() * crowd;
+        double equilibrium = (1 + partition * gone(c, 0)) / (1 + partition);
+        if (keepNew == 1 || holdsIn[c] <= 0) {
+            return equilibrium;
+        }
+        double lost =
+                inLiquor[c] * (1 / (keepNew * keepNew) - 1) + step(c, factorS, equilibrium, false) * (1 - keepNew);
+        return (1 + partition * gone(c, -lost / 2)) / (1 + partition);
+    }
+
+    /** Share of what the herbs hold that they gave and that is not in the water, or that will not be. */
+    private double gone(int c, double stillThere) {
+        return holdsIn[c] <= 0 ? 0 : Math.max(0, gave[c] - inLiquor[c] + stillThere) / holdsIn[c];
+    }
+
     /** What all herbs give of a class in one sub-step; {@code factorS} is the rate's factor integrated over it, s. */
-    private double step(int c, double factorS, double equilibrium) {
+    private double step(int c, double factorS, double equilibrium, boolean really) {
         double sum = 0;
         for (int i = 0; i < given.length; i++) {
             double[] x = given[i];
             if (in[i] && x[c] < equilibrium) {
                 Herb herb = herbs.get(i);
                 double more = (equilibrium - x[c]) * -Math.expm1(-herb.ratePerS[c] * factorS);
-                x[c] += more;
+                x[c] += really ? more : 0;
                 sum += more * herb.holds[c];
             }
         }
@@ -175,6 +205,7 @@ final class Liquor {
 
     /** Takes the liquor off: {@code goes} of it comes, the rest stays in the herbs with its share of extract. */
     private void strain(double goes) {
+        off = true;
         for (int c = 0; c < classes; c++) {
             aside[c] += inLiquor[c] * goes;
             inLiquor[c] *= 1 - goes;
@@ -200,11 +231,12 @@ final class Liquor {
         return held[extractClass];
     }
 
-    /** Share of each class that a herb has not given, 0–1. */
+    /** Share of each class that is still in a herb: not given, or given to the water that it keeps once it is strained, 0–1. */
     Map<ExtractClass, Double> leftInHerb(int charge) {
         Map<ExtractClass, Double> left = new EnumMap<>(ExtractClass.class);
         for (int c = 0; c < classes; c++) {
-            left.put(Charge.CLASSES[c], 1 - given[charge][c]);
+            double kept = off && gave[c] > 0 ? Math.min(1, inLiquor[c] / gave[c]) : 0;
+            left.put(Charge.CLASSES[c], 1 - given[charge][c] * (1 - kept));
         }
         return left;
     }

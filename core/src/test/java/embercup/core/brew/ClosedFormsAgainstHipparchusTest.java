@@ -135,7 +135,8 @@ class ClosedFormsAgainstHipparchusTest {
             ClassConstants k = MATERIA.extraction().of(Charge.CLASSES[i]);
             double rate =
                     ROOT.ratePerS(Charge.CLASSES[i]) * Liquor.arrhenius(k.activationKj(), y[10], reference) * agitation;
-            double equilibrium = 1 / (1 + k.partitionMlPerG() * ROOT.dryG() / y[11]);
+            double partition = k.partitionMlPerG() * ROOT.dryG() / y[11];
+            double equilibrium = (1 + partition * Math.max(0, y[i] - y[5 + i])) / (1 + partition);
             double gives = Math.max(0, rate * (equilibrium - y[i]));
             double loss =
                     k.lossPerMin() / 60 * Liquor.arrhenius(k.lossActivationKj(), y[10], 373.15) * k.lossUnderLid();

@@ -19,12 +19,15 @@ import embercup.core.materia.ExtractClass;
 import embercup.core.materia.Tradition;
 import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
+import embercup.core.plan.PlanRequest;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Stage;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** How herbs give themselves to water. Directions are common practice, no source; rates after Spiro (mem). */
 class ExtractionTest {
@@ -104,7 +107,62 @@ class ExtractionTest {
         Addition mint = dried("peppermint", Cut.CHOPPED, 3, Unit.GRAM, 0);
         double covered = share(cup(mint, pour(), new Stage.Steep(15, true), strain()), ExtractClass.AROMA);
         double open = share(cup(mint, pour(), new Stage.Steep(15, false), strain()), ExtractClass.AROMA);
-        assertThat(covered).isGreaterThan(open + 0.05);
+        assertThat(covered).isGreaterThan(open * 1.2);
+    }
+
+    /**
+     * Volatile oil is hardly soluble: of 1.5 g of peppermint to 150 mL, covered for ten minutes, about a fifth of the oil is in
+     * the cup (published shares of peppermint teas lie between 15 and 25 %, mem); an open boil keeps far less.
+     */
+    @Test
+    void aCoveredCupOfPeppermintHoldsAboutAFifthOfItsOil() {
+        List<Addition> mint = List.of(dried("peppermint", Cut.CHOPPED, 1.5, Unit.GRAM, 0));
+        BrewPlan covered = plan(recipe(Tradition.MONOGRAPH, 1, 150, mint, pour(), steep(10), strain()));
+        BrewPlan boiled = plan(recipe(Tradition.MONOGRAPH, 1, 150, mint, boil(10, false), strain()));
+        assertThat(share(covered, ExtractClass.AROMA)).isBetween(0.15, 0.25);
+        assertThat(share(boiled, ExtractClass.AROMA)).isLessThan(0.6 * share(covered, ExtractClass.AROMA));
+    }
+
+    /**
+     * Two boils of forty minutes draw more than one with all of the water, from thin and from crowded pots (common practice, no
+     * source).
+     */
+    @ParameterizedTest
+    @CsvSource({"astragalus, 9", "astragalus, 30", "astragalus, 90", "dandelion, 12", "liquorice, 6", "codonopsis, 60"})
+    void twoBoilsDrawMoreThanOne(String root, double grams) {
+        List<Addition> herb = List.of(dried(root, Cut.SLICED, grams, Unit.GRAM, 0));
+        BrewPlan one =
+                plan(withPour(recipe(Tradition.CHINESE, 3, 240, herb, simmer(40, true), strain()), 720 + grams * 3));
+        BrewPlan two = plan(withPour(
+                recipe(
+                        Tradition.CHINESE,
+                        3,
+                        240,
+                        herb,
+                        simmer(40, true),
+                        strain(),
+                        new Stage.Refill(360),
+                        simmer(40, true),
+                        strain(),
+                        new Stage.Combine()),
+                360 + grams * 3));
+        assertThat(share(two, ExtractClass.BODY)).isGreaterThan(share(one, ExtractClass.BODY));
+    }
+
+    /** Spent herbs give a fifth to a third of what the first brew gave (common practice, no source). */
+    @ParameterizedTest
+    @CsvSource({"astragalus, 30, 20", "burdock, 12, 15", "nettle, 12, 10", "codonopsis, 24, 25"})
+    void spentHerbsGiveAFifthToAThird(String slug, double grams, double minutes) {
+        PlanRequest first = PlanRequest.asWritten(recipe(
+                Tradition.FOLK,
+                2,
+                240,
+                List.of(dried(slug, Cut.SLICED, grams, Unit.GRAM, 0)),
+                simmer(minutes, true),
+                strain()));
+        double once = plan(first).brew().drawn().get(ExtractClass.BODY);
+        double again = plan(first.spent(true)).brew().drawn().get(ExtractClass.BODY);
+        assertThat(again / once).isBetween(0.2, 1 / 3.0);
     }
 
     @Test
