@@ -54,6 +54,8 @@ public record Charge(String herb, String common, double grams, double dryG, int 
     private static final double FRESH_PRESSED = 0.2;
     /** Water kept by powders, drained or pressed (source key {@code dispensary-water}), mL/g. */
     private static final double POWDER_KEPT = 2.5;
+    /** What slime lets go when it is pressed is little (estimate): the part of its water that it keeps. */
+    private static final double SLIME_PRESSED = 0.8;
     /** Room that a gram of herb takes under water: plant matter of about 1.4 g/mL (estimate), mL/g. */
     public static final double DISPLACED_ML_PER_DRY_G = 0.7;
 
@@ -67,7 +69,7 @@ public record Charge(String herb, String common, double grams, double dryG, int 
                 dryG,
                 stage,
                 releases(materia, herb, form, cut, grams == 0 ? 0 : dryG / grams, menstruum),
-                soaks(materia.part(herb.part()), form, cut));
+                soaks(materia.part(herb.part()), herb, form, cut));
     }
 
     private static Releases releases(
@@ -89,7 +91,11 @@ public record Charge(String herb, String common, double grams, double dryG, int 
         return new Releases(rates, holds);
     }
 
-    private static Soaks soaks(PartDefaults part, Form form, Cut cut) {
+    private static Soaks soaks(PartDefaults part, Herb herb, Form form, Cut cut) {
+        if (herb.brewing().swelling().isPresent() && form == Form.DRIED) {
+            double swollen = herb.brewing().swelling().get().value() - DISPLACED_ML_PER_DRY_G;
+            return new Soaks(swollen, swollen * SLIME_PRESSED, 0);
+        }
         double drained = part.keptDrainedMlPerG().value();
         double pressed = part.keptPressedMlPerG().value();
         if (form == Form.FRESH && drained > 0) {
@@ -108,6 +114,20 @@ public record Charge(String herb, String common, double grams, double dryG, int 
     /** What a gram holds of a class, relative to the body of a dried gram. */
     public double holdsPerG(ExtractClass extractClass) {
         return releases.holdsPerG.getOrDefault(extractClass, 0.0);
+    }
+
+    /**
+     * Share of a class that a steady infusion draws, 0–1.
+     *
+     * @param crowd dry grams in a millilitre
+     * @param seconds of still water; more when it moves
+     */
+    public double drawnAt(
+            ExtractionData data, ExtractClass extractClass, double crowd, double celsius, double seconds) {
+        ExtractionData.ClassConstants k = data.of(extractClass);
+        double rate = ratePerS(extractClass)
+                * Liquor.arrhenius(k.activationKj(), celsius, data.referenceC() + Liquor.ZERO_CELSIUS_K);
+        return -Math.expm1(-rate * seconds) / (1 + k.partitionMlPerG() * crowd);
     }
 
     /** The same herb in another amount. */

@@ -20,7 +20,7 @@ import java.util.function.Consumer;
 final class Liquor {
 
     private static final double GAS_CONSTANT_J_PER_MOL_K = 8.314462618;
-    private static final double ZERO_CELSIUS_K = 273.15;
+    static final double ZERO_CELSIUS_K = 273.15;
     private static final double LOSS_REFERENCE_K = 373.15;
 
     private final List<Herb> herbs;

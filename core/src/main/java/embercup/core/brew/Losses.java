@@ -31,8 +31,17 @@ final class Losses {
         return flameOn ? top : top + vessel.wettedM2(waterMl) * WALL;
     }
 
-    /** The part of the loss that carries water away, W/K; none under a lid. */
-    static double steamWattsPerKelvin(Vessel vessel, boolean lid) {
-        return lid ? 0 : vessel.surfaceM2() * OPEN_STEAM;
+    /**
+     * The part of the loss that carries water away, W/K; none under a lid. On the flame all of what the open top loses, so that
+     * the steam grows without a jump into that of the boil, whatever the width of the pot.
+     */
+    static double steamWattsPerKelvin(Vessel vessel, boolean lid, boolean flameOn) {
+        if (vessel.kind() == Vessel.Kind.THERMOS) {
+            return 0;
+        }
+        if (lid) {
+            return 0;
+        }
+        return vessel.surfaceM2() * (flameOn ? OPEN : OPEN_STEAM);
     }
 }

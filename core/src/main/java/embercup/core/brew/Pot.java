@@ -340,7 +340,7 @@ final class Pot {
     /** The same without a reading on the way; ends at {@code readC} when the thermometer said so. */
     private void below(
             Heating heating, Warmth warmth, double seconds, boolean lid, double agitation, OptionalDouble readC) {
-        double steamW = strained ? 0 : Losses.steamWattsPerKelvin(setup.vessel(), lid);
+        double steamW = strained ? 0 : Losses.steamWattsPerKelvin(setup.vessel(), lid, warmth.watts() > 0);
         double before = waterMl;
         evaporate(Phase.Below.steamG(steamW, heating, kitchen.roomC(), seconds));
         phases.add(new Phase.Below(

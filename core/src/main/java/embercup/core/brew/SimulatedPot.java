@@ -66,7 +66,7 @@ public final class SimulatedPot {
         double loss = Losses.wattsPerKelvin(vessel, waterMl, lid, watts > 0);
         tempC = Math.min(
                 boilingC, Heating.of(tempC, roomC, watts, capacity, loss).celsiusAt(h));
-        double steamW = Losses.steamWattsPerKelvin(vessel, lid) * Math.max(0, tempC - roomC);
+        double steamW = Losses.steamWattsPerKelvin(vessel, lid, watts > 0) * Math.max(0, tempC - roomC);
         waterMl = Math.max(0, waterMl - steamW * h / Water.latentHeatJPerG(tempC));
     }
 

@@ -25,6 +25,14 @@ public record UsualDose(Materia materia, Herb herb, Form form, Tradition traditi
                 d.form(), Workings.sourced(Term.USUAL_HIGHEST, d.perCupG().high(), "g", d.source())));
     }
 
+    /** Middle of the usual single dose, g of this form; empty when none is published of either form. */
+    public Optional<Workings> middleOfCup() {
+        return range().map(d -> inForm(
+                d.form(),
+                Workings.sourced(
+                        Term.USUAL_MIDDLE, (d.perCupG().low() + d.perCupG().high()) / 2, "g", d.source())));
+    }
+
     /** Largest daily amount, g of this form; empty when none is published of either form. */
     public Optional<Workings> mostInDay() {
         Optional<Sourced> own = herb.mostPerDayG(tradition, form);

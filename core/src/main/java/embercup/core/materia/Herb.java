@@ -93,6 +93,7 @@ public record Herb(
      * @param skin whether it has a skin that is peeled or left on
      * @param restMinutes how long it rests between cutting and heat
      * @param neverRawMinutes how long it is boiled at least, because raw it upsets; empty when it need not be
+     * @param swelling volume that a gram takes once it has swollen, mL/g; empty for herbs that hardly swell
      * @param differs when it goes in, where schools differ on that; empty where they do not
      */
     public record Brewing(
@@ -103,6 +104,7 @@ public record Herb(
             boolean skin,
             Optional<Sourced> restMinutes,
             Optional<Sourced> neverRawMinutes,
+            Optional<Sourced> swelling,
             Optional<Differs> differs) {
         static final Brewing NONE = new Brewing(
                 Optional.empty(),
@@ -110,6 +112,7 @@ public record Herb(
                 List.of(),
                 "",
                 false,
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty());

@@ -43,6 +43,7 @@ record HerbFile(
             @Nullable Boolean skin,
             @Nullable Minutes rest,
             @Nullable Minutes neverRaw,
+            @Nullable Swelling swelling,
             Herb.@Nullable Differs differs) {}
 
     record InTheCup(
@@ -72,6 +73,8 @@ record HerbFile(
     record Years(double years, String source) {}
 
     record Days(double days, String source) {}
+
+    record Swelling(double mlPerG, String source) {}
 
     record Minutes(double minutes, String source) {}
 

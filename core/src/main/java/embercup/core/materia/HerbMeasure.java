@@ -160,7 +160,7 @@ public final class HerbMeasure {
 
     /**
      * The best kitchen measure for a mass: pieces where the herb is counted and the cut is whole or sliced, spoons and
-     * cups otherwise.
+     * cups otherwise. What is loose is not told in bags.
      *
      * @param spread relative half-width of measuring so instead of weighing
      */
@@ -170,7 +170,7 @@ public final class HerbMeasure {
         if (cut == Cut.WHOLE || cut == Cut.SLICED) {
             Optional<Kitchen> pieces = herb.pieces().stream()
                     .filter(p -> p.form() == form && p.unit().dimension() == Dimension.COUNT)
-                    .filter(p -> (p.unit() == Unit.SLICE) == (cut == Cut.SLICED))
+                    .filter(p -> p.unit() != Unit.BAG && (p.unit() == Unit.SLICE) == (cut == Cut.SLICED))
                     .filter(p -> grams >= 0.4 * p.grams().best()
                             && grams <= 30 * p.grams().best())
                     .max(Comparator.comparingDouble(p -> p.grams().best()))

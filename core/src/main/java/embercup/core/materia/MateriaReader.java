@@ -241,6 +241,7 @@ final class MateriaReader {
                 Boolean.TRUE.equals(b.skin()),
                 optional(b.rest(), r -> new Sourced(r.minutes(), known(r.source()))),
                 optional(b.neverRaw(), r -> new Sourced(r.minutes(), known(r.source()))),
+                optional(b.swelling(), s -> new Sourced(s.mlPerG(), known(s.source()))),
                 Optional.ofNullable(b.differs()));
     }
 

@@ -8,6 +8,7 @@ import embercup.core.materia.Severity;
 import embercup.core.measure.Mass;
 import embercup.core.measure.Temperature;
 import embercup.core.measure.Volume;
+import embercup.core.recipe.Flame;
 import embercup.core.workings.Code;
 import java.util.List;
 import java.util.Optional;
@@ -117,6 +118,49 @@ public sealed interface Caution {
             return "kitchen-heat";
         }
     }
+
+    /**
+     * A flame that cannot hold its boil or simmer.
+     *
+     * @param falls temperature at which it ends
+     * @param would the smallest flame that would hold it
+     * @param lidWould whether a lid would do
+     */
+    record CannotHold(Temperature falls, Optional<Flame> would, boolean lidWould) implements Caution {
+        @Override
+        public Severity severity() {
+            return Severity.CARE;
+        }
+
+        @Override
+        public String source() {
+            return "kitchen-heat";
+        }
+    }
+
+    /** A vessel that breaks or burns on a flame. */
+    record NotOnAFlame(String vessel, Vessel.Kind kind) implements Caution {
+        @Override
+        public Severity severity() {
+            return Severity.STOP;
+        }
+    }
+
+    /** A reduction that takes longer than anybody stands beside it. */
+    record LongReduction(double hours, Volume from, Volume to) implements Caution {
+        @Override
+        public Severity severity() {
+            return Severity.CARE;
+        }
+
+        @Override
+        public String source() {
+            return "kitchen-heat";
+        }
+    }
+
+    /** @param percent of what the herbs' usual cup holds */
+    record FarFromUsual(int percent) implements Note {}
 
     /** @param coverCm water above the herbs, cm */
     record HerbsNotCovered(String vessel, double coverCm) implements Note {}

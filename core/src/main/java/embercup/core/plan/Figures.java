@@ -19,8 +19,6 @@ import java.util.Map;
 /** The figures of a plan with their workings, by the name of the number. Stateless. */
 final class Figures {
 
-    private static final String ESTIMATE = "estimate";
-
     private Figures() {}
 
     /** Water and times. */
@@ -54,7 +52,7 @@ final class Figures {
         all.put("water.yieldMl", yield);
         all.put("water.pourMl", poured);
         if (WaterPlan.reducedMl(pot) > 0) {
-            all.put("water.dipMl", dip(pot, retained));
+            all.put("water.dipMl", dip(pot));
         }
         for (StageRun run : brew.stages()) {
             String key = "stages." + run.index();
@@ -64,17 +62,34 @@ final class Figures {
         reckoning.honeyAfter().ifPresent(w -> all.put("honeyAfterS", w));
     }
 
-    /** The mark at which a reduction stops: liquor wanted, what the herbs keep, the room they take. */
-    private static Workings dip(BrewSetup pot, Workings retained) {
+    /** The mark at which a reduction stops: liquor wanted, what the herbs keep that are in by then, the room they take. */
+    private static Workings dip(BrewSetup pot) {
+        boolean pressed = WaterPlan.pressedAfterMark(pot);
         return Workings.sum(
                 Term.MARK_OF_REDUCTION,
                 "mL",
                 Workings.given(Term.LIQUOR_WANTED, WaterPlan.reducedMl(pot), "mL"),
-                retained,
+                Workings.sum(
+                        Term.KEPT_BY_HERBS,
+                        "mL",
+                        WaterPlan.atMark(pot).stream()
+                                .map(c -> Workings.product(
+                                                Term.KEPT_BY,
+                                                "mL",
+                                                Workings.given(Term.GRAMS, c.grams(), "g"),
+                                                Workings.sourced(
+                                                        pressed
+                                                                ? Term.KEPT_PER_GRAM_PRESSED
+                                                                : Term.KEPT_PER_GRAM_DRAINED,
+                                                        c.keptMlPerG(pressed),
+                                                        "mL/g",
+                                                        "dispensary-water"))
+                                        .of(c.common()))
+                                .toList()),
                 Workings.sum(
                         Term.ROOM_UNDER_WATER,
                         "mL",
-                        pot.charges().stream()
+                        WaterPlan.atMark(pot).stream()
                                 .map(c -> Workings.given(Term.ROOM_OF, c.displacedMl(), "mL")
                                         .of(c.common()))
                                 .toList()));
@@ -106,11 +121,7 @@ final class Figures {
                         .from("spiro");
         all.put("strength", strength);
         Workings share = reckoning.share(ExtractClass.BODY, Term.SHARE_DRAWN);
-        Workings band = Workings.product(
-                Term.HALF_WIDTH,
-                "",
-                Workings.sourced(Term.RATES_UNCERTAIN_BY, plan.standard().bandRelative(), "", ESTIMATE),
-                Workings.solved(Term.STRENGTH_MOVES_BY, "", StrengthEquation.RATE_SENSITIVITY, share));
+        Workings band = Band.explained(plan, share);
         Workings half = Workings.product(Term.HALF_WIDTH_OF_STRENGTH, "", strength, band);
         all.put("strengthLow", Workings.difference(Term.STRENGTH_LOW, "", strength, half));
         all.put("strengthHigh", Workings.sum(Term.STRENGTH_HIGH, "", strength, half));

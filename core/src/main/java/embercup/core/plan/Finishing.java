@@ -18,9 +18,11 @@ import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
@@ -33,6 +35,10 @@ final class Finishing {
     private final PlanRequest request;
     private final Recipe recipe;
     private final int last;
+
+    /** What makes the liquor hot again, however cold it was before. */
+    private static final Set<StageKind> HOT =
+            EnumSet.of(StageKind.HEAT, StageKind.POUR, StageKind.BOIL, StageKind.SIMMER, StageKind.REDUCE);
 
     private Finishing(Materia materia, PlanRequest request) {
         this.materia = materia;
@@ -102,12 +108,17 @@ final class Finishing {
 
     /** The lowest temperature that the recipe itself waits for. */
     private double coolestC() {
-        return recipe.stages().stream()
-                .mapToDouble(s -> s instanceof Stage.Cool c
-                        ? c.toC()
-                        : s instanceof Stage.Macerate m ? m.toC().orElse(0) : Double.POSITIVE_INFINITY)
-                .min()
-                .orElse(Double.POSITIVE_INFINITY);
+        double coolest = Double.POSITIVE_INFINITY;
+        for (Stage stage : recipe.stages()) {
+            if (stage instanceof Stage.Cool cool) {
+                coolest = Math.min(coolest, cool.toC());
+            } else if (stage instanceof Stage.Macerate cold) {
+                coolest = Math.min(coolest, cold.toC().orElse(0));
+            } else if (HOT.contains(stage.kind())) {
+                coolest = Double.POSITIVE_INFINITY;
+            }
+        }
+        return coolest;
     }
 
     /** What a herb asks of its cup; empty when nothing. */

@@ -7,7 +7,9 @@ import embercup.core.kitchen.Kitchen;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * What is under and over the pot while a step lasts, and what is done to the herbs. Immutable.
@@ -21,6 +23,14 @@ import java.util.Optional;
 public record Fire(Optional<Flame> flame, double watts, boolean lid, boolean kettle, boolean pressed) {
 
     static final Fire NONE = new Fire(Optional.empty(), 0, false, false, false);
+
+    /** Whether the vessel itself stands on a flame: not when the kettle heats what is then poured. */
+    static boolean on(List<Stage> stages) {
+        return IntStream.range(0, stages.size()).anyMatch(i -> {
+            boolean kettle = i + 1 < stages.size() && stages.get(i + 1).kind() == StageKind.POUR;
+            return stages.get(i).onFlame().isPresent() && !(stages.get(i).kind() == StageKind.HEAT && kettle);
+        });
+    }
 
     /** Heating that a stage needs before it can begin: the kettle's, or on a high flame under the lid. */
     static Fire heatingFor(StageRun run, Kitchen kitchen) {

@@ -61,7 +61,7 @@ public final class Planner {
         Reckoning reckoning = Reckoning.of(pot);
         BrewResult brew = reckoning.result();
         waits.stream().filter(r -> !brew.stages().get(r.stage()).needless()).forEach(reasons::add);
-        notes.addAll(PotNotes.of(materia, request, pot, brew));
+        notes.addAll(PotNotes.of(materia, request, additions, pot, brew));
         Standard standard = standard(request);
         Prediction predicted = Prediction.of(pot, standard, additions, brew);
         Figures.waterAndTimes(workings, pot, filled.pour, reckoning);
@@ -128,11 +128,7 @@ public final class Planner {
     }
 
     private static List<Vessel> usual(Recipe recipe) {
-        boolean onFlame = recipe.has(StageKind.BOIL)
-                || recipe.has(StageKind.SIMMER)
-                || recipe.has(StageKind.REDUCE)
-                || recipe.has(StageKind.HEAT) && !recipe.has(StageKind.POUR);
-        if (onFlame) {
+        if (Fire.on(recipe.stages())) {
             return Kitchen.USUAL_POTS;
         }
         boolean stands =

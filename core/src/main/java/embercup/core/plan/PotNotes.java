@@ -3,14 +3,18 @@ package embercup.core.plan;
 import embercup.core.brew.BrewResult;
 import embercup.core.brew.BrewSetup;
 import embercup.core.brew.Charge;
+import embercup.core.brew.Holding;
+import embercup.core.brew.StageRun;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
+import embercup.core.measure.Temperature;
 import embercup.core.measure.Volume;
 import embercup.core.plan.Caution.Contradiction;
 import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +30,15 @@ final class PotNotes {
 
     private PotNotes() {}
 
-    static List<Caution> of(Materia materia, PlanRequest request, BrewSetup setup, BrewResult brew) {
+    /** Nobody stands beside a pot that boils down for longer, h (design value). */
+    private static final double LONGEST_REDUCTION_H = 2;
+    /** A cup that is told to be far from the usual one, as a share of it (design values). */
+    private static final double FAR_WEAKER = 0.5;
+
+    private static final double FAR_STRONGER = 2;
+
+    static List<Caution> of(
+            Materia materia, PlanRequest request, List<PlannedAddition> additions, BrewSetup setup, BrewResult brew) {
         List<Caution> notes = new ArrayList<>();
         vessel(notes, setup);
         if (brew.ranDry()) {
@@ -35,7 +47,17 @@ final class PotNotes {
         if (brew.neverBoils()) {
             notes.add(new Caution.NeverBoils());
         }
+        flames(notes, setup, brew);
         contradictions(notes, request, brew);
+        if (!request.spentHerbs()
+                && !request.recipe().menstruum().cold()
+                && request.recipe().dilutionParts() == 0) {
+            UsualCup.against(materia, request, additions, setup, brew).ifPresent(share -> {
+                if (share < FAR_WEAKER || share > FAR_STRONGER) {
+                    notes.add(new Caution.FarFromUsual((int) Math.round(share * 100)));
+                }
+            });
+        }
         colours(notes, materia, request.recipe());
         Finishing.notes(notes, materia, request.recipe(), brew.stages());
         return notes;
@@ -70,6 +92,30 @@ final class PotNotes {
         double cover = vessel.levelCm(full) - vessel.levelCm(bed);
         if (cover < COVER_CM) {
             notes.add(new Caution.HerbsNotCovered(vessel.name(), Math.max(0, cover)));
+        }
+    }
+
+    /** A flame under what breaks, a flame too small for what it should hold, a pot that boils down for hours. */
+    private static void flames(List<Caution> notes, BrewSetup setup, BrewResult brew) {
+        if (Fire.on(setup.stages()) && setup.vessel().kind() != Vessel.Kind.POT) {
+            notes.add(new Caution.NotOnAFlame(
+                    setup.vessel().name(), setup.vessel().kind()));
+        }
+        for (StageRun run : brew.stages()) {
+            double ml = Math.max(run.startMl(), run.endMl());
+            Optional<Holding> failing = Optional.empty();
+            if (run.stage() instanceof Stage.Boil boil) {
+                failing = Holding.failing(setup, ml, boil.flame(), boil.lid());
+            } else if (run.stage() instanceof Stage.Simmer simmer) {
+                failing = Holding.failing(setup, ml, simmer.flame(), simmer.lid());
+            } else if (run.stage() instanceof Stage.Reduce && run.properS() > LONGEST_REDUCTION_H * 3600) {
+                notes.add(new Caution.LongReduction(
+                        Math.round(run.properS() / 360) / 10.0,
+                        Volume.millilitres(run.startMl()),
+                        Volume.millilitres(run.endMl())));
+            }
+            failing.ifPresent(
+                    f -> notes.add(new Caution.CannotHold(Temperature.celsius(f.endC()), f.would(), f.lidWould())));
         }
     }
 

@@ -38,7 +38,7 @@ public record Prediction(
         Timeline timeline = Timeline.of(pot.kitchen(), additions, brew.stages());
         double bodyPerMl = brew.yieldMl() <= 0 ? 0 : brew.drawn().getOrDefault(ExtractClass.BODY, 0.0) / brew.yieldMl();
         double strength = standard.bodyPerMl() == 0 ? 0 : bodyPerMl / standard.bodyPerMl();
-        Estimate estimate = new Estimate(strength, standard.band(brew.share(ExtractClass.BODY)));
+        Estimate estimate = new Estimate(strength, Band.of(standard, brew.share(ExtractClass.BODY), pot, additions));
         return new Prediction(WaterPlan.of(pot, brew), timeline, brew, estimate, curve(brew, timeline, standard));
     }
 

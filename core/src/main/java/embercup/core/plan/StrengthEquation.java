@@ -16,6 +16,15 @@ public enum StrengthEquation implements Workings.Equation {
         public double solve(List<Workings> inputs) {
             return slope(inputs.get(0).value());
         }
+    },
+
+    /** The root of the sum of the squares of all inputs: uncertainties that do not know of each other. */
+    IN_QUADRATURE {
+        @Override
+        public double solve(List<Workings> inputs) {
+            return Math.sqrt(
+                    inputs.stream().mapToDouble(w -> w.value() * w.value()).sum());
+        }
     };
 
     /** A share nearer to all than this is taken as this. */

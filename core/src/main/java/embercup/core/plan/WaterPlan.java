@@ -2,24 +2,31 @@ package embercup.core.plan;
 
 import embercup.core.brew.BrewResult;
 import embercup.core.brew.BrewSetup;
+import embercup.core.brew.Charge;
 import embercup.core.recipe.Stage;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * The water of a brew, mL; pour = yield + retained + evaporated.
  *
  * @param pourMl all water that goes in, refills included
  * @param startMl water at the start, without refills
- * @param dipMl level at which a reduction stops: strained liquor, what the herbs hold and what they displace; 0 without
- *     a reduction
+ * @param dipMl level at which a reduction stops: strained liquor, what the herbs that are in by then hold and displace; 0
+ *     without a reduction
  */
 public record WaterPlan(
         double pourMl, double startMl, double retainedMl, double evaporatedMl, double yieldMl, double dipMl) {
 
     static WaterPlan of(BrewSetup setup, BrewResult brew) {
         double reducedMl = reducedMl(setup);
-        double dipMl = reducedMl == 0 ? 0 : reducedMl + brew.retainedMl() + setup.displacedMl();
+        double dipMl = reducedMl == 0
+                ? 0
+                : reducedMl
+                        + atMark(setup).stream()
+                                .mapToDouble(c -> c.keptMl(pressedAfterMark(setup)) + c.displacedMl())
+                                .sum();
         return new WaterPlan(
                 brew.pouredMl(), setup.pourMl(), brew.retainedMl(), brew.evaporatedMl(), brew.yieldMl(), dipMl);
     }
@@ -29,6 +36,29 @@ public record WaterPlan(
         return lastReduction(setup.stages())
                 .map(r -> r.toMl() * setup.volumeScale())
                 .orElse(0.0);
+    }
+
+    /** Herbs that are in the pot when the last reduction stops: what goes in later neither soaks nor lifts the water yet. */
+    static List<Charge> atMark(BrewSetup setup) {
+        int mark = markStage(setup.stages());
+        return setup.charges().stream().filter(c -> c.stage() <= mark).toList();
+    }
+
+    /** Whether the herbs are pressed after it. */
+    static boolean pressedAfterMark(BrewSetup setup) {
+        return setup.stages().stream()
+                .skip(markStage(setup.stages()))
+                .filter(Stage.Strain.class::isInstance)
+                .map(s -> ((Stage.Strain) s).pressed())
+                .findFirst()
+                .orElse(false);
+    }
+
+    private static int markStage(List<Stage> stages) {
+        return IntStream.range(0, stages.size())
+                .filter(i -> stages.get(i) instanceof Stage.Reduce)
+                .max()
+                .orElse(0);
     }
 
     /** The reduction that decides what is left; empty when nothing is reduced. */

@@ -151,17 +151,34 @@ class ExtractionTest {
 
     /** Spent herbs give a fifth to a third of what the first brew gave (common practice, no source). */
     @ParameterizedTest
-    @CsvSource({"astragalus, 30, 20", "burdock, 12, 15", "nettle, 12, 10", "codonopsis, 24, 25"})
-    void spentHerbsGiveAFifthToAThird(String slug, double grams, double minutes) {
-        PlanRequest first = PlanRequest.asWritten(recipe(
-                Tradition.FOLK,
-                2,
-                240,
-                List.of(dried(slug, Cut.SLICED, grams, Unit.GRAM, 0)),
-                simmer(minutes, true),
-                strain()));
-        double once = plan(first).brew().drawn().get(ExtractClass.BODY);
-        double again = plan(first.spent(true)).brew().drawn().get(ExtractClass.BODY);
+    @CsvSource({
+        "astragalus, 24, 25, false",
+        "astragalus, 18, 30, false",
+        "burdock, 12, 15, false",
+        "dandelion, 8, 10, false",
+        "nettle, 8, 10, true",
+        "nettle, 6, 10, true",
+        "codonopsis, 24, 25, false",
+        "linden, 3, 10, true",
+        "liquorice, 4, 10, false",
+        "cinnamon-true, 2, 10, false",
+        "peppermint, 4, 10, true",
+        "lemon-balm, 6, 8, true",
+        "chamomile, 6, 8, true",
+        "sage, 3, 10, true"
+    })
+    void spentHerbsGiveAFifthToAThird(String slug, double grams, double minutes, boolean steeped) {
+        List<Addition> herb = List.of(dried(slug, steeped ? Cut.CHOPPED : Cut.SLICED, grams, Unit.GRAM, 0));
+        PlanRequest first = PlanRequest.asWritten(
+                steeped
+                        ? recipe(Tradition.FOLK, 2, 240, herb, pour(), steep(minutes), strain())
+                        : recipe(Tradition.FOLK, 2, 240, herb, simmer(minutes, true), strain()));
+        double once = embercup.core.Pots.PLANNER.plan(first).brew().drawn().get(ExtractClass.BODY);
+        double again = embercup.core.Pots.PLANNER
+                .plan(first.spent(true))
+                .brew()
+                .drawn()
+                .get(ExtractClass.BODY);
         assertThat(again / once).isBetween(0.2, 1 / 3.0);
     }
 

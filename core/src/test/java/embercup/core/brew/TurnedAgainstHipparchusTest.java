@@ -59,7 +59,7 @@ class TurnedAgainstHipparchusTest {
     private static double[] warming(double[] y, double watts, boolean lid) {
         double ua = Losses.wattsPerKelvin(POT, y[1], lid, watts > 0);
         double capacity = y[1] * Water.SPECIFIC_HEAT_J_PER_G_K + POT.wallJPerK();
-        double steam = Losses.steamWattsPerKelvin(POT, lid) * (y[0] - ROOM) / Water.latentHeatJPerG(y[0]);
+        double steam = Losses.steamWattsPerKelvin(POT, lid, watts > 0) * (y[0] - ROOM) / Water.latentHeatJPerG(y[0]);
         return new double[] {(watts - ua * (y[0] - ROOM)) / capacity, -steam};
     }
 

@@ -208,15 +208,31 @@ class EdgesTest {
         assertThat(plan.stages().get(0).heatS()).isCloseTo(seconds, within(seconds * 0.01));
     }
 
-    /** The band is what the strength moves by when every rate is so much faster or slower (finite difference). */
+    /**
+     * The band is what the strength moves by when every rate is so much faster or slower (finite difference), and what the spoons
+     * of the herbs move it by; neither knows of the other.
+     */
     @Test
-    void theBandOfTheStrengthIsThatOfItsRates() {
+    void theBandOfTheStrengthIsThatOfItsRatesAndItsSpoons() {
         BrewPlan plan = PLANNER.plan(PlanRequest.asWritten(rootPot()));
-        double share = plan.brew().share(embercup.core.materia.ExtractClass.BODY);
-        double kt = -Math.log(1 - share);
+        double drawn = plan.brew().share(embercup.core.materia.ExtractClass.BODY);
+        double kt = -Math.log(1 - drawn);
         double by = 1e-5;
-        double moved = (-Math.expm1(-kt * (1 + by)) / share - 1) / by;
-        double band = MATERIA.extraction().bandRelative() * moved;
+        double moved = (-Math.expm1(-kt * (1 + by)) / drawn - 1) / by;
+        double rates = MATERIA.extraction().bandRelative() * moved;
+        double all = plan.pot().charges().stream()
+                .mapToDouble(c -> c.grams() * c.holdsPerG(embercup.core.materia.ExtractClass.BODY))
+                .sum();
+        double spoons = 0;
+        for (int i = 0; i < plan.additions().size(); i++) {
+            var charge = plan.pot().charges().get(i);
+            double share = charge.grams() * charge.holdsPerG(embercup.core.materia.ExtractClass.BODY) / all;
+            double relative =
+                    plan.additions().get(i).highG() / plan.additions().get(i).grams() - 1;
+            spoons += Math.pow(share * relative, 2);
+        }
+        assertThat(spoons).isPositive();
+        double band = Math.hypot(rates, Math.sqrt(spoons));
         assertThat(band).isPositive();
         assertThat(plan.strengthHigh() / plan.strength() - 1).isCloseTo(band, within(band * 1e-3));
         assertThat(1 - plan.strengthLow() / plan.strength()).isCloseTo(band, within(band * 1e-3));

@@ -1,0 +1,89 @@
+package embercup.core.plan;
+
+import embercup.core.brew.BrewResult;
+import embercup.core.brew.BrewSetup;
+import embercup.core.brew.Charge;
+import embercup.core.dose.UsualDose;
+import embercup.core.materia.ExtractClass;
+import embercup.core.materia.ExtractionData;
+import embercup.core.materia.Herb;
+import embercup.core.materia.Materia;
+import java.util.Iterator;
+import java.util.OptionalDouble;
+
+/**
+ * A cup beside the usual cup of its herbs: the middle of the usual single dose, by the usual method for its usual time. A blend
+ * shares one dose among its herbs. Stateless.
+ */
+final class UsualCup {
+
+    /** Mean temperature of the liquor while a covered infusion stands, simmers and macerates, °C (estimate). */
+    private static final double INFUSED_C = 88;
+
+    private static final double SIMMERED_C = 98;
+    private static final double COLD_C = 20;
+    /** The cup of the monographs (source key {@code hmpc}), mL. */
+    private static final double CUP_ML = 150;
+
+    private UsualCup() {}
+
+    /** Body in one cup of the plan ÷ body in a usual one; empty when no dose of any of its herbs is published. */
+    static OptionalDouble against(
+            Materia materia,
+            PlanRequest request,
+            Iterable<PlannedAddition> additions,
+            BrewSetup setup,
+            BrewResult brew) {
+        Iterator<Charge> charges = setup.charges().iterator();
+        double doses = 0;
+        double usual = 0;
+        for (PlannedAddition addition : additions) {
+            if (addition.perCup() || !charges.hasNext()) {
+                continue;
+            }
+            Charge charge = charges.next();
+            Herb herb = materia.herb(addition.herb(), "herb");
+            OptionalDouble middle = middleG(materia, herb, addition, request);
+            if (middle.isEmpty() || charge.holdsPerG(ExtractClass.BODY) <= 0) {
+                continue;
+            }
+            double dose = addition.perCupG() / middle.getAsDouble();
+            double gives = middle.getAsDouble()
+                    * charge.holdsPerG(ExtractClass.BODY)
+                    * drawn(materia.extraction(), herb, charge, middle.getAsDouble());
+            doses += dose;
+            usual += dose * gives;
+        }
+        double inOne = brew.drawn().getOrDefault(ExtractClass.BODY, 0.0) / request.cups();
+        return usual <= 0 || doses <= 0 ? OptionalDouble.empty() : OptionalDouble.of(inOne / (usual / doses));
+    }
+
+    private static OptionalDouble middleG(Materia materia, Herb herb, PlannedAddition addition, PlanRequest request) {
+        return new UsualDose(materia, herb, addition.form(), request.recipe().tradition())
+                .middleOfCup()
+                .map(w -> OptionalDouble.of(w.value()))
+                .orElse(OptionalDouble.empty());
+    }
+
+    /** Share of the body that the usual method draws. */
+    private static double drawn(ExtractionData data, Herb herb, Charge charge, double grams) {
+        Herb.Method method = herb.method()
+                .map(Herb.UsualMethod::method)
+                .orElse(herb.part().hard() ? Herb.Method.DECOCTION : Herb.Method.INFUSION);
+        double minutes = herb.method().map(Herb.UsualMethod::minutes).orElse(10.0);
+        double celsius =
+                switch (method) {
+                    case INFUSION -> INFUSED_C;
+                    case DECOCTION -> SIMMERED_C;
+                    case MACERATION -> COLD_C;
+                };
+        double agitation =
+                switch (method) {
+                    case INFUSION -> 1;
+                    case DECOCTION -> data.speeds().simmer();
+                    case MACERATION -> data.speeds().shaken();
+                };
+        double dryG = charge.grams() <= 0 ? grams : grams * charge.dryG() / charge.grams();
+        return charge.drawnAt(data, ExtractClass.BODY, dryG / CUP_ML, celsius, agitation * minutes * 60);
+    }
+}
