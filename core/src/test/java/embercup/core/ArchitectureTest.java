@@ -28,6 +28,7 @@ class ArchitectureTest {
             "plan",
             "live",
             "care",
+            "keeping",
             "words");
 
     @Test

@@ -8,6 +8,7 @@ import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.kitchen.Water;
 import embercup.core.recipe.Flame;
+import embercup.core.recipe.Place;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
@@ -180,10 +181,14 @@ final class BrewRun implements Stage.Visitor<Boolean> {
         if (index == 0) {
             pot.tempC = stage.toC().orElse(kitchen.tapC());
         }
+        if (stage.place() == Place.FRIDGE) {
+            pot.aroundC = Kitchen.FRIDGE_C;
+        }
         pot.stand(
                 proper(stage.minutes() * 60),
                 stage.lid(),
                 setup.extraction().speeds().shaken());
+        pot.aroundC = kitchen.roomC();
         return false;
     }
 

@@ -44,6 +44,9 @@ final class Pot {
     final Bed bed;
     double tempC;
     double waterMl;
+    /** What it stands in: the room, or the fridge, °C. */
+    double aroundC;
+
     double evaporatedMl;
     /** Liquor of earlier boils that waits aside, mL. */
     double asideMl;
@@ -63,6 +66,7 @@ final class Pot {
         this.boilingC = kitchen.boilingC();
         this.bed = new Bed(setup.charges());
         this.tempC = kitchen.tapC();
+        this.aroundC = kitchen.roomC();
         this.waterMl = setup.pourMl();
     }
 
@@ -299,7 +303,7 @@ final class Pot {
                 0,
                 capacityJPerK(millilitres, in.wallJPerK()),
                 Losses.wattsPerKelvin(in, millilitres, lid, false),
-                kitchen.roomC());
+                aroundC);
     }
 
     /** How one cup of it loses its heat in its mug; the herbs are no longer in it. */

@@ -3,6 +3,7 @@ package embercup.core.care;
 import embercup.core.kitchen.Vessel;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
+import embercup.core.plan.Standing;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
@@ -12,10 +13,6 @@ import java.util.List;
 /** Hazards of the method itself: scalds, glass, plungers, pots that boil down, jars that stand. */
 final class KitchenHazards {
 
-    /** Not at room temperature for longer (source key {@code food-code}), min. */
-    private static final double TWO_HOURS_MIN = 120;
-    /** From here on a jar stands in spirit, vinegar or glycerin, which keep, min. */
-    private static final double WEEK_MIN = 7 * 24 * 60;
     /** Liquor and steam scald from here on (common practice, no source), °C. */
     private static final double SCALDS_C = 60;
 
@@ -39,13 +36,10 @@ final class KitchenHazards {
         if (recipe.has(StageKind.STRAIN) && plan.stages().stream().anyMatch(s -> s.startC() > SCALDS_C)) {
             all.add(new Caution.Scald());
         }
-        if (recipe.stages().stream().anyMatch(KitchenHazards::standsInWater)) {
-            all.add(new Caution.KeepCold());
+        double lukewarm = Standing.lukewarmHours(plan);
+        if (lukewarm > Standing.MOST_H) {
+            all.add(new Caution.KeepCold(Math.round(lukewarm * 2) / 2.0));
         }
         return all;
-    }
-
-    private static boolean standsInWater(Stage stage) {
-        return stage instanceof Stage.Macerate m && m.minutes() > TWO_HOURS_MIN && m.minutes() < WEEK_MIN;
     }
 }

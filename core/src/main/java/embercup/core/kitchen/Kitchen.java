@@ -23,6 +23,9 @@ public record Kitchen(
     /** Share of the kettle's power that reaches the water (source key {@code kitchen-heat}). */
     public static final double KETTLE_EFFICIENCY = 0.90;
 
+    /** A fridge is no warmer (source key {@code food-code}), °C. */
+    public static final double FRIDGE_C = 4;
+
     /** Sea level, 20 °C room, 15 °C tap, small burner, 2 000 W kettle (source key {@code kitchen-heat}). */
     public static final Kitchen STANDARD = new Kitchen(0, 20, 15, Optional.empty(), Burner.SMALL, 2000);
 

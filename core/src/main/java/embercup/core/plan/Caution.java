@@ -449,7 +449,8 @@ public sealed interface Caution {
 
     record Scald() implements Note {}
 
-    record KeepCold() implements Note {
+    /** @param hours that it stands neither hot nor cold */
+    record KeepCold(double hours) implements Note {
         @Override
         public String source() {
             return "food-code";

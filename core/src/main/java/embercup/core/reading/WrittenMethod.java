@@ -9,6 +9,7 @@ import embercup.core.reading.WrittenRecipe.Kind;
 import embercup.core.reading.WrittenRecipe.Line;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Flame;
+import embercup.core.recipe.Place;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
@@ -167,7 +168,12 @@ final class WrittenMethod {
     private void soak(String s, Optional<TimeWords.Read> time, Said said) {
         double minutes = time.map(TimeWords.Read::minutes).orElse(OVERNIGHT_MIN);
         boolean hot = stages.stream().anyMatch(x -> x instanceof Stage.Pour);
-        lasting(hot ? new Stage.Steep(minutes, true) : new Stage.Macerate(minutes, celsius(s), true), minutes, said);
+        Place place =
+                s.matches(".*\\b(?:fridge|refrigerator|refrigerated|refrigerate)\\b.*") ? Place.FRIDGE : Place.ROOM;
+        lasting(
+                hot ? new Stage.Steep(minutes, true) : new Stage.Macerate(minutes, celsius(s), true, place),
+                minutes,
+                said);
         if (time.isEmpty()) {
             said.asks().add(new Asked.Overnight());
         }

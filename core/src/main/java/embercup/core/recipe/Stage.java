@@ -1,5 +1,6 @@
 package embercup.core.recipe;
 
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -133,8 +134,18 @@ public sealed interface Stage {
         }
     }
 
-    /** Stands in water of {@code toC}, or in tap water when empty; hours to weeks. */
-    record Macerate(double minutes, OptionalDouble toC, boolean lid) implements Stage {
+    /** Stands in water of {@code toC}, or in tap water when empty, in the room or in the fridge; hours to weeks. */
+    record Macerate(double minutes, OptionalDouble toC, boolean lid, Place place) implements Stage {
+
+        /** A stage of an earlier version does not say where it stands. */
+        public Macerate {
+            place = Objects.requireNonNullElse(place, Place.ROOM);
+        }
+
+        public Macerate(double minutes, OptionalDouble toC, boolean lid) {
+            this(minutes, toC, lid, Place.ROOM);
+        }
+
         @Override
         public StageKind kind() {
             return StageKind.MACERATE;

@@ -3,6 +3,7 @@ package embercup.core.words;
 import com.ibm.icu.text.ListFormatter;
 import embercup.core.care.Blend;
 import embercup.core.care.WayOut;
+import embercup.core.keeping.Keeping;
 import embercup.core.live.LiveBrew;
 import embercup.core.materia.HerbMeasure.Nearest;
 import embercup.core.measure.KitchenAmount;
@@ -128,6 +129,8 @@ public final class Words {
             said = text("reason." + Code.of(reason.because()), arguments(reason));
         } else if (fact instanceof Caution.AgeFloor floor) {
             said = ageFloor(floor);
+        } else if (fact instanceof Keeping keeping) {
+            said = keeping(keeping);
         } else if (fact instanceof Wanted wanted) {
             said = WantedWords.say(this, wanted);
         } else if (fact instanceof Interleaving.Clash clash) {
@@ -302,6 +305,19 @@ public final class Words {
                 "infant", Boolean.toString(floor.years() <= 1),
                 "years", Long.toString(Math.round(floor.years())));
         return text("caution.age-floor", arguments(floor).with(more));
+    }
+
+    private String keeping(Keeping keeping) {
+        return text(
+                "keeping",
+                arguments(keeping)
+                        .with(Map.of(
+                                "hours",
+                                keeping.hours(),
+                                "mostHours",
+                                keeping.mostHours(),
+                                "days",
+                                keeping.hours() / 24)));
     }
 
     // ---- several pots

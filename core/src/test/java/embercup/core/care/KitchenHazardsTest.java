@@ -19,6 +19,7 @@ import embercup.core.materia.Tradition;
 import embercup.core.measure.Unit;
 import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
+import embercup.core.recipe.Place;
 import embercup.core.recipe.Stage;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -91,10 +92,22 @@ class KitchenHazardsTest {
                 Arguments.of(
                         "a night in cold water", JAR, List.of(macerate(480), strain()), Set.of(Caution.KeepCold.class)),
                 Arguments.of(
-                        "a week and more stands in something that keeps",
+                        "a night in cold water in the fridge",
                         JAR,
-                        List.of(macerate(week), strain()),
-                        Set.of()));
+                        List.of(new Stage.Macerate(480, OptionalDouble.empty(), true, Place.FRIDGE), strain()),
+                        Set.of()),
+                Arguments.of(
+                        "a jar of boiling water for four hours",
+                        JAR,
+                        List.of(boiling, steep(240), strain()),
+                        Set.of(Caution.GlassAndHeat.class, Caution.Scald.class, Caution.KeepCold.class)),
+                Arguments.of(
+                        "a thermos of boiling water for four hours stays hot",
+                        Vessel.of("thermos", Vessel.Kind.THERMOS, 8, 22),
+                        List.of(boiling, steep(240), strain()),
+                        Set.of(Caution.Scald.class)),
+                Arguments.of(
+                        "a week in water", JAR, List.of(macerate(week), strain()), Set.of(Caution.KeepCold.class)));
     }
 
     @ParameterizedTest(name = "{0}")

@@ -8,6 +8,7 @@ import embercup.core.materia.Tradition;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Posology;
+import embercup.core.recipe.Place;
 import embercup.core.recipe.StageKind;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
@@ -97,5 +98,8 @@ public record RecipeDocument(
 
             @CodeOf(Flame.class) @Nullable String flame,
 
-            @Nullable Boolean pressed) {}
+            @Nullable Boolean pressed,
+
+            @Schema(description = "where a maceration stands: room or fridge") @CodeOf(Place.class) @Nullable
+            String place) {}
 }

@@ -11,6 +11,7 @@ import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
+import embercup.core.recipe.Place;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import embercup.core.workings.InvalidInputException;
@@ -157,7 +158,7 @@ public final class RecipeReading {
                     case SIMMER -> new Stage.Simmer(minutes(doc, path), flame(doc, path, Flame.LOW), lid(doc, true));
                     case REDUCE -> new Stage.Reduce(toMl(doc, path), flame(doc, path, Flame.MEDIUM), lid(doc, false));
                     case STEEP -> new Stage.Steep(minutes(doc, path), lid(doc, true));
-                    case MACERATE -> new Stage.Macerate(minutes(doc, path), toC(doc), lid(doc, true));
+                    case MACERATE -> new Stage.Macerate(minutes(doc, path), toC(doc), lid(doc, true), place(doc));
                     case REST -> new Stage.Rest(minutes(doc, path), lid(doc, true));
                     case COOL -> new Stage.Cool(number(doc.toC(), path + ".toC", Need.COOL_TO), lid(doc, false));
                     case STRAIN -> new Stage.Strain(Boolean.TRUE.equals(doc.pressed()));
@@ -170,6 +171,10 @@ public final class RecipeReading {
 
     private static OptionalDouble toC(StageDocument doc) {
         return doc.toC() == null ? OptionalDouble.empty() : OptionalDouble.of(doc.toC());
+    }
+
+    private static Place place(StageDocument doc) {
+        return Fields.oneOf(Place.class, doc.place(), "place", Place.ROOM);
     }
 
     private static boolean lid(StageDocument doc, boolean usual) {

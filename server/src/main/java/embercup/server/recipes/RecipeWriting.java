@@ -4,6 +4,7 @@ import embercup.core.recipe.Addition;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Place;
 import embercup.core.recipe.Stage;
 import embercup.server.platform.Fields;
 import embercup.server.recipes.RecipeDocument.AdditionDocument;
@@ -78,7 +79,8 @@ public final class RecipeWriting {
                     toMl,
                     lid,
                     stage.onFlame().map(Fields::code).orElse(null),
-                    pressed);
+                    pressed,
+                    stage instanceof Stage.Macerate m && m.place() != Place.ROOM ? Fields.code(m.place()) : null);
         }
 
         @Override

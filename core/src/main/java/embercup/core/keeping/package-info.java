@@ -1,0 +1,4 @@
+@NullMarked
+package embercup.core.keeping;
+
+import org.jspecify.annotations.NullMarked;

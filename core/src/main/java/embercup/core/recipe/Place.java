@@ -1,0 +1,7 @@
+package embercup.core.recipe;
+
+/** Where something stands for hours. */
+public enum Place {
+    ROOM,
+    FRIDGE
+}
