@@ -53,12 +53,24 @@ final class MateriaReader {
         return new MateriaReader().read();
     }
 
-    private Materia read() {
+    /** One herb as its file would be read beside the shipped tables. */
+    static Herb herb(String slug, String text) {
+        MateriaReader reader = new MateriaReader();
+        reader.tables();
+        reader.file = "herbs/" + slug + ".yaml";
+        return reader.herb(document(reader.file, text, HerbFile.class));
+    }
+
+    private void tables() {
         document("sources.yaml", MateriaTables.Sources.class).sources().forEach(s -> sources.put(s.key(), s));
         languages.addAll(
                 document("languages.yaml", MateriaTables.Languages.class).languages());
         document("traits.yaml", MateriaTables.Traits.class).traits().forEach(t -> traits.put(t.trait(), trait(t)));
         require(traits.size() == Trait.Kind.values().length, "a trait is missing");
+    }
+
+    private Materia read() {
+        tables();
         Map<PlantPart, PartDefaults> parts = new EnumMap<>(PlantPart.class);
         document("parts.yaml", MateriaTables.Parts.class).parts().forEach(p -> parts.put(p.part(), part(p)));
         Map<Constituent, DailyLimit> limits = new EnumMap<>(Constituent.class);
