@@ -47,7 +47,8 @@ class RecipeDocumentTest {
                     100.0 + random.nextInt(900),
                     random.nextBoolean(),
                     code(Flame.values()[random.nextInt(3)]),
-                    random.nextBoolean()));
+                    random.nextBoolean(),
+                    null));
         }
         List<AdditionDocument> additions = new ArrayList<>();
         for (int i = 0; i < 1 + random.nextInt(5); i++) {
@@ -106,7 +107,7 @@ class RecipeDocumentTest {
     @ParameterizedTest
     @EnumSource(StageKind.class)
     void everyKindOfStageIsReadAsItself(StageKind kind) {
-        StageDocument doc = new StageDocument(kind.code(), 5.0, 62.0, 300.0, null, null, null);
+        StageDocument doc = new StageDocument(kind.code(), 5.0, 62.0, 300.0, null, null, null, null);
         Recipe recipe = RecipeReading.read(
                 new RecipeDocument("One", null, 1.0, 200.0, PLAIN, List.of(), List.of(doc), null), "recipe");
         assertThat(recipe.stages().get(0).kind()).isEqualTo(kind);
@@ -131,7 +132,7 @@ class RecipeDocumentTest {
 
     private static Stage stage(String kind) {
         boolean hot = kind.equals("heat");
-        StageDocument doc = new StageDocument(kind, 5.0, hot ? null : 62.0, 300.0, null, null, null);
+        StageDocument doc = new StageDocument(kind, 5.0, hot ? null : 62.0, 300.0, null, null, null, null);
         return RecipeReading.read(
                         new RecipeDocument("One", null, 1.0, 200.0, PLAIN, List.of(), List.of(doc), null), "recipe")
                 .stages()

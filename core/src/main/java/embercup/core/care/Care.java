@@ -171,9 +171,11 @@ public final class Care {
     /** With food when a herb irritates, whatever the school drinks its cup on. */
     private static void stomach(List<Caution> all, List<Herb> herbs, BrewPlan plan) {
         List<HerbName> irritate = herbs.stream()
-                .filter(h -> h.cautions().stream().anyMatch(c -> c.when()
-                        .filter(w -> w == Condition.STOMACH_IRRITATION)
-                        .isPresent()))
+                .filter(h -> h.cautions().stream()
+                        .anyMatch(c -> c.severity() != Severity.NOTE
+                                && c.when()
+                                        .filter(Condition.STOMACH_IRRITATION::equals)
+                                        .isPresent()))
                 .map(HerbName::of)
                 .toList();
         if (irritate.isEmpty() || plan.request().drinker().has(Condition.STOMACH_IRRITATION)) {

@@ -24,8 +24,46 @@ final class OwnHerbs {
 
     /** Say which part or state of a plant it is, not which plant. */
     private static final Set<String> NO_NAMES = Set.of(
-            "leaf", "leaves", "root", "herb", "flower", "flowers", "seed", "seeds", "bark", "fruit", "berry", "berries",
-            "bulb", "rhizome", "peel", "tea", "dried", "fresh", "wild", "the", "of", "and");
+            "leaf",
+            "leaves",
+            "root",
+            "herb",
+            "flower",
+            "flowers",
+            "seed",
+            "seeds",
+            "bark",
+            "fruit",
+            "berry",
+            "berries",
+            "bulb",
+            "rhizome",
+            "peel",
+            "tea",
+            "dried",
+            "fresh",
+            "wild",
+            "the",
+            "of",
+            "and",
+            "hoja",
+            "hojas",
+            "raiz",
+            "hierba",
+            "flor",
+            "flores",
+            "semilla",
+            "semillas",
+            "corteza",
+            "fruto",
+            "baya",
+            "bayas",
+            "de",
+            "del",
+            "la",
+            "el",
+            "te",
+            "silvestre");
 
     private OwnHerbs() {}
 
@@ -38,13 +76,32 @@ final class OwnHerbs {
                         r.stop().orElseThrow().text(),
                         r.stop().orElseThrow().source()))
                 .or(() -> lookAlike(materia, own).map(l -> new Caution.NamedLikePoison(name, l)))
-                .orElseGet(() -> new Caution.NothingKnown(name, tooLittleFor(drinker) ? Severity.STOP : Severity.CARE));
+                .orElseGet(() -> new Caution.NothingKnown(name, known(own), severity(own, drinker)));
     }
 
-    private static boolean tooLittleFor(Drinker drinker) {
-        return drinker.has(Condition.PREGNANT)
-                || drinker.has(Condition.BREASTFEEDING)
-                || drinker.ageYears() < Drinker.ADULT_YEARS;
+    private static Severity severity(Herb own, Drinker drinker) {
+        return tooLittleFor(own, drinker) ? Severity.STOP : known(own) ? Severity.NOTE : Severity.CARE;
+    }
+
+    /** Whether the cook entered what a source that she names says of it. */
+    private static boolean known(Herb own) {
+        return !own.doses().isEmpty()
+                || own.ageFloorYears().isPresent()
+                || !own.cautions().isEmpty();
+    }
+
+    /** Whether nothing is said of what this drinker is: of a pregnancy, of nursing, of an age under eighteen. */
+    private static boolean tooLittleFor(Herb own, Drinker drinker) {
+        return silent(own, drinker, Condition.PREGNANT)
+                || silent(own, drinker, Condition.BREASTFEEDING)
+                || drinker.ageYears() < Drinker.ADULT_YEARS
+                        && own.ageFloorYears().isEmpty();
+    }
+
+    private static boolean silent(Herb own, Drinker drinker, Condition condition) {
+        return drinker.has(condition)
+                && own.cautions().stream()
+                        .noneMatch(c -> c.when().filter(condition::equals).isPresent());
     }
 
     /** A refused plant that it is by one of its names, or of whose genus nothing is drunk. */
@@ -52,7 +109,7 @@ final class OwnHerbs {
         List<Herb> refused =
                 materia.herbs().stream().filter(h -> h.stop().isPresent()).toList();
         Optional<Herb> named = refused.stream()
-                .filter(r -> names(r).anyMatch(n -> names(own).anyMatch(o -> holds(o, n))))
+                .filter(r -> names(r).anyMatch(n -> names(own).anyMatch(o -> holds(o, n) && !longer(materia, o, n))))
                 .findFirst();
         return named.or(() -> {
             String genus = genus(own.latin());
@@ -77,6 +134,14 @@ final class OwnHerbs {
     }
 
     /** A name of one word is part of too many others. */
+    /** Whether the name goes on into that of a plant that is drunk: ground ivy is no ivy. */
+    private static boolean longer(Materia materia, String name, String refused) {
+        return materia.herbs().stream()
+                .filter(h -> h.stop().isEmpty() && !materia.isOwn(h.slug()))
+                .flatMap(OwnHerbs::names)
+                .anyMatch(n -> n.length() > refused.length() && holds(n, refused) && holds(name, n));
+    }
+
     private static boolean several(String name) {
         return name.contains(" ");
     }

@@ -198,6 +198,16 @@ public record Herb(
                 Cares.NONE);
     }
 
+    /**
+     * The same with what a source says that the cook names: its doses and age, and what it says of conditions.
+     *
+     * @param dosing with the key {@code cooks-source}
+     */
+    public Herb asSourceSays(Dosing dosing, List<HerbCaution> says) {
+        Cares cares = new Cares(List.of(), Set.of(), says, Set.of(), Optional.empty());
+        return new Herb(slug, about, weights, dosing, brewing, cup, knowing, cares);
+    }
+
     /** The same herb with the cook's own weights before the shipped ones of the same form and cut. */
     public Herb withOwnWeights(List<Bulk> own) {
         List<Bulk> all = new ArrayList<>(own);

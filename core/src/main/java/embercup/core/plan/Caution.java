@@ -219,8 +219,12 @@ public sealed interface Caution {
         }
     }
 
-    /** A herb of the cook's own: no dose, no interactions, no age are known here. */
-    record NothingKnown(HerbName of, Severity severity) implements OfHerb, OfDrinker {}
+    /**
+     * A herb of the cook's own: no dose, no interactions, no age are known here.
+     *
+     * @param entered whether the cook entered what a source says that she names
+     */
+    record NothingKnown(HerbName of, boolean entered, Severity severity) implements OfHerb, OfDrinker {}
 
     record Allergy(HerbName of) implements OfHerb, OfDrinker {
         @Override

@@ -80,7 +80,10 @@ public enum Limit {
     SHARE(0, 1, ""),
     /** Herbs that an order changes or confirms. */
     CHANGES(0, 60, "herbs"),
-    OWN_WEIGHTS(0, 20, "weights");
+    OWN_WEIGHTS(0, 20, "weights"),
+    OWN_CAUTIONS(0, 40, "cautions"),
+    /** A single dose that the cook enters. */
+    OWN_DOSE_G(0.01, 60, "g");
 
     private final double low;
     private final double high;

@@ -5,6 +5,9 @@ import java.util.List;
 /** What would have been right instead of a wrong value: facts, said by {@code words}. A closed family; immutable. */
 public sealed interface Wanted {
 
+    /** No less than another number. */
+    record AtLeast(double least) implements Wanted {}
+
     /** A number in a range. */
     record Between(double low, double high, String unit) implements Wanted {}
 

@@ -113,7 +113,8 @@ class DayAndRunTest {
                         dried("coffee", Cut.GROUND, 10, Unit.GRAM, 0),
                         dried("guayusa", Cut.CHOPPED, 3, Unit.GRAM, 0),
                         dried("guarana", Cut.GROUND, 1, Unit.GRAM, 0),
-                        dried("mate", Cut.CHOPPED, 4, Unit.GRAM, 0)),
+                        dried("mate", Cut.CHOPPED, 4, Unit.GRAM, 0),
+                        dried("black-tea", Cut.CHOPPED, 3, Unit.GRAM, 0)),
                 pour(),
                 steep(10),
                 strain());

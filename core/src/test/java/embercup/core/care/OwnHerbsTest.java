@@ -144,4 +144,48 @@ class OwnHerbsTest {
                         .isOwn("mine"))
                 .isTrue();
     }
+
+    /** What is longer than the name of a refused plant is another plant when it is one that is drunk. */
+    @ParameterizedTest
+    @CsvSource({"Ground ivy from the wall", "Lemon verbena of ours"})
+    void aLongerNameIsAnotherPlant(String common) {
+        assertThat(stop(common, "", Drinker.ADULT)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"Adelfa", "Hojas de dedalera", "Estramonio", "Lirio de los valles", "Raíz de acónito"})
+    void aRefusedPlantIsRefusedByItsSpanishNameToo(String common) {
+        assertThat(stop(common, "", Drinker.ADULT)).containsInstanceOf(Caution.NamedLikeRefused.class);
+    }
+
+    /** Until the cook enters what a source says that she names, a drinker of whom it is silent is stopped. */
+    @Test
+    void aNamedSourceLiftsTheStopOfWhatItSpeaksOf() {
+        Herb moss =
+                Herb.own("frostmoss", "Frostmoss", "", embercup.core.materia.PlantPart.HERB, "", java.util.List.of());
+        Herb known = moss.asSourceSays(
+                new Herb.Dosing(
+                        java.util.List.of(), Optional.of(new Herb.Sourced(6, "cooks-source")), Optional.empty()),
+                java.util.List.of(new Herb.HerbCaution(
+                        Optional.of(embercup.core.materia.Condition.PREGNANT),
+                        java.util.Set.of(),
+                        Severity.CARE,
+                        "Only late.",
+                        "cooks-source")));
+        Drinker pregnant = embercup.core.Pots.adultWith(60, embercup.core.materia.Condition.PREGNANT);
+        Drinker nursing = embercup.core.Pots.adultWith(60, embercup.core.materia.Condition.BREASTFEEDING);
+        Drinker child = embercup.core.Pots.child(8, 26);
+        for (Drinker drinker : java.util.List.of(pregnant, nursing, child)) {
+            assertThat(severity(moss, drinker)).isEqualTo(Severity.STOP);
+        }
+        assertThat(severity(moss, Drinker.ADULT)).isEqualTo(Severity.CARE);
+        assertThat(severity(known, pregnant)).isEqualTo(Severity.NOTE);
+        assertThat(severity(known, child)).isEqualTo(Severity.NOTE);
+        assertThat(severity(known, nursing)).as("of nursing it says nothing").isEqualTo(Severity.STOP);
+        assertThat(severity(known, Drinker.ADULT)).isEqualTo(Severity.NOTE);
+    }
+
+    private static Severity severity(Herb own, Drinker drinker) {
+        return OwnHerbs.of(MATERIA.with(java.util.List.of(own)), own, drinker).severity();
+    }
 }

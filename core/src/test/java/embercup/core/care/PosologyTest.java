@@ -96,9 +96,11 @@ class PosologyTest {
     void onAnEmptyStomachIsWeighedAgainstWhatIrritatesOne() {
         String herb = MATERIA.herbs().stream()
                 .filter(h -> h.stop().isEmpty()
-                        && h.cautions().stream().anyMatch(c -> c.when()
-                                .filter(w -> w == embercup.core.materia.Condition.STOMACH_IRRITATION)
-                                .isPresent()))
+                        && h.cautions().stream()
+                                .anyMatch(c -> c.severity() == embercup.core.materia.Severity.CARE
+                                        && c.when()
+                                                .filter(w -> w == embercup.core.materia.Condition.STOMACH_IRRITATION)
+                                                .isPresent()))
                 .findFirst()
                 .orElseThrow()
                 .slug();

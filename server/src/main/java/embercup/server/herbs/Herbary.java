@@ -1,16 +1,21 @@
 package embercup.server.herbs;
 
+import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PlantPart;
+import embercup.core.materia.Severity;
+import embercup.core.materia.Tradition;
 import embercup.core.measure.Spread;
+import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
+import embercup.server.herbs.OwnHerbDocument.SaysDocument;
 import embercup.server.herbs.OwnHerbDocument.WeightDocument;
 import embercup.server.platform.Fields;
 import embercup.server.platform.RefusedException;
@@ -22,6 +27,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Lazy;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -34,6 +40,8 @@ public class Herbary {
 
     /** How well a spoon that the cook weighed herself repeats (common practice, no source), relative. */
     private static final double OWN_SPREAD = 0.15;
+
+    private static final Words WORDS = Words.english();
 
     private final Materia shipped;
     private final OwnHerbRepository repository;
@@ -110,7 +118,7 @@ public class Herbary {
         Herb herb = herb(slug, doc);
         e.retiredAt = null;
         e.document = json.writeValueAsString(
-                new OwnHerbDocument(null, doc.common(), doc.latin(), doc.part(), doc.use(), doc.weights()));
+                new OwnHerbDocument(null, doc.common(), doc.latin(), doc.part(), doc.use(), doc.weights(), doc.says()));
         repository.saveAndFlush(e);
         return herb;
     }
@@ -139,20 +147,74 @@ public class Herbary {
 
     private OwnHerbDocument doc(OwnHerbEntity e) {
         OwnHerbDocument d = json.readValue(e.document, OwnHerbDocument.class);
-        return new OwnHerbDocument(e.version, d.common(), d.latin(), d.part(), d.use(), d.weights());
+        return new OwnHerbDocument(e.version, d.common(), d.latin(), d.part(), d.use(), d.weights(), d.says());
     }
 
     private Herb herb(String slug, OwnHerbDocument doc) {
         List<Herb.Bulk> weights = weights(doc);
         return shipped.find(slug)
                 .map(h -> h.withOwnWeights(weights))
-                .orElseGet(() -> Herb.own(
-                        slug,
-                        Fields.text(doc.common(), "common", Length.HERB_NAME),
-                        Fields.textOrEmpty(doc.latin(), "latin", Length.HERB_NAME),
-                        Fields.oneOf(PlantPart.class, doc.part(), "part"),
-                        Fields.textOrEmpty(doc.use(), "use", Length.USE),
-                        weights));
+                .orElseGet(() -> said(
+                        Herb.own(
+                                slug,
+                                Fields.text(doc.common(), "common", Length.HERB_NAME),
+                                Fields.textOrEmpty(doc.latin(), "latin", Length.HERB_NAME),
+                                Fields.oneOf(PlantPart.class, doc.part(), "part"),
+                                Fields.textOrEmpty(doc.use(), "use", Length.USE),
+                                weights),
+                        doc.says()));
+    }
+
+    private static final String COOKS_SOURCE = "cooks-source";
+
+    /** With what a source says that the cook names; the source stands behind every word of it. */
+    private static Herb said(Herb herb, @Nullable SaysDocument says) {
+        if (says == null) {
+            return herb;
+        }
+        String source = Fields.text(says.source(), "says.source", Length.USE);
+        List<Herb.HerbCaution> cautions = new ArrayList<>();
+        List<OwnHerbDocument.CautionDocument> docs = says.cautions() == null ? List.of() : says.cautions();
+        for (int i = 0; i < docs.size(); i++) {
+            String at = "says.cautions[" + i + "]";
+            Condition when = Fields.oneOf(Condition.class, docs.get(i).when(), at + ".when");
+            Severity severity = Fields.oneOf(Severity.class, docs.get(i).severity(), at + ".severity");
+            String text = Fields.textOrEmpty(docs.get(i).text(), at + ".text", Length.USE);
+            cautions.add(new Herb.HerbCaution(
+                    Optional.of(when),
+                    Set.of(),
+                    severity,
+                    text.isEmpty()
+                            ? WORDS.sentence(
+                                    "own-herb.says-so", Map.of("severityCode", Fields.code(severity), "source", source))
+                            : WORDS.sentence("own-herb.says", Map.of("text", text, "source", source)),
+                    COOKS_SOURCE));
+        }
+        return herb.asSourceSays(
+                new Herb.Dosing(
+                        doses(says),
+                        Optional.ofNullable(says.ageFloorYears()).map(y -> new Herb.Sourced(y, COOKS_SOURCE)),
+                        Optional.empty()),
+                cautions);
+    }
+
+    private static List<Herb.DoseRange> doses(SaysDocument says) {
+        if (says.perCupG() == null) {
+            return List.of();
+        }
+        double low = says.perCupG();
+        double high = says.perCupToG() == null ? low : says.perCupToG();
+        InvalidInputException.Check check = new InvalidInputException.Check();
+        check.require(high >= low, "says.perCupToG", high, new Wanted.AtLeast(low));
+        check.throwIfAny();
+        double times = says.timesADay() == null ? 1 : says.timesADay();
+        return List.of(new Herb.DoseRange(
+                Tradition.FOLK,
+                Form.DRIED,
+                new Herb.Range(low, high),
+                new Herb.Range(low, high * Math.max(1, times)),
+                new Herb.Range(Math.min(1, times), times),
+                COOKS_SOURCE));
     }
 
     private static List<Herb.Bulk> weights(OwnHerbDocument doc) {

@@ -2,9 +2,9 @@ package embercup.server.recipes;
 
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.Place;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
-import embercup.core.recipe.Place;
 import embercup.core.recipe.Stage;
 import embercup.server.platform.Fields;
 import embercup.server.recipes.RecipeDocument.AdditionDocument;
