@@ -3,7 +3,7 @@ import type { Person } from "../src/api/client";
 import { applied, ask, nextAt, type Order, readOrder, settled, tweaked, writeOrder } from "../src/screens/sheet/order";
 import { seeded } from "./seeded";
 
-const PLAIN: Order = { purpose: "everyday", changes: [], schools: {}, tweaks: [], spent: false };
+const PLAIN: Order = { purpose: "everyday", changes: [], schools: {}, tweaks: [], spent: false, others: [] };
 
 /** Any order that the sheet can make. */
 function anyOrder(random: () => number): Order {
@@ -23,6 +23,14 @@ function anyOrder(random: () => number): Order {
     menstruum: maybe(one(["water", "glycerin", "vinegar"] as const)),
     spent: random() < 0.5,
     after: maybe("0b8ff1c2-0000-4000-8000-000000000004"),
+    aDay: maybe(one([0.5, 1, 1.5, 3] as const)),
+    prescribed: maybe(1 + Math.floor(random() * 28)),
+    others: [
+      ...(random() < 0.5 ? [{ id: "0b8ff1c2-0000-4000-8000-000000000005", cupsADay: 2, serving: 0.38 }] : []),
+      ...(random() < 0.5
+        ? [{ id: "guest", cupsADay: 0.5, ageYears: 71, name: "a neighbour", conditions: ["diuretic", "reflux"] }]
+        : []),
+    ],
     schools: random() < 0.5 ? { honey: "any-time", "first-contact": "warm" } : {},
   };
   for (let i = 0; i < Math.floor(random() * 4); i++) {
@@ -59,6 +67,27 @@ describe("the order in the address", () => {
   it("takes no harm from an address that somebody typed", () => {
     const order = readOrder(new URLSearchParams("cups=many&strength=brutal&as=cure&t=s1.colour.3&t=x&t=sNaN.lid.1"));
     expect(order).toEqual(PLAIN);
+  });
+
+  it("asks for everybody who drinks of the pot, a guest by what is known of her", () => {
+    const order: Order = {
+      ...PLAIN,
+      aDay: 2,
+      prescribed: 3,
+      others: [
+        { id: "0b8ff1c2-0000-4000-8000-000000000005", cupsADay: 1, serving: 0.5 },
+        { id: "guest", cupsADay: 2, ageYears: 30, conditions: ["pregnant"] },
+      ],
+    };
+    const asked = ask("r", undefined, settled(order, []), new Date("2026-11-26T10:00:00Z"));
+    expect(asked.cupsADay).toBe(2);
+    expect(asked.prescribedDays).toBe(3);
+    expect(asked.others?.[0]).toEqual({
+      drinkerId: "0b8ff1c2-0000-4000-8000-000000000005",
+      cupsADay: 1,
+      serving: 0.5,
+    });
+    expect(asked.others?.[1]?.drinker).toEqual({ ageYears: 30, conditions: ["pregnant"] });
   });
 
   it("moves one thing once", () => {

@@ -30,6 +30,7 @@ export type AdditionLine = Schemas["AdditionLine"];
 export type CurvePoint = Schemas["Point"];
 export type CautionLine = Schemas["CautionLine"];
 export type WayLine = Schemas["WayLine"];
+export type SharerLine = Schemas["SharerLine"];
 export type RecipeDocument = Schemas["RecipeDocument"];
 export type AdditionDocument = Schemas["AdditionDocument"];
 export type StageDocument = Schemas["StageDocument"];

@@ -957,6 +957,13 @@ export interface components {
             /** Format: double */
             mediumW: number;
         };
+        CautionDocument: {
+            /** @enum {string} */
+            severity?: "note" | "care" | "stop";
+            text?: string;
+            /** @enum {string} */
+            when?: "pregnant" | "breastfeeding" | "high-blood-pressure" | "low-blood-pressure" | "blood-thinner" | "diabetes-medicine" | "sedative" | "gallbladder" | "kidney" | "liver" | "surgery-planned" | "daisy-allergy" | "salicylate-allergy" | "reflux" | "stomach-irritation" | "heart" | "epilepsy" | "thyroid" | "antidepressant" | "immunosuppressant" | "hormone-sensitive" | "contraceptive-pill" | "diuretic" | "asthma" | "ulcer" | "kidney-stones" | "carrot-allergy" | "autoimmune";
+        };
         CautionLine: {
             code: string;
             drinker?: string;
@@ -1197,6 +1204,14 @@ export interface components {
             use: string;
             withAcid?: string;
         };
+        KeepsLine: {
+            /** Format: int32 */
+            hours: number;
+            /** Format: int32 */
+            mostHours: number;
+            source: string;
+            text: string;
+        };
         KitchenPart: {
             /** Format: double */
             altitudeM?: number;
@@ -1403,6 +1418,8 @@ export interface components {
             latin?: string;
             /** @enum {string} */
             part?: "flower" | "leaf" | "herb" | "seed" | "peel" | "fruit" | "bulb" | "root" | "rhizome" | "bark" | "twig" | "fungus" | "resin" | "pantry";
+            /** @description what a source says of a herb of the cook's own; its name is needed */
+            says?: components["schemas"]["SaysDocument"];
             use?: string;
             /** Format: int64 */
             version?: number;
@@ -1496,6 +1513,7 @@ export interface components {
             /** Format: double */
             honeyAfterS?: number;
             identityChecks: string[];
+            keeps?: components["schemas"]["KeepsLine"];
             learned: components["schemas"]["LearnedResponse"][];
             mug?: components["schemas"]["VesselLine"];
             name: string;
@@ -1674,6 +1692,18 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        SaysDocument: {
+            /** Format: double */
+            ageFloorYears?: number;
+            cautions?: components["schemas"]["CautionDocument"][];
+            /** Format: double */
+            perCupG?: number;
+            /** Format: double */
+            perCupToG?: number;
+            source?: string;
+            /** Format: double */
+            timesADay?: number;
+        };
         ScaleRequest: {
             /** @enum {string} */
             command?: "tare" | "put" | "take";
@@ -1760,6 +1790,11 @@ export interface components {
              * @description minutes; a boil at most a day
              */
             minutes?: number;
+            /**
+             * @description where a maceration stands: room or fridge
+             * @enum {string}
+             */
+            place?: "room" | "fridge";
             pressed?: boolean;
             /** Format: double */
             toC?: number;

@@ -2,6 +2,7 @@ import { Link, useNavigate } from "react-router";
 import { useBlend } from "../../api/changes";
 import type { RecipeResponse } from "../../api/client";
 import { useFoundHerbs, useMarks, useOccasions, usePeople, useRecipes, useShelf } from "../../api/queries";
+import { conditionsSaid } from "../../parts/conditions";
 import { Primary } from "../../parts/Field";
 import { PotList } from "../../parts/PotList";
 import { SearchField } from "../../parts/SearchField";
@@ -69,7 +70,7 @@ export default function Choose() {
                 options={(people.data ?? []).map((p) => ({
                   value: p.id,
                   label: p.name,
-                  gloss: p.conditions.map((c) => c.replaceAll("-", " ")).join(", ") || `${p.ageYears} years`,
+                  gloss: conditionsSaid(p.conditions, p.trimester) || `${p.ageYears} years`,
                 }))}
                 onPick={(id) => {
                   set("who", id);

@@ -2,11 +2,13 @@ import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import type { HerbResponse } from "../../api/client";
 import { useFoundHerbs, useHerb, useHerbs, useSources } from "../../api/queries";
+import { condition } from "../../parts/conditions";
 import { Secondary } from "../../parts/Field";
 import { SearchField } from "../../parts/SearchField";
 import { capital, grams } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { NewHerb } from "./NewHerb";
+import { OwnSource } from "./OwnSource";
 import { OwnWeights } from "./OwnWeights";
 
 /** The materia to browse and search, and one page per herb. */
@@ -84,6 +86,7 @@ function One({ slug }: { slug: string }) {
       <p className="text-muted">
         <i>{h.latin}</i>, {h.part}
         {h.also.length > 0 && `; also ${h.also.join(", ")}`}
+        {h.names.es && `; in Spanish ${h.names.es.join(", ")}`}
       </p>
       {h.stop ? (
         <p className="mt-4 max-w-prose border-stop border-l-[5px] pl-3">
@@ -97,6 +100,7 @@ function One({ slug }: { slug: string }) {
         <div>
           <Weights herb={h} />
           {!h.stop && <OwnWeights herb={h} />}
+          <OwnSource herb={h} />
         </div>
         <Gives herb={h} />
         <Cares herb={h} />
@@ -236,24 +240,69 @@ function minutes(m: number): string {
   return m < 10 ? m.toFixed(1) : String(Math.round(m));
 }
 
+const WEIGHTS = ["stop", "care", "note"];
+const TRIMESTERS = ["first", "second", "third"];
+
+/** What it says to whom, the gravest first, one sentence for all whom it is the same for; and of what nothing is known. */
 function Cares({ herb }: { herb: HerbResponse }) {
-  if (herb.cautions.length === 0 && !herb.ageFloorYears) return null;
+  if (herb.stop) return null;
+  const sentences = new Map<string, HerbResponse["cautions"]>();
+  for (const c of herb.cautions) {
+    const key = `${c.severity}|${c.text}`;
+    sentences.set(key, [...(sentences.get(key) ?? []), c]);
+  }
+  const all = [...sentences.values()].sort(
+    (a, b) => WEIGHTS.indexOf(a[0]?.severity ?? "") - WEIGHTS.indexOf(b[0]?.severity ?? ""),
+  );
   return (
     <section>
       <h3 className="text-xl">Where care is due</h3>
       <ul className="mt-2 flex flex-col gap-2">
         {herb.ageFloorYears != null && <li>Not under {herb.ageFloorYears} years without a clinician.</li>}
-        {herb.longestRunDays != null && <li>No longer than {herb.longestRunDays} days in a row.</li>}
-        {herb.cautions.map((c) => (
+        {herb.longestRunDays != null && (
+          <li>No longer than {herb.longestRunDays} days in a row, then a break as long.</li>
+        )}
+        {all.map((same) => (
           <li
-            key={`${c.when}${c.text}`}
-            className={`border-l-[5px] pl-3 ${c.severity === "stop" ? "border-stop" : c.severity === "care" ? "border-amber" : "border-hairline"}`}
+            key={same[0]?.severity + (same[0]?.text ?? "")}
+            className={`border-l-[5px] pl-3 ${same[0]?.severity === "stop" ? "border-stop" : same[0]?.severity === "care" ? "border-amber" : "border-hairline"}`}
           >
-            {c.when && <strong>{capital(c.when.replaceAll("-", " "))}: </strong>}
-            {c.text}
+            {same[0]?.when && (
+              <strong>
+                {capital(
+                  same
+                    .map((c) =>
+                      c.trimesters.length > 0
+                        ? `${condition(c.when ?? "")}, ${c.trimesters.map((t) => TRIMESTERS[t - 1]).join(" and ")} trimester`
+                        : condition(c.when ?? ""),
+                    )
+                    .join(", "),
+                )}
+                :{" "}
+              </strong>
+            )}
+            {same[0]?.text}
           </li>
         ))}
       </ul>
+      {herb.constituents.map((c) => (
+        <p key={c.constituent} className="mt-2">
+          {capital(c.constituent)}: {range(c.mgPerG.low, c.mgPerG.high)} mg for a gram,{" "}
+          {c.in === "cup" ? "in the cup" : "in the herb"}
+          <Source of={c.source} />
+        </p>
+      ))}
+      {herb.noneKnown.length > 0 && (
+        <details className="mt-3 text-sm">
+          <summary className="min-h-9 cursor-pointer py-1 text-muted underline underline-offset-4">
+            Nothing is known of {herb.noneKnown.length} other conditions
+          </summary>
+          <p className="mt-1 text-muted">
+            {capital(herb.noneKnown.map(condition).join(", "))}: nothing is known here that would ask for
+            care. That is not the same as safe.
+          </p>
+        </details>
+      )}
     </section>
   );
 }

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { BurnerResponse, Person, VesselResponse } from "../../api/client";
 import { useKitchen, usePeople } from "../../api/queries";
+import { conditionsSaid } from "../../parts/conditions";
 import { Secondary } from "../../parts/Field";
 import { Loading, Trouble } from "../../parts/states";
 import { BurnerForm } from "./BurnerForm";
@@ -43,8 +44,7 @@ export default function Household() {
                 {p.brewer && <span className="text-muted">, who brews</span>}
                 <span className="block text-muted">
                   {p.ageYears} years{p.weightKg ? `, ${p.weightKg} kg` : ""}
-                  {p.conditions.length > 0 &&
-                    `; ${p.conditions.map((c) => c.replaceAll("-", " ")).join(", ")}`}
+                  {p.conditions.length > 0 && `; ${conditionsSaid(p.conditions, p.trimester)}`}
                   {p.allergies.length > 0 && `; allergic to ${p.allergies.join(", ")}`}
                 </span>
               </span>

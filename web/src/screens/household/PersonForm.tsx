@@ -2,32 +2,16 @@ import { useState } from "react";
 import { type Kept, useKeepPerson, useRemovePerson } from "../../api/changes";
 import type { Person, PersonRequest } from "../../api/client";
 import { useHerbs } from "../../api/queries";
+import { Conditions } from "../../parts/Conditions";
 import { NumberField, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
 import { KeepingForm, useKeeping } from "./keeping";
-
-const CONDITIONS = [
-  ["pregnant", "pregnant"],
-  ["breastfeeding", "breastfeeding"],
-  ["high-blood-pressure", "high blood pressure"],
-  ["low-blood-pressure", "low blood pressure"],
-  ["blood-thinner", "blood thinner"],
-  ["diabetes-medicine", "diabetes medicine"],
-  ["sedative", "sedative"],
-  ["gallbladder", "gallbladder disease"],
-  ["kidney", "kidney disease"],
-  ["liver", "liver disease"],
-  ["surgery-planned", "an operation planned"],
-  ["daisy-allergy", "daisy family allergy"],
-  ["salicylate-allergy", "salicylate allergy"],
-  ["reflux", "reflux"],
-  ["stomach-irritation", "irritable stomach"],
-] as const;
 
 function draftOf(p: Person): PersonRequest {
   return {
     ...p,
     weightKg: p.weightKg ?? undefined,
+    trimester: p.trimester ?? undefined,
     usualStrength: p.usualStrength as PersonRequest["usualStrength"],
   };
 }
@@ -83,25 +67,14 @@ export function PersonForm({ person, onClose }: { person?: Person; onClose: () =
       </div>
       <fieldset className="mt-4">
         <legend className="text-muted text-sm">What is to be minded</legend>
-        <div className="grid grid-cols-2 gap-x-4">
-          {CONDITIONS.map(([code, words]) => (
-            <label key={code} className="flex min-h-10 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-4 accent-[var(--amber)]"
-                checked={conditions.includes(code)}
-                onChange={(e) =>
-                  set({
-                    conditions: e.target.checked
-                      ? [...conditions, code]
-                      : conditions.filter((c) => c !== code),
-                  })
-                }
-              />
-              {words}
-            </label>
-          ))}
-        </div>
+        <Conditions
+          conditions={conditions}
+          trimester={draft.trimester}
+          onConditions={(all) =>
+            set({ conditions: all, ...(all.includes("pregnant") ? {} : { trimester: undefined }) })
+          }
+          onTrimester={(trimester) => set({ trimester })}
+        />
       </fieldset>
       <HerbList
         legend="Allergic to a herb"
@@ -187,6 +160,7 @@ function body(d: PersonRequest, version: number | undefined): PersonRequest {
     ageYears: d.ageYears,
     weightKg: d.weightKg,
     conditions: d.conditions,
+    trimester: d.trimester,
     allergies: d.allergies,
     usualStrength: d.usualStrength,
     dislikes: d.dislikes,

@@ -139,6 +139,20 @@ function Numbers({
           onChange={(toC) => onChange({ toC })}
         />
       )}
+      {stage.kind === "macerate" && (
+        <SelectField
+          quiet
+          label={`Where stage ${at + 1} stands`}
+          value={stage.place ?? "room"}
+          options={[
+            { value: "room", label: "in the room" },
+            { value: "fridge", label: "in the fridge" },
+          ]}
+          onChange={(place) =>
+            onChange({ place: place === "room" ? undefined : (place as StageDocument["place"]) })
+          }
+        />
+      )}
       {kind?.fire && (
         <SelectField
           quiet

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { CautionLine, PlanResponse, WayLine } from "../../api/client";
 import { useSources } from "../../api/queries";
+import { capital } from "../../parts/say";
 import { Why } from "../../parts/Why";
 
 const WORDS = { stop: "Stop", care: "Care", note: "Note" } as const;
@@ -48,6 +49,7 @@ export function Cautions({
           {all ? "Fewer words" : `${hidden} more ${hidden === 1 ? "note" : "notes"}, and the sources`}
         </button>
       )}
+      <Ask plan={plan} />
       <dl className="mt-3 grid grid-cols-3 gap-4 border-hairline border-t pt-2">
         <div>
           <dd>
@@ -74,7 +76,7 @@ export function Cautions({
               {Math.round(plan.aroma * 100)} %
             </Why>
           </dd>
-          <dt className="text-muted text-sm">aroma kept</dt>
+          <dt className="text-muted text-sm">of the aroma in the cup</dt>
         </div>
         <div>
           <dd>
@@ -82,10 +84,28 @@ export function Cautions({
               {Math.round(plan.bite * 100)} %
             </Why>
           </dd>
-          <dt className="text-muted text-sm">bite drawn</dt>
+          <dt className="text-muted text-sm">of the bitterness</dt>
         </div>
       </dl>
     </section>
+  );
+}
+
+/** When to stop and ask a clinician: in one line, all of it when it is asked for, and on paper. */
+function Ask({ plan }: { plan: PlanResponse }) {
+  const ask = plan.ask ?? [];
+  if (ask.length === 0) return null;
+  return (
+    <details className="mt-2.5 text-[15px] leading-snug" open={undefined}>
+      <summary className="min-h-9 cursor-pointer py-1 text-sm underline underline-offset-4 print:no-underline">
+        When to stop and ask a clinician
+      </summary>
+      <ul className="mt-1 flex flex-col gap-1 border-hairline border-l-[5px] pl-3">
+        {ask.map((a) => (
+          <li key={a.signs}>{capital(a.signs)}.</li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

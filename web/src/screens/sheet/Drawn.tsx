@@ -14,6 +14,8 @@ import { WhatIf } from "./WhatIf";
 
 /** So many reasons for stages stand beside the vessel; more need the whole width. */
 const FEW = 2;
+/** What makes a liquor hot. */
+const HOT = ["heat", "pour", "boil", "simmer", "reduce"];
 /** From here on the cautions have a column of their own, and the ways out of a stop fit beside them, px. */
 const THREE_COLUMNS = 1150;
 
@@ -46,6 +48,7 @@ export const Drawn = memo(function Drawn({
   const lid = stagesOf(plan.steps).some((s) => s.lid);
   const rim = plan.vessel.heightCm - plan.vessel.startLevelCm;
   const cold = stagesOf(plan.steps)[0]?.kind !== "heat" || plan.vessel.kind === "pot";
+  const never = !stagesOf(plan.steps).some((s) => HOT.includes(s.kind));
   const reduce = stages.findIndex((s) => s.kind === "reduce");
   const toMl = stages[reduce]?.toMl;
   const wide = line.width >= THREE_COLUMNS;
@@ -77,16 +80,20 @@ export const Drawn = memo(function Drawn({
           />
           <p className="mt-1 text-muted text-sm">
             <Why what="water to pour" of="water.pourMl" className="text-ink">
-              {cold && fire ? "Pour" : "Heat"} {millilitres(w.startMl)}
+              {never || (cold && fire) ? "Pour" : "Heat"} {millilitres(w.startMl)}
             </Why>
             {w.pourMl > w.startMl + 1 && `, then ${millilitres(w.pourMl - w.startMl)} fresh`}: herbs keep{" "}
             <Why what="kept by the herbs" of="water.retainedMl" className="text-ink">
               {millilitres(w.retainedMl)}
             </Why>
-            , steam takes{" "}
-            <Why what="steam" of="water.evaporatedMl" className="text-ink">
-              {millilitres(w.evaporatedMl)}
-            </Why>
+            {!never && (
+              <>
+                , steam takes{" "}
+                <Why what="steam" of="water.evaporatedMl" className="text-ink">
+                  {millilitres(w.evaporatedMl)}
+                </Why>
+              </>
+            )}
             . Strained:{" "}
             <Why what="strained liquor" of="water.yieldMl" className="text-ink">
               {millilitres(w.yieldMl)}
@@ -101,11 +108,18 @@ export const Drawn = memo(function Drawn({
                 under it
               </>
             )}
-            . Water boils at{" "}
-            <Why what="water boils at" of="boilingC" className="text-ink">
-              {plan.boilingC.toFixed(1)} °C
-            </Why>
-            .{reasons.length <= FEW && ` ${reasons.join(" ")}`}
+            .
+            {!never && (
+              <>
+                {" "}
+                Water boils at{" "}
+                <Why what="water boils at" of="boilingC" className="text-ink">
+                  {plan.boilingC.toFixed(1)} °C
+                </Why>
+                .
+              </>
+            )}
+            {reasons.length <= FEW && ` ${reasons.join(" ")}`}
           </p>
         </section>
         <div>
@@ -113,6 +127,7 @@ export const Drawn = memo(function Drawn({
           <Measures plan={plan} />
           <p className="mt-1 text-muted text-sm">
             {plan.posology && <span className="text-ink">Taken: {plan.posology}. </span>}
+            {plan.keeps && (plan.days ?? 1) > 1 && <span className="text-ink">{plan.keeps.text} </span>}
             Strength and curves are an estimate. Ask a clinician about illness, medicines and pregnancy; local
             law decides on regulated herbs.
           </p>

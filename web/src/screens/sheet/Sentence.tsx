@@ -1,8 +1,10 @@
 import { useState } from "react";
 import type { KitchenResponse, Person, PlanResponse } from "../../api/client";
 import { present, presentMs } from "../../api/present";
+import { conditionsSaid } from "../../parts/conditions";
 import { clock } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
+import { Drinkers } from "./Drinkers";
 import type { Order, Ordered } from "./order";
 
 const STRENGTHS = [
@@ -89,7 +91,7 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
           />
         )}
       </Word>
-      , as{" "}
+      <Drinkers order={order} plan={plan} people={people} onChange={onChange} />, as{" "}
       <Word label="Purpose" shown={purpose.label}>
         {() => (
           <OneOf
@@ -165,7 +167,7 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
 function about(p: Person): string {
   const parts = [`${p.ageYears} years`];
   if (p.weightKg) parts.push(`${p.weightKg} kg`);
-  if (p.conditions.length > 0) parts.push(p.conditions.map((c) => c.replaceAll("-", " ")).join(", "));
+  if (p.conditions.length > 0) parts.push(conditionsSaid(p.conditions, p.trimester));
   return parts.join(", ");
 }
 

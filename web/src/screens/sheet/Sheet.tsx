@@ -91,6 +91,8 @@ export default function Sheet() {
     (w: WayLine) => {
       if (w.drinkerId) change({ drinkerId: w.drinkerId });
       else if (w.cups != null) change({ cups: w.cups });
+      else if (w.cupsADay != null) change({ aDay: w.cupsADay });
+      else if (w.prescribedDays != null) change({ prescribed: w.prescribedDays });
       else if (w.vesselId) change({ vesselId: w.vesselId });
       else if (w.coveredStage != null)
         change({ tweaks: tweaked(latest.current.order, { stage: w.coveredStage, part: "lid", value: 1 }) });

@@ -26,6 +26,25 @@ export interface Order {
   spent: boolean;
   /** The brew that this one is a change or a second brew of. */
   after?: string;
+  /** Cups that the drinker takes of it in a day; empty as the recipe says. */
+  aDay?: number;
+  /** Days for which a practitioner prescribed it. */
+  prescribed?: number;
+  /** Who drinks of it beside the drinker. */
+  others: Sharer[];
+}
+
+/** Somebody who drinks of the pot too: of the household, or a guest. */
+export interface Sharer {
+  /** Of the household; a guest is "guest". */
+  id: string;
+  cupsADay: number;
+  /** Part of a cup in one serving; empty for what a child may have, else a whole cup. */
+  serving?: number;
+  /** Of a guest: a word or two, and what is to be minded. */
+  name?: string;
+  ageYears?: number;
+  conditions?: string[];
 }
 
 /** A herb left out, replaced, lessened, or taken in its other form. */
@@ -76,7 +95,32 @@ export function readOrder(params: URLSearchParams): Order {
     tweaks: params.getAll("t").flatMap(readTweak),
     spent: params.get("spent") === "1",
     after: params.get("after") ?? undefined,
+    aDay: number(params.get("aday")),
+    prescribed: number(params.get("rx")),
+    others: params.getAll("with").flatMap(readSharer),
   };
+}
+
+function readSharer(text: string): Sharer[] {
+  const [id = "", cups = "1", serving = "", age = "", name = "", ...conditions] = text.split("~");
+  return id === ""
+    ? []
+    : [
+        {
+          id,
+          cupsADay: number(cups) ?? 1,
+          serving: number(serving || null),
+          ageYears: number(age || null),
+          name: name || undefined,
+          conditions: conditions.length > 0 ? conditions : undefined,
+        },
+      ];
+}
+
+function writeSharer(s: Sharer): string {
+  return [s.id, s.cupsADay, s.serving ?? "", s.ageYears ?? "", s.name ?? "", ...(s.conditions ?? [])].join(
+    "~",
+  );
 }
 
 function readChange(text: string): Change {
@@ -142,6 +186,9 @@ export function writeOrder(order: Order): URLSearchParams {
   put("drawn", order.menstruum);
   put("spent", order.spent ? "1" : undefined);
   put("after", order.after);
+  put("aday", order.aDay);
+  put("rx", order.prescribed);
+  for (const s of order.others) params.append("with", writeSharer(s));
   for (const c of order.changes) params.append("change", writeChange(c));
   for (const [question, choice] of Object.entries(order.schools))
     params.append("school", `${question}.${choice}`);
@@ -156,6 +203,20 @@ export function nextAt(hhmm: string, now: Date): Date {
   at.setHours(h ?? 0, m ?? 0, 0, 0);
   if (at <= now) at.setDate(at.getDate() + 1);
   return at;
+}
+
+function sharer(s: Sharer) {
+  return s.id === "guest"
+    ? {
+        name: s.name || "the guest",
+        drinker: {
+          ageYears: s.ageYears ?? 40,
+          conditions: s.conditions as NonNullable<OrderRequest["drinker"]>["conditions"],
+        },
+        cupsADay: s.cupsADay,
+        serving: s.serving,
+      }
+    : { drinkerId: s.id, cupsADay: s.cupsADay, serving: s.serving };
 }
 
 export function ask(
@@ -175,6 +236,9 @@ export function ask(
     strength: order.strength,
     purpose: order.purpose,
     drinkerId: order.drinkerId,
+    cupsADay: order.aDay,
+    prescribedDays: order.prescribed,
+    others: order.others.length > 0 ? order.others.map(sharer) : undefined,
     changes: order.changes.length > 0 ? order.changes : undefined,
     kitchen: { vesselId: order.vesselId, burnerId: order.burnerId },
     ...(order.at ? { readyAt: nextAt(order.at, now).toISOString() } : { startAt: now.toISOString() }),

@@ -84,11 +84,20 @@ public record PlanResponse(
     /** @param stageStartS when the first stage begins, s */
     public record Times(double stageStartS, double totalS, Instant startAt, Instant readyAt) {}
 
-    /** The cup when it is ready. */
+    /** The cup when it is ready. @param keeps missing for what keeps for months, and for plans that an earlier version wrote */
     public record Cup(
             @JsonUnwrapped Strength felt,
             @JsonUnwrapped Shares shares,
-            @JsonUnwrapped Warmth warmth) {}
+            @JsonUnwrapped Warmth warmth,
+            @Nullable KeepsLine keeps) {}
+
+    /**
+     * How long what is left is good, closed and in the fridge.
+     *
+     * @param hours the cautious time; 0 when none is kept
+     * @param mostHours the longest
+     */
+    public record KeepsLine(int hours, int mostHours, String text, String source) {}
 
     /** Against the recipe's own standard cup, which is 1; with the spread of what was measured. */
     public record Strength(double strength, double strengthLow, double strengthHigh) {}

@@ -5,6 +5,7 @@ import embercup.core.brew.StageRun;
 import embercup.core.care.Care;
 import embercup.core.care.WayOut;
 import embercup.core.dose.Drinker;
+import embercup.core.keeping.Keeping;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
@@ -43,6 +44,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
@@ -67,6 +69,7 @@ public final class PlanWriting {
             Instant start,
             String drinkerName,
             List<Plans.Other> others,
+            Optional<Keeping> keeping,
             Map<String, Workings> figures) {
         List<@Nullable UUID> otherIds = others.stream().map(Plans.Other::id).toList();
         return new PlanResponse(
@@ -74,7 +77,7 @@ public final class PlanWriting {
                 brewing(plan),
                 drawn(plan),
                 new PlanResponse.Times(plan.stageStartS(), plan.totalS(), start, plan.readyFrom(start)),
-                cup(plan),
+                cup(plan, keeping),
                 judged(verdict, others, ways, identityChecks),
                 learned,
                 WorkingsLine.of(figures));
@@ -125,14 +128,17 @@ public final class PlanWriting {
                 new BurnerLine(burner.name(), burner.lowW(), burner.mediumW(), burner.highW()));
     }
 
-    private static PlanResponse.Cup cup(BrewPlan plan) {
+    private static PlanResponse.Cup cup(BrewPlan plan, Optional<Keeping> keeping) {
         return new PlanResponse.Cup(
                 new PlanResponse.Strength(plan.strength(), plan.strengthLow(), plan.strengthHigh()),
                 new PlanResponse.Shares(plan.body(), plan.aroma(), plan.bite()),
                 new PlanResponse.Warmth(
                         plan.brew().cup().celsius(),
                         orNull(plan.brew().cup().drinkableAfterS()),
-                        orNull(plan.brew().cup().honeyAfterS())));
+                        orNull(plan.brew().cup().honeyAfterS())),
+                keeping.map(k ->
+                                new PlanResponse.KeepsLine(k.hours(), k.mostHours(), WORDS.say((Record) k), k.source()))
+                        .orElse(null));
     }
 
     private static PlanResponse.Judged judged(

@@ -3,6 +3,7 @@ package embercup.server.plans;
 import embercup.core.care.Care;
 import embercup.core.care.History;
 import embercup.core.dose.Drinker;
+import embercup.core.keeping.Keeping;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
@@ -142,6 +143,7 @@ public class Plans {
                 start,
                 resolved.drinkerName(),
                 others,
+                Keeping.of(resolved.materia(), plan),
                 Boolean.TRUE.equals(ask.workings()) ? figures(plan, verdict) : Map.of());
         return new Made(plan, resolved.burnerId(), start, sheet, verdict, others);
     }

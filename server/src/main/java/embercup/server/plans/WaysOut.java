@@ -58,6 +58,9 @@ final class WaysOut {
             otherVessels(ways, plan, kitchens.vesselsById());
             fewerCups().ifPresent(ways::add);
         }
+        if (stops(verdict, "not-on-a-flame")) {
+            pots(ways, kitchens.vesselsById());
+        }
         if (stops(verdict, "boils-dry")) {
             lid().ifPresent(ways::add);
         }
@@ -104,6 +107,16 @@ final class WaysOut {
         vessels.forEach((id, vessel) -> {
             PlanRequest in = request.withKitchen(request.kitchen().withVessel(vessel));
             if (vessel.kind() == plan.vessel().kind() && starts(in, history)) {
+                ways.add(WayLine.inVessel(id, said("way-out.in-vessel", Map.of("name", vessel.name()))));
+            }
+        });
+    }
+
+    /** Pots that go on a flame and hold it. */
+    private void pots(List<WayLine> ways, Map<UUID, Vessel> vessels) {
+        vessels.forEach((id, vessel) -> {
+            PlanRequest in = request.withKitchen(request.kitchen().withVessel(vessel));
+            if (vessel.kind() == Vessel.Kind.POT && starts(in, history)) {
                 ways.add(WayLine.inVessel(id, said("way-out.in-vessel", Map.of("name", vessel.name()))));
             }
         });

@@ -1,0 +1,108 @@
+import { useState } from "react";
+import { useKeepOwnHerb } from "../../api/changes";
+import type { HerbResponse, OwnHerbDocument } from "../../api/client";
+import { useOwnHerb } from "../../api/queries";
+import { NumberField, Primary, Secondary, SelectField, TextField } from "../../parts/Field";
+import { Trouble } from "../../parts/states";
+
+type Says = NonNullable<OwnHerbDocument["says"]>;
+
+const SAID = [
+  { value: "", label: "says nothing of it" },
+  { value: "note", label: "possible" },
+  { value: "care", label: "only with a clinician" },
+  { value: "stop", label: "not then" },
+];
+
+/** What a source that the cook names says of a herb of her own: what it is silent of stays stopped. */
+export function OwnSource({ herb }: { herb: HerbResponse }) {
+  const own = useOwnHerb(herb.slug);
+  const [open, setOpen] = useState(false);
+  if (own.data?.part == null) return null;
+  return open ? (
+    <Form slug={herb.slug} kept={own.data} onClose={() => setOpen(false)} />
+  ) : (
+    <p className="mt-1">
+      {own.data.says && <span className="block">By your source: {own.data.says.source}.</span>}
+      <button type="button" className="min-h-11 underline underline-offset-4" onClick={() => setOpen(true)}>
+        {own.data.says ? "Change what it says" : "A source I name says more of it"}
+      </button>
+    </p>
+  );
+}
+
+function Form({ slug, kept, onClose }: { slug: string; kept: OwnHerbDocument; onClose: () => void }) {
+  const [says, setSays] = useState<Says>(kept.says ?? { source: "" });
+  const keep = useKeepOwnHerb();
+  const of = (when: string) => says.cautions?.find((c) => c.when === when)?.severity ?? "";
+  const put = (when: string, severity: string) => {
+    const rest = (says.cautions ?? []).filter((c) => c.when !== when);
+    type Caution = NonNullable<Says["cautions"]>[number];
+    setSays({
+      ...says,
+      cautions: severity === "" ? rest : [...rest, { when, severity } as Caution],
+    });
+  };
+  return (
+    <form
+      className="mt-3 max-w-md"
+      onSubmit={(e) => {
+        e.preventDefault();
+        keep.mutate({ slug, doc: { ...kept, says } }, { onSuccess: onClose });
+      }}
+    >
+      <p className="text-muted text-sm">
+        What it is silent of stays stopped: in pregnancy, while breastfeeding and under eighteen.
+      </p>
+      <div className="mt-2 grid grid-cols-2 gap-4">
+        <TextField
+          className="col-span-2"
+          label="The source: a book and its page, a practitioner"
+          most={300}
+          value={says.source ?? ""}
+          onChange={(source) => setSays({ ...says, source })}
+        />
+        <NumberField
+          label="A cup, at least"
+          unit="g"
+          value={says.perCupG}
+          onChange={(perCupG) => setSays({ ...says, perCupG })}
+        />
+        <NumberField
+          label="At most"
+          unit="g"
+          value={says.perCupToG}
+          onChange={(perCupToG) => setSays({ ...says, perCupToG })}
+        />
+        <NumberField
+          label="Times a day"
+          value={says.timesADay}
+          onChange={(timesADay) => setSays({ ...says, timesADay })}
+        />
+        <NumberField
+          label="From the age of"
+          unit="years"
+          value={says.ageFloorYears}
+          onChange={(ageFloorYears) => setSays({ ...says, ageFloorYears })}
+        />
+        <SelectField
+          label="In pregnancy"
+          value={of("pregnant")}
+          options={SAID}
+          onChange={(v) => put("pregnant", v)}
+        />
+        <SelectField
+          label="While breastfeeding"
+          value={of("breastfeeding")}
+          options={SAID}
+          onChange={(v) => put("breastfeeding", v)}
+        />
+      </div>
+      {keep.error !== null && <Trouble error={keep.error} />}
+      <div className="mt-3 flex gap-3">
+        <Primary busy={(says.source ?? "").trim() === ""}>Keep what it says</Primary>
+        <Secondary onClick={onClose}>Leave it</Secondary>
+      </div>
+    </form>
+  );
+}

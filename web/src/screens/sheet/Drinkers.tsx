@@ -1,0 +1,276 @@
+import { useState } from "react";
+import type { Person, PlanResponse, SharerLine } from "../../api/client";
+import { Conditions } from "../../parts/Conditions";
+import { conditionsSaid } from "../../parts/conditions";
+import { OneOf, Stepper, Word } from "../../parts/Word";
+import type { Order, Ordered, Sharer } from "./order";
+
+/** What a cook says to parts of a cup. */
+const SERVINGS = [
+  { value: "", label: "as much as suits the age", gloss: "a whole cup, or a child's share of it" },
+  { value: "0.75", label: "three quarters of a cup" },
+  { value: "0.5", label: "half a cup" },
+  { value: "0.33", label: "a third of a cup" },
+  { value: "0.25", label: "a quarter of a cup" },
+] as const;
+const GUEST = "guest";
+
+interface DrinkersProps {
+  order: Ordered;
+  plan?: PlanResponse;
+  people: Person[];
+  onChange: (part: Partial<Order>) => void;
+}
+
+/** How many cups a day, who drinks of it too, and whether it was prescribed: the middle of the order's sentence. */
+export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
+  const aDay = order.aDay ?? plan?.cupsADay ?? 1;
+  const put = (i: number, part: Partial<Sharer>) =>
+    onChange({ others: order.others.map((o, at) => (at === i ? { ...o, ...part } : o)) });
+  return (
+    <>
+      ,{" "}
+      <Word label="Cups a day" shown={`${cupsSaid(aDay)} a day`}>
+        {(close) => (
+          <div className="flex flex-col gap-2">
+            <Stepper
+              label="cups a day"
+              value={aDay}
+              low={0.5}
+              high={12}
+              step={0.5}
+              unit="a day"
+              onChange={(v) => onChange({ aDay: v })}
+            />
+            {order.aDay !== undefined && (
+              <Small
+                onClick={() => {
+                  onChange({ aDay: undefined });
+                  close();
+                }}
+              >
+                As the recipe has it
+              </Small>
+            )}
+            {order.prescribed === undefined && (
+              <Small
+                onClick={() => {
+                  onChange({ prescribed: 3 });
+                  close();
+                }}
+              >
+                A practitioner prescribed it
+              </Small>
+            )}
+          </div>
+        )}
+      </Word>
+      {order.prescribed !== undefined && (
+        <>
+          , prescribed for{" "}
+          <Word label="Prescribed" shown={order.prescribed === 1 ? "one day" : `${order.prescribed} days`}>
+            {(close) => (
+              <div className="flex max-w-72 flex-col gap-2">
+                <Stepper
+                  label="days"
+                  value={order.prescribed ?? 3}
+                  low={1}
+                  high={28}
+                  unit="days"
+                  onChange={(v) => onChange({ prescribed: v })}
+                />
+                <p className="text-muted text-sm">
+                  By a practitioner, who answers for the dose. The limits of the day are told and do not stop
+                  it; it is kept with the brew.
+                </p>
+                <Small
+                  onClick={() => {
+                    onChange({ prescribed: undefined });
+                    close();
+                  }}
+                >
+                  Not prescribed
+                </Small>
+              </div>
+            )}
+          </Word>
+        </>
+      )}
+      {order.others.map((o, i) => (
+        <span key={`${o.id}${i}`}>
+          {order.others.length === 1 || i === order.others.length - 1 ? ", and " : ", "}
+          <Word label={`Drinks too, ${i + 1}`} shown={sharerSaid(o, plan?.others?.[i], people)}>
+            {(close) => (
+              <OneSharer
+                sharer={o}
+                told={plan?.others?.[i]}
+                onPut={(part) => put(i, part)}
+                onRemove={() => {
+                  onChange({ others: order.others.filter((_, at) => at !== i) });
+                  close();
+                }}
+              />
+            )}
+          </Word>
+        </span>
+      ))}{" "}
+      <Word label="Somebody else" shown={order.others.length === 0 ? "alone" : "and nobody else"}>
+        {(close) => (
+          <Somebody
+            people={people.filter(
+              (p) => p.id !== order.drinkerId && !order.others.some((o) => o.id === p.id),
+            )}
+            onAdd={(sharer) => {
+              onChange({ others: [...order.others, sharer] });
+              close();
+            }}
+          />
+        )}
+      </Word>
+    </>
+  );
+}
+
+/** "half a cup", "1½ cups". */
+export function cupsSaid(n: number): string {
+  if (n === 0.5) return "half a cup";
+  if (n === 1) return "1 cup";
+  const whole = Math.floor(n);
+  const rest = n - whole;
+  const part = rest === 0.5 ? "½" : rest === 0.25 ? "¼" : rest === 0.75 ? "¾" : "";
+  return part || rest === 0 ? `${whole || ""}${part} cups` : `${n} cups`;
+}
+
+function sharerSaid(o: Sharer, told: SharerLine | undefined, people: Person[]): string {
+  const name = o.id === GUEST ? o.name || "a guest" : (people.find((p) => p.id === o.id)?.name ?? "somebody");
+  const serving = o.serving ?? told?.serving ?? 1;
+  const of =
+    serving >= 1
+      ? cupsSaid(o.cupsADay)
+      : `${o.cupsADay === 1 ? "" : `${o.cupsADay} × `}${Math.round(serving * 100)} % of a cup`;
+  return `${name}, ${of} a day`;
+}
+
+function OneSharer({
+  sharer,
+  told,
+  onPut,
+  onRemove,
+}: {
+  sharer: Sharer;
+  told?: SharerLine;
+  onPut: (part: Partial<Sharer>) => void;
+  onRemove: () => void;
+}) {
+  return (
+    <div className="flex flex-col gap-3">
+      <Stepper
+        label="servings a day"
+        value={sharer.cupsADay}
+        low={0.5}
+        high={12}
+        step={0.5}
+        unit="a day"
+        onChange={(cupsADay) => onPut({ cupsADay })}
+      />
+      <OneOf
+        label="Serving"
+        value={sharer.serving === undefined ? "" : String(sharer.serving)}
+        options={SERVINGS.map((s) =>
+          s.value === "" && told && sharer.serving === undefined
+            ? { ...s, gloss: `${Math.round(told.serving * 100)} % of a cup` }
+            : s,
+        )}
+        onPick={(v) => onPut({ serving: v === "" ? undefined : Number(v) })}
+      />
+      <Small onClick={onRemove}>Does not drink of it</Small>
+    </div>
+  );
+}
+
+function Somebody({ people, onAdd }: { people: Person[]; onAdd: (s: Sharer) => void }) {
+  const [guest, setGuest] = useState<Sharer | null>(null);
+  if (guest === null)
+    return (
+      <div className="flex flex-col">
+        <p className="mb-1 text-muted text-sm">Who drinks of this pot too?</p>
+        {people.map((p) => (
+          <button
+            key={p.id}
+            type="button"
+            className="min-h-11 border-hairline border-b px-2 text-left hover:bg-strip"
+            onClick={() => onAdd({ id: p.id, cupsADay: 1 })}
+          >
+            {p.name}
+            <span className="block text-muted text-sm">
+              {p.ageYears} years
+              {p.conditions.length > 0 && `, ${conditionsSaid(p.conditions, p.trimester)}`}
+            </span>
+          </button>
+        ))}
+        <button
+          type="button"
+          className="min-h-11 px-2 text-left hover:bg-strip"
+          onClick={() => setGuest({ id: GUEST, cupsADay: 1, ageYears: 40 })}
+        >
+          A guest
+          <span className="block text-muted text-sm">with a word or two about them</span>
+        </button>
+      </div>
+    );
+  const field = "min-h-11 rounded-one border border-hairline bg-transparent px-2";
+  return (
+    <form
+      className="flex max-h-[70vh] w-[min(26rem,86vw)] flex-col gap-3 overflow-y-auto"
+      onSubmit={(e) => {
+        e.preventDefault();
+        onAdd(guest);
+      }}
+    >
+      <div className="grid grid-cols-[1fr_6rem] gap-3">
+        <label className="flex flex-col text-muted text-sm">
+          Called
+          <input
+            className={field}
+            maxLength={40}
+            value={guest.name ?? ""}
+            onChange={(e) => setGuest({ ...guest, name: e.target.value.replaceAll("~", "") })}
+          />
+        </label>
+        <label className="flex flex-col text-muted text-sm">
+          Years
+          <input
+            className={field}
+            type="number"
+            min={0}
+            max={120}
+            required
+            value={guest.ageYears ?? ""}
+            onChange={(e) =>
+              setGuest({ ...guest, ageYears: e.target.value === "" ? undefined : e.target.valueAsNumber })
+            }
+          />
+        </label>
+      </div>
+      <Conditions
+        conditions={guest.conditions ?? []}
+        onConditions={(conditions) => setGuest({ ...guest, conditions })}
+      />
+      <button type="submit" className="min-h-11 rounded-one bg-ink px-3 text-ground">
+        Drinks of it too
+      </button>
+    </form>
+  );
+}
+
+function Small({ onClick, children }: { onClick: () => void; children: string }) {
+  return (
+    <button
+      type="button"
+      className="min-h-11 text-left text-sm underline underline-offset-4"
+      onClick={onClick}
+    >
+      {children}
+    </button>
+  );
+}
