@@ -2012,6 +2012,8 @@ export interface components {
             herb?: string;
             menstruum?: string;
             /** Format: int32 */
+            notFor?: number;
+            /** Format: int32 */
             prescribedDays?: number;
             /** Format: double */
             share?: number;

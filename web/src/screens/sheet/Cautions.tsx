@@ -76,7 +76,7 @@ export function Cautions({
               {Math.round(plan.aroma * 100)} %
             </Why>
           </dd>
-          <dt className="text-muted text-sm">of the aroma in the cup</dt>
+          <dt className="text-muted text-sm">aroma in the cup</dt>
         </div>
         <div>
           <dd>
@@ -84,7 +84,7 @@ export function Cautions({
               {Math.round(plan.bite * 100)} %
             </Why>
           </dd>
-          <dt className="text-muted text-sm">of the bitterness</dt>
+          <dt className="text-muted text-sm">bitterness drawn</dt>
         </div>
       </dl>
     </section>

@@ -29,6 +29,7 @@ export const Drawn = memo(function Drawn({
   onTweak,
   held,
   onDrop,
+  ordered,
 }: {
   plan: PlanResponse;
   /** The stages as ordered, for the handles; empty when they were proposed by the plan. */
@@ -40,6 +41,8 @@ export const Drawn = memo(function Drawn({
   /** Another plan that is held beside this one. */
   held: PlanResponse | null;
   onDrop: () => void;
+  /** Whether the order says for itself how many cups a day it is. */
+  ordered: boolean;
 }) {
   const line = useWidth(1232);
   const pot = useWidth(390);
@@ -126,7 +129,7 @@ export const Drawn = memo(function Drawn({
           {wide && plan.stopped && <Ways ways={plan.waysOut} onWay={onWay} />}
           <Measures plan={plan} />
           <p className="mt-1 text-muted text-sm">
-            {plan.posology && <span className="text-ink">Taken: {plan.posology}. </span>}
+            {plan.posology && !ordered && <span className="text-ink">Taken: {plan.posology}. </span>}
             {plan.keeps && (plan.days ?? 1) > 1 && <span className="text-ink">{plan.keeps.text} </span>}
             Strength and curves are an estimate. Ask a clinician about illness, medicines and pregnancy; local
             law decides on regulated herbs.

@@ -27,9 +27,22 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
   const aDay = order.aDay ?? plan?.cupsADay ?? 1;
   const put = (i: number, part: Partial<Sharer>) =>
     onChange({ others: order.others.map((o, at) => (at === i ? { ...o, ...part } : o)) });
+  const somebody = (
+    <Word label="Somebody else" shown={order.others.length === 0 ? "alone" : "and nobody else"}>
+      {(close) => (
+        <Somebody
+          people={people.filter((p) => p.id !== order.drinkerId && !order.others.some((o) => o.id === p.id))}
+          onAdd={(sharer) => {
+            onChange({ others: [...order.others, sharer] });
+            close();
+          }}
+        />
+      )}
+    </Word>
+  );
   return (
     <>
-      ,{" "}
+      {order.others.length === 0 && <> {somebody}</>},{" "}
       <Word label="Cups a day" shown={`${cupsSaid(aDay)} a day`}>
         {(close) => (
           <div className="flex flex-col gap-2">
@@ -99,7 +112,10 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
       {order.others.map((o, i) => (
         <span key={`${o.id}${i}`}>
           {order.others.length === 1 || i === order.others.length - 1 ? ", and " : ", "}
-          <Word label={`Drinks too, ${i + 1}`} shown={sharerSaid(o, plan?.others?.[i], people)}>
+          <Word
+            label={`Drinks too, ${i + 1}`}
+            shown={sharerSaid(o, plan?.others?.[i], people, plan?.cupMl ?? 240)}
+          >
             {(close) => (
               <OneSharer
                 sharer={o}
@@ -113,20 +129,8 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
             )}
           </Word>
         </span>
-      ))}{" "}
-      <Word label="Somebody else" shown={order.others.length === 0 ? "alone" : "and nobody else"}>
-        {(close) => (
-          <Somebody
-            people={people.filter(
-              (p) => p.id !== order.drinkerId && !order.others.some((o) => o.id === p.id),
-            )}
-            onAdd={(sharer) => {
-              onChange({ others: [...order.others, sharer] });
-              close();
-            }}
-          />
-        )}
-      </Word>
+      ))}
+      {order.others.length > 0 && <> {somebody}</>}
     </>
   );
 }
@@ -141,13 +145,12 @@ export function cupsSaid(n: number): string {
   return part || rest === 0 ? `${whole || ""}${part} cups` : `${n} cups`;
 }
 
-function sharerSaid(o: Sharer, told: SharerLine | undefined, people: Person[]): string {
+const times = (n: number, ml: number) => (n === 1 ? `${ml} mL once` : `${n} times ${ml} mL`);
+
+function sharerSaid(o: Sharer, told: SharerLine | undefined, people: Person[], cupMl: number): string {
   const name = o.id === GUEST ? o.name || "a guest" : (people.find((p) => p.id === o.id)?.name ?? "somebody");
   const serving = o.serving ?? told?.serving ?? 1;
-  const of =
-    serving >= 1
-      ? cupsSaid(o.cupsADay)
-      : `${o.cupsADay === 1 ? "" : `${o.cupsADay} × `}${Math.round(serving * 100)} % of a cup`;
+  const of = serving >= 1 ? cupsSaid(o.cupsADay) : times(o.cupsADay, Math.round(serving * cupMl));
   return `${name}, ${of} a day`;
 }
 

@@ -91,6 +91,8 @@ export default function Sheet() {
     (w: WayLine) => {
       if (w.drinkerId) change({ drinkerId: w.drinkerId });
       else if (w.cups != null) change({ cups: w.cups });
+      else if (w.notFor != null)
+        change({ others: latest.current.order.others.filter((_, i) => i !== w.notFor) });
       else if (w.cupsADay != null) change({ aDay: w.cupsADay });
       else if (w.prescribedDays != null) change({ prescribed: w.prescribedDays });
       else if (w.vesselId) change({ vesselId: w.vesselId });
@@ -188,6 +190,7 @@ export default function Sheet() {
             onTweak={tweak}
             held={held}
             onDrop={drop}
+            ordered={order.aDay !== undefined}
           />
           {open === "schools" && (
             <SchoolsPanel

@@ -143,12 +143,18 @@ public final class Care {
         if (drinker.dislikes().contains(herb.slug())) {
             all.add(new Caution.Dislike(name));
         }
-        List<Caution.Confusion> poisons = herb.lookAlikes().stream()
-                .filter(l -> herb.foraged() || l.poisonous())
+        identity(all, herb, name);
+    }
+
+    /** What a gathered herb could be else, its poisons before its harmless kin; of a bought one its poisons alone. */
+    private static void identity(List<Caution> all, Herb herb, HerbName name) {
+        boolean poisons = herb.lookAlikes().stream().anyMatch(Herb.LookAlike::poisonous);
+        List<Caution.Confusion> others = herb.lookAlikes().stream()
+                .filter(l -> l.poisonous() || herb.foraged() && !poisons)
                 .map(l -> new Caution.Confusion(l.name(), l.tell()))
                 .toList();
-        if (!poisons.isEmpty()) {
-            all.add(herb.foraged() ? new Caution.Identity(name, poisons) : new Caution.BoughtIdentity(name, poisons));
+        if (!others.isEmpty()) {
+            all.add(herb.foraged() ? new Caution.Identity(name, others) : new Caution.BoughtIdentity(name, others));
         }
     }
 

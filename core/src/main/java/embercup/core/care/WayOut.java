@@ -4,6 +4,7 @@ import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
 import embercup.core.measure.Mass;
 import embercup.core.plan.BrewPlan;
+import embercup.core.plan.PlanRequest;
 import embercup.core.recipe.Menstruum;
 import java.util.List;
 
@@ -34,6 +35,11 @@ public sealed interface WayOut {
 
     /** Another menstruum instead of spirit. */
     record DrawWith(Menstruum.Kind menstruum) implements WayOut {}
+
+    /** The request as a way changes it. */
+    static PlanRequest taken(Materia materia, PlanRequest request, WayOut way) {
+        return WaysOut.changed(materia, request, way);
+    }
 
     /**
      * Ways out of every stop of a verdict, each planned and judged for this drinker; those that keep the most of the recipe

@@ -116,7 +116,10 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
     }
 
     private PlanRequest changed(WayOut way) {
-        PlanRequest request = plan.request();
+        return changed(materia, plan.request(), way);
+    }
+
+    static PlanRequest changed(Materia materia, PlanRequest request, WayOut way) {
         Substitution substitution = new Substitution(materia, request.custom());
         if (way instanceof Replace r) {
             return request.withRecipe(substitution.replace(

@@ -291,7 +291,12 @@ public sealed interface Caution {
     }
 
     /** A herb that is usually gathered, and what else it could be. */
-    record Identity(HerbName of, List<Confusion> lookAlikes) implements OfHerb, Note {}
+    record Identity(HerbName of, List<Confusion> lookAlikes) implements OfHerb, Note {
+        /** What it could be else; how to tell stands on the herb's page and at the check before the start. */
+        public List<String> names() {
+            return lookAlikes.stream().map(Confusion::name).toList();
+        }
+    }
 
     /** A herb that is usually bought, and the poison that has been sold for it. */
     record BoughtIdentity(HerbName of, List<Confusion> lookAlikes) implements OfHerb, Note {}

@@ -127,6 +127,8 @@ public final class Words {
             said = posology(posology);
         } else if (fact instanceof Reason reason) {
             said = text("reason." + Code.of(reason.because()), arguments(reason));
+        } else if (fact instanceof Caution.Identity identity) {
+            said = text("caution.identity", arguments(identity).with(Map.of("names", list(identity.names()))));
         } else if (fact instanceof Caution.AgeFloor floor) {
             said = ageFloor(floor);
         } else if (fact instanceof Keeping keeping) {

@@ -220,7 +220,7 @@ public record PlanResponse(
 
     /**
      * What can be done about a stop: another herb, less of it or without it, fewer cups or fewer a day, a practitioner's word, another menstruum, another drinker,
-     * another vessel, a stage under the lid; another pot, when it names nothing.
+     * not for one of several drinkers, another vessel, a stage under the lid; another pot, when it names nothing.
      */
     public record WayLine(
             @Nullable String herb,
@@ -233,39 +233,40 @@ public record PlanResponse(
             @Nullable UUID drinkerId,
             @Nullable UUID vesselId,
             @Nullable Integer coveredStage,
+            @Nullable Integer notFor,
             String text) {
 
         /** Says only what to do; nothing of it is a value yet. */
         private static WayLine says(String text) {
-            return new WayLine(null, null, null, null, null, null, null, null, null, null, text);
+            return new WayLine(null, null, null, null, null, null, null, null, null, null, null, text);
         }
 
         static WayLine ofHerb(String herb, @Nullable String with, @Nullable Double share, String text) {
-            return new WayLine(herb, with, null, null, null, share, null, null, null, null, text);
+            return new WayLine(herb, with, null, null, null, share, null, null, null, null, null, text);
         }
 
         static WayLine ofMenstruum(String menstruum, String text) {
-            return new WayLine(null, null, null, null, null, null, menstruum, null, null, null, text);
+            return new WayLine(null, null, null, null, null, null, menstruum, null, null, null, null, text);
         }
 
         static WayLine forDrinker(UUID id, String text) {
-            return new WayLine(null, null, null, null, null, null, null, id, null, null, text);
+            return new WayLine(null, null, null, null, null, null, null, id, null, null, null, text);
         }
 
         static WayLine inVessel(UUID id, String text) {
-            return new WayLine(null, null, null, null, null, null, null, null, id, null, text);
+            return new WayLine(null, null, null, null, null, null, null, null, id, null, null, text);
         }
 
         static WayLine ofCups(int cups, String text) {
-            return new WayLine(null, null, cups, null, null, null, null, null, null, null, text);
+            return new WayLine(null, null, cups, null, null, null, null, null, null, null, null, text);
         }
 
         static WayLine ofCupsADay(int cups, String text) {
-            return new WayLine(null, null, null, cups, null, null, null, null, null, null, text);
+            return new WayLine(null, null, null, cups, null, null, null, null, null, null, null, text);
         }
 
         static WayLine prescribed(int days, String text) {
-            return new WayLine(null, null, null, null, days, null, null, null, null, null, text);
+            return new WayLine(null, null, null, null, days, null, null, null, null, null, null, text);
         }
 
         /** Nothing can be done with this one. */
@@ -273,8 +274,13 @@ public record PlanResponse(
             return says(text);
         }
 
+        /** @param other index of who drinks of it beside the drinker */
+        static WayLine notFor(int other, String text) {
+            return new WayLine(null, null, null, null, null, null, null, null, null, null, other, text);
+        }
+
         static WayLine covered(int stage, String text) {
-            return new WayLine(null, null, null, null, null, null, null, null, null, stage, text);
+            return new WayLine(null, null, null, null, null, null, null, null, null, stage, null, text);
         }
     }
 

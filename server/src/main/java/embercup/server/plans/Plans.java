@@ -130,10 +130,10 @@ public class Plans {
                 : day.history(ask.drinks().drinkerId(), start);
         Care.Verdict verdict = care.judge(plan, history);
         List<Other> others = others(plan, resolved, care, day, start);
+        WaysOut out = new WaysOut(resolved.materia(), request, history);
         List<PlanResponse.WayLine> ways = verdict.stops()
-                ? new WaysOut(resolved.materia(), request, history)
-                        .of(plan, verdict, resolved.drinkerId(), kitchens, people, day, start)
-                : List.of();
+                ? out.of(plan, verdict, resolved.drinkerId(), kitchens, people, day, start)
+                : out.ofOthers(plan, others);
         PlanResponse sheet = PlanWriting.write(
                 plan,
                 verdict,

@@ -9,6 +9,7 @@ import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
+import embercup.core.plan.Taking;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import embercup.core.words.Words;
@@ -71,6 +72,37 @@ final class WaysOut {
             ways.add(WayLine.anotherPot(said("way-out.another-pot", Map.of())));
         }
         return ways;
+    }
+
+    /** What can be done when the pot is stopped for somebody who drinks of it beside the drinker: for everybody at once, or not for her. */
+    List<WayLine> ofOthers(BrewPlan plan, List<Plans.Other> others) {
+        List<WayLine> ways = new ArrayList<>();
+        for (int i = 0; i < others.size(); i++) {
+            if (others.get(i).verdict().stops()) {
+                ofSharer(plan, request.taking().others().get(i), ways);
+                ways.add(WayLine.notFor(
+                        i, said("way-out.not-for", Map.of("name", others.get(i).name()))));
+            }
+        }
+        return ways.stream().distinct().toList();
+    }
+
+    /** Other herbs, or without one, that suit her and everybody else. */
+    private void ofSharer(BrewPlan plan, Taking.Sharer sharer, List<WayLine> ways) {
+        PlanRequest hers = request.withDrinker(sharer.drinker());
+        BrewPlan forHer = plan.forRequest(hers);
+        for (WayOut way : WayOut.of(materia, forHer, care.judge(forHer, History.NONE), History.NONE)) {
+            if ((way instanceof WayOut.Replace || way instanceof WayOut.LeaveOut) && suitsAll(way)) {
+                ways.add(PlanWriting.way(way));
+            }
+        }
+    }
+
+    private boolean suitsAll(WayOut way) {
+        BrewPlan then = planner.plan(WayOut.taken(materia, request, way));
+        return !care.judge(then, history).stops()
+                && request.taking().others().stream()
+                        .noneMatch(o -> care.judge(then, o, History.NONE).stops());
     }
 
     /** At most so many others are named. */
