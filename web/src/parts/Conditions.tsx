@@ -13,9 +13,9 @@ export function Conditions({
   onTrimester?: (t: number | undefined) => void;
 }) {
   return (
-    <div className="grid gap-x-6 gap-y-2 sm:grid-cols-2">
+    <div className="gap-x-6 sm:columns-2">
       {CONDITION_GROUPS.map((group) => (
-        <fieldset key={group.of}>
+        <fieldset key={group.of} className="mb-2 break-inside-avoid">
           <legend className="font-semibold text-sm">{group.of}</legend>
           {group.all.map(([code, words]) => (
             <div key={code}>

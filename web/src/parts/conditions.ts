@@ -15,9 +15,9 @@ export const CONDITION_GROUPS = [
       ["diabetes-medicine", "diabetes medicine"],
       ["sedative", "sedative"],
       ["antidepressant", "antidepressant"],
-      ["immunosuppressant", "holds the immune system down"],
+      ["immunosuppressant", "immunosuppressant"],
       ["contraceptive-pill", "the pill"],
-      ["diuretic", "water tablets, low potassium"],
+      ["diuretic", "water tablets"],
     ],
   },
   {

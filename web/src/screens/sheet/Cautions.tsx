@@ -42,7 +42,7 @@ export function Cautions({
       {(hidden > 0 || all) && plan.cautions.length > SHOWN && (
         <button
           type="button"
-          className="mt-2 min-h-9 text-sm underline underline-offset-4"
+          className="min-h-9 text-sm underline underline-offset-4"
           aria-expanded={all}
           onClick={() => setAll(!all)}
         >
@@ -96,16 +96,28 @@ function Ask({ plan }: { plan: PlanResponse }) {
   const ask = plan.ask ?? [];
   if (ask.length === 0) return null;
   return (
-    <details className="mt-2.5 text-[15px] leading-snug" open={undefined}>
-      <summary className="min-h-9 cursor-pointer py-1 text-sm underline underline-offset-4 print:no-underline">
-        When to stop and ask a clinician
-      </summary>
-      <ul className="mt-1 flex flex-col gap-1 border-hairline border-l-[5px] pl-3">
-        {ask.map((a) => (
-          <li key={a.signs}>{capital(a.signs)}.</li>
-        ))}
-      </ul>
-    </details>
+    <>
+      <div className="hidden print:block">
+        <p className="mt-2 font-semibold">When to stop and ask a clinician</p>
+        <Signs ask={ask} />
+      </div>
+      <details className="text-[15px] leading-snug print:hidden">
+        <summary className="min-h-9 cursor-pointer py-2 text-sm underline underline-offset-4">
+          When to stop and ask a clinician
+        </summary>
+        <Signs ask={ask} />
+      </details>
+    </>
+  );
+}
+
+function Signs({ ask }: { ask: NonNullable<PlanResponse["ask"]> }) {
+  return (
+    <ul className="mt-1 flex flex-col gap-1 border-hairline border-l-[5px] pl-3">
+      {ask.map((a) => (
+        <li key={a.signs}>{capital(a.signs)}.</li>
+      ))}
+    </ul>
   );
 }
 

@@ -4,7 +4,19 @@ package embercup.core.materia;
  * Where a value comes from.
  *
  * @param key short name used in the data
+ * @param kind what sort of source it is
  * @param title the publication or custom
  * @param fromMemory quoted from memory of that source, to be checked against the current edition
  */
-public record Source(String key, String title, boolean fromMemory) {}
+public record Source(String key, Kind kind, String title, boolean fromMemory) {
+
+    /** Sorts of sources, the surest first. */
+    public enum Kind {
+        PUBLISHED,
+        HANDBOOK,
+        PRACTICE,
+        ESTIMATE,
+        /** The cook's own measurement, or a source that she named. */
+        OWN
+    }
+}

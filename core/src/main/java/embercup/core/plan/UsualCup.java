@@ -17,11 +17,10 @@ import java.util.OptionalDouble;
  */
 final class UsualCup {
 
-    /** Mean temperature of the liquor while a covered infusion stands, simmers and macerates, °C (estimate). */
+    /** Mean temperature of the liquor while a covered infusion stands, and while it simmers, °C (estimate). */
     private static final double INFUSED_C = 88;
 
     private static final double SIMMERED_C = 98;
-    private static final double COLD_C = 20;
     /** The cup of the monographs (source key {@code hmpc}), mL. */
     private static final double CUP_ML = 150;
 
@@ -43,6 +42,9 @@ final class UsualCup {
             }
             Charge charge = charges.next();
             Herb herb = materia.herb(addition.herb(), "herb");
+            if (drawnCold(herb)) {
+                return OptionalDouble.empty();
+            }
             OptionalDouble middle = middleG(materia, herb, addition, request);
             if (middle.isEmpty() || charge.holdsPerG(ExtractClass.BODY) <= 0) {
                 continue;
@@ -58,6 +60,11 @@ final class UsualCup {
         return usual <= 0 || doses <= 0 ? OptionalDouble.empty() : OptionalDouble.of(inOne / (usual / doses));
     }
 
+    /** What is drawn cold is drunk for its slime, which the body of a cup says nothing of. */
+    private static boolean drawnCold(Herb herb) {
+        return herb.method().filter(m -> m.method() == Herb.Method.MACERATION).isPresent();
+    }
+
     private static OptionalDouble middleG(Materia materia, Herb herb, PlannedAddition addition, PlanRequest request) {
         return new UsualDose(materia, herb, addition.form(), request.recipe().tradition())
                 .middleOfCup()
@@ -67,22 +74,12 @@ final class UsualCup {
 
     /** Share of the body that the usual method draws. */
     private static double drawn(ExtractionData data, Herb herb, Charge charge, double grams) {
-        Herb.Method method = herb.method()
-                .map(Herb.UsualMethod::method)
-                .orElse(herb.part().hard() ? Herb.Method.DECOCTION : Herb.Method.INFUSION);
+        boolean simmers = herb.method()
+                .map(m -> m.method() == Herb.Method.DECOCTION)
+                .orElse(herb.part().hard());
         double minutes = herb.method().map(Herb.UsualMethod::minutes).orElse(10.0);
-        double celsius =
-                switch (method) {
-                    case INFUSION -> INFUSED_C;
-                    case DECOCTION -> SIMMERED_C;
-                    case MACERATION -> COLD_C;
-                };
-        double agitation =
-                switch (method) {
-                    case INFUSION -> 1;
-                    case DECOCTION -> data.speeds().simmer();
-                    case MACERATION -> data.speeds().shaken();
-                };
+        double celsius = simmers ? SIMMERED_C : INFUSED_C;
+        double agitation = simmers ? data.speeds().simmer() : 1;
         double dryG = charge.grams() <= 0 ? grams : grams * charge.dryG() / charge.grams();
         return charge.drawnAt(data, ExtractClass.BODY, dryG / CUP_ML, celsius, agitation * minutes * 60);
     }

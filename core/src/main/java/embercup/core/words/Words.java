@@ -53,6 +53,7 @@ public final class Words {
     private final ReadingWords reading;
     private final Facts facts;
     private final ListFormatter and;
+    private final ListFormatter or;
 
     Words(Catalogue catalogue) {
         this.catalogue = catalogue;
@@ -61,6 +62,7 @@ public final class Words {
         this.reading = new ReadingWords(this);
         this.facts = new Facts(this);
         this.and = ListFormatter.getInstance(catalogue.locale());
+        this.or = ListFormatter.getInstance(catalogue.locale(), ListFormatter.Type.OR, ListFormatter.Width.WIDE);
     }
 
     /** Of English, as it is said in Britain. */
@@ -128,7 +130,7 @@ public final class Words {
         } else if (fact instanceof Reason reason) {
             said = text("reason." + Code.of(reason.because()), arguments(reason));
         } else if (fact instanceof Caution.Identity identity) {
-            said = text("caution.identity", arguments(identity).with(Map.of("names", list(identity.names()))));
+            said = text("caution.identity", arguments(identity).with(Map.of("names", or.format(identity.names()))));
         } else if (fact instanceof Caution.AgeFloor floor) {
             said = ageFloor(floor);
         } else if (fact instanceof Keeping keeping) {
