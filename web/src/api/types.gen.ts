@@ -871,6 +871,7 @@ export interface components {
             cut: string;
             form: string;
             gPerTsp: components["schemas"]["Spread"];
+            ofPart: boolean;
             source: string;
         };
         BurnerLine: {
@@ -1761,6 +1762,8 @@ export interface components {
         Source: {
             fromMemory: boolean;
             key: string;
+            /** @enum {string} */
+            kind: "PUBLISHED" | "HANDBOOK" | "PRACTICE" | "ESTIMATE" | "OWN";
             title: string;
         };
         SpeedRequest: {

@@ -17,7 +17,7 @@ export const CONDITION_GROUPS = [
       ["antidepressant", "antidepressant"],
       ["immunosuppressant", "immunosuppressant"],
       ["contraceptive-pill", "the pill"],
-      ["diuretic", "water tablets"],
+      ["diuretic", "water tablets, low potassium"],
     ],
   },
   {

@@ -63,8 +63,8 @@ export default function Herbs() {
       ) : (
         <div className="max-md:hidden">
           <Empty title={`${herbs.data.length} herbs and kitchen ingredients`}>
-            Choose one to see what a spoon of it weighs, how much is usual, how it gives itself to water, and
-            where care is due.
+            Choose one to see what a spoon of it weighs, how much is usual, how it infuses, and where care is
+            due.
           </Empty>
         </div>
       )}
@@ -156,6 +156,7 @@ function Weights({ herb }: { herb: HerbResponse }) {
             <tr key={b.form + b.cut} className="border-hairline border-b">
               <td className="py-1">
                 1 tsp, {b.form}, {b.cut}
+                {b.ofPart && <span className="text-muted text-sm">, as its part usually is</span>}
               </td>
               <td className="figure py-1 text-right">{b.gPerTsp.best} g</td>
               <td className="py-1 pl-3 text-right text-muted text-sm">
@@ -186,7 +187,7 @@ function Gives({ herb }: { herb: HerbResponse }) {
   const most = Math.max(...herb.gives.map((g) => g.biteMin));
   return (
     <section>
-      <h3 className="text-xl">How it gives itself</h3>
+      <h3 className="text-xl">How it infuses</h3>
       <p className="mt-1 text-muted text-sm">
         Minutes in water just off the boil until half is drawn; dried. An estimate.
       </p>

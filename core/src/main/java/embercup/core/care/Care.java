@@ -103,6 +103,11 @@ public final class Care {
         if (!loads.isEmpty() && !request.cupsSaid() && request.cups() > 1) {
             all.add(new Caution.CupsNotSaid(plan.request().cupsADay()));
         }
+        List<HerbName> dyes =
+                herbs.stream().filter(h -> h.cup().stains()).map(HerbName::of).toList();
+        if (!dyes.isEmpty()) {
+            all.add(new Caution.Stains(dyes));
+        }
         all.addAll(KitchenHazards.of(plan));
         all.sort(Comparator.comparing(Caution::severity).reversed());
         Map<String, Workings> workings = new TreeMap<>();

@@ -93,6 +93,7 @@ public record Herb(
      * @param skin whether it has a skin that is peeled or left on
      * @param restMinutes how long it rests between cutting and heat
      * @param neverRawMinutes how long it is boiled at least, because raw it upsets; empty when it need not be
+     * @param drunkWhole whether it stays in the cup and is drunk with it, as a fine powder is
      * @param swelling volume that a gram takes once it has swollen, mL/g; empty for herbs that hardly swell
      * @param differs when it goes in, where schools differ on that; empty where they do not
      */
@@ -105,6 +106,7 @@ public record Herb(
             Optional<Sourced> restMinutes,
             Optional<Sourced> neverRawMinutes,
             Optional<Sourced> swelling,
+            boolean drunkWhole,
             Optional<Differs> differs) {
         static final Brewing NONE = new Brewing(
                 Optional.empty(),
@@ -115,6 +117,7 @@ public record Herb(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                false,
                 Optional.empty());
 
         public Brewing {

@@ -44,6 +44,7 @@ record HerbFile(
             @Nullable Minutes rest,
             @Nullable Minutes neverRaw,
             @Nullable Swelling swelling,
+            @Nullable Boolean drunkWhole,
             Herb.@Nullable Differs differs) {}
 
     record InTheCup(

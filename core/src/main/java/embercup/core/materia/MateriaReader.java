@@ -254,6 +254,7 @@ final class MateriaReader {
                 optional(b.rest(), r -> new Sourced(r.minutes(), known(r.source()))),
                 optional(b.neverRaw(), r -> new Sourced(r.minutes(), known(r.source()))),
                 optional(b.swelling(), s -> new Sourced(s.mlPerG(), known(s.source()))),
+                Boolean.TRUE.equals(b.drunkWhole()),
                 Optional.ofNullable(b.differs()));
     }
 

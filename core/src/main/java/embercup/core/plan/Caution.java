@@ -456,6 +456,9 @@ public sealed interface Caution {
 
     record Plunger() implements Note {}
 
+    /** Herbs that dye what they touch. */
+    record Stains(List<HerbName> herbs) implements OfHerbs, Note {}
+
     record Scald() implements Note {}
 
     /** @param hours that it stands neither hot nor cold */

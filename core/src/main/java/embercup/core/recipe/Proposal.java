@@ -161,7 +161,7 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
             double minutes = minutes(Want.COLD, 60);
             add(new Stage.Macerate(minutes, OptionalDouble.empty(), true), Because.MUCILAGE_COLD, Want.COLD);
             here(Want.COLD);
-            add(new Stage.Strain(false));
+            strain();
         }
 
         private void infusion() {
@@ -174,7 +174,23 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
                 here(Want.TENDER, Want.LAST);
             }
             steepTender(cold);
+            strain();
+        }
+
+        /** A powder that is drunk with the cup is not strained out of it. */
+        private void strain() {
+            boolean whole = IntStream.range(0, wants.size())
+                    .filter(i -> wants.get(i) != Want.CUP)
+                    .allMatch(i -> herb(i).brewing().drunkWhole()
+                            && fine(recipe.additions().get(i)));
+            if (whole) {
+                return;
+            }
             add(new Stage.Strain(false));
+        }
+
+        private static boolean fine(Addition addition) {
+            return addition.cut() == Cut.GROUND || addition.cut() == Cut.PASTE;
         }
 
         /** Boiling water, or as warm as the school or the tenderest herb has it. */

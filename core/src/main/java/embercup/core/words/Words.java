@@ -131,6 +131,12 @@ public final class Words {
             said = text("reason." + Code.of(reason.because()), arguments(reason));
         } else if (fact instanceof Caution.Identity identity) {
             said = text("caution.identity", arguments(identity).with(Map.of("names", or.format(identity.names()))));
+        } else if (fact instanceof Caution.Stains stains) {
+            said = text(
+                    "caution.stains",
+                    arguments(stains)
+                            .with(Map.of(
+                                    "several", Boolean.toString(stains.herbs().size() > 1))));
         } else if (fact instanceof Caution.AgeFloor floor) {
             said = ageFloor(floor);
         } else if (fact instanceof Keeping keeping) {

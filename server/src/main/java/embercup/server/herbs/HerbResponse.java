@@ -7,6 +7,7 @@ import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Materia;
+import embercup.core.materia.PartDefaults;
 import embercup.core.materia.PlantPart;
 import embercup.core.measure.Spread;
 import embercup.core.plan.PlannedAddition.Skin;
@@ -72,7 +73,8 @@ public record HerbResponse(
             List<String> noneKnown,
             @Nullable String stop) {}
 
-    public record BulkLine(String form, String cut, Spread gPerTsp, String source) {}
+    /** @param ofPart whether it is the figure of its part, as it has none of its own */
+    public record BulkLine(String form, String cut, Spread gPerTsp, String source, boolean ofPart) {}
 
     public record PieceLine(String form, String unit, Spread grams, String source) {}
 
@@ -150,9 +152,7 @@ public record HerbResponse(
 
     private static Measured measured(Materia materia, Herb h) {
         return new Measured(
-                h.bulk().stream()
-                        .map(b -> new BulkLine(Fields.code(b.form()), Fields.code(b.cut()), b.gPerTsp(), b.source()))
-                        .toList(),
+                bulk(materia, h),
                 h.pieces().stream()
                         .map(p -> new PieceLine(Fields.code(p.form()), p.unit().code(), p.grams(), p.source()))
                         .toList(),
@@ -170,6 +170,21 @@ public record HerbResponse(
                         .map(c -> new ContentLine(
                                 Fields.code(c.constituent()), Fields.code(c.in()), c.mgPerG(), c.source()))
                         .toList());
+    }
+
+    private static List<BulkLine> bulk(Materia materia, Herb h) {
+        if (h.bulk().isEmpty() && h.stop().isEmpty()) {
+            PartDefaults part = materia.part(h.part());
+            return List.of(new BulkLine(
+                    Fields.code(Form.DRIED),
+                    Fields.code(Cut.CHOPPED),
+                    part.gPerTsp(Form.DRIED),
+                    part.bulkSource(),
+                    true));
+        }
+        return h.bulk().stream()
+                .map(b -> new BulkLine(Fields.code(b.form()), Fields.code(b.cut()), b.gPerTsp(), b.source(), false))
+                .toList();
     }
 
     /** What is done to the fresh herb first, in the cook's order. */
