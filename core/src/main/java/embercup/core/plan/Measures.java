@@ -4,6 +4,7 @@ import embercup.core.dose.DayLimits;
 import embercup.core.dose.DoseRule;
 import embercup.core.dose.DoseRule.Dose;
 import embercup.core.dose.UsualDose;
+import embercup.core.materia.Constituent;
 import embercup.core.materia.Cut;
 import embercup.core.materia.DailyLimit;
 import embercup.core.materia.Form;
@@ -29,6 +30,7 @@ import embercup.core.recipe.StageKind;
 import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -72,13 +74,14 @@ final class Measures {
             notes.add(new Caution.SharedRoom((int) Math.round((room - 1) * 100)));
         }
         Map<Own, Dose> doses = doses(lines, wish(room), notes);
+        Map<Constituent, Double> day = mgInDay(doses);
         List<PlannedAddition> all = new ArrayList<>();
         for (Own own : lines) {
             Dose dose = Objects.requireNonNull(doses.get(own));
             Workings grams = Workings.product(
                     Term.GRAMS_IN_POT, "g", dose.perCup(), Workings.given(Term.CUPS, request.cups(), "cups"));
             workings.put("additions." + all.size() + ".grams", grams.of(own.herb.common()));
-            all.add(line(own, dose, grams.value()));
+            all.add(line(own, dose, grams.value(), day));
         }
         return all;
     }
@@ -214,7 +217,7 @@ final class Measures {
         return DoseRule.cupsADay(usual(own), wish(Double.POSITIVE_INFINITY));
     }
 
-    private PlannedAddition line(Own own, Dose dose, double grams) {
+    private PlannedAddition line(Own own, Dose dose, double grams, Map<Constituent, Double> day) {
         Herb herb = own.herb;
         Addition addition = own.addition;
         HerbMeasure.Kitchen pot = measure.kitchen(herb, addition.form(), addition.cut(), grams);
@@ -226,7 +229,7 @@ final class Measures {
         double heavy = high / request.cups();
         boolean crosses = dose.passes(heavy * cupsInDay)
                 || muchMore(own, dose.perCupG(), heavy)
-                || limitCrossed(herb, addition.form(), grams * drunk, high * drunk);
+                || limitCrossed(own, grams * drunk, high * drunk, day);
         boolean perCup = perCup(addition);
         return new PlannedAddition(
                 new PlannedAddition.Of(HerbName.of(herb), addition.form(), addition.cut()),
@@ -269,17 +272,35 @@ final class Measures {
                 .isPresent();
     }
 
-    /** Whether a heavy hand with the spoon passes a constituent's daily limit that the best amount keeps; grams drunk in a day. */
-    private boolean limitCrossed(Herb herb, Form form, double grams, double highG) {
-        double dry = form == Form.FRESH ? HerbMeasure.driedShare(materia, herb) : 1;
-        return herb.constituents().stream().anyMatch(c -> {
+    /** What the day's cups hold of each limited constituent, all lines together, mg; all of it is counted. */
+    private Map<Constituent, Double> mgInDay(Map<Own, Dose> doses) {
+        Map<Constituent, Double> day = new EnumMap<>(Constituent.class);
+        doses.forEach((own, dose) -> own.herb.constituents().forEach(c -> {
+            double grams = dose.perCupG() * request.cupsADay();
+            day.merge(c.constituent(), grams * mgPerG(own, c), Double::sum);
+        }));
+        return day;
+    }
+
+    /** Milligrams that are judged in a gram of a line. */
+    private double mgPerG(Own own, Herb.Content content) {
+        DailyLimit limit = materia.limits().get(content.constituent());
+        return limit == null ? 0 : limit.counting().of(content) * inForm(own, Form.DRIED);
+    }
+
+    /**
+     * Whether a heavy hand with the spoon passes a constituent's daily limit that the best amounts of all lines keep; grams drunk
+     * in a day.
+     */
+    private boolean limitCrossed(Own own, double grams, double highG, Map<Constituent, Double> day) {
+        return own.herb.constituents().stream().anyMatch(c -> {
             DailyLimit limit = materia.limits().get(c.constituent());
             if (limit == null || limit.use().guidance()) {
                 return false;
             }
-            double mg = DayLimits.forDrinker(limit, request.drinker()).value();
-            double mgPerG = limit.counting().of(c) * dry;
-            return highG * mgPerG > mg && grams * mgPerG <= mg;
+            double most = DayLimits.forDrinker(limit, request.drinker()).value();
+            double best = day.getOrDefault(c.constituent(), 0.0);
+            return best <= most && best + (highG - grams) * mgPerG(own, c) > most;
         });
     }
 

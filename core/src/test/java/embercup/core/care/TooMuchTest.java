@@ -204,6 +204,22 @@ class TooMuchTest {
         assertThat(plan.additions().get(0).weigh()).isEqualTo(weigh);
     }
 
+    /** Coumarin of two herbs together stands near the day of a 60 kg adult, 6 mg (EFSA 2008, mem): either spoon may pass it. */
+    @Test
+    void aHeavySpoonCountsWithTheOtherHerbsOfThePot() {
+        Addition cassia = dried("cinnamon-cassia", Cut.GROUND, 0.9, Unit.GRAM, 0);
+        Addition woodruff = dried("woodruff", Cut.CHOPPED, 0.2, Unit.GRAM, 0);
+        PlanRequest both = PlanRequest.asWritten(pot(1, cassia, woodruff)).withDrinker(adultWith(60));
+        assertThat(PLANNER.plan(both).additions()).noneMatch(PlannedAddition::weigh);
+        Addition more = dried("woodruff", Cut.CHOPPED, 0.3, Unit.GRAM, 0);
+        Addition heavier = dried("cinnamon-cassia", Cut.GROUND, 0.95, Unit.GRAM, 0);
+        PlanRequest near = PlanRequest.asWritten(pot(1, heavier, more)).withDrinker(adultWith(58.6));
+        assertThat(PLANNER.plan(near).additions()).allMatch(PlannedAddition::weigh);
+        assertThat(PLANNER.plan(PlanRequest.asWritten(pot(1, heavier)).withDrinker(adultWith(58.6)))
+                        .additions())
+                .noneMatch(PlannedAddition::weigh);
+    }
+
     // ---- prescribed by a practitioner
 
     private static PlanRequest prescribed(Recipe recipe, int days) {
