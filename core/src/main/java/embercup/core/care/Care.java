@@ -22,7 +22,6 @@ import embercup.core.recipe.Schools;
 import embercup.core.workings.Code;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -109,7 +108,7 @@ public final class Care {
             all.add(new Caution.Stains(dyes));
         }
         all.addAll(KitchenHazards.of(plan));
-        all.sort(Comparator.comparing(Caution::severity).reversed());
+        all.sort(Order.OF_TELLING);
         Map<String, Workings> workings = new TreeMap<>();
         loads.forEach(l -> workings.put("dailyLoads." + Code.of(l.constituent()), l.day()));
         return new Verdict(List.copyOf(all), loads, Asking.of(materia, herbs, drinker), workings);

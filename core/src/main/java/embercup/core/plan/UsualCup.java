@@ -13,7 +13,7 @@ import java.util.OptionalDouble;
 
 /**
  * A cup beside the usual cup of its herbs: the middle of the usual single dose, by the usual method for its usual time. A blend
- * shares one dose among its herbs. Stateless.
+ * shares one dose among its herbs, or has up to a whole one of each. Stateless.
  */
 final class UsualCup {
 
@@ -53,11 +53,13 @@ final class UsualCup {
             double gives = middle.getAsDouble()
                     * charge.holdsPerG(ExtractClass.BODY)
                     * drawn(materia.extraction(), herb, charge, middle.getAsDouble());
-            doses += dose;
-            usual += dose * gives;
+            doses += Math.min(1, dose);
+            usual += Math.min(1, dose) * gives;
         }
         double inOne = brew.drawn().getOrDefault(ExtractClass.BODY, 0.0) / request.cups();
-        return usual <= 0 || doses <= 0 ? OptionalDouble.empty() : OptionalDouble.of(inOne / (usual / doses));
+        return usual <= 0 || doses <= 0
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(inOne * Math.min(1, doses) / usual);
     }
 
     /** What is drawn cold is drunk for its slime, which the body of a cup says nothing of. */
