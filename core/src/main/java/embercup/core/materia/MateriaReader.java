@@ -1,30 +1,20 @@
 package embercup.core.materia;
 
+import static embercup.core.materia.MateriaFile.each;
+import static embercup.core.materia.MateriaFile.number;
+import static embercup.core.materia.MateriaFile.optional;
+
 import embercup.core.materia.ExtractionData.ClassConstants;
 import embercup.core.materia.Herb.Sourced;
 import embercup.core.measure.Spread;
-import embercup.core.measure.Unit;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.function.Function;
-import org.jspecify.annotations.Nullable;
-import tools.jackson.core.JacksonException;
-import tools.jackson.core.StreamReadFeature;
-import tools.jackson.databind.DeserializationFeature;
-import tools.jackson.dataformat.yaml.YAMLFactory;
-import tools.jackson.dataformat.yaml.YAMLMapper;
 
 /**
  * Reads the shipped YAML strictly: one file per herb, listed in {@code herbs/index.txt}, and the shared tables beside it. A
@@ -32,20 +22,10 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
  */
 final class MateriaReader {
 
-    static final String ROOT = "/embercup/materia/";
-
-    private static final YAMLMapper YAML = YAMLMapper.builder(YAMLFactory.builder()
-                    .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-                    .build())
-            .annotationIntrospector(new RequiredUnlessNullable())
-            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
-            .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
-            .build();
-
     private final Map<String, Source> sources = new TreeMap<>();
     private final Map<Trait.Kind, Trait> traits = new EnumMap<>(Trait.Kind.class);
     private final Set<String> languages = new TreeSet<>();
-    private String file = "";
+    private MateriaFile file = new MateriaFile("", Map.of());
 
     private MateriaReader() {}
 
@@ -57,39 +37,45 @@ final class MateriaReader {
     static Herb herb(String slug, String text) {
         MateriaReader reader = new MateriaReader();
         reader.tables();
-        reader.file = "herbs/" + slug + ".yaml";
-        return reader.herb(document(reader.file, text, HerbFile.class));
+        String name = "herbs/" + slug + ".yaml";
+        return reader.herbs(name).herb(MateriaDocuments.read(name, text, HerbFile.class));
+    }
+
+    private HerbReader herbs(String name) {
+        file = new MateriaFile(name, sources);
+        return new HerbReader(file, traits, languages);
     }
 
     private void tables() {
-        document("sources.yaml", MateriaTables.Sources.class).sources().forEach(s -> sources.put(s.key(), s));
-        languages.addAll(
-                document("languages.yaml", MateriaTables.Languages.class).languages());
-        document("traits.yaml", MateriaTables.Traits.class).traits().forEach(t -> traits.put(t.trait(), trait(t)));
+        table("sources.yaml", MateriaTables.Sources.class).sources().forEach(s -> sources.put(s.key(), s));
+        languages.addAll(table("languages.yaml", MateriaTables.Languages.class).languages());
+        table("traits.yaml", MateriaTables.Traits.class).traits().forEach(t -> traits.put(t.trait(), trait(t)));
         require(traits.size() == Trait.Kind.values().length, "a trait is missing");
     }
 
     private Materia read() {
         tables();
         Map<PlantPart, PartDefaults> parts = new EnumMap<>(PlantPart.class);
-        document("parts.yaml", MateriaTables.Parts.class).parts().forEach(p -> parts.put(p.part(), part(p)));
+        table("parts.yaml", MateriaTables.Parts.class).parts().forEach(p -> parts.put(p.part(), part(p)));
         Map<Constituent, DailyLimit> limits = new EnumMap<>(Constituent.class);
-        document("limits.yaml", MateriaTables.Limits.class)
-                .limits()
-                .forEach(l -> limits.put(l.constituent(), limit(l)));
-        ExtractionData extraction = extraction(document("extraction.yaml", MateriaTables.Extraction.class));
+        table("limits.yaml", MateriaTables.Limits.class).limits().forEach(l -> limits.put(l.constituent(), limit(l)));
+        ExtractionData extraction = extraction(table("extraction.yaml", MateriaTables.Extraction.class));
         List<Herb> herbs = new ArrayList<>();
-        for (String slug : text("herbs/index.txt").lines().map(String::strip).toList()) {
+        for (String slug : MateriaDocuments.text("herbs/index.txt")
+                .lines()
+                .map(String::strip)
+                .toList()) {
             if (!slug.isEmpty()) {
                 herbs.add(herb(slug));
             }
         }
-        Occasions occasions = occasions(document("occasions.yaml", MateriaTables.Occasions.class));
+        Occasions occasions = occasions(table("occasions.yaml", MateriaTables.Occasions.class));
         return new Materia(herbs, new Materia.Tables(parts, limits, extraction, sources, occasions, traits));
     }
 
     private Herb herb(String slug) {
-        Herb herb = herb(document("herbs/" + slug + ".yaml", HerbFile.class));
+        String name = "herbs/" + slug + ".yaml";
+        Herb herb = herbs(name).herb(MateriaDocuments.read(name, HerbFile.class));
         require(herb.slug().equals(slug), "calls itself " + herb.slug());
         return herb;
     }
@@ -108,11 +94,9 @@ final class MateriaReader {
     }
 
     private Trait trait(MateriaTables.TraitLine t) {
-        List<Herb.HerbCaution> says = new ArrayList<>();
-        each(t.says(), this::cautions).forEach(says::addAll);
         return new Trait(
                 t.trait(),
-                says,
+                file.cautions(t.says()),
                 t.together() == null ? "" : t.together(),
                 Boolean.TRUE.equals(t.addsUp()),
                 known(t.source()));
@@ -182,231 +166,17 @@ final class MateriaReader {
                 e.referenceC(), classes, e.cutSpeed(), e.speeds(), e.bandRelative(), known(e.source()));
     }
 
-    // ---- one herb
-
-    private Herb herb(HerbFile f) {
-        return new Herb(
-                f.slug(),
-                about(f.about()),
-                f.weights() == null ? Herb.Weights.NONE : weights(f.weights()),
-                f.dosing() == null ? Herb.Dosing.NONE : dosing(f.dosing()),
-                f.brewing() == null ? Herb.Brewing.NONE : brewing(f.brewing()),
-                f.cup() == null ? Herb.InTheCup.NONE : cup(f.cup()),
-                f.knowing() == null ? Herb.Knowing.NONE : knowing(f.knowing()),
-                f.care() == null ? Herb.Cares.NONE : care(f.care()));
+    /** A shipped table; what is wrong in it from here on names it. */
+    private <T> T table(String name, Class<T> type) {
+        file = new MateriaFile(name, sources);
+        return MateriaDocuments.read(name, type);
     }
 
-    private Herb.About about(HerbFile.About a) {
-        languages.forEach(l -> require(
-                !a.names().getOrDefault(l, List.of()).isEmpty(),
-                "about.names has no name in the language '" + l + "'"));
-        return new Herb.About(a.common(), a.latin(), a.also(), a.names(), a.part(), a.use());
-    }
-
-    private Herb.Weights weights(HerbFile.Weights w) {
-        return new Herb.Weights(
-                each(
-                        w.bulk(),
-                        b -> new Herb.Bulk(
-                                b.form(), b.cut(), Spread.around(b.gPerTsp(), b.spread()), known(b.source()))),
-                each(
-                        w.pieces(),
-                        p -> new Herb.Piece(
-                                p.form(), unit(p.unit()), Spread.around(p.g(), p.spread()), known(p.source()))),
-                optional(w.freshMoisture(), m -> new Sourced(m.fraction(), known(m.source()))),
-                optional(w.keeps(), k -> new Sourced(k.months(), known(k.source()))));
-    }
-
-    private Herb.Dosing dosing(HerbFile.Dosing d) {
-        return new Herb.Dosing(
-                each(d.doses(), this::dose),
-                optional(d.ageFloor(), y -> new Sourced(y.years(), known(y.source()))),
-                optional(d.longestRun(), r -> new Sourced(r.days(), known(r.source()))));
-    }
-
-    /** A dose by the cup or by the day: what is not said follows from the other and the times. */
-    private Herb.DoseRange dose(HerbFile.Dose d) {
-        require(d.perCupG() != null || d.perDayG() != null, "a dose has neither perCupG nor perDayG");
-        Herb.Range times = d.timesADay() == null ? new Herb.Range(1, 3) : range(d.timesADay());
-        Herb.Range cup = d.perCupG() == null ? new Herb.Range(0, 0) : range(d.perCupG());
-        Herb.Range day = d.perDayG() == null
-                ? new Herb.Range(cup.low() * times.low(), cup.high() * times.high())
-                : range(d.perDayG());
-        Herb.Range perCup =
-                d.perCupG() == null ? new Herb.Range(day.low() / times.high(), day.high() / times.high()) : cup;
-        return new Herb.DoseRange(d.tradition(), d.form(), perCup, day, times, known(d.source()));
-    }
-
-    private Herb.Range range(double[] ends) {
-        require(ends.length == 2, "a range is [low, high]");
-        return new Herb.Range(ends[0], ends[1]);
-    }
-
-    private Herb.Brewing brewing(HerbFile.Brewing b) {
-        return new Herb.Brewing(
-                optional(
-                        b.method(),
-                        m -> new Herb.UsualMethod(m.kind(), m.minutes(), number(m.waterC()), known(m.source()))),
-                optional(b.gives(), this::gives).orElse(Herb.Gives.AS_ITS_PART),
-                each(b.prep(), p -> p),
-                b.cutting() == null ? "" : b.cutting(),
-                Boolean.TRUE.equals(b.skin()),
-                optional(b.rest(), r -> new Sourced(r.minutes(), known(r.source()))),
-                optional(b.neverRaw(), r -> new Sourced(r.minutes(), known(r.source()))),
-                optional(b.swelling(), s -> new Sourced(s.mlPerG(), known(s.source()))),
-                Boolean.TRUE.equals(b.drunkWhole()),
-                Optional.ofNullable(b.differs()));
-    }
-
-    private Herb.Gives gives(HerbFile.Gives g) {
-        Map<ExtractClass, Double> amounts = new EnumMap<>(ExtractClass.class);
-        put(amounts, ExtractClass.BODY, g.body());
-        put(amounts, ExtractClass.AROMA, g.aroma());
-        put(amounts, ExtractClass.BITE, g.bite());
-        put(amounts, ExtractClass.MUCILAGE, g.mucilage());
-        put(amounts, ExtractClass.VITAMIN_C, g.vitaminC());
-        return new Herb.Gives(g.speed() == null ? 1 : g.speed(), amounts, known(g.source()));
-    }
-
-    private static void put(Map<ExtractClass, Double> amounts, ExtractClass of, @Nullable Double amount) {
-        if (amount != null) {
-            amounts.put(of, amount);
-        }
-    }
-
-    private Herb.InTheCup cup(HerbFile.InTheCup c) {
-        return new Herb.InTheCup(
-                Boolean.TRUE.equals(c.sour()),
-                Boolean.TRUE.equals(c.curdles()),
-                Boolean.TRUE.equals(c.stains()),
-                optional(c.withAcid(), t -> new Herb.ColourTurn(t.from(), t.to(), known(t.source()))),
-                optional(
-                        c.inCup(),
-                        g -> new Herb.CupGate(number(g.aboveC()), number(g.belowC()), g.why(), known(g.source()))));
-    }
-
-    private Herb.Knowing knowing(HerbFile.Knowing k) {
-        return new Herb.Knowing(
-                k.identity() == null ? "" : k.identity(),
-                each(k.lookAlikes(), l -> new Herb.LookAlike(l.name(), l.tell(), Boolean.TRUE.equals(l.poisonous()))),
-                Boolean.TRUE.equals(k.foraged()),
-                each(k.substitutes(), s -> new Herb.Substitute(s.herb(), s.ratio(), s.change(), known(s.source()))));
-    }
-
-    private Herb.Cares care(HerbFile.Cares c) {
-        List<Herb.HerbCaution> own = new ArrayList<>();
-        each(c.cautions(), this::cautions).forEach(own::addAll);
-        List<Trait.Kind> kinds = each(c.traits(), t -> t);
-        List<Herb.HerbCaution> all =
-                CareCells.of(own, kinds.stream().map(this::trait).toList());
-        Set<Condition> noneKnown = Set.copyOf(each(c.noneKnown(), n -> n));
-        if (c.stop() == null) {
-            CareCells.fault(all, noneKnown).ifPresent(fault -> require(false, "care " + fault));
-        }
-        return new Herb.Cares(
-                each(c.constituents(), x -> new Herb.Content(x.name(), x.in(), x.spread(), known(x.source()))),
-                Set.copyOf(kinds),
-                all,
-                noneKnown,
-                optional(c.stop(), s -> new Herb.Stop(s.text(), known(s.source()))));
-    }
-
-    private Trait trait(Trait.Kind kind) {
-        return Objects.requireNonNull(traits.get(kind));
-    }
-
-    private List<Herb.HerbCaution> cautions(HerbFile.Caution c) {
-        String source = known(c.source());
-        Set<Integer> trimesters = Set.copyOf(each(c.trimesters(), t -> t));
-        require(
-                trimesters.isEmpty() || List.of(Condition.PREGNANT).equals(c.when()),
-                "trimesters are those of 'pregnant' alone");
-        if (c.when() == null) {
-            return List.of(new Herb.HerbCaution(Optional.empty(), trimesters, c.severity(), c.text(), source));
-        }
-        return c.when().stream()
-                .map(when -> new Herb.HerbCaution(Optional.of(when), trimesters, c.severity(), c.text(), source))
-                .toList();
-    }
-
-    private Unit unit(String code) {
-        return Unit.ofCode(code).orElseThrow(() -> new IllegalStateException(file + ": no unit " + code));
-    }
-
-    // ---- the words of the format
-
-    private static <F, T> Optional<T> optional(@Nullable F value, Function<F, T> reader) {
-        return Optional.ofNullable(value).map(reader);
-    }
-
-    private static <F, T> List<T> each(@Nullable List<F> values, Function<F, T> reader) {
-        return values == null ? List.of() : values.stream().map(reader).toList();
-    }
-
-    private static OptionalDouble number(@Nullable Double value) {
-        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
-    }
-
-    /** The source key of a value; it must stand in {@code sources.yaml}. */
     private String known(String key) {
-        require(sources.containsKey(key), "source '" + key + "' is not in sources.yaml");
-        return key;
+        return file.known(key);
     }
 
     private void require(boolean ok, String what) {
-        if (!ok) {
-            throw new IllegalStateException(file + ": " + what);
-        }
-    }
-
-    private <T> T document(String name, Class<T> type) {
-        file = name;
-        return document(name, text(name), type);
-    }
-
-    /** @throws IllegalStateException naming the document, and the line where that is known */
-    static <T> T document(String name, String text, Class<T> type) {
-        try {
-            T read = YAML.readValue(text, type);
-            needAll(name, read);
-            return read;
-        } catch (JacksonException e) {
-            throw new IllegalStateException(name + ": " + e.getOriginalMessage() + " at " + e.getLocation(), e);
-        }
-    }
-
-    /** A component that may not be null is not null, all the way down. */
-    private static void needAll(String path, Object value) {
-        if (value instanceof List<?> list) {
-            for (int i = 0; i < list.size(); i++) {
-                needAll(path + "[" + i + "]", list.get(i));
-            }
-        }
-        if (!value.getClass().isRecord()) {
-            return;
-        }
-        for (var component : value.getClass().getRecordComponents()) {
-            try {
-                Object part = component.getAccessor().invoke(value);
-                if (part != null) {
-                    needAll(path + "." + component.getName(), part);
-                } else if (!component.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
-                    throw new IllegalStateException(path + "." + component.getName() + " is missing");
-                }
-            } catch (ReflectiveOperationException e) {
-                throw new IllegalStateException(path, e);
-            }
-        }
-    }
-
-    private static String text(String name) {
-        try (InputStream in = MateriaReader.class.getResourceAsStream(ROOT + name)) {
-            if (in == null) {
-                throw new IllegalStateException("the materia lacks " + name);
-            }
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        file.require(ok, what);
     }
 }

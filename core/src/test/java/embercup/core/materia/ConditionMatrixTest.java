@@ -228,7 +228,7 @@ class ConditionMatrixTest {
 
     private static String file(String slug) throws Exception {
         try (InputStream in = Objects.requireNonNull(
-                ConditionMatrixTest.class.getResourceAsStream(MateriaReader.ROOT + "herbs/" + slug + ".yaml"))) {
+                ConditionMatrixTest.class.getResourceAsStream(MateriaDocuments.ROOT + "herbs/" + slug + ".yaml"))) {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         }
     }

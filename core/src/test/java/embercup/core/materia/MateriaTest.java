@@ -43,7 +43,7 @@ class MateriaTest {
     }
 
     private static InputStream resource(String name) {
-        return java.util.Objects.requireNonNull(MateriaTest.class.getResourceAsStream(MateriaReader.ROOT + name));
+        return java.util.Objects.requireNonNull(MateriaTest.class.getResourceAsStream(MateriaDocuments.ROOT + name));
     }
 
     @Test

@@ -50,7 +50,7 @@ class SourcesOnPaperTest {
 
     private static Object read(String name) throws IOException {
         try (InputStream in =
-                Objects.requireNonNull(SourcesOnPaperTest.class.getResourceAsStream(MateriaReader.ROOT + name))) {
+                Objects.requireNonNull(SourcesOnPaperTest.class.getResourceAsStream(MateriaDocuments.ROOT + name))) {
             return new Yaml().load(in);
         }
     }
