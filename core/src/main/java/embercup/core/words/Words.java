@@ -50,6 +50,7 @@ public final class Words {
     private final Catalogue catalogue;
     private final Numbers numbers;
     private final StepWords steps;
+    private final CautionWords cautions;
     private final ReadingWords reading;
     private final Facts facts;
     private final ListFormatter and;
@@ -59,6 +60,7 @@ public final class Words {
         this.catalogue = catalogue;
         this.numbers = new Numbers(catalogue);
         this.steps = new StepWords(this);
+        this.cautions = new CautionWords(this);
         this.reading = new ReadingWords(this);
         this.facts = new Facts(this);
         this.and = ListFormatter.getInstance(catalogue.locale());
@@ -110,6 +112,7 @@ public final class Words {
     /** The sentence of any fact: a caution, a way out, a piece of advice, an amount as a school says it. */
     public String say(Record fact) {
         return special(fact)
+                .or(() -> cautions.say(fact))
                 .or(() -> reading.say(fact))
                 .orElseGet(() -> text(Facts.key(fact.getClass()), arguments(fact)));
     }
@@ -129,16 +132,6 @@ public final class Words {
             said = posology(posology);
         } else if (fact instanceof Reason reason) {
             said = text("reason." + Code.of(reason.because()), arguments(reason));
-        } else if (fact instanceof Caution.Identity identity) {
-            said = text("caution.identity", arguments(identity).with(Map.of("names", or.format(identity.names()))));
-        } else if (fact instanceof Caution.Stains stains) {
-            said = text(
-                    "caution.stains",
-                    arguments(stains)
-                            .with(Map.of(
-                                    "several", Boolean.toString(stains.herbs().size() > 1))));
-        } else if (fact instanceof Caution.AgeFloor floor) {
-            said = ageFloor(floor);
         } else if (fact instanceof Keeping keeping) {
             said = keeping(keeping);
         } else if (fact instanceof Wanted wanted) {
@@ -214,6 +207,11 @@ public final class Words {
     /** The same of whatever is said already. */
     String join(Collection<?> several) {
         return and.format(several);
+    }
+
+    /** "linden or mint". */
+    String either(Collection<String> several) {
+        return or.format(several);
     }
 
     /** "linden and mint", "a, b and c". */
@@ -308,13 +306,6 @@ public final class Words {
                         Boolean.toString(p.daysOff() > 0),
                         "offDays",
                         numbers.days(p.daysOff())));
-    }
-
-    private String ageFloor(Caution.AgeFloor floor) {
-        Map<String, Object> more = Map.of(
-                "infant", Boolean.toString(floor.years() <= 1),
-                "years", Long.toString(Math.round(floor.years())));
-        return text("caution.age-floor", arguments(floor).with(more));
     }
 
     private String keeping(Keeping keeping) {
