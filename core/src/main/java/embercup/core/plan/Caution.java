@@ -47,6 +47,22 @@ public sealed interface Caution {
         }
     }
 
+    /** Asks for care. */
+    sealed interface Careful extends Caution {
+        @Override
+        default Severity severity() {
+            return Severity.CARE;
+        }
+    }
+
+    /** Must not be brewed so. */
+    sealed interface Stopping extends Caution {
+        @Override
+        default Severity severity() {
+            return Severity.STOP;
+        }
+    }
+
     /** About one herb. */
     sealed interface OfHerb extends Caution {
         HerbName of();
@@ -79,12 +95,7 @@ public sealed interface Caution {
 
     // ---- the dose
 
-    record DoseClipped(HerbName of, Mass perCup, Mass mostADay, String source) implements OfHerb {
-        @Override
-        public Severity severity() {
-            return Severity.CARE;
-        }
-    }
+    record DoseClipped(HerbName of, Mass perCup, Mass mostADay, String source) implements OfHerb, Careful {}
 
     record SingleDose(HerbName of, Mass perCup, Mass usualMost, Severity severity, String source) implements OfHerb {}
 
@@ -95,24 +106,14 @@ public sealed interface Caution {
 
     record VesselTooSmall(String vessel, Volume takes, Volume needs, Severity severity) implements Caution {}
 
-    record BoilsDry() implements Caution {
-        @Override
-        public Severity severity() {
-            return Severity.STOP;
-        }
-
+    record BoilsDry() implements Stopping {
         @Override
         public String source() {
             return "kitchen-heat";
         }
     }
 
-    record NeverBoils() implements Caution {
-        @Override
-        public Severity severity() {
-            return Severity.CARE;
-        }
-
+    record NeverBoils() implements Careful {
         @Override
         public String source() {
             return "kitchen-heat";
@@ -126,12 +127,7 @@ public sealed interface Caution {
      * @param would the smallest flame that would hold it
      * @param lidWould whether a lid would do
      */
-    record CannotHold(Temperature falls, Optional<Flame> would, boolean lidWould) implements Caution {
-        @Override
-        public Severity severity() {
-            return Severity.CARE;
-        }
-
+    record CannotHold(Temperature falls, Optional<Flame> would, boolean lidWould) implements Careful {
         @Override
         public String source() {
             return "kitchen-heat";
@@ -139,20 +135,10 @@ public sealed interface Caution {
     }
 
     /** A vessel that breaks or burns on a flame. */
-    record NotOnAFlame(String vessel, Vessel.Kind kind) implements Caution {
-        @Override
-        public Severity severity() {
-            return Severity.STOP;
-        }
-    }
+    record NotOnAFlame(String vessel, Vessel.Kind kind) implements Stopping {}
 
     /** A reduction that takes longer than anybody stands beside it. */
-    record LongReduction(double hours, Volume from, Volume to) implements Caution {
-        @Override
-        public Severity severity() {
-            return Severity.CARE;
-        }
-
+    record LongReduction(double hours, Volume from, Volume to) implements Careful {
         @Override
         public String source() {
             return "kitchen-heat";
@@ -167,12 +153,7 @@ public sealed interface Caution {
 
     /** @param says what says otherwise than the recipe's cups */
     record RecipeContradictsItself(double cups, Volume cup, Volume all, Contradiction says, Volume other)
-            implements Caution {
-        @Override
-        public Severity severity() {
-            return Severity.CARE;
-        }
-    }
+            implements Careful {}
 
     /** What can say otherwise than the cups of a recipe. */
     enum Contradiction {
@@ -187,37 +168,17 @@ public sealed interface Caution {
 
     record CupTooCool(HerbName of, Temperature by, String why, String source) implements OfHerb, Note {}
 
-    record Curdles(HerbName of, HerbName sour) implements OfHerb {
-        @Override
-        public Severity severity() {
-            return Severity.CARE;
-        }
-    }
+    record Curdles(HerbName of, HerbName sour) implements OfHerb, Careful {}
 
     // ---- the drinker
 
-    record NotForTea(HerbName of, String why, String source) implements OfHerb {
-        @Override
-        public Severity severity() {
-            return Severity.STOP;
-        }
-    }
+    record NotForTea(HerbName of, String why, String source) implements OfHerb, Stopping {}
 
     /** A herb of the cook's own that has a name of a plant that is refused. */
-    record NamedLikeRefused(HerbName of, String refused, String why, String source) implements OfHerb {
-        @Override
-        public Severity severity() {
-            return Severity.STOP;
-        }
-    }
+    record NamedLikeRefused(HerbName of, String refused, String why, String source) implements OfHerb, Stopping {}
 
     /** A herb of the cook's own that has the name of a poisonous plant that is mistaken for a herb. */
-    record NamedLikePoison(HerbName of, String poison) implements OfHerb {
-        @Override
-        public Severity severity() {
-            return Severity.STOP;
-        }
-    }
+    record NamedLikePoison(HerbName of, String poison) implements OfHerb, Stopping {}
 
     /**
      * A herb of the cook's own: no dose, no interactions, no age are known here.
@@ -226,12 +187,7 @@ public sealed interface Caution {
      */
     record NothingKnown(HerbName of, boolean entered, Severity severity) implements OfHerb, OfDrinker {}
 
-    record Allergy(HerbName of) implements OfHerb, OfDrinker {
-        @Override
-        public Severity severity() {
-            return Severity.STOP;
-        }
-
+    record Allergy(HerbName of) implements OfHerb, OfDrinker, Stopping {
         @Override
         public String source() {
             return "own";
@@ -265,30 +221,15 @@ public sealed interface Caution {
      *
      * @param percent of one usual day
      */
-    record AddsUp(List<HerbName> herbs, String why, int percent, String source) implements OfHerbs {
-        @Override
-        public Severity severity() {
-            return Severity.CARE;
-        }
-    }
+    record AddsUp(List<HerbName> herbs, String why, int percent, String source) implements OfHerbs, Careful {}
 
     /** Some of what herbs say depends on the trimester, which is not known: the strictest counts. */
     record WhichTrimester() implements OfDrinker, Note {}
 
-    record AgeFloor(List<HerbName> herbs, double years, String source) implements OfHerbs, OfDrinker {
-        @Override
-        public Severity severity() {
-            return Severity.STOP;
-        }
-    }
+    record AgeFloor(List<HerbName> herbs, double years, String source) implements OfHerbs, OfDrinker, Stopping {}
 
     /** A herb that upsets raw, and is boiled for less than it needs. */
-    record NotBoiled(HerbName of, double minutes, String source) implements OfHerb {
-        @Override
-        public Severity severity() {
-            return Severity.CARE;
-        }
-    }
+    record NotBoiled(HerbName of, double minutes, String source) implements OfHerb, Careful {}
 
     /** A herb that is usually gathered, and what else it could be. */
     record Identity(HerbName of, List<Confusion> lookAlikes) implements OfHerb, Note {
@@ -306,12 +247,7 @@ public sealed interface Caution {
 
     record Stomach(List<HerbName> herbs, boolean emptyHere) implements Note {}
 
-    record UnderTwo() implements OfDrinker {
-        @Override
-        public Severity severity() {
-            return Severity.STOP;
-        }
-
+    record UnderTwo() implements OfDrinker, Stopping {
         @Override
         public String source() {
             return "young";
@@ -325,38 +261,18 @@ public sealed interface Caution {
     /** The recipe does not say how many cups a day; so many of this pot are counted. */
     record CupsNotSaid(double cups) implements Note {}
 
-    record PosologyDay(HerbName of, Mass day, Mass usualMost, String source) implements OfHerb {
-        @Override
-        public Severity severity() {
-            return Severity.CARE;
-        }
-    }
+    record PosologyDay(HerbName of, Mass day, Mass usualMost, String source) implements OfHerb, Careful {}
 
-    record PosologyRun(HerbName of, int days, int most, String source) implements OfHerb {
-        @Override
-        public Severity severity() {
-            return Severity.CARE;
-        }
-    }
+    record PosologyRun(HerbName of, int days, int most, String source) implements OfHerb, Careful {}
 
     /** @param months whether the cook's school drinks its pot for months */
     record LongestRun(HerbName of, int days, boolean months, String source) implements OfHerb, Note {}
 
     /** @param rest days of rest that are still owed */
-    record RunOver(HerbName of, int days, int most, int rest, String source) implements OfHerb {
-        @Override
-        public Severity severity() {
-            return Severity.CARE;
-        }
-    }
+    record RunOver(HerbName of, int days, int most, int rest, String source) implements OfHerb, Careful {}
 
     /** With the days before it, the course would pass the longest run. */
-    record RunWouldPass(HerbName of, int days, int more, int most, String source) implements OfHerb {
-        @Override
-        public Severity severity() {
-            return Severity.CARE;
-        }
-    }
+    record RunWouldPass(HerbName of, int days, int more, int most, String source) implements OfHerb, Careful {}
 
     /**
      * What the day holds of a limited constituent.
@@ -417,12 +333,7 @@ public sealed interface Caution {
     record Prescribed(int days) implements Note {}
 
     /** A child's serving of a shared pot is more than its share of an adult's cup. */
-    record ServingTooLarge(int percent, int servingPercent) implements OfDrinker {
-        @Override
-        public Severity severity() {
-            return Severity.STOP;
-        }
-
+    record ServingTooLarge(int percent, int servingPercent) implements OfDrinker, Stopping {
         @Override
         public String source() {
             return "clark";
@@ -430,12 +341,7 @@ public sealed interface Caution {
     }
 
     /** One cup holds more than is good at once. */
-    record AtOnce(Constituent constituent, Mass cup, Mass limit, String source) implements Caution {
-        @Override
-        public Severity severity() {
-            return Severity.CARE;
-        }
-    }
+    record AtOnce(Constituent constituent, Mass cup, Mass limit, String source) implements Careful {}
 
     // ---- the method
 
