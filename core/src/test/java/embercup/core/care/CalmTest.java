@@ -2,11 +2,13 @@ package embercup.core.care;
 
 import static embercup.core.Pots.MATERIA;
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.dried;
 import static embercup.core.Pots.fresh;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import embercup.core.dose.Drinker;
+import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
@@ -35,7 +37,15 @@ class CalmTest {
 
     private final Care care = new Care(MATERIA);
 
+    /** Who carries everything that the materia speaks of. */
+    private static final Drinker EVERYTHING =
+            new Drinker(76, OptionalDouble.of(50), Set.of(Condition.values()), Set.of()).inTrimester(1);
+
     private static BrewPlan usualCup(Herb herb) {
+        return usualCup(herb, Drinker.ADULT);
+    }
+
+    private static BrewPlan usualCup(Herb herb, Drinker drinker) {
         Form form = herb.doses().get(0).form();
         double grams =
                 herb.dose(Tradition.MONOGRAPH, form).orElseThrow().perCupG().low();
@@ -47,7 +57,7 @@ class CalmTest {
                 new Recipe("A cup", Tradition.MONOGRAPH, 1, 200, OptionalDouble.empty(), List.of(line), List.of());
         return PLANNER.plan(PlanRequest.asWritten(Proposal.of(MATERIA, bare, Schools.of(Tradition.MONOGRAPH))
                         .recipe())
-                .withDrinker(Drinker.ADULT));
+                .withDrinker(drinker));
     }
 
     /** What most kitchens have (our own choice). */
@@ -143,11 +153,22 @@ class CalmTest {
     void noUsualCupIsStoppedAndNothingIsSaidTwice(Herb herb) {
         Care.Verdict verdict = care.judge(usualCup(herb), History.NONE);
         assertThat(verdict.stops()).as(herb.slug()).isFalse();
-        Set<String> said = new HashSet<>();
-        verdict.cautions().forEach(c -> assertThat(said.add(embercup.core.Pots.WORDS.say(c)))
-                .as(herb.slug())
-                .isTrue());
+        nothingTwice(herb, verdict);
         assertThat(verdict.cautions().stream().map(Caution::severity))
                 .isSortedAccordingTo(java.util.Comparator.reverseOrder());
+    }
+
+    /** "Not where heart or kidney disease limits what you may drink" is one thing to somebody who has both. */
+    @ParameterizedTest
+    @MethodSource("drunk")
+    void nothingIsSaidTwiceToSomebodyWithSeveralConditions(Herb herb) {
+        nothingTwice(herb, care.judge(usualCup(herb, EVERYTHING), History.NONE));
+    }
+
+    private static void nothingTwice(Herb herb, Care.Verdict verdict) {
+        Set<String> said = new HashSet<>();
+        verdict.cautions().forEach(c -> assertThat(said.add(WORDS.say(c)))
+                .as(herb.slug() + ": " + WORDS.say(c))
+                .isTrue());
     }
 }
