@@ -196,8 +196,14 @@ public final class Words {
         return facts.arguments(fact);
     }
 
-    String lower(String text) {
-        return text.toLowerCase(catalogue.locale());
+    /** A name within a sentence: burdock root, but Iceland moss and St John’s wort. */
+    String lower(String name) {
+        String first = name.split("\\s", 2)[0];
+        List<String> proper =
+                List.of(catalogue.pattern("names.proper").orElse("").split(",\\s*"));
+        return name.isEmpty() || proper.contains(first)
+                ? name
+                : name.substring(0, 1).toLowerCase(catalogue.locale()) + name.substring(1);
     }
 
     static String capital(String text) {

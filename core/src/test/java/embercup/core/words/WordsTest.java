@@ -41,6 +41,7 @@ import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The trade says facts; only the words know a language. */
@@ -146,6 +147,19 @@ class WordsTest {
                 .hasSameSizeAs(english)
                 .allSatisfy(text -> assertThat(text).startsWith("«").endsWith("»"));
         assertThat(english).allSatisfy(text -> assertThat(text).isNotBlank().doesNotContain("{", "}", "«"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Burdock root, burdock root",
+        "Iceland moss, Iceland moss",
+        "St John’s wort herb, St John’s wort herb",
+        "Chinese angelica root, Chinese angelica root",
+        "Lady’s mantle herb, lady’s mantle herb",
+        "Staghorn sumac, staghorn sumac"
+    })
+    void aNameKeepsTheCapitalsOfPlacesAndPeopleWithinASentence(String name, String inSentence) {
+        assertThat(WORDS.lower(name)).isEqualTo(inSentence);
     }
 
     @Test
