@@ -6,6 +6,7 @@ import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.adultWith;
 import static embercup.core.Pots.child;
 import static embercup.core.Pots.dried;
+import static embercup.core.Pots.fresh;
 import static embercup.core.Pots.pour;
 import static embercup.core.Pots.recipe;
 import static embercup.core.Pots.simmer;
@@ -27,6 +28,7 @@ import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Taking;
+import embercup.core.recipe.Addition;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import java.time.LocalDate;
@@ -309,6 +311,42 @@ class DayAndRunTest {
                 .filteredOn(c -> c.code().equals(code))
                 .singleElement()
                 .satisfies(c -> assertThat(WORDS.say(c)).contains(poison));
+    }
+
+    /** What dyes hands and cloth (common practice, no source), and what makes the skin sensitive to light (HMPC on lovage, mem). */
+    @ParameterizedTest
+    @CsvSource({
+        "turmeric, true, false",
+        "walnut-leaf, true, false",
+        "elderberry, true, false",
+        "lovage, false, true",
+        "st-johns-wort, false, true",
+        "angelica-root, false, true",
+        "peppermint, false, false"
+    })
+    void whatStainsAndWhatMakesTheSkinSensitiveIsOnTheSheet(String slug, boolean stains, boolean light) {
+        List<String> said = care
+                .judge(PLANNER.plan(PlanRequest.asWritten(cup(slug, Cut.CHOPPED, 0.3, 5))), History.NONE)
+                .cautions()
+                .stream()
+                .map(WORDS::say)
+                .toList();
+        assertThat(said.stream().anyMatch(text -> text.contains("hands, counters and cloth")))
+                .isEqualTo(stains);
+        assertThat(said.stream().anyMatch(text -> text.contains("sensitive to light")))
+                .isEqualTo(light);
+    }
+
+    @Test
+    void freshNettlesAreHandledWithGlovesAndDriedOnesAreNot() {
+        assertThat(prepared(fresh("nettle", Cut.CHOPPED, 10, Unit.GRAM, 0))).contains("gloves");
+        assertThat(prepared(dried("nettle", Cut.CHOPPED, 3, Unit.GRAM, 0))).doesNotContain("gloves");
+    }
+
+    private static String prepared(Addition line) {
+        BrewPlan plan = PLANNER.plan(
+                PlanRequest.asWritten(recipe(Tradition.MONOGRAPH, 1, 200, List.of(line), pour(), steep(10), strain())));
+        return String.join(", ", plan.additions().get(0).prepared().steps());
     }
 
     @ParameterizedTest
