@@ -3,9 +3,13 @@ package embercup.core.materia;
 import static embercup.core.Pots.MATERIA;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -88,6 +92,17 @@ class MateriaSenseTest {
             assertThat(h.stop().orElseThrow().text()).hasSizeGreaterThan(30);
         });
         assertThat(MATERIA.herb("ephedra", "herb").stop().orElseThrow().text()).contains("check local law");
+    }
+
+    /** A file that the index forgets would be a poison that nobody refuses. */
+    @Test
+    void everyFileOfAHerbIsRead() throws IOException {
+        try (Stream<Path> files = Files.list(Path.of("src/main/resources/embercup/materia/herbs"))) {
+            assertThat(files.map(f -> f.getFileName().toString()).filter(f -> f.endsWith(".yaml")))
+                    .containsExactlyInAnyOrderElementsOf(MATERIA.herbs().stream()
+                            .map(h -> h.slug() + ".yaml")
+                            .toList());
+        }
     }
 
     @Test
