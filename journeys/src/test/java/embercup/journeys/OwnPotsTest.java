@@ -15,6 +15,8 @@ import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** A cook's own pots: read, written, changed by hand, measured. */
 @ExtendWith(RunningServer.class)
@@ -331,11 +333,20 @@ class OwnPotsTest {
         assertThat(page.getByText("0.85 g")).hasCount(0);
     }
 
-    @Test
-    void theSheetPrintsOnOnePage() {
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "Dandelion and burdock",
+                "Linden and elderflower",
+                "Orange-peel and liquorice",
+                "Two-boil",
+                "Thyme and sage",
+                "Cold jar"
+            })
+    void theSheetPrintsOnOnePage(String pot) {
         Page page = browser.laptop();
         page.navigate("/choose");
-        toSheet(page, "Dandelion and burdock");
+        toSheet(page, pot);
         button(page, "Start now").waitFor();
         byte[] pdf = page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true));
         String text = new String(pdf, java.nio.charset.StandardCharsets.ISO_8859_1);
