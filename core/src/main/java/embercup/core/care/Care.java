@@ -2,7 +2,6 @@ package embercup.core.care;
 
 import embercup.core.dose.ChildDose;
 import embercup.core.dose.Drinker;
-import embercup.core.dose.UsualDose;
 import embercup.core.materia.AskWhen;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Constituent;
@@ -56,21 +55,24 @@ public final class Care {
 
         /** Whether the brew must not start until a way out is chosen. */
         public boolean stops() {
-            return cautions.stream().anyMatch(c -> c.severity() == Severity.STOP);
+            return !stopping().isEmpty();
+        }
+
+        /** What keeps it from starting. */
+        public List<Caution> stopping() {
+            return cautions.stream().filter(c -> c.severity() == Severity.STOP).toList();
         }
 
         /** Whether every stop is for what this drinker is, and none for what is in the pot. */
         public boolean stopsOnlyThisDrinker() {
-            return cautions.stream()
-                    .filter(c -> c.severity() == Severity.STOP)
-                    .allMatch(Caution.OfDrinker.class::isInstance);
+            return stopping().stream().allMatch(Caution.OfDrinker.class::isInstance);
         }
 
         /** Whether nothing stops it, and nothing that this drinker is asks for care. */
         public boolean suitsDrinker() {
-            return cautions.stream()
-                    .noneMatch(c -> c.severity() == Severity.STOP
-                            || c.severity() == Severity.CARE && c instanceof Caution.OfDrinker);
+            return !stops()
+                    && cautions.stream()
+                            .noneMatch(c -> c.severity() == Severity.CARE && c instanceof Caution.OfDrinker);
         }
     }
 
@@ -166,11 +168,7 @@ public final class Care {
     private void perDay(List<Caution> all, BrewPlan plan) {
         for (PlannedAddition addition : plan.additions()) {
             double grams = addition.perCupG() * plan.request().cupsADay();
-            new UsualDose(
-                            materia,
-                            materia.herb(addition.herb(), "herb"),
-                            addition.form(),
-                            plan.request().recipe().tradition())
+            plan.usual(materia, addition)
                     .mostInDay()
                     .filter(most -> grams > most.value() * ROUNDING)
                     .ifPresent(most -> all.add(new Caution.PosologyDay(

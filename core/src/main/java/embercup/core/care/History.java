@@ -3,7 +3,6 @@ package embercup.core.care;
 import embercup.core.materia.Constituent;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,13 +41,6 @@ public record History(List<Earlier> earlier, Map<String, Set<LocalDate>> drunkOn
     /** Something drunk earlier that day of which no more is known. */
     public static History ofDay(Map<Constituent, Double> earlierMg) {
         return new History(List.of(new Earlier("", Optional.empty(), earlierMg)), Map.of(), LocalDate.EPOCH);
-    }
-
-    /** All of the day before this one, mg. */
-    Map<Constituent, Double> earlierMg() {
-        Map<Constituent, Double> all = new EnumMap<>(Constituent.class);
-        earlier.forEach(e -> e.mg.forEach((c, mg) -> all.merge(c, mg, Double::sum)));
-        return all;
     }
 
     /** How a herb's days stand against its longest run on the day of the plan. */

@@ -180,16 +180,12 @@ final class Loads {
         OptionalInt on = request.daysOn();
         boolean over = plan.additions().stream()
                 .map(a -> materia.herb(a.herb(), "herb"))
-                .filter(h -> holds(h, limit.constituent()))
+                .filter(h -> h.holds(limit.constituent()))
                 .anyMatch(h -> history.run(h.slug(), days).days() + on.orElse(1) > days);
         if (over || request.purpose() == Purpose.TONIC) {
             return Use.LONG;
         }
         return on.isPresent() ? Use.SHORT : Use.NOT_SAID;
-    }
-
-    private static boolean holds(Herb herb, Constituent constituent) {
-        return herb.constituents().stream().anyMatch(c -> c.constituent() == constituent);
     }
 
     // ---- what is said of them

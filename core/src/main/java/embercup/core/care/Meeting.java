@@ -1,6 +1,5 @@
 package embercup.core.care;
 
-import embercup.core.dose.UsualDose;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
@@ -38,14 +37,13 @@ record Meeting(Materia materia, BrewPlan plan) {
     private double shareOfDay(Herb herb) {
         return plan.additions().stream()
                 .filter(a -> a.herb().equals(herb.slug()))
-                .mapToDouble(a -> shareOfDay(herb, a))
+                .mapToDouble(this::shareOfDay)
                 .sum();
     }
 
-    private double shareOfDay(Herb herb, PlannedAddition addition) {
+    private double shareOfDay(PlannedAddition addition) {
         double grams = addition.perCupG() * plan.request().cupsADay();
-        return new UsualDose(
-                        materia, herb, addition.form(), plan.request().recipe().tradition())
+        return plan.usual(materia, addition)
                 .mostInDay()
                 .map(most -> grams / most.value())
                 .orElse(0.0);

@@ -133,7 +133,6 @@ final class OwnHerbs {
                 .findFirst();
     }
 
-    /** A name of one word is part of too many others. */
     /** Whether the name goes on into that of a plant that is drunk: ground ivy is no ivy. */
     private static boolean longer(Materia materia, String name, String refused) {
         return materia.herbs().stream()
@@ -142,6 +141,7 @@ final class OwnHerbs {
                 .anyMatch(n -> n.length() > refused.length() && holds(n, refused) && holds(name, n));
     }
 
+    /** A name of one word is part of too many others. */
     private static boolean several(String name) {
         return name.contains(" ");
     }

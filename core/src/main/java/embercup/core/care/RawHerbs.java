@@ -9,14 +9,10 @@ import embercup.core.plan.Caution;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
-import java.util.Set;
 
 /** Herbs that upset raw, and whether the pot boils them long enough. Stateless. */
 final class RawHerbs {
-
-    private static final Set<StageKind> BOILS = EnumSet.of(StageKind.BOIL, StageKind.SIMMER, StageKind.REDUCE);
 
     private RawHerbs() {}
 
@@ -42,7 +38,7 @@ final class RawHerbs {
             if (run.stage().kind() == StageKind.STRAIN) {
                 break;
             }
-            seconds += BOILS.contains(run.stage().kind()) ? run.endS() - run.startS() : 0;
+            seconds += run.stage().kind().boils() ? run.endS() - run.startS() : 0;
         }
         return seconds / 60;
     }

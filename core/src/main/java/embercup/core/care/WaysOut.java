@@ -50,11 +50,11 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
         over.forEach(load -> fewer(load).ifPresent(ways::add));
         over.forEach(load -> lessen(load).ifPresent(ways::add));
         Set<String> stopped = new LinkedHashSet<>();
-        stops(verdict).forEach(c -> stopped.addAll(c.slugs()));
+        verdict.stopping().forEach(c -> stopped.addAll(c.slugs()));
         over.forEach(load -> bringing(load).forEach(a -> stopped.add(a.herb())));
         stopped.forEach(slug -> others(slug, ways));
         stopped.forEach(slug -> without(slug, ways));
-        if (stops(verdict).stream().anyMatch(c -> c instanceof Caution.Alcohol)) {
+        if (verdict.stopping().stream().anyMatch(c -> c instanceof Caution.Alcohol)) {
             ways.add(new DrawWith(Menstruum.Kind.GLYCERIN));
             ways.add(new DrawWith(Menstruum.Kind.VINEGAR));
         }
@@ -74,15 +74,9 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
         return whole.isEmpty() ? partly : whole;
     }
 
-    private static List<Caution> stops(Care.Verdict verdict) {
-        return verdict.cautions().stream()
-                .filter(c -> c.severity() == Severity.STOP)
-                .toList();
-    }
-
     /** How many stops there are; one that is said of several herbs counts for each. */
     private static int weight(Care.Verdict verdict) {
-        return stops(verdict).stream()
+        return verdict.stopping().stream()
                 .mapToInt(c -> Math.max(1, c.slugs().size()))
                 .sum();
     }
@@ -145,8 +139,7 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
 
     private List<PlannedAddition> bringing(DayLoad load) {
         return plan.additions().stream()
-                .filter(a -> materia.herb(a.herb(), "herb").constituents().stream()
-                        .anyMatch(c -> c.constituent() == load.constituent()))
+                .filter(a -> materia.herb(a.herb(), "herb").holds(load.constituent()))
                 .toList();
     }
 

@@ -9,9 +9,9 @@ import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Standing;
 import embercup.core.recipe.Recipe;
-import embercup.core.recipe.StageKind;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /**
  * How long what is not drunk at once is good, closed and in the fridge, and why. Immutable.
@@ -80,7 +80,7 @@ public record Keeping(Because because, List<HerbName> herbs) {
                 .toList();
         List<HerbName> fresh = names(inPot, Keeping::spoils);
         List<HerbName> sweet = names(inPot, h -> h.has(Trait.Kind.SUGAR));
-        boolean boiled = recipe.has(StageKind.BOIL) || recipe.has(StageKind.SIMMER) || recipe.has(StageKind.REDUCE);
+        boolean boiled = recipe.stages().stream().anyMatch(s -> s.kind().boils());
         boolean sour = inPot.stream().anyMatch(Herb::sour);
         if (Standing.lukewarmHours(plan) > Standing.MOST_H) {
             return Optional.of(new Keeping(Because.STOOD_LUKEWARM, List.of()));
@@ -93,7 +93,7 @@ public record Keeping(Because because, List<HerbName> herbs) {
         } else if (boiled) {
             return Optional.of(new Keeping(Because.DECOCTION, List.of()));
         }
-        boolean hot = recipe.has(StageKind.POUR) || recipe.has(StageKind.HEAT);
+        boolean hot = recipe.stages().stream().anyMatch(s -> s.kind().heats());
         return Optional.of(new Keeping(hot ? Because.INFUSION : Because.COLD_MACERATION, List.of()));
     }
 
@@ -102,7 +102,7 @@ public record Keeping(Because because, List<HerbName> herbs) {
                 && herb.keepsMonths().filter(m -> m.value() <= FRESH_MONTHS).isPresent();
     }
 
-    private static List<HerbName> names(List<Herb> herbs, java.util.function.Predicate<Herb> which) {
+    private static List<HerbName> names(List<Herb> herbs, Predicate<Herb> which) {
         return herbs.stream().filter(which).map(HerbName::of).toList();
     }
 }

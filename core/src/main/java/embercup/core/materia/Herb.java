@@ -327,6 +327,11 @@ public record Herb(
         return care.cautions;
     }
 
+    /** Whether anything is known of it that has this limited constituent. */
+    public boolean holds(Constituent constituent) {
+        return constituents().stream().anyMatch(c -> c.constituent() == constituent);
+    }
+
     public boolean has(Trait.Kind trait) {
         return care.traits.contains(trait);
     }

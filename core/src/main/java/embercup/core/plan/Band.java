@@ -6,7 +6,6 @@ import embercup.core.materia.ExtractClass;
 import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
-import java.util.Iterator;
 import java.util.List;
 
 /**
@@ -64,13 +63,12 @@ final class Band {
             return List.of();
         }
         List<Part> parts = new ArrayList<>();
-        Iterator<Charge> charges = pot.charges().iterator();
-        for (PlannedAddition addition : additions) {
-            if (!addition.perCup() && charges.hasNext()) {
-                Charge charge = charges.next();
-                double spread = addition.grams() <= 0 ? 0 : (addition.highG() - addition.lowG()) / 2 / addition.grams();
-                parts.add(new Part(charge.common(), body(charge) / all, spread));
-            }
+        List<PlannedAddition> brewed = PlannedAddition.brewed(additions);
+        for (int i = 0; i < brewed.size(); i++) {
+            PlannedAddition addition = brewed.get(i);
+            Charge charge = pot.charges().get(i);
+            double spread = addition.grams() <= 0 ? 0 : (addition.highG() - addition.lowG()) / 2 / addition.grams();
+            parts.add(new Part(charge.common(), body(charge) / all, spread));
         }
         return parts;
     }

@@ -6,7 +6,9 @@ import embercup.core.brew.BrewSimulation;
 import embercup.core.brew.CurvePoint;
 import embercup.core.brew.Measurements;
 import embercup.core.brew.StageRun;
+import embercup.core.dose.UsualDose;
 import embercup.core.kitchen.Vessel;
+import embercup.core.materia.Materia;
 import embercup.core.recipe.Reason;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.StageKind;
@@ -136,6 +138,11 @@ public record BrewPlan(
                 .filter(r -> r.stage().kind() == StageKind.STRAIN || r.stage().kind() == StageKind.COMBINE)
                 .mapToInt(StageRun::index)
                 .max();
+    }
+
+    /** What is usual of a herb in the form of one of its lines, in the recipe's tradition. */
+    public UsualDose usual(Materia materia, PlannedAddition addition) {
+        return addition.usual(materia, request.recipe().tradition());
     }
 
     /** When to start so that it is ready at {@code readyAt}. */

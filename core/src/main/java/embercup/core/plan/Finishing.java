@@ -18,11 +18,9 @@ import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
@@ -35,10 +33,6 @@ final class Finishing {
     private final PlanRequest request;
     private final Recipe recipe;
     private final int last;
-
-    /** What makes the liquor hot again, however cold it was before. */
-    private static final Set<StageKind> HOT =
-            EnumSet.of(StageKind.HEAT, StageKind.POUR, StageKind.BOIL, StageKind.SIMMER, StageKind.REDUCE);
 
     private Finishing(Materia materia, PlanRequest request) {
         this.materia = materia;
@@ -114,7 +108,7 @@ final class Finishing {
                 coolest = Math.min(coolest, cool.toC());
             } else if (stage instanceof Stage.Macerate cold) {
                 coolest = Math.min(coolest, cold.toC().orElse(0));
-            } else if (HOT.contains(stage.kind())) {
+            } else if (stage.kind().heats()) {
                 coolest = Double.POSITIVE_INFINITY;
             }
         }

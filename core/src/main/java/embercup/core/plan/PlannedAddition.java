@@ -1,9 +1,12 @@
 package embercup.core.plan;
 
+import embercup.core.dose.UsualDose;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.HerbMeasure.Nearest;
 import embercup.core.materia.HerbName;
+import embercup.core.materia.Materia;
+import embercup.core.materia.Tradition;
 import embercup.core.measure.KitchenAmount;
 import embercup.core.measure.Mass;
 import embercup.core.measure.Temperature;
@@ -21,6 +24,16 @@ import java.util.Optional;
  */
 public record PlannedAddition(
         Of of, int stage, Grams amount, Measured measured, Prepared prepared, Where goes, Said said, double leftShare) {
+
+    /** Those that are brewed, not stirred into the cup: one for each charge of the pot, in its order. */
+    static List<PlannedAddition> brewed(List<PlannedAddition> additions) {
+        return additions.stream().filter(a -> !a.perCup()).toList();
+    }
+
+    /** What is usual of its herb in its form. */
+    UsualDose usual(Materia materia, Tradition tradition) {
+        return new UsualDose(materia, materia.herb(herb(), "herb"), form(), tradition);
+    }
 
     /** Which herb, fresh or dried, and how cut. */
     public record Of(HerbName herb, Form form, Cut cut) {}

@@ -194,8 +194,7 @@ public final class Planner {
     }
 
     private List<Charge> charges(PlanRequest request, List<PlannedAddition> additions) {
-        return additions.stream()
-                .filter(a -> !a.perCup())
+        return PlannedAddition.brewed(additions).stream()
                 .map(a -> charge(request, a.of(), a.stage(), a.grams()))
                 .toList();
     }

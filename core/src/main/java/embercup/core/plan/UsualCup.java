@@ -3,12 +3,11 @@ package embercup.core.plan;
 import embercup.core.brew.BrewResult;
 import embercup.core.brew.BrewSetup;
 import embercup.core.brew.Charge;
-import embercup.core.dose.UsualDose;
 import embercup.core.materia.ExtractClass;
 import embercup.core.materia.ExtractionData;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Materia;
-import java.util.Iterator;
+import java.util.List;
 import java.util.OptionalDouble;
 
 /**
@@ -28,24 +27,18 @@ final class UsualCup {
 
     /** Body in one cup of the plan ÷ body in a usual one; empty when no dose of any of its herbs is published. */
     static OptionalDouble against(
-            Materia materia,
-            PlanRequest request,
-            Iterable<PlannedAddition> additions,
-            BrewSetup setup,
-            BrewResult brew) {
-        Iterator<Charge> charges = setup.charges().iterator();
+            Materia materia, PlanRequest request, List<PlannedAddition> additions, BrewSetup setup, BrewResult brew) {
+        List<PlannedAddition> brewed = PlannedAddition.brewed(additions);
         double doses = 0;
         double usual = 0;
-        for (PlannedAddition addition : additions) {
-            if (addition.perCup() || !charges.hasNext()) {
-                continue;
-            }
-            Charge charge = charges.next();
+        for (int i = 0; i < brewed.size(); i++) {
+            PlannedAddition addition = brewed.get(i);
+            Charge charge = setup.charges().get(i);
             Herb herb = materia.herb(addition.herb(), "herb");
             if (drawnCold(herb)) {
                 return OptionalDouble.empty();
             }
-            OptionalDouble middle = middleG(materia, herb, addition, request);
+            OptionalDouble middle = middleG(materia, addition, request);
             if (middle.isEmpty() || charge.holdsPerG(ExtractClass.BODY) <= 0) {
                 continue;
             }
@@ -67,8 +60,8 @@ final class UsualCup {
         return herb.method().filter(m -> m.method() == Herb.Method.MACERATION).isPresent();
     }
 
-    private static OptionalDouble middleG(Materia materia, Herb herb, PlannedAddition addition, PlanRequest request) {
-        return new UsualDose(materia, herb, addition.form(), request.recipe().tradition())
+    private static OptionalDouble middleG(Materia materia, PlannedAddition addition, PlanRequest request) {
+        return addition.usual(materia, request.recipe().tradition())
                 .middleOfCup()
                 .map(w -> OptionalDouble.of(w.value()))
                 .orElse(OptionalDouble.empty());

@@ -21,6 +21,16 @@ public enum StageKind {
     COMBINE,
     FINISH;
 
+    /** Whether the liquor boils or simmers in it, with the herbs that are in the pot. */
+    public boolean boils() {
+        return this == BOIL || this == SIMMER || this == REDUCE;
+    }
+
+    /** Whether it makes the liquor hot, however cold it was before. */
+    public boolean heats() {
+        return this == HEAT || this == POUR || boils();
+    }
+
     public String code() {
         return Code.of(this);
     }

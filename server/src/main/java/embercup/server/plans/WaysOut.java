@@ -5,7 +5,6 @@ import embercup.core.care.History;
 import embercup.core.care.WayOut;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Materia;
-import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
@@ -126,8 +125,7 @@ final class WaysOut {
     }
 
     private static boolean stops(Care.Verdict verdict, String code) {
-        return verdict.cautions().stream()
-                .anyMatch(c -> c.severity() == Severity.STOP && c.code().equals(code));
+        return verdict.stopping().stream().anyMatch(c -> c.code().equals(code));
     }
 
     private boolean starts(PlanRequest other, History of) {
