@@ -84,10 +84,10 @@ class ArchitectureTest {
     }
 
     @Test
-    void onlyTheWordsKnowALanguage() {
+    void onlyWordsAndReadingKnowALanguage() {
         noClasses()
                 .that()
-                .resideOutsideOfPackage("embercup.core.words..")
+                .resideOutsideOfPackages("embercup.core.words..", "embercup.core.reading..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("com.ibm.icu..")

@@ -14,7 +14,7 @@ import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
 import embercup.core.plan.Step;
-import embercup.core.reading.WrittenRecipe;
+import embercup.core.reading.Reading;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Recipe;
@@ -154,12 +154,12 @@ public final class Pots {
     }
 
     /** What a line of a written recipe leaves open, in words. */
-    public static List<String> asked(WrittenRecipe.Line line) {
-        return line.asks().stream().map(WORDS::say).toList();
+    public static List<String> asked(Reading.Line line) {
+        return line.asks().stream().map(a -> WORDS.say(a.question())).toList();
     }
 
     /** What a line of a written recipe was understood as, in words. */
-    public static List<String> understood(WrittenRecipe.Line line) {
+    public static List<String> understood(Reading.Line line) {
         return line.reads().stream().map(WORDS::say).toList();
     }
 }

@@ -32,6 +32,8 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     private static final double STRAIN_EACH_CUP_S = 15;
     private static final double POUR_S = 30;
     private static final double FINISH_EACH_CUP_S = 30;
+    /** Stirring, shaking, blending once, s (common practice, no source). */
+    private static final double WORK_S = 45;
 
     private final BrewSetup setup;
     private final Kitchen kitchen;
@@ -272,6 +274,12 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     @Override
     public Boolean finish(Stage.Finish stage) {
         pot.stand(proper(FINISH_EACH_CUP_S * setup.cups().count()), false, 1);
+        return false;
+    }
+
+    @Override
+    public Boolean work(Stage.Work stage) {
+        pot.stand(proper(WORK_S), false, setup.extraction().speeds().shaken());
         return false;
     }
 

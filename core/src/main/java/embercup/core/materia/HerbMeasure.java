@@ -16,7 +16,9 @@ import embercup.core.workings.Term;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Workings;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Weighs a herb that was measured by spoon, piece or inch, and finds the kitchen measure for a weight. */
 public final class HerbMeasure {
@@ -114,8 +116,9 @@ public final class HerbMeasure {
 
     private Conversion counted(Herb herb, Form form, Quantity quantity, String field) {
         Unit unit = quantity.unit();
-        Piece piece = piece(herb, form, unit)
-                .orElseThrow(() -> InvalidInputException.of(field, unit.code(), countedIn(herb)));
+        Optional<Piece> known = piece(herb, form, unit);
+        Piece piece = known.or(() -> piece(materia.part(herb.part()).pieces(), form, unit))
+                .orElseThrow(() -> InvalidInputException.of(field, unit.code(), measuredIn(herb)));
         Workings each = Workings.sourced(
                 Term.WEIGHT_OF_ONE, piece.unit().code(), piece.grams().best(), "g", piece.source());
         Workings one = piece.unit() == unit
@@ -128,8 +131,9 @@ public final class HerbMeasure {
                         .of(unit.code());
         Workings workings = Workings.product(Term.GRAMS, "g", amount(quantity), one);
         Spread grams = piece.grams().times(workings.value() / piece.grams().best());
-        Optional<Nearest> other =
-                piece.form() == form ? Optional.empty() : Optional.of(new Nearest.OfForm(piece.form()));
+        Optional<Nearest> other = known.isEmpty()
+                ? Optional.of(new Nearest.OfPart(piece.form(), herb.part()))
+                : piece.form() == form ? Optional.empty() : Optional.of(new Nearest.OfForm(piece.form()));
         return new Conversion(grams, Unit.GRAM, workings, other);
     }
 
@@ -137,10 +141,22 @@ public final class HerbMeasure {
         return Workings.sourced(Term.LENGTH_OF_ONE, unit.code(), unit.centimetresEach(), "cm", NIST);
     }
 
-    private static Wanted countedIn(Herb herb) {
+    private Wanted measuredIn(Herb herb) {
         return new Wanted.MeasuredIn(
                 herb.common(),
-                herb.pieces().stream().map(p -> p.unit().code()).distinct().toList());
+                Stream.concat(herb.pieces().stream(), materia.part(herb.part()).pieces().stream())
+                        .map(p -> p.unit().code())
+                        .distinct()
+                        .toList());
+    }
+
+    /** The unit that a bare number of a herb counts: its own piece, a whole one before a slice; else the usual one of its part. */
+    public Unit countedIn(Herb herb) {
+        return Stream.concat(herb.pieces().stream(), materia.part(herb.part()).pieces().stream())
+                .map(Piece::unit)
+                .filter(u -> u.dimension() == Dimension.COUNT && u != Unit.BAG && u != Unit.SLICE)
+                .findFirst()
+                .orElse(Unit.PIECE);
     }
 
     /** How much of {@code to} holds these grams of a herb. Spread ends are those of the measure. */
@@ -215,11 +231,15 @@ public final class HerbMeasure {
                 Optional.of(new Nearest.OfPart(form, herb.part())));
     }
 
-    private static Optional<Piece> piece(Herb herb, Form form, Unit unit) {
+    private static Optional<Piece> piece(List<Piece> pieces, Form form, Unit unit) {
         boolean length = unit.dimension() == Dimension.LENGTH;
-        Optional<Piece> known = herb.pieces().stream()
+        return pieces.stream()
                 .filter(p -> length ? p.unit().dimension() == Dimension.LENGTH : p.unit() == unit)
                 .min(Comparator.comparing(p -> p.form() != form));
+    }
+
+    private static Optional<Piece> piece(Herb herb, Form form, Unit unit) {
+        Optional<Piece> known = piece(herb.pieces(), form, unit);
         if (known.isEmpty() && unit == Unit.BAG) {
             return Optional.of(new Piece(form, Unit.BAG, Spread.around(Unit.BAG_G, 0.25), "kitchen-custom"));
         }

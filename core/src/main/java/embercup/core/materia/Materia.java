@@ -27,8 +27,10 @@ public final class Materia {
             ExtractionData extraction,
             Map<String, Source> sources,
             Occasions occasions,
-            Map<Trait.Kind, Trait> traits) {
+            Map<Trait.Kind, Trait> traits,
+            List<Alike> alikes) {
         Tables {
+            alikes = List.copyOf(alikes);
             parts = Map.copyOf(parts);
             limits = Map.copyOf(limits);
             sources = Map.copyOf(sources);
@@ -69,6 +71,11 @@ public final class Materia {
     /** Whether a herb is the cook's own altogether: the materia that ships knows nothing of it. */
     public boolean isOwn(String slug) {
         return own.contains(slug);
+    }
+
+    /** Names that mean several herbs. */
+    public List<Alike> alikes() {
+        return tables.alikes;
     }
 
     /** All herbs in the order of their slugs. */

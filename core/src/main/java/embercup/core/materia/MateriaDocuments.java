@@ -16,9 +16,10 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
  * The shipped YAML as records, strictly: a missing field, a wrong type or a field that nobody asked for is an error that names
  * the document. Stateless.
  */
-final class MateriaDocuments {
+public final class MateriaDocuments {
 
-    static final String ROOT = "/embercup/materia/";
+    private static final String HOME = "/embercup/";
+    static final String ROOT = HOME + "materia/";
 
     private static final YAMLMapper YAML = YAMLMapper.builder(YAMLFactory.builder()
                     .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
@@ -29,6 +30,16 @@ final class MateriaDocuments {
             .build();
 
     private MateriaDocuments() {}
+
+    /**
+     * A shipped document that is not the materia's own: the words of a language.
+     *
+     * @param path in the jar, from {@code /embercup/}
+     * @throws IllegalStateException naming the document when it is missing or not as it should be
+     */
+    public static <T> T shipped(String path, Class<T> type) {
+        return read(path, resource(HOME + path), type);
+    }
 
     /** A shipped document. */
     static <T> T read(String name, Class<T> type) {
@@ -71,9 +82,13 @@ final class MateriaDocuments {
     }
 
     static String text(String name) {
-        try (InputStream in = MateriaDocuments.class.getResourceAsStream(ROOT + name)) {
+        return resource(ROOT + name);
+    }
+
+    private static String resource(String path) {
+        try (InputStream in = MateriaDocuments.class.getResourceAsStream(path)) {
             if (in == null) {
-                throw new IllegalStateException("the materia lacks " + name);
+                throw new IllegalStateException("the jar lacks " + path);
             }
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {

@@ -7,6 +7,7 @@ import static embercup.core.materia.MateriaFile.optional;
 import embercup.core.materia.ExtractionData.ClassConstants;
 import embercup.core.materia.Herb.Sourced;
 import embercup.core.measure.Spread;
+import embercup.core.measure.Unit;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -15,6 +16,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads the shipped YAML strictly: one file per herb, listed in {@code herbs/index.txt}, and the shared tables beside it. A
@@ -70,7 +73,8 @@ final class MateriaReader {
             }
         }
         Occasions occasions = occasions(table("occasions.yaml", MateriaTables.Occasions.class));
-        return new Materia(herbs, new Materia.Tables(parts, limits, extraction, sources, occasions, traits));
+        return new Materia(
+                herbs, new Materia.Tables(parts, limits, extraction, sources, occasions, traits, alikes(herbs)));
     }
 
     private Herb herb(String slug) {
@@ -91,6 +95,15 @@ final class MateriaReader {
 
     private AskWhen ask(String signs) {
         return new AskWhen(signs, known("practice"));
+    }
+
+    private List<Alike> alikes(List<Herb> herbs) {
+        Set<String> slugs = new TreeSet<>(herbs.stream().map(Herb::slug).toList());
+        return table("alike.yaml", MateriaTables.Alikes.class).alike().stream()
+                .peek(a -> require(slugs.containsAll(a.herbs()), a.name() + " may be a herb that is not there"))
+                .map(a -> new Alike(
+                        a.name(), a.names(), a.herbs(), Optional.ofNullable(a.take()), a.why(), known(a.source())))
+                .toList();
     }
 
     private Trait trait(MateriaTables.TraitLine t) {
@@ -122,7 +135,22 @@ final class MateriaReader {
                 new Sourced(p.moisture().fraction(), known(p.moisture().source())),
                 new Sourced(p.speed().perMin(), known(p.speed().source())),
                 holds,
-                known(p.holds().source()));
+                known(p.holds().source()),
+                p.pieces().stream().flatMap(this::pieces).toList());
+    }
+
+    /** A piece is told from another by eye: half more or half less (common practice, no source). */
+    private static final double ROUGH = 0.5;
+
+    private Stream<Herb.Piece> pieces(MateriaTables.OnePiece p) {
+        Unit unit = Unit.ofCode(p.unit()).orElseThrow(() -> new IllegalStateException("no unit " + p.unit()));
+        return Stream.of(rough(unit, Form.FRESH, p.fresh()), rough(unit, Form.DRIED, p.dried()))
+                .flatMap(Optional::stream);
+    }
+
+    private Optional<Herb.Piece> rough(Unit unit, Form form, @Nullable Double grams) {
+        return Optional.ofNullable(grams)
+                .map(g -> new Herb.Piece(form, unit, Spread.around(g, ROUGH), known("practice")));
     }
 
     private DailyLimit limit(MateriaTables.Limit l) {

@@ -33,7 +33,12 @@ final class MateriaTables {
             Spoon fresh,
             HerbFile.Fraction moisture,
             Speed speed,
-            Holds holds) {}
+            Holds holds,
+            List<OnePiece> pieces) {}
+
+    /** Rough weights of one; a form that is not counted so has none. */
+    record OnePiece(
+            String unit, @Nullable Double fresh, @Nullable Double dried) {}
 
     record Kept(double drained, double pressed, String source) {}
 
@@ -81,6 +86,16 @@ final class MateriaTables {
             double lossActivationKj,
             double lossUnderLid,
             double inSpirit) {}
+
+    record Alikes(List<AlikeLine> alike) {}
+
+    record AlikeLine(
+            String name,
+            List<String> names,
+            List<String> herbs,
+            @Nullable String take,
+            String why,
+            String source) {}
 
     record Occasions(String always, String child, List<OccasionLine> occasions) {}
 

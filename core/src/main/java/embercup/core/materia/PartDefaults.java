@@ -1,7 +1,9 @@
 package embercup.core.materia;
 
+import embercup.core.materia.Herb.Piece;
 import embercup.core.materia.Herb.Sourced;
 import embercup.core.measure.Spread;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -9,6 +11,7 @@ import java.util.Map;
  *
  * @param freshMoisture water fraction of the fresh part, 0–1
  * @param speedPerMin first-order rate at 80 °C of the chopped dried part, 1/min
+ * @param pieces rough weight of one by form and unit, for herbs whose own is not known
  * @param holds how much of each class a gram holds, relative to the body of a gram
  */
 public record PartDefaults(
@@ -18,7 +21,8 @@ public record PartDefaults(
         Sourced freshMoisture,
         Sourced speedPerMin,
         Map<ExtractClass, Double> holds,
-        String holdsSource) {
+        String holdsSource,
+        List<Piece> pieces) {
 
     /** Water the spent dried herb keeps when drained and when pressed, mL/g. */
     public record WaterKept(double drainedMlPerG, double pressedMlPerG, String source) {}
@@ -28,6 +32,7 @@ public record PartDefaults(
 
     public PartDefaults {
         holds = Map.copyOf(holds);
+        pieces = List.copyOf(pieces);
     }
 
     public double holds(ExtractClass extractClass) {

@@ -23,6 +23,9 @@ public enum Unit {
     GLASS("glass", Dimension.VOLUME),
     PINCH("pinch", Dimension.VOLUME),
     DASH("dash", Dimension.VOLUME),
+    DROP("drop", Dimension.VOLUME),
+    MUG("mug", Dimension.VOLUME),
+    BOTTLE("bottle", Dimension.VOLUME),
     HANDFUL("handful", Dimension.VOLUME),
     INCH("in", Dimension.LENGTH),
     CENTIMETRE("cm", Dimension.LENGTH),
@@ -33,6 +36,11 @@ public enum Unit {
     POD("pod", Dimension.COUNT),
     STICK("stick", Dimension.COUNT),
     FLOWER("flower", Dimension.COUNT),
+    PETAL("petal", Dimension.COUNT),
+    SPRIG("sprig", Dimension.COUNT),
+    WEDGE("wedge", Dimension.COUNT),
+    /** A thumb or a knob of a root. */
+    THUMB("thumb", Dimension.COUNT),
     BAG("bag", Dimension.COUNT),
     PART("part", Dimension.PART);
 
@@ -54,6 +62,12 @@ public enum Unit {
     private static final double GLASS_ML = 200;
     /** Common practice, no source: a loosely held handful; its spread is {@link #spreadOfHandful}. */
     private static final double HANDFUL_ML = 90;
+
+    /** Common practice, no source: twenty drops to the millilitre, a mug of 300 mL, a bottle of wine or spirit of 750 mL. */
+    private static final double DROP_ML = 0.05;
+
+    private static final double MUG_ML = 300;
+    private static final double BOTTLE_ML = 750;
 
     private static final double INCH_CM = 2.54;
     /** Grams of herb in a shop's tea bag (source key {@code kitchen-custom}). */
@@ -118,6 +132,9 @@ public enum Unit {
             case PINCH -> k.teaspoonMl() * PINCH_TSP;
             case DASH -> k.teaspoonMl() * DASH_TSP;
             case HANDFUL -> HANDFUL_ML;
+            case DROP -> DROP_ML;
+            case MUG -> MUG_ML;
+            case BOTTLE -> BOTTLE_ML;
             default -> throw new IllegalStateException(code + " is not a unit of volume");
         };
     }

@@ -8,6 +8,7 @@ import embercup.core.brew.Charge;
 import embercup.core.brew.Reckoning;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
+import embercup.core.materia.Cut;
 import embercup.core.materia.ExtractClass;
 import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
@@ -204,10 +205,23 @@ public final class Planner {
                 materia,
                 materia.herb(of.herb().slug(), "herb"),
                 of.form(),
-                of.cut(),
+                blended(request.recipe().stages(), stage) ? Cut.PASTE : of.cut(),
                 grams,
                 stage,
                 request.recipe().menstruum());
+    }
+
+    /** Whether what goes in at a stage is blended before it infuses: then it gives as a paste does. */
+    private static boolean blended(List<Stage> stages, int from) {
+        for (int i = from; i < stages.size(); i++) {
+            StageKind kind = stages.get(i).kind();
+            if (kind == StageKind.BLEND) {
+                return true;
+            } else if (RecipeRules.WET.contains(kind)) {
+                return false;
+            }
+        }
+        return false;
     }
 
     /** The recipe's own standard cup, as written, in a standard kitchen. */

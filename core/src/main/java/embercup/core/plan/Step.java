@@ -119,7 +119,7 @@ public sealed interface Step {
         @Override
         public Way way() {
             return switch (kind) {
-                case POUR, STRAIN, REFILL, COMBINE, FINISH -> Way.BY_HAND;
+                case POUR, STRAIN, REFILL, COMBINE, FINISH, STIR, SHAKE, BLEND -> Way.BY_HAND;
                 case HEAT, BOIL, SIMMER, REDUCE -> Way.HEATING;
                 case STEEP, MACERATE, REST, COOL -> Way.STANDING;
             };

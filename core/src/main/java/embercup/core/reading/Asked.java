@@ -3,51 +3,192 @@ package embercup.core.reading;
 import embercup.core.materia.Form;
 import embercup.core.materia.HerbName;
 import embercup.core.measure.Quantity;
+import embercup.core.measure.Volume;
 import java.util.List;
+import java.util.Optional;
 
-/** What a line of a written recipe leaves open, with what was taken meanwhile: facts, said by {@code words}. Immutable. */
-public sealed interface Asked {
+/**
+ * A question that a line leaves open, with what may be answered. Immutable.
+ *
+ * @param choices in the order of the likeliest; never empty
+ * @param taken value of the choice that is taken until the cook decides; empty when nothing is
+ */
+public record Asked(Question question, List<Choice> choices, Optional<String> taken) {
 
-    /** Several herbs share the name. */
-    record WhichHerb(List<HerbName> herbs) implements Asked {}
+    public Asked {
+        choices = List.copyOf(choices);
+    }
 
-    /** No herb is named. One that is named nearly so is another plant and is not offered: mugwort is no ragwort. */
-    record NoHerb() implements Asked {}
+    /** What is asked: facts, said by {@code words}. A closed family. */
+    public sealed interface Question {
 
-    record HowMuchWater() implements Asked {}
+        /** Names the question inside its line. */
+        String key();
 
-    /** A bare number, read as so many of a unit. */
-    record OfWhat(double number, Quantity taken) implements Asked {}
+        /** A name that means several herbs. @param why what depends on it; empty where nothing is known */
+        record WhichHerb(String name, String why) implements Question {
+            @Override
+            public String key() {
+                return "which:" + name;
+            }
+        }
 
-    record FreshOrDried(Form taken) implements Asked {}
+        /** A name that is not known. What is spelled nearly so is another plant: nothing is taken for it. */
+        record NoHerb(String name) implements Question {
+            @Override
+            public String key() {
+                return "herb:" + name;
+            }
+        }
 
-    /** A range of amounts; the middle is taken. */
-    record AmountOfRange() implements Asked {}
+        record FreshOrDried(HerbName herb) implements Question {
+            @Override
+            public String key() {
+                return "form:" + herb.slug();
+            }
+        }
 
-    /** "A few", read as three. */
-    record AFew() implements Asked {}
+        /** An amount that is left open: "a few", "to taste", "a small piece", "heaped"; none at all. */
+        record HowMuch(HerbName herb, String word) implements Question {
+            @Override
+            public String key() {
+                return "amount:" + herb.slug();
+            }
+        }
 
-    /** "Small", "large": read as the usual size. */
-    record UsualSize(String word) implements Asked {}
+        /** A bare number. */
+        record OfWhat(HerbName herb, double number) implements Question {
+            @Override
+            public String key() {
+                return "unit:" + herb.slug();
+            }
+        }
 
-    /** "Heaped", "scant": read as level. */
-    record ReadAsLevel(String word) implements Asked {}
+        /** Two amounts of one line that contradict each other. */
+        record WhichAmount(HerbName herb) implements Question {
+            @Override
+            public String key() {
+                return "amounts:" + herb.slug();
+            }
+        }
 
-    /** Two amounts of one line that contradict each other: what the first is in the second's own unit, and the second. */
-    record Contradiction(Quantity first, Quantity firstIs, Quantity second) implements Asked {}
+        /** Two waters. */
+        record WhichWater() implements Question {
+            @Override
+            public String key() {
+                return "water";
+            }
+        }
 
-    /** Not understood as a step. */
-    record NoStep() implements Asked {}
+        /** No water at all, or one without an amount. */
+        record HowMuchWater() implements Question {
+            @Override
+            public String key() {
+                return "water";
+            }
+        }
 
-    /** A range of time; the middle is taken. */
-    record TimeOfRange() implements Asked {}
+        /** How long, where no time is written, or only a name for it. */
+        record HowLong() implements Question {
+            @Override
+            public String key() {
+                return "time";
+            }
+        }
 
-    /** Overnight without a time, read as eight hours. */
-    record Overnight() implements Asked {}
+        /** A time and a mark: which of them rules. */
+        record TimeOrMark() implements Question {
+            @Override
+            public String key() {
+                return "mark";
+            }
+        }
 
-    /** A wait without a time: ten minutes are taken. */
-    record NoTime() implements Asked {}
+        /** Boiled down to how much. */
+        record ReducedToWhat() implements Question {
+            @Override
+            public String key() {
+                return "reduced";
+            }
+        }
 
-    /** A reduction that does not say to how much. */
-    record ReducedToWhat() implements Asked {}
+        /** How many cups it makes, where neither it nor its water says. */
+        record HowManyCups() implements Question {
+            @Override
+            public String key() {
+                return "cups";
+            }
+        }
+    }
+
+    /** An answer: facts, said by {@code words}. A closed family. */
+    public sealed interface Choice {
+
+        /** Names the choice inside its question. */
+        String value();
+
+        record OfHerb(HerbName herb) implements Choice {
+            @Override
+            public String value() {
+                return herb.slug();
+            }
+        }
+
+        /** The line is left out of the recipe and kept as a note. */
+        record LeaveOut() implements Choice {
+            public static final String VALUE = "leave-out";
+
+            @Override
+            public String value() {
+                return VALUE;
+            }
+        }
+
+        record OfForm(Form form) implements Choice {
+            @Override
+            public String value() {
+                return embercup.core.workings.Code.of(form);
+            }
+        }
+
+        record OfQuantity(Quantity quantity) implements Choice {
+            @Override
+            public String value() {
+                return quantity.toString();
+            }
+        }
+
+        record OfVolume(Volume volume) implements Choice {
+            @Override
+            public String value() {
+                return Double.toString(volume.millilitres());
+            }
+        }
+
+        record OfMinutes(double minutes) implements Choice {
+            @Override
+            public String value() {
+                return Double.toString(minutes);
+            }
+        }
+
+        record OfCups(double cups) implements Choice {
+            @Override
+            public String value() {
+                return Double.toString(cups);
+            }
+        }
+
+        /** The time rules, or the mark. */
+        record ByTime(boolean time) implements Choice {
+            @Override
+            public String value() {
+                return time ? "time" : "mark";
+            }
+        }
+    }
+
+    public String key() {
+        return question.key();
+    }
 }

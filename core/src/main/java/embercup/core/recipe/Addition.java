@@ -3,6 +3,9 @@ package embercup.core.recipe;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.measure.Quantity;
+import java.util.List;
+import java.util.Objects;
+import java.util.OptionalDouble;
 
 /**
  * One herb of a recipe, for the recipe's own cups. Immutable.
@@ -10,25 +13,57 @@ import embercup.core.measure.Quantity;
  * @param herb slug in the materia
  * @param stage index of the stage at whose start it goes in, from 0
  * @param prep how the recipe has it prepared, in its own words; empty for the materia's
+ * @param open what the recipe leaves to the cook
  */
-public record Addition(String herb, Form form, Cut cut, Quantity quantity, int stage, String prep) {
+public record Addition(String herb, Form form, Cut cut, Quantity quantity, int stage, String prep, Open open) {
+
+    /**
+     * What a recipe leaves to the cook.
+     *
+     * @param amountTo upper end of a range, in the unit of the quantity, whose amount is the lower; empty for one amount
+     * @param optional whether it may be left out
+     * @param or what may go in instead, each with its own amount
+     */
+    public record Open(OptionalDouble amountTo, boolean optional, List<Addition> or) {
+
+        public static final Open NOTHING = new Open(OptionalDouble.empty(), false, List.of());
+
+        public Open {
+            or = List.copyOf(or);
+        }
+    }
+
+    /** A line of an earlier version leaves nothing open. */
+    public Addition {
+        open = Objects.requireNonNullElse(open, Open.NOTHING);
+    }
+
+    public Addition(String herb, Form form, Cut cut, Quantity quantity, int stage, String prep) {
+        this(herb, form, cut, quantity, stage, prep, Open.NOTHING);
+    }
 
     /** Prepared as the materia has it. */
     public Addition(String herb, Form form, Cut cut, Quantity quantity, int stage) {
         this(herb, form, cut, quantity, stage, "");
     }
 
-    /** The same, going in at another stage. */
+    /** The same, going in at another stage; what may stand in for it goes in there too. */
     public Addition at(int otherStage) {
-        return new Addition(herb, form, cut, quantity, otherStage, prep);
+        List<Addition> or = open.or.stream().map(a -> a.at(otherStage)).toList();
+        return new Addition(herb, form, cut, quantity, otherStage, prep, new Open(open.amountTo, open.optional, or));
     }
 
-    /** The same, in another amount. */
+    /** The same, in another amount: no range any more. */
     public Addition of(Quantity other) {
-        return new Addition(herb, form, cut, other, stage, prep);
+        Open fixed = new Open(OptionalDouble.empty(), open.optional, open.or);
+        return new Addition(herb, form, cut, other, stage, prep, fixed);
     }
 
     public Addition prepared(String words) {
-        return new Addition(herb, form, cut, quantity, stage, words);
+        return new Addition(herb, form, cut, quantity, stage, words, open);
+    }
+
+    public Addition leaving(Open other) {
+        return new Addition(herb, form, cut, quantity, stage, prep, other);
     }
 }

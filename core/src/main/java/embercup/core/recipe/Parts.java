@@ -4,14 +4,17 @@ import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.Materia;
+import embercup.core.materia.PlantPart;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
  * Parts of a blend, "2 parts nettle, 1 part oat straw", as grams: a herb's share of all parts times the middle of its usual
- * single dose for each cup, or a teaspoon a cup (a tablespoon of a fresh herb) where none is known. Stateless.
+ * single dose for each cup, or a teaspoon a cup (a tablespoon of a fresh herb) where none is known; and so much of a house blend as
+ * a recipe takes. Stateless.
  */
 public final class Parts {
 
@@ -19,6 +22,56 @@ public final class Parts {
 
     /** The recipe with grams in place of parts; the same recipe when it has none. */
     public static Recipe resolved(Materia materia, Recipe recipe) {
+        return recipe.told().ofBlend().map(of -> blended(materia, recipe, of)).orElseGet(() -> byDose(materia, recipe));
+    }
+
+    /**
+     * So much of the blend that the herbs make, each by its share. A spoon of it weighs what its herbs weigh together: parts are
+     * by the spoon (common practice, no source).
+     */
+    private static Recipe blended(Materia materia, Recipe recipe, Quantity of) {
+        HerbMeasure measure = new HerbMeasure(materia, MeasureCustom.DEFAULT);
+        double allG = 0;
+        double allTsp = 0;
+        List<Double> each = new ArrayList<>();
+        for (Addition a : recipe.additions()) {
+            Herb herb = materia.herb(a.herb(), "herb");
+            boolean inIt = herb.part() != PlantPart.PANTRY;
+            Quantity spoons = is(a) ? Quantity.of(a.quantity().amount(), Unit.TEASPOON) : a.quantity();
+            double grams = measure.grams(herb, a.form(), a.cut(), spoons, "unit")
+                    .amount()
+                    .best();
+            double tsp = grams
+                    / measure.grams(herb, a.form(), a.cut(), Quantity.of(1, Unit.TEASPOON), "unit")
+                            .amount()
+                            .best();
+            each.add(inIt ? grams : 0);
+            allG += inIt ? grams : 0;
+            allTsp += inIt ? tsp : 0;
+        }
+        if (allG == 0) {
+            return recipe;
+        }
+        double used =
+                switch (of.unit().dimension()) {
+                    case MASS -> of.amount() * of.unit().gramsEach(MeasureCustom.DEFAULT);
+                    case VOLUME ->
+                        of.amount()
+                                * of.unit().millilitresEach(MeasureCustom.DEFAULT)
+                                / Unit.TEASPOON.millilitresEach(MeasureCustom.DEFAULT)
+                                * allG
+                                / allTsp;
+                    default -> of.amount() * Unit.BAG_G;
+                };
+        List<Addition> lines = new ArrayList<>();
+        for (int i = 0; i < each.size(); i++) {
+            Addition a = recipe.additions().get(i);
+            lines.add(each.get(i) == 0 ? a : a.of(Quantity.of(each.get(i) / allG * used, Unit.GRAM)));
+        }
+        return recipe.withAdditions(lines);
+    }
+
+    private static Recipe byDose(Materia materia, Recipe recipe) {
         List<Addition> additions = recipe.additions();
         double all = additions.stream()
                 .filter(Parts::is)

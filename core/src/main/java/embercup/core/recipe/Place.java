@@ -3,5 +3,7 @@ package embercup.core.recipe;
 /** Where something stands for hours. */
 public enum Place {
     ROOM,
-    FRIDGE
+    FRIDGE,
+    /** In a sunny window: room, a little warmer. */
+    SUN
 }

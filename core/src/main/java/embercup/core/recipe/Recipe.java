@@ -2,6 +2,7 @@ package embercup.core.recipe;
 
 import embercup.core.materia.Tradition;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -13,6 +14,7 @@ import java.util.OptionalDouble;
  * @param additions herbs, in the order of writing
  * @param stages what is done, in order
  * @param posology how it is taken; empty when the recipe does not say
+ * @param told what it says beside its herbs and stages
  */
 public record Recipe(
         String name,
@@ -22,7 +24,8 @@ public record Recipe(
         Menstruum menstruum,
         List<Addition> additions,
         List<Stage> stages,
-        Optional<Posology> posology) {
+        Optional<Posology> posology,
+        Told told) {
 
     /**
      * What it is written for.
@@ -33,7 +36,9 @@ public record Recipe(
      */
     public record Makes(double cups, double cupMl, double dilutionParts) {}
 
+    /** A recipe of an earlier version tells nothing beside. */
     public Recipe {
+        told = Objects.requireNonNullElse(told, Told.NOTHING);
         additions = List.copyOf(additions);
         stages = List.copyOf(stages);
     }
@@ -47,7 +52,16 @@ public record Recipe(
             OptionalDouble pourMl,
             List<Addition> additions,
             List<Stage> stages) {
-        this(name, tradition, new Makes(cups, cupMl, 0), pourMl, Menstruum.WATER, additions, stages, Optional.empty());
+        this(
+                name,
+                tradition,
+                new Makes(cups, cupMl, 0),
+                pourMl,
+                Menstruum.WATER,
+                additions,
+                stages,
+                Optional.empty(),
+                Told.NOTHING);
     }
 
     public double cups() {
@@ -73,27 +87,32 @@ public record Recipe(
 
     /** The same recipe with other additions. */
     public Recipe withAdditions(List<Addition> others) {
-        return new Recipe(name, tradition, makes, pourMl, menstruum, others, stages, posology);
+        return new Recipe(name, tradition, makes, pourMl, menstruum, others, stages, posology, told);
     }
 
     /** The same recipe with other stages. */
     public Recipe withStages(List<Stage> others) {
-        return new Recipe(name, tradition, makes, pourMl, menstruum, additions, others, posology);
+        return new Recipe(name, tradition, makes, pourMl, menstruum, additions, others, posology, told);
     }
 
     /** The same recipe as a concentrate with {@code parts} of water to one of liquor. */
     public Recipe diluted(double parts) {
         Makes other = new Makes(makes.cups, makes.cupMl, parts);
-        return new Recipe(name, tradition, other, pourMl, menstruum, additions, stages, posology);
+        return new Recipe(name, tradition, other, pourMl, menstruum, additions, stages, posology, told);
     }
 
     /** The same recipe drawn by something else. */
     public Recipe in(Menstruum other) {
-        return new Recipe(name, tradition, makes, pourMl, other, additions, stages, posology);
+        return new Recipe(name, tradition, makes, pourMl, other, additions, stages, posology, told);
     }
 
     /** The same recipe, taken as said. */
     public Recipe taken(Posology how) {
-        return new Recipe(name, tradition, makes, pourMl, menstruum, additions, stages, Optional.of(how));
+        return new Recipe(name, tradition, makes, pourMl, menstruum, additions, stages, Optional.of(how), told);
+    }
+
+    /** The same recipe with other words beside it. */
+    public Recipe telling(Told other) {
+        return new Recipe(name, tradition, makes, pourMl, menstruum, additions, stages, posology, other);
     }
 }

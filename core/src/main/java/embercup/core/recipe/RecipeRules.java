@@ -83,8 +83,14 @@ public final class RecipeRules {
         }
     }
 
-    private static final Set<StageKind> COLD =
-            EnumSet.of(StageKind.MACERATE, StageKind.STRAIN, StageKind.COMBINE, StageKind.FINISH);
+    private static final Set<StageKind> COLD = EnumSet.of(
+            StageKind.MACERATE,
+            StageKind.STRAIN,
+            StageKind.COMBINE,
+            StageKind.FINISH,
+            StageKind.STIR,
+            StageKind.SHAKE,
+            StageKind.BLEND);
 
     private static void head(Check check, Recipe recipe, String path) {
         String name = recipe.name().strip();
@@ -116,6 +122,16 @@ public final class RecipeRules {
         check.range(path + ".cupsADay", posology.cupsADay(), Limit.CUPS_A_DAY);
         posology.daysOn().ifPresent(d -> check.range(path + ".daysOn", d, Limit.DAYS_ON));
         check.range(path + ".daysOff", posology.daysOff(), Limit.DAYS_OFF);
+        posology.more().mostDays().ifPresent(d -> check.range(path + ".mostDays", d, Limit.DAYS_ON));
+        posology.more()
+                .cupsADayTo()
+                .ifPresent(c -> check.range(
+                        path + ".cupsADayTo",
+                        c,
+                        posology.cupsADay(),
+                        Limit.CUPS_A_DAY.high(),
+                        Limit.CUPS_A_DAY.unit()));
+        posology.more().childShare().ifPresent(c -> check.range(path + ".childShare", c, Limit.SHARE));
         check.require(
                 posology.daysOff() == 0 || posology.daysOn().isPresent(),
                 path + ".daysOn",
@@ -129,6 +145,22 @@ public final class RecipeRules {
                 path + ".prep",
                 addition.prep().length(),
                 new Wanted.TextAtMost(Length.PREP));
+        Addition.Open open = addition.open();
+        open.amountTo()
+                .ifPresent(to -> check.range(
+                        path + ".amountTo",
+                        to,
+                        addition.quantity().amount(),
+                        Limit.AMOUNT.high(),
+                        Limit.AMOUNT.unit()));
+        check.require(
+                Limit.INSTEAD.holds(open.or().size()),
+                path + ".or",
+                open.or().size(),
+                Wanted.Count.of(Counted.ADDITIONS, Limit.INSTEAD));
+        for (int i = 0; i < open.or().size(); i++) {
+            addition(check, open.or().get(i), path + ".or[" + i + "]");
+        }
         Optional<Herb> herb = materia.find(addition.herb());
         if (herb.isEmpty()) {
             check.require(false, path + ".herb", addition.herb(), materia.unknownHerb(addition.herb()));
@@ -177,10 +209,18 @@ public final class RecipeRules {
                 stages.stream().anyMatch(s -> WET.contains(s.kind())), path, stages.size(), new Wanted.GivingStage());
     }
 
-    private static final Set<StageKind> AFTER_FINISH = EnumSet.of(StageKind.FINISH, StageKind.COOL);
+    private static final Set<StageKind> AFTER_FINISH =
+            EnumSet.of(StageKind.FINISH, StageKind.COOL, StageKind.STIR, StageKind.SHAKE, StageKind.BLEND);
 
-    private static final Set<StageKind> AFTER_STRAIN =
-            EnumSet.of(StageKind.COMBINE, StageKind.COOL, StageKind.REST, StageKind.REFILL, StageKind.FINISH);
+    private static final Set<StageKind> AFTER_STRAIN = EnumSet.of(
+            StageKind.COMBINE,
+            StageKind.COOL,
+            StageKind.REST,
+            StageKind.REFILL,
+            StageKind.FINISH,
+            StageKind.STIR,
+            StageKind.SHAKE,
+            StageKind.BLEND);
 
     /** Stages in which the herbs infuse. */
     public static final Set<StageKind> WET = EnumSet.of(
@@ -189,8 +229,16 @@ public final class RecipeRules {
     /** The numbers of one stage against what a kitchen can do. */
     private record StageLimits(Check check, String at) implements Stage.Visitor<Boolean> {
 
-        private boolean minutes(double minutes, Limit limit) {
-            return check.range(at + ".minutes", minutes, limit);
+        private boolean minutes(double minutes, Stage stage, Limit limit) {
+            OptionalDouble to = stage.until().minutesTo();
+            check.require(
+                    stage.until().sign().length() <= Length.SIGN,
+                    at + ".sign",
+                    stage.until().sign().length(),
+                    new Wanted.TextAtMost(Length.SIGN));
+            return check.range(at + ".minutes", minutes, limit)
+                    && (to.isEmpty()
+                            || check.range(at + ".minutesTo", to.getAsDouble(), minutes, limit.high(), limit.unit()));
         }
 
         private boolean celsius(OptionalDouble toC, Limit limit) {
@@ -213,12 +261,12 @@ public final class RecipeRules {
 
         @Override
         public Boolean boil(Stage.Boil stage) {
-            return minutes(stage.minutes(), Limit.FLAME_MIN);
+            return minutes(stage.minutes(), stage, Limit.FLAME_MIN);
         }
 
         @Override
         public Boolean simmer(Stage.Simmer stage) {
-            return minutes(stage.minutes(), Limit.FLAME_MIN);
+            return minutes(stage.minutes(), stage, Limit.FLAME_MIN);
         }
 
         @Override
@@ -228,17 +276,17 @@ public final class RecipeRules {
 
         @Override
         public Boolean steep(Stage.Steep stage) {
-            return minutes(stage.minutes(), Limit.STAND_MIN);
+            return minutes(stage.minutes(), stage, Limit.STAND_MIN);
         }
 
         @Override
         public Boolean macerate(Stage.Macerate stage) {
-            return minutes(stage.minutes(), Limit.STAND_MIN) && celsius(stage.toC(), Limit.MACERATE_C);
+            return minutes(stage.minutes(), stage, Limit.STAND_MIN) && celsius(stage.toC(), Limit.MACERATE_C);
         }
 
         @Override
         public Boolean rest(Stage.Rest stage) {
-            return minutes(stage.minutes(), Limit.STAND_MIN);
+            return minutes(stage.minutes(), stage, Limit.STAND_MIN);
         }
 
         @Override
@@ -263,6 +311,11 @@ public final class RecipeRules {
 
         @Override
         public Boolean finish(Stage.Finish stage) {
+            return true;
+        }
+
+        @Override
+        public Boolean work(Stage.Work stage) {
             return true;
         }
     }

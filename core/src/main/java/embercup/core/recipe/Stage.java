@@ -26,6 +26,21 @@ public sealed interface Stage {
         return Optional.empty();
     }
 
+    /** How long it lasts; {@link Until#NOTHING} for what has no end of its own. */
+    default Until until() {
+        return Until.NOTHING;
+    }
+
+    /**
+     * What a recipe says of the end of a time beside its minutes.
+     *
+     * @param minutesTo upper end of a range whose lower are the minutes; empty for one time
+     * @param sign by which the cook sees that it is done, in the recipe's words; empty for none
+     */
+    record Until(OptionalDouble minutesTo, String sign) {
+        public static final Until NOTHING = new Until(OptionalDouble.empty(), "");
+    }
+
     /** Heats the water to {@code toC}, or to the boil when empty. */
     record Heat(OptionalDouble toC, Flame flame, boolean lid) implements Stage {
         @Override
@@ -58,10 +73,20 @@ public sealed interface Stage {
     }
 
     /** A rolling boil. */
-    record Boil(double minutes, Flame flame, boolean lid) implements Stage {
+    record Boil(double minutes, Flame flame, boolean lid, Until until) implements Stage {
+
+        /** A stage of an earlier version says no more than its minutes. */
+        public Boil {
+            until = Objects.requireNonNullElse(until, Until.NOTHING);
+        }
+
+        public Boil(double minutes, Flame flame, boolean lid) {
+            this(minutes, flame, lid, Until.NOTHING);
+        }
+
         @Override
         public Stage covered() {
-            return new Boil(minutes, flame, true);
+            return new Boil(minutes, flame, true, until);
         }
 
         @Override
@@ -81,10 +106,20 @@ public sealed interface Stage {
     }
 
     /** A quiet simmer. */
-    record Simmer(double minutes, Flame flame, boolean lid) implements Stage {
+    record Simmer(double minutes, Flame flame, boolean lid, Until until) implements Stage {
+
+        /** A stage of an earlier version says no more than its minutes. */
+        public Simmer {
+            until = Objects.requireNonNullElse(until, Until.NOTHING);
+        }
+
+        public Simmer(double minutes, Flame flame, boolean lid) {
+            this(minutes, flame, lid, Until.NOTHING);
+        }
+
         @Override
         public Stage covered() {
-            return new Simmer(minutes, flame, true);
+            return new Simmer(minutes, flame, true, until);
         }
 
         @Override
@@ -122,7 +157,17 @@ public sealed interface Stage {
     }
 
     /** Stands hot, off the heat. */
-    record Steep(double minutes, boolean lid) implements Stage {
+    record Steep(double minutes, boolean lid, Until until) implements Stage {
+
+        /** A stage of an earlier version says no more than its minutes. */
+        public Steep {
+            until = Objects.requireNonNullElse(until, Until.NOTHING);
+        }
+
+        public Steep(double minutes, boolean lid) {
+            this(minutes, lid, Until.NOTHING);
+        }
+
         @Override
         public StageKind kind() {
             return StageKind.STEEP;
@@ -135,15 +180,20 @@ public sealed interface Stage {
     }
 
     /** Stands in water of {@code toC}, or in tap water when empty, in the room or in the fridge; hours to weeks. */
-    record Macerate(double minutes, OptionalDouble toC, boolean lid, Place place) implements Stage {
+    record Macerate(double minutes, OptionalDouble toC, boolean lid, Place place, Until until) implements Stage {
 
         /** A stage of an earlier version does not say where it stands. */
         public Macerate {
             place = Objects.requireNonNullElse(place, Place.ROOM);
+            until = Objects.requireNonNullElse(until, Until.NOTHING);
+        }
+
+        public Macerate(double minutes, OptionalDouble toC, boolean lid, Place place) {
+            this(minutes, toC, lid, place, Until.NOTHING);
         }
 
         public Macerate(double minutes, OptionalDouble toC, boolean lid) {
-            this(minutes, toC, lid, Place.ROOM);
+            this(minutes, toC, lid, Place.ROOM, Until.NOTHING);
         }
 
         @Override
@@ -158,7 +208,17 @@ public sealed interface Stage {
     }
 
     /** Flame off, everything stays where it is. */
-    record Rest(double minutes, boolean lid) implements Stage {
+    record Rest(double minutes, boolean lid, Until until) implements Stage {
+
+        /** A stage of an earlier version says no more than its minutes. */
+        public Rest {
+            until = Objects.requireNonNullElse(until, Until.NOTHING);
+        }
+
+        public Rest(double minutes, boolean lid) {
+            this(minutes, lid, Until.NOTHING);
+        }
+
         @Override
         public StageKind kind() {
             return StageKind.REST;
@@ -235,6 +295,22 @@ public sealed interface Stage {
         }
     }
 
+    /** Worked by hand or by machine, where it stands: stirred, shaken, blended. */
+    record Work(StageKind kind) implements Stage {
+
+        /** @throws IllegalArgumentException for a kind that is no work of the hand */
+        public Work {
+            if (!kind.worked()) {
+                throw new IllegalArgumentException(kind + " is no work of the hand");
+            }
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.work(this);
+        }
+    }
+
     /** One answer for each member of the family; a new member breaks every visitor at compile time. */
     interface Visitor<R> {
         R heat(Heat stage);
@@ -262,5 +338,7 @@ public sealed interface Stage {
         R combine(Combine stage);
 
         R finish(Finish stage);
+
+        R work(Work stage);
     }
 }

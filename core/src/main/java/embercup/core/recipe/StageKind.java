@@ -19,7 +19,15 @@ public enum StageKind {
     STRAIN,
     REFILL,
     COMBINE,
-    FINISH;
+    FINISH,
+    STIR,
+    SHAKE,
+    BLEND;
+
+    /** Whether hands or a machine move what stands in the vessel. */
+    public boolean worked() {
+        return this == STIR || this == SHAKE || this == BLEND;
+    }
 
     /** Whether the liquor boils or simmers in it, with the herbs that are in the pot. */
     public boolean boils() {

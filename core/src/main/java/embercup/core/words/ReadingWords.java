@@ -1,12 +1,10 @@
 package embercup.core.words;
 
-import com.ibm.icu.text.ListFormatter;
-import embercup.core.materia.HerbName;
 import embercup.core.measure.Volume;
 import embercup.core.reading.Asked;
 import embercup.core.reading.Understood;
-import java.util.HashMap;
-import java.util.List;
+import embercup.core.recipe.Told;
+import embercup.core.workings.Code;
 import java.util.Map;
 import java.util.Optional;
 
@@ -14,12 +12,9 @@ import java.util.Optional;
 final class ReadingWords {
 
     private final Words words;
-    private final ListFormatter or;
 
     ReadingWords(Words words) {
         this.words = words;
-        this.or =
-                ListFormatter.getInstance(words.catalogue().locale(), ListFormatter.Type.OR, ListFormatter.Width.WIDE);
     }
 
     /** Facts whose sentence depends on more than their components. */
@@ -27,28 +22,64 @@ final class ReadingWords {
         if (fact instanceof Understood.Plain plain) {
             return Optional.of(words.text("understood." + plain.kind().code()));
         } else if (fact instanceof Understood.Lasting lasting) {
-            return Optional.of(words.text(
-                    "understood." + lasting.kind().code(),
-                    Map.of("time", words.numbers().minutes(lasting.minutes()))));
+            return Optional.of(
+                    words.text("understood." + lasting.kind().code() + "-for", Map.of("time", span(lasting))));
         } else if (fact instanceof Understood.Makes makes) {
             return volume("understood.makes", makes.liquor());
         } else if (fact instanceof Understood.Water water) {
             return volume("understood.water", water.start());
         } else if (fact instanceof Understood.Reduced reduced) {
             return volume("understood.reduced", reduced.to());
-        } else if (fact instanceof Asked.WhichHerb which) {
-            Map<String, Object> all = new HashMap<>();
-            all.put("herbs", or.format(names(which.herbs())));
-            return Optional.of(words.text("asked.which-herb", all));
+        } else if (fact instanceof Understood.Refilled refilled) {
+            return volume("understood.refilled", refilled.water());
+        } else if (fact instanceof Understood.Filled filled) {
+            return Optional.of(say(filled.fill()));
+        } else if (fact instanceof Understood.Taken taken) {
+            return Optional.of(words.say(taken.posology()));
+        } else if (fact instanceof Understood.NotFor who) {
+            return Optional.of(say(who.who()));
+        } else if (fact instanceof Understood.Keeps keeps) {
+            return Optional.of(say(new Told.Keeps(keeps.days(), keeps.place())));
+        } else if (fact instanceof Asked.Choice.OfVolume of) {
+            return volume("choice.of-volume", of.volume());
+        } else if (fact instanceof Asked.Choice.OfMinutes of) {
+            return Optional.of(words.text(
+                    "choice.of-minutes", Map.of("time", words.numbers().minutes(of.minutes()))));
         }
         return Optional.empty();
     }
 
-    private Optional<String> volume(String key, Volume volume) {
-        return Optional.of(words.text(key, Map.of("volume", words.numbers().exactMillilitres(volume.millilitres()))));
+    private String span(Understood.Lasting lasting) {
+        String from = words.numbers().minutes(lasting.minutes());
+        return lasting.minutesTo() > lasting.minutes() * 1.001
+                ? words.text(
+                        "understood.range",
+                        Map.of("from", from, "to", words.numbers().minutes(lasting.minutesTo())))
+                : from;
     }
 
-    private List<String> names(List<HerbName> herbs) {
-        return herbs.stream().map(h -> words.lower(h.common())).toList();
+    String say(Told.Fill fill) {
+        return words.text(
+                "fill." + Code.of(fill.from()), Map.of("cm", words.numbers().plain(fill.cm())));
+    }
+
+    String say(Told.NotFor who) {
+        return who.when().isPresent()
+                ? words.text(
+                        "not-for.condition",
+                        Map.of("condition", words.name(who.when().get())))
+                : words.text(
+                        "not-for.under",
+                        Map.of("years", words.numbers().plain(who.underYears().orElse(0))));
+    }
+
+    String say(Told.Keeps keeps) {
+        return words.text(
+                "keeps." + Code.of(keeps.place()),
+                Map.of("days", words.numbers().minutes(keeps.days() * 24 * 60)));
+    }
+
+    private Optional<String> volume(String key, Volume volume) {
+        return Optional.of(words.text(key, Map.of("volume", words.numbers().exactMillilitres(volume.millilitres()))));
     }
 }

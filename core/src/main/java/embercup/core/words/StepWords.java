@@ -14,6 +14,7 @@ import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
+import embercup.core.workings.Code;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -162,6 +163,7 @@ final class StepWords {
             case "celsius" -> said(celsius(stage), words.numbers()::celsius);
             case "time" -> said(minutes(stage), words.numbers()::minutes);
             case "tap" -> Boolean.toString(run.index() == 0);
+            case "place" -> stage instanceof Stage.Macerate m ? Code.of(m.place()) : "room";
             case "menstruum" -> standsIn(plan, (Stage.Macerate) stage);
             case "shaken" -> Boolean.toString(minutes(stage).orElse(0) >= SHAKEN_FROM_MIN);
             case "pressed" -> Boolean.toString(((Stage.Strain) stage).pressed());
@@ -273,7 +275,7 @@ final class StepWords {
             return untilCelsius(cool.toC());
         }
         if (!(stage instanceof Stage.Reduce)) {
-            return "";
+            return untilSaid(stage);
         }
         double dipMl = plan.water().dipMl();
         return words.text(
@@ -283,6 +285,23 @@ final class StepWords {
                         words.numbers().millilitres(dipMl),
                         "cm",
                         words.numbers().decimals(Math.max(0, plan.vessel().fromRimCm(dipMl)), 1)));
+    }
+
+    /** What the recipe itself says of the end: a sign, or a range of time. */
+    private String untilSaid(Stage stage) {
+        Stage.Until until = stage.until();
+        if (until.minutesTo().isEmpty()) {
+            return until.sign();
+        }
+        return words.text(
+                "until.range",
+                Map.of(
+                        "sign",
+                        until.sign().isEmpty() ? "none" : until.sign(),
+                        "from",
+                        words.numbers().minutes(minutes(stage).orElse(0)),
+                        "to",
+                        words.numbers().minutes(until.minutesTo().getAsDouble())));
     }
 
     private String untilCelsius(double celsius) {

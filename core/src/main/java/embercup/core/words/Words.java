@@ -20,6 +20,7 @@ import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Reason;
 import embercup.core.recipe.Schools;
+import embercup.core.recipe.Told;
 import embercup.core.workings.Code;
 import embercup.core.workings.InvalidInputException.Violation;
 import embercup.core.workings.Wanted;
@@ -129,7 +130,7 @@ public final class Words {
         } else if (fact instanceof Menstruum menstruum) {
             said = menstruum(menstruum);
         } else if (fact instanceof Posology posology) {
-            said = posology(posology);
+            said = new PosologyWords(this).say(posology);
         } else if (fact instanceof Reason reason) {
             said = text("reason." + Code.of(reason.because()), arguments(reason));
         } else if (fact instanceof Keeping keeping) {
@@ -171,8 +172,23 @@ public final class Words {
         return say((Record) understood);
     }
 
-    public String say(Asked asked) {
-        return say((Record) asked);
+    public String say(Asked.Question question) {
+        return say((Record) question);
+    }
+
+    /** The same for a member of a family that is known only as its family. */
+    public String say(Asked.Choice choice) {
+        return say((Record) choice);
+    }
+
+    /** Whom a recipe is not for. */
+    public String say(Told.NotFor who) {
+        return reading.say(who);
+    }
+
+    /** How long a recipe keeps. */
+    public String say(Told.Keeps keeps) {
+        return reading.say(keeps);
     }
 
     public String say(Wanted wanted) {
@@ -287,31 +303,6 @@ public final class Words {
 
     private String menstruum(Menstruum menstruum) {
         return text("menstruum", arguments(menstruum).with(Map.of("percent", Math.round(menstruum.alcoholPercent()))));
-    }
-
-    /** "2 cups a day, with food; 7 days, then 7 days off". */
-    private String posology(Posology p) {
-        return text(
-                "posology",
-                Map.of(
-                        "cups",
-                        text(
-                                "posology.cups",
-                                Map.of(
-                                        "kind",
-                                        p.cupsADay() == 1 ? "one" : p.cupsADay() == 0.5 ? "half" : "other",
-                                        "n",
-                                        numbers.plain(p.cupsADay()))),
-                        "when",
-                        Facts.code(p.when()),
-                        "on",
-                        Boolean.toString(p.daysOn().isPresent()),
-                        "onDays",
-                        numbers.days(p.daysOn().orElse(0)),
-                        "off",
-                        Boolean.toString(p.daysOff() > 0),
-                        "offDays",
-                        numbers.days(p.daysOff())));
     }
 
     private String keeping(Keeping keeping) {

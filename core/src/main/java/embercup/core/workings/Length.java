@@ -20,8 +20,10 @@ public final class Length {
     public static final int USE = 300;
     public static final int HERB_NAME = 80;
     public static final int OCCASION = 80;
+    /** By what the cook sees that something is done. */
+    public static final int SIGN = 120;
     /** A longer text is no recipe. */
-    public static final int WRITTEN = 8000;
+    public static final int WRITTEN = 20_000;
 
     private Length() {}
 }

@@ -13,7 +13,14 @@ public enum Limit {
     /** Nobody puts more than this of one herb into a kitchen pot. */
     HERB_G(0, 5000, "g"),
     ADDITIONS(1, 60, "herbs"),
+    /** What may go in instead of one herb. */
+    INSTEAD(0, 6, "herbs"),
     STAGES(1, 40, "stages"),
+    NOTES(0, 60, "notes"),
+    /** How far below the rim, or above the herbs, a vessel is filled. */
+    FILL_CM(0.5, 30, "cm"),
+    /** How long something keeps, as a recipe says. */
+    KEEPS_DAYS(0.25, 3650, "days"),
     /** Parts of water to one of a concentrate. */
     DILUTION_PARTS(0, 20, "parts"),
     /** From the weakest spirit in which a tincture keeps (herbal handbooks, mem) to the strongest that distilling gives. */
@@ -26,7 +33,8 @@ public enum Limit {
     POUR_C(20, 100, "°C"),
     MACERATE_C(0, 95, "°C"),
     COOL_C(5, 95, "°C"),
-    CUPS_A_DAY(0.25, 12, "cups"),
+    /** From a few drops of a tincture on. */
+    CUPS_A_DAY(0.001, 12, "cups"),
     DAYS_ON(1, 365, "days"),
     DAYS_OFF(0, 365, "days"),
     /** A dose beyond what is usual is a matter of days: after four weeks a practitioner sees her patient again. */

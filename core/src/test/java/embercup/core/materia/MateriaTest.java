@@ -132,9 +132,9 @@ class MateriaTest {
 
     @Test
     void aHerbIsNotCountedInUnitsItDoesNotComeIn() {
-        assertThatThrownBy(() -> grams("ginger", Form.FRESH, Cut.WHOLE, 1, "stick"))
+        assertThatThrownBy(() -> grams("ginger", Form.FRESH, Cut.WHOLE, 1, "petal"))
                 .isInstanceOf(InvalidInputException.class)
-                .satisfies(e -> assertThat(said(e)).contains("counted in slice, in"));
+                .satisfies(e -> assertThat(said(e)).contains("counted in slice, in, piece, thumb"));
     }
 
     @Test

@@ -34,7 +34,8 @@ class PlanRequestTest {
                 r.menstruum(),
                 r.additions(),
                 r.stages(),
-                Optional.empty());
+                Optional.empty(),
+                embercup.core.recipe.Told.NOTHING);
         assertThat(PlanRequest.asWritten(concentrate).liquorMl()).isCloseTo(liquorMl, within(1e-9));
     }
 

@@ -60,7 +60,8 @@ class WordsTest {
                         "caution.", Caution.class,
                         "way-out.", WayOut.class,
                         "advice.", LiveBrew.Advice.class,
-                        "asked.", Asked.class,
+                        "question.", Asked.Question.class,
+                        "choice.", Asked.Choice.class,
                         "wanted.", Wanted.class)
                 .forEach((prefix, family) -> members(family).forEach(m -> keys.add(prefix + Code.of(m))));
         Stream.of(
@@ -71,8 +72,10 @@ class WordsTest {
                         Understood.Reduced.class,
                         Understood.Cooled.class)
                 .forEach(u -> keys.add("understood." + Code.of(u)));
-        Stream.of("heat", "pour", "strain", "finish", "simmer", "boil", "steep", "rest", "macerate")
+        Stream.of("heat", "pour", "strain", "finish", "simmer", "boil", "reduce", "stir", "shake", "blend", "combine")
                 .forEach(k -> keys.add("understood." + k));
+        Stream.of("simmer", "boil", "steep", "rest", "macerate", "reduce")
+                .forEach(k -> keys.add("understood." + k + "-for"));
         Stream.of(Term.values()).forEach(t -> keys.add("term." + t.code()));
         Stream.of(Wanted.Need.values()).forEach(n -> keys.add("need." + Code.of(n)));
         Stream.of(Because.values()).forEach(b -> keys.add("reason." + Code.of(b)));

@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
             names = {"steep", "macerate", "rest", "cool"}),
     @Type(
             value = StepLine.ByHand.class,
-            names = {"pour", "strain", "refill", "combine", "finish"})
+            names = {"pour", "strain", "refill", "combine", "finish", "stir", "shake", "blend"})
 })
 public sealed interface StepLine {
 

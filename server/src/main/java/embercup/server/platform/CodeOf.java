@@ -14,7 +14,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** The code of one of a family's constants, such as {@code with-food}. Nothing at all is allowed; whoever needs it says so. */
-@Target(ElementType.FIELD)
+@Target({ElementType.FIELD, ElementType.TYPE_USE})
 @Retention(RetentionPolicy.RUNTIME)
 @Constraint(validatedBy = CodeOf.Known.class)
 public @interface CodeOf {

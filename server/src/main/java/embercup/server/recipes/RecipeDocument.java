@@ -2,6 +2,7 @@ package embercup.server.recipes;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Tradition;
@@ -34,7 +35,41 @@ public record RecipeDocument(
         @JsonUnwrapped @Valid Liquid liquid,
         @Within(Limit.ADDITIONS) @Nullable List<@Valid AdditionDocument> additions,
         @Within(Limit.STAGES) @Nullable List<@Valid StageDocument> stages,
-        @Valid @Nullable PosologyDocument posology) {
+        @Valid @Nullable PosologyDocument posology,
+        @JsonUnwrapped @Valid ToldPart told) {
+
+    /**
+     * What it says beside its herbs and stages.
+     *
+     * @param headspaceCm the vessel is filled to so far below its rim
+     * @param coverCm the herbs are covered by so much
+     * @param blendAmount how much of the blend that its parts make goes into its own cups, in {@code blendUnit}
+     * @param notFor conditions it is not for, as it says itself
+     * @param notUnderYears drinkers it is too strong for, as it says itself
+     * @param keepsDays how long what is left is good, as it says
+     * @param notes what it says that nothing is reckoned from
+     * @param written the text it was read from
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record ToldPart(
+            @Within(Limit.FILL_CM) @Nullable Double headspaceCm,
+            @Within(Limit.FILL_CM) @Nullable Double coverCm,
+            @Within(Limit.AMOUNT) @Nullable Double blendAmount,
+            @Size(max = Length.UNIT) @Nullable String blendUnit,
+            @Nullable List<@CodeOf(Condition.class) String> notFor,
+            @Within(Limit.AGE_YEARS) @Nullable Double notUnderYears,
+            @Within(Limit.KEEPS_DAYS) @Nullable Double keepsDays,
+            @CodeOf(Place.class) @Nullable String keepsWhere,
+            @Within(Limit.NOTES) @Nullable List<@Size(max = Length.NOTE) String> notes,
+            @Size(max = Length.WRITTEN) @Nullable String written) {
+
+        static final ToldPart NOTHING = new ToldPart(null, null, null, null, null, null, null, null, null, null);
+    }
+
+    /** A document of an earlier version, or of a client that leaves it out, tells nothing beside. */
+    public RecipeDocument {
+        told = told == null ? ToldPart.NOTHING : told;
+    }
 
     /**
      * What draws the herbs.
@@ -54,6 +89,22 @@ public record RecipeDocument(
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record PosologyDocument(
             @Within(Limit.CUPS_A_DAY) @Nullable Double cupsADay,
+
+            @Schema(description = "upper end of a range") @Within(Limit.CUPS_A_DAY) @Nullable
+            Double cupsADayTo,
+
+            @Schema(description = "what is taken at a time, where it is not a cup") @Within(Limit.AMOUNT) @Nullable
+            Double doseAmount,
+
+            @Size(max = Length.UNIT) @Nullable String doseUnit,
+
+            @Nullable List<@CodeOf(Posology.Moment.class) String> moments,
+
+            @Schema(description = "days that it is taken at the longest") @Within(Limit.DAYS_ON) @Nullable
+            Integer mostDays,
+
+            @Schema(description = "a child's share of an adult's") @Within(Limit.SHARE) @Nullable
+            Double childShare,
 
             @CodeOf(Posology.When.class) @Nullable String when,
 
@@ -75,6 +126,14 @@ public record RecipeDocument(
             @Schema(description = "one of the units of GET /api/measures/units") @Size(max = Length.UNIT) @Nullable
             String unit,
 
+            @Schema(description = "upper end of a range") @Within(Limit.AMOUNT) @Nullable
+            Double amountTo,
+
+            @Nullable Boolean optional,
+
+            @Schema(description = "what may go in instead, each with its own amount") @Within(Limit.INSTEAD) @Nullable
+            List<@Valid AdditionDocument> or,
+
             @Within(Limit.STAGE) @Nullable Integer stage,
 
             @Schema(description = "how it is prepared, instead of the materia's words")
@@ -90,6 +149,12 @@ public record RecipeDocument(
             @Schema(description = "minutes; a boil at most a day") @Within(Limit.STAND_MIN) @Nullable
             Double minutes,
 
+            @Schema(description = "upper end of a range") @Within(Limit.STAND_MIN) @Nullable
+            Double minutesTo,
+
+            @Schema(description = "by what the cook sees that it is done") @Size(max = Length.SIGN) @Nullable
+            String sign,
+
             @Within(Limit.STAGE_C) @Nullable Double toC,
 
             @Within(Limit.WATER_ML) @Nullable Double toMl,
@@ -100,6 +165,6 @@ public record RecipeDocument(
 
             @Nullable Boolean pressed,
 
-            @Schema(description = "where a maceration stands: room or fridge") @CodeOf(Place.class) @Nullable
+            @Schema(description = "where a maceration stands") @CodeOf(Place.class) @Nullable
             String place) {}
 }

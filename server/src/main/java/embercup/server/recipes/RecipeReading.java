@@ -1,5 +1,6 @@
 package embercup.server.recipes;
 
+import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Tradition;
@@ -14,6 +15,7 @@ import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
+import embercup.core.recipe.Told;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.InvalidInputException.Violation;
 import embercup.core.workings.Length;
@@ -25,10 +27,12 @@ import embercup.server.platform.Fields;
 import embercup.server.recipes.RecipeDocument.AdditionDocument;
 import embercup.server.recipes.RecipeDocument.StageDocument;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
@@ -106,7 +110,39 @@ public final class RecipeReading {
                         alcohol(doc)),
                 additions,
                 stages,
-                Optional.ofNullable(doc.posology()).map(p -> posology(p, path + ".posology")));
+                Optional.ofNullable(doc.posology()).map(p -> posology(p, path + ".posology")),
+                told(doc.told(), path));
+    }
+
+    private Told told(RecipeDocument.ToldPart doc, String path) {
+        if (doc.headspaceCm() != null && doc.coverCm() != null) {
+            found.add(new Violation(path + ".coverCm", "", new Wanted.NotBoth("headspaceCm", "coverCm")));
+        }
+        List<Told.NotFor> notFor = new ArrayList<>();
+        for (String code : doc.notFor() == null ? List.<String>of() : doc.notFor()) {
+            Condition.ofCode(code).map(Told.NotFor::of).ifPresent(notFor::add);
+        }
+        if (doc.notUnderYears() != null) {
+            notFor.add(new Told.NotFor(Optional.empty(), OptionalDouble.of(doc.notUnderYears())));
+        }
+        return new Told(
+                doc.headspaceCm() != null
+                        ? Optional.of(new Told.Fill(Told.Fill.From.RIM, doc.headspaceCm()))
+                        : Optional.ofNullable(doc.coverCm()).map(cm -> new Told.Fill(Told.Fill.From.HERBS, cm)),
+                quantity(doc.blendAmount(), doc.blendUnit(), path + ".blendUnit"),
+                notFor,
+                Optional.ofNullable(doc.keepsDays())
+                        .map(days -> new Told.Keeps(
+                                days, Fields.oneOf(Place.class, doc.keepsWhere(), path + ".keepsWhere", Place.ROOM))),
+                doc.notes() == null ? List.of() : doc.notes(),
+                doc.written() == null ? "" : doc.written());
+    }
+
+    /** An amount that may be left out. */
+    private Optional<Quantity> quantity(@Nullable Double amount, @Nullable String unit, String field) {
+        return amount == null || !Quantity.possible(amount)
+                ? Optional.empty()
+                : Optional.of(Quantity.of(amount, attempt(() -> Fields.unit(unit, field), Unit.GRAM)));
     }
 
     private Posology posology(RecipeDocument.PosologyDocument doc, String path) {
@@ -116,7 +152,26 @@ public final class RecipeReading {
                         () -> Fields.oneOf(Posology.When.class, doc.when(), path + ".when", Posology.When.ANY_TIME),
                         Posology.When.ANY_TIME),
                 doc.daysOn() == null ? OptionalInt.empty() : OptionalInt.of(doc.daysOn()),
-                doc.daysOff() == null ? 0 : doc.daysOff());
+                doc.daysOff() == null ? 0 : doc.daysOff(),
+                new Posology.More(
+                        optional(doc.cupsADayTo()),
+                        quantity(doc.doseAmount(), doc.doseUnit(), path + ".doseUnit"),
+                        moments(doc.moments(), path),
+                        doc.mostDays() == null ? OptionalInt.empty() : OptionalInt.of(doc.mostDays()),
+                        optional(doc.childShare())));
+    }
+
+    private Set<Posology.Moment> moments(@Nullable List<String> codes, String path) {
+        Set<Posology.Moment> all = EnumSet.noneOf(Posology.Moment.class);
+        for (String code : codes == null ? List.<String>of() : codes) {
+            all.add(attempt(
+                    () -> Fields.oneOf(Posology.Moment.class, code, path + ".moments"), Posology.Moment.MORNING));
+        }
+        return all;
+    }
+
+    private static OptionalDouble optional(@Nullable Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
     /** A spirit whose strength is not said is the usual one of the kitchen cupboard. */
@@ -139,7 +194,18 @@ public final class RecipeReading {
         }
         int stage = doc.stage() == null ? 0 : doc.stage();
         String prep = doc.prep() == null ? "" : doc.prep().strip();
-        return found.size() > before ? null : new Addition(herb, form, cut, Quantity.of(amount, unit), stage, prep);
+        List<Addition> or = new ArrayList<>();
+        List<AdditionDocument> others = doc.or() == null ? List.of() : doc.or();
+        for (int i = 0; i < others.size(); i++) {
+            Addition other = addition(others.get(i), path + ".or[" + i + "]");
+            if (other != null) {
+                or.add(other.at(stage));
+            }
+        }
+        Addition.Open open = new Addition.Open(optional(doc.amountTo()), Boolean.TRUE.equals(doc.optional()), or);
+        return found.size() > before
+                ? null
+                : new Addition(herb, form, cut, Quantity.of(amount, unit), stage, prep, open);
     }
 
     private @Nullable Stage stage(StageDocument doc, String path) {
@@ -154,19 +220,31 @@ public final class RecipeReading {
                 switch (kind) {
                     case HEAT -> new Stage.Heat(toC(doc), flame(doc, path, Flame.HIGH), lid(doc, true));
                     case POUR -> new Stage.Pour(toC(doc));
-                    case BOIL -> new Stage.Boil(minutes(doc, path), flame(doc, path, Flame.MEDIUM), lid(doc, false));
-                    case SIMMER -> new Stage.Simmer(minutes(doc, path), flame(doc, path, Flame.LOW), lid(doc, true));
+                    case BOIL ->
+                        new Stage.Boil(minutes(doc, path), flame(doc, path, Flame.MEDIUM), lid(doc, false), until(doc));
+                    case SIMMER ->
+                        new Stage.Simmer(minutes(doc, path), flame(doc, path, Flame.LOW), lid(doc, true), until(doc));
                     case REDUCE -> new Stage.Reduce(toMl(doc, path), flame(doc, path, Flame.MEDIUM), lid(doc, false));
-                    case STEEP -> new Stage.Steep(minutes(doc, path), lid(doc, true));
-                    case MACERATE -> new Stage.Macerate(minutes(doc, path), toC(doc), lid(doc, true), place(doc));
-                    case REST -> new Stage.Rest(minutes(doc, path), lid(doc, true));
+                    case STEEP -> new Stage.Steep(minutes(doc, path), lid(doc, true), until(doc));
+                    case MACERATE ->
+                        new Stage.Macerate(minutes(doc, path), toC(doc), lid(doc, true), place(doc), until(doc));
+                    case REST -> new Stage.Rest(minutes(doc, path), lid(doc, true), until(doc));
                     case COOL -> new Stage.Cool(number(doc.toC(), path + ".toC", Need.COOL_TO), lid(doc, false));
                     case STRAIN -> new Stage.Strain(Boolean.TRUE.equals(doc.pressed()));
                     case REFILL -> new Stage.Refill(toMl(doc, path));
                     case COMBINE -> new Stage.Combine();
                     case FINISH -> new Stage.Finish();
+                    case STIR, SHAKE, BLEND -> new Stage.Work(kind);
                 };
         return found.size() > before ? null : stage;
+    }
+
+    private static Stage.Until until(StageDocument doc) {
+        return doc.minutesTo() == null && doc.sign() == null
+                ? Stage.Until.NOTHING
+                : new Stage.Until(
+                        optional(doc.minutesTo()),
+                        doc.sign() == null ? "" : doc.sign().strip());
     }
 
     private static OptionalDouble toC(StageDocument doc) {

@@ -1,16 +1,21 @@
 package embercup.server.recipes;
 
+import embercup.core.materia.Condition;
+import embercup.core.measure.Quantity;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Place;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
+import embercup.core.recipe.Told;
 import embercup.server.platform.Fields;
 import embercup.server.recipes.RecipeDocument.AdditionDocument;
 import embercup.server.recipes.RecipeDocument.PosologyDocument;
 import embercup.server.recipes.RecipeDocument.StageDocument;
+import java.util.List;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 
 /** Writes the core's {@link Recipe} as a {@link RecipeDocument}; reading it again gives the same recipe. */
@@ -36,7 +41,35 @@ public final class RecipeWriting {
                         : recipe.stages().stream()
                                 .map(s -> s.accept(new Writer()))
                                 .toList(),
-                recipe.posology().map(RecipeWriting::posology).orElse(null));
+                recipe.posology().map(RecipeWriting::posology).orElse(null),
+                told(recipe.told()));
+    }
+
+    private static RecipeDocument.ToldPart told(Told told) {
+        return new RecipeDocument.ToldPart(
+                fill(told, Told.Fill.From.RIM),
+                fill(told, Told.Fill.From.HERBS),
+                told.ofBlend().map(Quantity::amount).orElse(null),
+                told.ofBlend().map(q -> q.unit().code()).orElse(null),
+                noneOr(told.notFor().stream()
+                        .flatMap(n -> n.when().stream())
+                        .map(Condition::code)
+                        .toList()),
+                number(told.notFor().stream()
+                        .flatMapToDouble(n -> n.underYears().stream())
+                        .max()),
+                told.keeping().map(Told.Keeps::days).orElse(null),
+                told.keeping().map(k -> Fields.code(k.place())).orElse(null),
+                noneOr(told.notes()),
+                told.written().isEmpty() ? null : told.written());
+    }
+
+    private static @Nullable Double fill(Told told, Told.Fill.From from) {
+        return told.fill().filter(f -> f.from() == from).map(Told.Fill::cm).orElse(null);
+    }
+
+    private static <T> @Nullable List<T> noneOr(List<T> all) {
+        return all.isEmpty() ? null : all;
     }
 
     static AdditionDocument addition(Addition a) {
@@ -46,16 +79,30 @@ public final class RecipeWriting {
                 Fields.code(a.cut()),
                 a.quantity().amount(),
                 a.quantity().unit().code(),
+                number(a.open().amountTo()),
+                a.open().optional() ? true : null,
+                noneOr(a.open().or().stream().map(RecipeWriting::addition).toList()),
                 a.stage(),
                 a.prep().isEmpty() ? null : a.prep());
     }
 
     private static PosologyDocument posology(Posology p) {
+        Posology.More more = p.more();
         return new PosologyDocument(
                 p.cupsADay(),
+                number(more.cupsADayTo()),
+                more.dose().map(Quantity::amount).orElse(null),
+                more.dose().map(q -> q.unit().code()).orElse(null),
+                noneOr(more.moments().stream().map(Fields::code).toList()),
+                number(more.mostDays()),
+                number(more.childShare()),
                 p.when() == Posology.When.ANY_TIME ? null : Fields.code(p.when()),
-                p.daysOn().isPresent() ? p.daysOn().getAsInt() : null,
+                number(p.daysOn()),
                 p.daysOff() == 0 ? null : p.daysOff());
+    }
+
+    private static @Nullable Integer number(OptionalInt value) {
+        return value.isPresent() ? value.getAsInt() : null;
     }
 
     private static @Nullable Double number(OptionalDouble value) {
@@ -75,6 +122,8 @@ public final class RecipeWriting {
             return new StageDocument(
                     stage.kind().code(),
                     minutes,
+                    number(stage.until().minutesTo()),
+                    stage.until().sign().isEmpty() ? null : stage.until().sign(),
                     toC,
                     toMl,
                     lid,
@@ -140,6 +189,11 @@ public final class RecipeWriting {
 
         @Override
         public StageDocument combine(Stage.Combine s) {
+            return doc(s, null, null, null, null, null);
+        }
+
+        @Override
+        public StageDocument work(Stage.Work s) {
             return doc(s, null, null, null, null, null);
         }
 
