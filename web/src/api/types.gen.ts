@@ -532,6 +532,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipes/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importText"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes/occasions": {
         parameters: {
             query?: never;
@@ -679,11 +695,19 @@ export interface components {
         AdditionDocument: {
             /** Format: double */
             amount?: number;
+            /**
+             * Format: double
+             * @description upper end of a range
+             */
+            amountTo?: number;
             /** @enum {string} */
             cut?: "whole" | "sliced" | "chopped" | "bruised" | "crushed" | "grated" | "ground" | "paste";
             /** @enum {string} */
             form?: "fresh" | "dried";
             herb?: string;
+            optional?: boolean;
+            /** @description what may go in instead, each with its own amount */
+            or?: components["schemas"]["AdditionDocument"][];
             /** @description how it is prepared, instead of the materia's words */
             prep?: string;
             /** Format: int32 */
@@ -716,9 +740,23 @@ export interface components {
             stage: number;
             weigh: boolean;
         };
+        AnswerPart: {
+            key?: string;
+            /** Format: int32 */
+            line: number;
+            value?: string;
+        };
         AskLine: {
             signs: string;
             source: string;
+        };
+        AskPart: {
+            choices: components["schemas"]["ChoicePart"][];
+            herb: boolean;
+            key: string;
+            question: string;
+            taken?: string;
+            why?: string;
         };
         BlendRequest: {
             /** Format: double */
@@ -927,7 +965,7 @@ export interface components {
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "combine" | "finish" | "pour" | "refill" | "strain";
+            kind: "blend" | "combine" | "finish" | "pour" | "refill" | "shake" | "stir" | "strain";
             label: string;
             lid: boolean;
             /** Format: int32 */
@@ -985,6 +1023,10 @@ export interface components {
         ChoiceLine: {
             choice: string;
             words: string;
+        };
+        ChoicePart: {
+            label: string;
+            value: string;
         };
         ClashLine: {
             /** Format: int32 */
@@ -1205,6 +1247,9 @@ export interface components {
             use: string;
             withAcid?: string;
         };
+        ImportResponse: {
+            recipes: components["schemas"]["WrittenResponse"][];
+        };
         KeepsLine: {
             /** Format: int32 */
             hours: number;
@@ -1288,6 +1333,13 @@ export interface components {
             recipeId: string;
             severity: string;
             text: string;
+        };
+        MarkPart: {
+            /** Format: int32 */
+            from: number;
+            mark: string;
+            /** Format: int32 */
+            to: number;
         };
         MeasuredRequest: {
             /** Format: double */
@@ -1567,12 +1619,34 @@ export interface components {
             waterMl: number;
         };
         PosologyDocument: {
+            /**
+             * Format: double
+             * @description a child's share of an adult's
+             */
+            childShare?: number;
             /** Format: double */
             cupsADay?: number;
+            /**
+             * Format: double
+             * @description upper end of a range
+             */
+            cupsADayTo?: number;
             /** Format: int32 */
             daysOff?: number;
             /** Format: int32 */
             daysOn?: number;
+            /**
+             * Format: double
+             * @description what is taken at a time, where it is not a cup
+             */
+            doseAmount?: number;
+            doseUnit?: string;
+            moments?: string[];
+            /**
+             * Format: int32
+             * @description days that it is taken at the longest
+             */
+            mostDays?: number;
             /** @enum {string} */
             when?: "any-time" | "with-food" | "empty-stomach" | "before-bed";
         };
@@ -1637,6 +1711,8 @@ export interface components {
             low: number;
         };
         ReadRequest: {
+            answers?: components["schemas"]["AnswerPart"][];
+            language?: string;
             text?: string;
         };
         ReasonLine: {
@@ -1650,20 +1726,36 @@ export interface components {
             /** Format: double */
             alcoholPercent?: number;
             /** Format: double */
+            blendAmount?: number;
+            blendUnit?: string;
+            /** Format: double */
+            coverCm?: number;
+            /** Format: double */
             cupMl?: number;
             /** Format: double */
             cups?: number;
             /** Format: double */
             dilutionParts?: number;
+            /** Format: double */
+            headspaceCm?: number;
+            /** Format: double */
+            keepsDays?: number;
+            /** @enum {string} */
+            keepsWhere?: "room" | "fridge" | "sun";
             /** @enum {string} */
             menstruum?: "water" | "spirit" | "glycerin" | "vinegar";
             name?: string;
+            notFor?: string[];
+            /** Format: double */
+            notUnderYears?: number;
+            notes?: string[];
             posology?: components["schemas"]["PosologyDocument"];
             /** Format: double */
             pourMl?: number;
             stages?: components["schemas"]["StageDocument"][];
             /** @enum {string} */
             tradition?: "folk" | "monograph" | "chinese" | "ayurvedic";
+            written?: string;
         };
         RecipeRequest: {
             about?: string;
@@ -1786,7 +1878,7 @@ export interface components {
             /** @enum {string} */
             flame?: "low" | "medium" | "high";
             /** @enum {string} */
-            kind?: "heat" | "pour" | "boil" | "simmer" | "reduce" | "steep" | "macerate" | "rest" | "cool" | "strain" | "refill" | "combine" | "finish";
+            kind?: "heat" | "pour" | "boil" | "simmer" | "reduce" | "steep" | "macerate" | "rest" | "cool" | "strain" | "refill" | "combine" | "finish" | "stir" | "shake" | "blend";
             lid?: boolean;
             /**
              * Format: double
@@ -1794,11 +1886,18 @@ export interface components {
              */
             minutes?: number;
             /**
-             * @description where a maceration stands: room or fridge
+             * Format: double
+             * @description upper end of a range
+             */
+            minutesTo?: number;
+            /**
+             * @description where a maceration stands
              * @enum {string}
              */
-            place?: "room" | "fridge";
+            place?: "room" | "fridge" | "sun";
             pressed?: boolean;
+            /** @description by what the cook sees that it is done */
+            sign?: string;
             /** Format: double */
             toC?: number;
             /** Format: double */
@@ -2057,12 +2156,16 @@ export interface components {
         WrittenLine: {
             /** Format: int32 */
             addition: number;
-            asks: string[];
+            additions: number[];
+            asks: components["schemas"]["AskPart"][];
+            kept: string[];
             kind: string;
+            marks: components["schemas"]["MarkPart"][];
             reads: string[];
             text: string;
         };
         WrittenResponse: {
+            language: string;
             lines: components["schemas"]["WrittenLine"][];
             recipe: components["schemas"]["RecipeDocument"];
         };
@@ -3104,6 +3207,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BlendResponse"];
+                };
+            };
+        };
+    };
+    importText: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/ld+json": string;
+                "text/html": string;
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportResponse"];
                 };
             };
         };

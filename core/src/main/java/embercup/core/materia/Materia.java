@@ -68,6 +68,11 @@ public final class Materia {
         return new Materia(all.values(), tables, added);
     }
 
+    /** Whether another materia has the same herbs. */
+    public boolean same(Materia other) {
+        return this == other || herbs.equals(other.herbs);
+    }
+
     /** Whether a herb is the cook's own altogether: the materia that ships knows nothing of it. */
     public boolean isOwn(String slug) {
         return own.contains(slug);

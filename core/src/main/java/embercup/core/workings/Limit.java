@@ -17,6 +17,8 @@ public enum Limit {
     INSTEAD(0, 6, "herbs"),
     STAGES(1, 40, "stages"),
     NOTES(0, 60, "notes"),
+    /** Answers to the questions of a text. */
+    ANSWERS(0, 400, "answers"),
     /** How far below the rim, or above the herbs, a vessel is filled. */
     FILL_CM(0.5, 30, "cm"),
     /** How long something keeps, as a recipe says. */

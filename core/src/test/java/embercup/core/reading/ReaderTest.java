@@ -58,7 +58,7 @@ class ReaderTest {
     void everyHerbIsKnownByEachOfItsNames() {
         for (Herb herb : MATERIA.herbs()) {
             herb.everyName().filter(n -> !n.isBlank()).forEach(name -> {
-                Reading r = read("A pot\n2 tsp " + name.toLowerCase(Locale.ROOT));
+                Reading r = read("A pot\n5 g " + name.toLowerCase(Locale.ROOT));
                 List<String> found =
                         r.recipe().additions().stream().map(a -> a.herb()).toList();
                 List<String> offered = asks(r).stream()

@@ -4,7 +4,6 @@ import embercup.core.care.Blend;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Occasion;
 import embercup.core.measure.MeasureCustom;
-import embercup.core.reading.WrittenRecipe;
 import embercup.core.recipe.Parts;
 import embercup.core.recipe.Proposal;
 import embercup.core.recipe.Reason;
@@ -98,31 +97,6 @@ class Proposals {
                 blend.reasons().stream().map(WORDS::say).toList(),
                 lines(blend.stages()),
                 blend.leftOut().stream().map(WORDS::say).toList());
-    }
-
-    /** A recipe as somebody wrote it. */
-    record ReadRequest(@Size(max = Length.WRITTEN) @Nullable String text) {}
-
-    /** A line as it was written and what was made of it; {@code addition} is −1 for none. */
-    record WrittenLine(String text, String kind, List<String> reads, List<String> asks, int addition) {}
-
-    /** What was understood, and every line. */
-    record WrittenResponse(RecipeDocument recipe, List<WrittenLine> lines) {}
-
-    WrittenResponse read(ReadRequest ask) {
-        String text = Fields.text(ask.text(), "text", Length.WRITTEN);
-        WrittenRecipe written = WrittenRecipe.read(
-                herbary.materia(), text, kitchens.own(null, null).custom());
-        return new WrittenResponse(
-                RecipeWriting.write(written.recipe()),
-                written.lines().stream()
-                        .map(l -> new WrittenLine(
-                                l.text(),
-                                Fields.code(l.kind()),
-                                l.reads().stream().map(WORDS::say).toList(),
-                                l.asks().stream().map(WORDS::say).toList(),
-                                l.addition()))
-                        .toList());
     }
 
     List<String> occasions() {

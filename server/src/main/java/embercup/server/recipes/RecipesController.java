@@ -5,6 +5,7 @@ import jakarta.validation.Valid;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -21,10 +22,12 @@ class RecipesController {
 
     private final Recipes recipes;
     private final Proposals proposals;
+    private final Readings readings;
 
-    RecipesController(Recipes recipes, Proposals proposals) {
+    RecipesController(Recipes recipes, Proposals proposals, Readings readings) {
         this.recipes = recipes;
         this.proposals = proposals;
+        this.readings = readings;
     }
 
     /** Stages for a recipe, from the plant parts of its herbs and its tradition. Keeps nothing. */
@@ -39,10 +42,28 @@ class RecipesController {
         return proposals.blend(ask);
     }
 
-    /** Reads a written ingredient list and method; what was not understood is marked and asked. Keeps nothing. */
+    /** Reads what somebody wrote; what is left open is asked, what nothing was made of is kept as a note. Keeps nothing. */
     @PostMapping("/read")
-    Proposals.WrittenResponse read(@Valid @RequestBody Proposals.ReadRequest ask) {
-        return proposals.read(ask);
+    WrittenResponse read(@Valid @RequestBody WrittenResponse.ReadRequest ask) {
+        return readings.read(ask);
+    }
+
+    /** Reads the recipes of a saved page. Keeps nothing. */
+    @PostMapping(path = "/import", consumes = MediaType.TEXT_HTML_VALUE)
+    Readings.ImportResponse importPage(@RequestBody String page) {
+        return readings.imported(page, RecipePages.Kind.HTML);
+    }
+
+    /** Reads the recipes of structured data. Keeps nothing. */
+    @PostMapping(path = "/import", consumes = "application/ld+json")
+    Readings.ImportResponse importData(@RequestBody String data) {
+        return readings.imported(data, RecipePages.Kind.JSON_LD);
+    }
+
+    /** Reads a text as it was saved. Keeps nothing. */
+    @PostMapping(path = "/import", consumes = MediaType.TEXT_PLAIN_VALUE)
+    Readings.ImportResponse importText(@RequestBody String text) {
+        return readings.imported(text, RecipePages.Kind.TEXT);
     }
 
     /** What a recipe was before each change, the newest first. */
