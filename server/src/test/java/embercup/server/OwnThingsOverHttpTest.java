@@ -49,9 +49,16 @@ class OwnThingsOverHttpTest {
                 + "Bring to a boil, simmer for 20 minutes, strain.";
         JsonNode read = post("/api/recipes/read", "{\"text\":\"" + text + "\"}").body();
         assertThat(read.get("lines").size()).isEqualTo(5);
-        assertThat(read.get("lines").get(2).get("kind").asString())
-                .as(read.toString())
-                .isEqualTo("unknown");
+        JsonNode ask = read.get("lines").get(2).get("asks").get(0);
+        assertThat(ask.get("key").asString()).as(read.toString()).isEqualTo("herb:thunderwort");
+        assertThat(ask.get("taken")).as("no plant is taken for another").isNull();
+        JsonNode answered = post(
+                        "/api/recipes/read",
+                        "{\"text\":\"" + text
+                                + "\",\"answers\":[{\"line\":2,\"key\":\"herb:thunderwort\",\"value\":\"linden\"}]}")
+                .body();
+        assertThat(answered.get("recipe").get("additions").get(1).get("herb").asString())
+                .isEqualTo("linden");
         Answer plan = post("/api/plans", "{\"recipe\":" + read.get("recipe") + "}");
         assertThat(plan.code()).isEqualTo(200);
         assertThat(post("/api/recipes/read", "{\"text\":\"\"}").code()).isEqualTo(422);

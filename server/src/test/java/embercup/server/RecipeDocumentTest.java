@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -43,6 +44,8 @@ class RecipeDocumentTest {
             stages.add(new StageDocument(
                     kind.code(),
                     1.0 + random.nextInt(60),
+                    random.nextBoolean() ? 61.0 + random.nextInt(60) : null,
+                    random.nextBoolean() ? "it has turned yellowish" : null,
                     20.0 + random.nextInt(60),
                     100.0 + random.nextInt(900),
                     random.nextBoolean(),
@@ -58,6 +61,12 @@ class RecipeDocumentTest {
                     code(Cut.values()[random.nextInt(Cut.values().length)]),
                     0.25 + random.nextInt(40) / 4.0,
                     Unit.values()[random.nextInt(Unit.values().length)].code(),
+                    random.nextBoolean() ? 11.0 + random.nextInt(9) : null,
+                    random.nextBoolean() ? true : null,
+                    random.nextBoolean()
+                            ? List.of(new AdditionDocument(
+                                    "galangal", "dried", "whole", 2.0, "g", null, null, null, null, null))
+                            : null,
                     random.nextInt(stages.size()),
                     random.nextBoolean() ? "scrubbed, skin on" : null));
         }
@@ -73,15 +82,47 @@ class RecipeDocumentTest {
                         random.nextBoolean() ? 3.0 : null),
                 additions,
                 stages,
-                random.nextBoolean() ? posology(random) : null);
+                random.nextBoolean() ? posology(random) : null,
+                told(random));
+    }
+
+    private static RecipeDocument.ToldPart told(Random random) {
+        boolean rim = random.nextBoolean();
+        boolean blend = random.nextBoolean();
+        return new RecipeDocument.ToldPart(
+                rim ? 2.5 : null,
+                rim ? null : 5.0,
+                blend ? 2.0 : null,
+                blend ? "tbsp" : null,
+                random.nextBoolean() ? List.of("pregnant", "epilepsy") : null,
+                random.nextBoolean() ? 12.0 : null,
+                random.nextBoolean() ? 3.0 : null,
+                random.nextBoolean() ? "fridge" : null,
+                random.nextBoolean() ? List.of("Best on a bench at the harbour.") : null,
+                random.nextBoolean() ? "Any pot" : null);
+    }
+
+    private static RecipeDocument recipe(List<AdditionDocument> additions, @Nullable List<StageDocument> stages) {
+        return new RecipeDocument("One", null, 1.0, 200.0, PLAIN, additions, stages, null, null);
+    }
+
+    private static StageDocument plain(String kind, @Nullable Double toC) {
+        return new StageDocument(kind, 5.0, null, null, toC, 300.0, null, null, null, null);
     }
 
     private static final RecipeDocument.Liquid PLAIN = new RecipeDocument.Liquid(null, null, null, null);
 
     private static PosologyDocument posology(Random random) {
         int on = 1 + random.nextInt(20);
+        boolean dose = random.nextBoolean();
         return new PosologyDocument(
                 0.5 + random.nextInt(6) / 2.0,
+                random.nextBoolean() ? 4.0 + random.nextInt(3) : null,
+                dose ? 0.5 : null,
+                dose ? "cup" : null,
+                random.nextBoolean() ? List.of("morning", "bedtime") : null,
+                random.nextBoolean() ? 14 : null,
+                random.nextBoolean() ? 0.5 : null,
                 random.nextBoolean() ? "with-food" : null,
                 random.nextBoolean() ? on : null,
                 random.nextBoolean() ? on : null);
@@ -107,9 +148,8 @@ class RecipeDocumentTest {
     @ParameterizedTest
     @EnumSource(StageKind.class)
     void everyKindOfStageIsReadAsItself(StageKind kind) {
-        StageDocument doc = new StageDocument(kind.code(), 5.0, 62.0, 300.0, null, null, null, null);
-        Recipe recipe = RecipeReading.read(
-                new RecipeDocument("One", null, 1.0, 200.0, PLAIN, List.of(), List.of(doc), null), "recipe");
+        StageDocument doc = plain(kind.code(), 62.0);
+        Recipe recipe = RecipeReading.read(recipe(List.of(), List.of(doc)), "recipe");
         assertThat(recipe.stages().get(0).kind()).isEqualTo(kind);
     }
 
@@ -122,9 +162,8 @@ class RecipeDocumentTest {
         assertThat(stage("reduce")).isEqualTo(new Stage.Reduce(300, Flame.MEDIUM, false));
         assertThat(stage("steep")).isEqualTo(new Stage.Steep(5, true));
         assertThat(stage("strain")).isEqualTo(new Stage.Strain(false));
-        AdditionDocument bare = new AdditionDocument("ginger", null, null, 1.0, "tsp", null, null);
-        Recipe recipe = RecipeReading.read(
-                new RecipeDocument("One", null, 1.0, 200.0, PLAIN, List.of(bare), null, null), "recipe");
+        AdditionDocument bare = new AdditionDocument("ginger", null, null, 1.0, "tsp", null, null, null, null, null);
+        Recipe recipe = RecipeReading.read(recipe(List.of(bare), null), "recipe");
         assertThat(recipe.additions().get(0).form()).isEqualTo(Form.DRIED);
         assertThat(recipe.additions().get(0).cut()).isEqualTo(Cut.CHOPPED);
         assertThat(recipe.additions().get(0).stage()).isZero();
@@ -132,9 +171,7 @@ class RecipeDocumentTest {
 
     private static Stage stage(String kind) {
         boolean hot = kind.equals("heat");
-        StageDocument doc = new StageDocument(kind, 5.0, hot ? null : 62.0, 300.0, null, null, null, null);
-        return RecipeReading.read(
-                        new RecipeDocument("One", null, 1.0, 200.0, PLAIN, List.of(), List.of(doc), null), "recipe")
+        return RecipeReading.read(recipe(List.of(), List.of(plain(kind, hot ? null : 62.0))), "recipe")
                 .stages()
                 .get(0);
     }

@@ -94,6 +94,16 @@ public final class RunningServer implements BeforeAllCallback {
         return send("POST", path, json);
     }
 
+    /** A body of another type, in UTF-8. */
+    public static Answer postAs(String path, String type, String body) {
+        return RestClient.create(address())
+                .post()
+                .uri(path)
+                .header("Content-Type", type)
+                .body(body.getBytes(java.nio.charset.StandardCharsets.UTF_8))
+                .exchange((request, response) -> read(response));
+    }
+
     public static Answer put(String path, String json) {
         return send("PUT", path, json);
     }

@@ -86,6 +86,11 @@ public final class Care {
                 .map(slug -> materia.herb(slug, "herb"))
                 .toList();
         herbs.forEach(h -> herb(all, h, drinker));
+        plan.request().recipe().told().notFor().stream()
+                .filter(n -> n.when().filter(drinker::has).isPresent()
+                        || n.underYears().isPresent()
+                                && drinker.ageYears() < n.underYears().getAsDouble())
+                .forEach(n -> all.add(new Caution.RecipeNotFor(n)));
         all.addAll(RawHerbs.of(materia, plan));
         all.addAll(HerbCautions.of(herbs, drinker));
         all.addAll(new Meeting(materia, plan).cautions(herbs));

@@ -110,7 +110,7 @@ public final class DoseRule {
         return new Wished(
                 child ? Workings.product(Term.CHILDS_GRAMS_PER_CUP, "g", moved, share) : moved,
                 Math.min(wish.cups(), cupsADay(usual, wish)),
-                usual.mostInDay().map(m -> childs(m, Term.CHILDS_MOST_IN_A_DAY, share, child)),
+                usual.limitOfDay().map(m -> childs(m, Term.CHILDS_MOST_IN_A_DAY, share, child)),
                 usual.highestInCup().map(h -> childs(h, Term.CHILDS_GRAMS_PER_CUP, share, child)));
     }
 

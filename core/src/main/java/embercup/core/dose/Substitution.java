@@ -13,6 +13,7 @@ import embercup.core.recipe.Schools;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Wanted;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /** Takes a herb out of a recipe, or puts another in its place with the amount computed again. Stateless. */
@@ -117,6 +118,38 @@ public final class Substitution {
             case A_THIRD -> 1.0 / 3;
             default -> measure.driedForFresh(herb, 1).amount().best();
         };
+    }
+
+    /**
+     * What the recipe itself has instead of a herb, in the amount it says.
+     *
+     * @return empty when the recipe does not name it there
+     */
+    public static Optional<Recipe> alternative(Recipe recipe, String herb, String with) {
+        boolean named = recipe.additions().stream()
+                .anyMatch(a -> a.herb().equals(herb)
+                        && a.open().or().stream().anyMatch(o -> o.herb().equals(with)));
+        return named
+                ? Optional.of(recipe.withAdditions(recipe.additions().stream()
+                        .map(a -> !a.herb().equals(herb)
+                                ? a
+                                : a.open().or().stream()
+                                        .filter(o -> o.herb().equals(with))
+                                        .findFirst()
+                                        .orElse(a))
+                        .toList()))
+                : Optional.empty();
+    }
+
+    /**
+     * The same herb in another amount, so many grams to each of the recipe's own cups.
+     *
+     * @throws InvalidInputException when the herb is not in the recipe
+     */
+    public Recipe perCup(Recipe recipe, String herb, double grams, String field) {
+        long lines =
+                recipe.additions().stream().filter(a -> a.herb().equals(herb)).count();
+        return each(recipe, herb, field, a -> a.of(Quantity.of(grams * recipe.cups() / lines, Unit.GRAM)));
     }
 
     private static Recipe each(Recipe recipe, String herb, String field, UnaryOperator<Addition> change) {

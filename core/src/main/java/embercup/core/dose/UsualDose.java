@@ -25,6 +25,19 @@ public record UsualDose(Materia materia, Herb herb, Form form, Tradition traditi
                 d.form(), Workings.sourced(Term.USUAL_HIGHEST, d.perCupG().high(), "g", d.source())));
     }
 
+    /** The usual single dose in a cup, from lowest to highest. */
+    public record Range(double lowG, double highG, String source) {}
+
+    /** Lowest and highest single dose, g of this form; empty when none is published of either form. */
+    public Optional<Range> inCup() {
+        return range().map(d -> {
+            Workings high = inForm(
+                    d.form(), Workings.sourced(Term.USUAL_HIGHEST, d.perCupG().high(), "g", d.source()));
+            double share = high.value() / d.perCupG().high();
+            return new Range(d.perCupG().low() * share, high.value(), d.source());
+        });
+    }
+
     /** Middle of the usual single dose, g of this form; empty when none is published of either form. */
     public Optional<Workings> middleOfCup() {
         return range().map(d -> inForm(
@@ -39,6 +52,17 @@ public record UsualDose(Materia materia, Herb herb, Form form, Tradition traditi
         Form published = own.isPresent() ? form : form.other();
         return own.or(() -> herb.mostPerDayG(tradition, published))
                 .map(m -> inForm(published, Workings.sourced(Term.MOST_IN_A_DAY, m.value(), "g", m.source())));
+    }
+
+    /**
+     * The amount of a day that is a limit and not only a custom, g of this form: of a monograph, or of the tradition that the
+     * recipe is of; empty when only the handbooks' usual day is known.
+     */
+    public Optional<Workings> limitOfDay() {
+        boolean published = herb.doses().stream()
+                .anyMatch(d -> d.tradition() == Tradition.MONOGRAPH
+                        || d.tradition() == tradition && tradition != Tradition.FOLK);
+        return published ? mostInDay() : Optional.empty();
     }
 
     /** How many cups of it are drunk in a day at most; empty when nothing is published. */

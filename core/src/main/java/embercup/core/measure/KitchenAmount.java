@@ -26,6 +26,14 @@ public sealed interface KitchenAmount {
     /** A count. @param about whether it had to be rounded by more than a tenth */
     record Pieces(double count, Unit unit, boolean about) implements KitchenAmount {}
 
+    /** An amount in the unit that the recipe says it in, to a quarter; whole units from five on. */
+    static KitchenAmount asWritten(Quantity quantity) {
+        double parts = quantity.amount() < 5 ? 4 : 1;
+        double rounded = Math.max(1 / 8.0, Math.rint(quantity.amount() * parts) / parts);
+        double shown = quantity.amount() < 0.5 ? Math.max(1 / 8.0, Math.rint(quantity.amount() * 8) / 8) : rounded;
+        return new Pieces(shown, quantity.unit(), Math.abs(shown - quantity.amount()) > 0.1 * quantity.amount());
+    }
+
     /** What two fingers hold. */
     record Pinch() implements KitchenAmount {}
 

@@ -9,6 +9,7 @@ import embercup.core.measure.Mass;
 import embercup.core.measure.Temperature;
 import embercup.core.measure.Volume;
 import embercup.core.recipe.Flame;
+import embercup.core.recipe.Told;
 import embercup.core.workings.Code;
 import java.util.List;
 import java.util.Optional;
@@ -186,6 +187,14 @@ public sealed interface Caution {
      * @param entered whether the cook entered what a source says that she names
      */
     record NothingKnown(HerbName of, boolean entered, Severity severity) implements OfHerb, OfDrinker {}
+
+    /** The recipe itself says that it is not for her. */
+    record RecipeNotFor(Told.NotFor who) implements OfDrinker, Stopping {
+        @Override
+        public String source() {
+            return "own";
+        }
+    }
 
     record Allergy(HerbName of) implements OfHerb, OfDrinker, Stopping {
         @Override

@@ -14,7 +14,10 @@ import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.materia.Tradition;
+import embercup.core.measure.KitchenAmount;
 import embercup.core.measure.Mass;
+import embercup.core.measure.Quantity;
+import embercup.core.measure.Unit;
 import embercup.core.measure.Volume;
 import embercup.core.plan.PlannedAddition.Grams;
 import embercup.core.plan.PlannedAddition.Measured;
@@ -220,14 +223,15 @@ final class Measures {
     private PlannedAddition line(Own own, Dose dose, double grams, Map<Constituent, Double> day) {
         Herb herb = own.herb;
         Addition addition = own.addition;
-        HerbMeasure.Kitchen pot = measure.kitchen(herb, addition.form(), addition.cut(), grams);
-        HerbMeasure.Kitchen cup = measure.kitchen(herb, addition.form(), addition.cut(), dose.perCupG());
+        HerbMeasure.Kitchen pot = kitchen(own, grams);
+        HerbMeasure.Kitchen cup = kitchen(own, dose.perCupG());
         double low = grams * (1 - pot.spread());
         double high = grams * (1 + pot.spread());
         double cupsInDay = Math.min(request.cupsADay(), cupsADay(own));
         double drunk = request.shareADay();
         double heavy = high / request.cups();
         boolean crosses = dose.passes(heavy * cupsInDay)
+                || usualDayCrossed(own, dose.perCupG() * cupsInDay, heavy * cupsInDay)
                 || muchMore(own, dose.perCupG(), heavy)
                 || limitCrossed(own, grams * drunk, high * drunk, day);
         boolean perCup = perCup(addition);
@@ -238,12 +242,55 @@ final class Measures {
                 new Measured(
                         perCup ? cup.amount() : pot.amount(),
                         perCup && request.cups() > 1,
-                        crosses,
+                        crosses || rough(own),
                         own.grams.nearest()),
                 prepared(herb, addition),
                 new Where(perCup, perCup ? Finishing.gate(herb, request.schools()) : Optional.empty()),
                 said(own, dose.perCupG(), cup),
-                1);
+                1,
+                beside(own, grams));
+    }
+
+    /** In the unit that the recipe says: "2 cloves"; grams in spoons or pieces. */
+    private HerbMeasure.Kitchen kitchen(Own own, double grams) {
+        Addition a = own.addition;
+        double asWritten = own.grams.amount().best();
+        if (a.quantity().unit().dimension() == Unit.Dimension.MASS
+                || a.quantity().unit() == Unit.PART
+                || asWritten == 0) {
+            return measure.kitchen(own.herb, a.form(), a.cut(), grams);
+        }
+        return new HerbMeasure.Kitchen(
+                KitchenAmount.asWritten(a.quantity().times(grams / asWritten)),
+                own.grams.amount().relative());
+    }
+
+    /** A count whose weight is only that of any such piece: it is weighed. */
+    private static boolean rough(Own own) {
+        Unit.Dimension dimension = own.addition.quantity().unit().dimension();
+        boolean counted = dimension == Unit.Dimension.COUNT || dimension == Unit.Dimension.LENGTH;
+        return counted
+                && own.grams
+                        .nearest()
+                        .filter(HerbMeasure.Nearest.OfPart.class::isInstance)
+                        .isPresent();
+    }
+
+    private PlannedAddition.Beside beside(Own own, double grams) {
+        Addition a = own.addition;
+        double asWritten = own.grams.amount().best();
+        Optional<KitchenAmount> to = a.open().amountTo().isPresent() && asWritten > 0
+                ? Optional.of(KitchenAmount.asWritten(Quantity.of(
+                        a.open().amountTo().getAsDouble() * grams / asWritten,
+                        a.quantity().unit())))
+                : Optional.empty();
+        return new PlannedAddition.Beside(
+                usual(own).inCup(),
+                a.open().optional(),
+                a.open().or().stream()
+                        .map(o -> HerbName.of(materia.herb(o.herb(), "herb")))
+                        .toList(),
+                to);
     }
 
     /** The dose as the cook's school says it; the grams of the pot stand beside it. */
@@ -262,6 +309,14 @@ final class Measures {
                         pot.times(CONCENTRATE_ML / request.liquorMl()), Volume.millilitres(CONCENTRATE_ML), true);
             default -> new Said.ToCup(cup.amount());
         };
+    }
+
+    /** Whether a heavy hand with the spoon passes the usual most of a day that the best amount keeps; g in a day. */
+    private boolean usualDayCrossed(Own own, double bestG, double heavyG) {
+        return usual(own)
+                .mostInDay()
+                .filter(most -> bestG <= most.value() * (1 + 1e-9) && heavyG > most.value() * (1 + 1e-9))
+                .isPresent();
     }
 
     /** Whether a heavy hand with the spoon makes a usual cup one that is much more. */

@@ -12,6 +12,7 @@ import embercup.core.measure.Mass;
 import embercup.core.measure.Temperature;
 import embercup.core.measure.Volume;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -20,10 +21,41 @@ import java.util.Optional;
  * @param stage index of the stage at whose start it goes in
  * @param measured how it is measured out
  * @param said the amount as the cook's school says a dose
+ * @param beside what stands beside the amount
  * @param leftShare share of the herb that it still has to give, 0–1; 1 unless it is spent
  */
 public record PlannedAddition(
-        Of of, int stage, Grams amount, Measured measured, Prepared prepared, Where goes, Said said, double leftShare) {
+        Of of,
+        int stage,
+        Grams amount,
+        Measured measured,
+        Prepared prepared,
+        Where goes,
+        Said said,
+        double leftShare,
+        Beside beside) {
+
+    /** A line that an earlier version kept says nothing beside. */
+    public PlannedAddition {
+        beside = Objects.requireNonNullElse(beside, Beside.NOTHING);
+    }
+
+    /**
+     * What stands beside the amount.
+     *
+     * @param usualPerCup usual single dose in a cup, g of this form; empty when none is published
+     * @param optional whether the recipe may go without it
+     * @param or what the recipe has instead of it
+     * @param to upper end of a range that the recipe says, as the cook measures it; empty for one amount
+     */
+    public record Beside(
+            Optional<UsualDose.Range> usualPerCup, boolean optional, List<HerbName> or, Optional<KitchenAmount> to) {
+        static final Beside NOTHING = new Beside(Optional.empty(), false, List.of(), Optional.empty());
+
+        public Beside {
+            or = List.copyOf(or);
+        }
+    }
 
     /** Those that are brewed, not stirred into the cup: one for each charge of the pot, in its order. */
     static List<PlannedAddition> brewed(List<PlannedAddition> additions) {
@@ -150,6 +182,6 @@ public record PlannedAddition(
     /** The same herb, brewed and strained once. */
     PlannedAddition spent(double left) {
         Measured strained = new Measured(new KitchenAmount.AsStrained(), false, false, measured.nearest);
-        return new PlannedAddition(of, stage, amount, strained, Prepared.NOT, goes, said, left);
+        return new PlannedAddition(of, stage, amount, strained, Prepared.NOT, goes, said, left, Beside.NOTHING);
     }
 }

@@ -8,7 +8,6 @@ import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PlantPart;
-import embercup.core.materia.Tradition;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
@@ -16,6 +15,7 @@ import embercup.core.measure.Unit.Dimension;
 import embercup.core.reading.Amount.Loose;
 import embercup.core.reading.Asked.Choice;
 import embercup.core.reading.Asked.Question;
+import embercup.core.recipe.UsualAddition;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -147,7 +147,7 @@ final class Ingredients {
         boolean stick = said == Unit.SPRIG && herb.pieces().stream().anyMatch(p -> p.unit() == Unit.STICK);
         Unit unit = stick ? Unit.STICK : said;
         Form form = form(herb, phrase, unit, line);
-        Cut cut = phrase.cut.orElseGet(() -> usualCut(herb, form, unit));
+        Cut cut = phrase.cut.orElseGet(() -> UsualAddition.cut(herb, form, unit));
         Ingredient made = new Ingredient(herb, form, cut, Quantity.of(1, unit));
         made.formSaid = phrase.form.isPresent();
         made.cutSaid = phrase.cut.isPresent();
@@ -208,19 +208,10 @@ final class Ingredients {
     private void toTaste(Ingredient made, Herb herb, String word, LineDraft line) {
         made.amountSaid = false;
         made.eachCup = true;
-        Quantity usual = herb.part() == PlantPart.PANTRY
-                ? Quantity.of(1, Unit.TEASPOON)
-                : herb.dose(Tradition.FOLK, made.form)
-                        .map(d -> Quantity.of(
-                                round((d.perCupG().low() + d.perCupG().high()) / 2), Unit.GRAM))
-                        .orElseGet(() -> Quantity.of(1, Unit.TEASPOON));
+        Quantity usual = UsualAddition.perCup(herb, made.form);
         made.quantity = usual;
         List<Quantity> all = List.of(usual, usual.times(0.5), usual.times(2));
         quantity(made, herb, word, all, line);
-    }
-
-    private static double round(double grams) {
-        return Math.max(0.1, Math.rint(grams * 10) / 10);
     }
 
     private void quantity(Ingredient made, Herb herb, String word, List<Quantity> all, LineDraft line) {
@@ -296,8 +287,8 @@ final class Ingredients {
         if (herb.part() == PlantPart.PANTRY) {
             return Form.FRESH;
         }
-        boolean fresh = knows(herb, Form.FRESH);
-        boolean dried = knows(herb, Form.DRIED);
+        boolean fresh = UsualAddition.knows(herb, Form.FRESH);
+        boolean dried = UsualAddition.knows(herb, Form.DRIED);
         if (unit == Unit.BAG || phrase.cut.filter(c -> c == Cut.GROUND).isPresent()) {
             return Form.DRIED;
         }
@@ -325,25 +316,5 @@ final class Ingredients {
                 answers.to(line.index, question.key()).orElse(choices.get(0).value());
         line.asks.add(new Asked(question, choices, Optional.of(taken)));
         return taken.equals("fresh") ? Form.FRESH : Form.DRIED;
-    }
-
-    private static boolean knows(Herb herb, Form form) {
-        return herb.bulk().stream().anyMatch(b -> b.form() == form)
-                || herb.pieces().stream().anyMatch(p -> p.form() == form && p.unit() != Unit.BAG)
-                || herb.doses().stream().anyMatch(d -> d.form() == form);
-    }
-
-    private static Cut usualCut(Herb herb, Form form, Unit unit) {
-        if (unit == Unit.SLICE) {
-            return Cut.SLICED;
-        }
-        if (unit.dimension() == Dimension.COUNT || herb.part() == PlantPart.PANTRY) {
-            return Cut.WHOLE;
-        }
-        return herb.bulk().stream()
-                .filter(b -> b.form() == form)
-                .map(Herb.Bulk::cut)
-                .min(java.util.Comparator.naturalOrder())
-                .orElse(herb.part() == PlantPart.SEED ? Cut.WHOLE : herb.part().hard() ? Cut.SLICED : Cut.CHOPPED);
     }
 }

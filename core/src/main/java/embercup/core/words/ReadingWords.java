@@ -36,6 +36,8 @@ final class ReadingWords {
             return Optional.of(say(filled.fill()));
         } else if (fact instanceof Understood.Taken taken) {
             return Optional.of(words.say(taken.posology()));
+        } else if (fact instanceof Told.NotFor who) {
+            return Optional.of(say(who));
         } else if (fact instanceof Understood.NotFor who) {
             return Optional.of(say(who.who()));
         } else if (fact instanceof Understood.Keeps keeps) {

@@ -213,7 +213,7 @@ public final class Words {
     }
 
     /** A name within a sentence: burdock root, but Iceland moss and St John’s wort. */
-    String lower(String name) {
+    public String lower(String name) {
         String first = name.split("\\s", 2)[0];
         List<String> proper =
                 List.of(catalogue.pattern("names.proper").orElse("").split(",\\s*"));

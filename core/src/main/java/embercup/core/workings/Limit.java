@@ -19,6 +19,8 @@ public enum Limit {
     NOTES(0, 60, "notes"),
     /** Answers to the questions of a text. */
     ANSWERS(0, 400, "answers"),
+    /** Index of a line of a text. */
+    TEXT_LINE(0, 20_000, ""),
     /** How far below the rim, or above the herbs, a vessel is filled. */
     FILL_CM(0.5, 30, "cm"),
     /** How long something keeps, as a recipe says. */

@@ -172,7 +172,20 @@ class EdgesTest {
         // Four cups without a posology: three of them in a day.
         double drunk = 3 / 4.0;
         boolean heavyPasses = tea.highG() * drunk * caffeine.mgPerG().best() > limitMg;
-        return heavyPasses && tea.grams() * drunk * caffeine.mgPerG().best() <= limitMg || passesTheDay(tea);
+        return heavyPasses && tea.grams() * drunk * caffeine.mgPerG().best() <= limitMg
+                || passesTheDay(tea)
+                || muchMore(tea);
+    }
+
+    /** Or where it makes a usual cup one of more than half as much again as the highest usual one (design value). */
+    private static boolean muchMore(PlannedAddition tea) {
+        double much = 1.5
+                * MATERIA.herb("black-tea", "herb")
+                        .dose(Tradition.FOLK, Form.DRIED)
+                        .orElseThrow()
+                        .perCupG()
+                        .high();
+        return tea.grams() / 4 <= much && tea.highG() / 4 > much;
     }
 
     /** Or where it passes the usual most of a day. */
@@ -181,8 +194,9 @@ class EdgesTest {
         double times =
                 herb.dose(Tradition.FOLK, Form.DRIED).orElseThrow().timesADay().high();
         double day = tea.highG() / 4 * Math.min(3, times);
+        double best = tea.grams() / 4 * Math.min(3, times);
         return herb.mostPerDayG(Tradition.FOLK, Form.DRIED)
-                .filter(most -> day > most.value() * (1 + 1e-9))
+                .filter(most -> best <= most.value() * (1 + 1e-9) && day > most.value() * (1 + 1e-9))
                 .isPresent();
     }
 

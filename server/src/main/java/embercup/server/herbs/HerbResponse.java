@@ -9,8 +9,10 @@ import embercup.core.materia.Herb;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PartDefaults;
 import embercup.core.materia.PlantPart;
+import embercup.core.measure.Quantity;
 import embercup.core.measure.Spread;
 import embercup.core.plan.PlannedAddition.Skin;
+import embercup.core.recipe.UsualAddition;
 import embercup.core.words.Words;
 import embercup.server.platform.Fields;
 import java.util.ArrayList;
@@ -101,19 +103,42 @@ public record HerbResponse(
     /** Another herb that this one can stand in for, and what changes. */
     public record StandsInLine(String herb, String common, double ratio, String change, String source) {}
 
-    /** One line of the list. */
+    /** One line of the list. @param named as it stands within a sentence */
     public record HerbLine(
-            String slug, String common, String latin, List<String> also, String part, String use, boolean stop) {}
+            String slug,
+            String common,
+            String named,
+            String latin,
+            List<String> also,
+            String part,
+            String use,
+            boolean stop,
+            UsualLine usual) {}
+
+    /** How it usually goes into a cup. */
+    public record UsualLine(String form, String cut, double amount, String unit) {}
+
+    private static UsualLine usual(Herb h) {
+        Form form = UsualAddition.form(h);
+        Quantity q = UsualAddition.perCup(h, form);
+        return new UsualLine(
+                Fields.code(form),
+                Fields.code(UsualAddition.cut(h, form, q.unit())),
+                q.amount(),
+                q.unit().code());
+    }
 
     static HerbLine line(Herb h) {
         return new HerbLine(
                 h.slug(),
                 h.common(),
+                Words.english().lower(h.common()),
                 h.latin(),
                 h.also(),
                 Fields.code(h.part()),
                 h.use(),
-                h.stop().isPresent());
+                h.stop().isPresent(),
+                usual(h));
     }
 
     static HerbResponse of(Materia materia, Herb h) {

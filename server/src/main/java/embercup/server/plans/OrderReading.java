@@ -149,7 +149,11 @@ class OrderReading {
             String at = "changes[" + i + "]";
             String herb = Fields.text(change.herb(), at + ".herb", Length.SLUG);
             if (change.with() != null) {
-                recipe = substitution.replace(recipe, herb, change.with(), at + ".with");
+                Recipe before = recipe;
+                recipe = Substitution.alternative(recipe, herb, change.with())
+                        .orElseGet(() -> substitution.replace(before, herb, change.with(), at + ".with"));
+            } else if (change.perCupG() != null) {
+                recipe = substitution.perCup(recipe, herb, change.perCupG(), at + ".perCupG");
             } else if (change.share() != null) {
                 recipe = substitution.lessen(recipe, herb, change.share(), at + ".share");
             } else if (change.form() != null) {

@@ -128,14 +128,16 @@ public record OrderRequest(
     public record At(@Nullable Instant startAt, @Nullable Instant readyAt) {}
 
     /**
-     * What the order changes in one herb of the recipe: another {@code with} that can stand in for it, a {@code share} of
-     * its amount, its other {@code form}; nothing of these leaves it out.
+     * What the order changes in one herb of the recipe: another {@code with} that the recipe names instead or that can stand in
+     * for it, a {@code share} of its amount, {@code perCupG} of it in each of the recipe's cups, its other {@code form}; nothing
+     * of these leaves it out.
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record ChangePart(
             @Size(max = Length.SLUG) @Nullable String herb,
             @Size(max = Length.SLUG) @Nullable String with,
             @Within(Limit.SHARE) @Nullable Double share,
+            @Within(Limit.HERB_G) @Nullable Double perCupG,
             @CodeOf(Form.class) @Nullable String form) {}
 
     /** Somebody who drinks, without being kept. */

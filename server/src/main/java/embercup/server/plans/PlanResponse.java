@@ -1,5 +1,6 @@
 package embercup.server.plans;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import embercup.server.learned.LearnedResponse;
 import embercup.server.platform.WorkingsLine;
@@ -139,7 +140,36 @@ public record PlanResponse(
             @JsonUnwrapped Goes goes,
             @JsonUnwrapped Weighed weighed,
             @JsonUnwrapped Told told,
-            double leftShare) {}
+            double leftShare,
+            @JsonUnwrapped BesideLine beside) {
+
+        /** A line of an earlier version says nothing beside. */
+        public AdditionLine {
+            beside = beside == null ? BesideLine.NOTHING : beside;
+        }
+    }
+
+    /**
+     * What stands beside the amount.
+     *
+     * @param usualLowG lowest usual single dose in a cup, g; missing when none is published
+     * @param usualHighG highest
+     * @param optional whether the recipe may go without it
+     * @param or what the recipe has instead
+     * @param measureTo upper end of a range that the recipe says
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record BesideLine(
+            @Nullable Double usualLowG,
+            @Nullable Double usualHighG,
+            @Nullable String usualSource,
+            @Nullable Boolean optional,
+            @Nullable List<OtherHerb> or,
+            @Nullable String measureTo) {
+        static final BesideLine NOTHING = new BesideLine(null, null, null, null, null, null);
+    }
+
+    public record OtherHerb(String herb, String common) {}
 
     public record HerbAsked(String herb, String common, String form, String cut) {}
 

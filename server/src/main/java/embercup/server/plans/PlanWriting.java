@@ -5,6 +5,7 @@ import embercup.core.brew.StageRun;
 import embercup.core.care.Care;
 import embercup.core.care.WayOut;
 import embercup.core.dose.Drinker;
+import embercup.core.dose.UsualDose;
 import embercup.core.keeping.Keeping;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
@@ -16,6 +17,7 @@ import embercup.core.measure.Volume;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
+import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Prediction;
 import embercup.core.plan.Step;
 import embercup.core.plan.Taking;
@@ -196,8 +198,23 @@ public final class PlanWriting {
                                 WORDS.prep(a),
                                 WORDS.say(a.said()),
                                 a.measured().nearest().map(WORDS::nearest).orElse(null)),
-                        a.leftShare()))
+                        a.leftShare(),
+                        beside(a.beside())))
                 .toList();
+    }
+
+    private static PlanResponse.BesideLine beside(PlannedAddition.Beside beside) {
+        return new PlanResponse.BesideLine(
+                beside.usualPerCup().map(UsualDose.Range::lowG).orElse(null),
+                beside.usualPerCup().map(UsualDose.Range::highG).orElse(null),
+                beside.usualPerCup().map(UsualDose.Range::source).orElse(null),
+                beside.optional() ? true : null,
+                beside.or().isEmpty()
+                        ? null
+                        : beside.or().stream()
+                                .map(h -> new PlanResponse.OtherHerb(h.slug(), WORDS.lower(h.common())))
+                                .toList(),
+                beside.to().map(WORDS::say).orElse(null));
     }
 
     private static Water water(BrewPlan plan) {

@@ -49,7 +49,7 @@ class Readings {
      *
      * @throws RefusedException 422 when there is none in it
      */
-    ImportResponse imported(String body, RecipePages.Kind kind) {
+    ImportResponse imported(byte[] body, RecipePages.Kind kind) {
         List<Found> found = RecipePages.recipes(body, kind);
         if (found.isEmpty()) {
             throw RefusedException.of(HttpStatus.UNPROCESSABLE_CONTENT, "no-recipe", Map.of());

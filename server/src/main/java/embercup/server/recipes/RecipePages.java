@@ -1,5 +1,9 @@
 package embercup.server.recipes;
 
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -38,16 +42,25 @@ final class RecipePages {
     /** A recipe as lines of text, its name first. */
     record Found(String text) {}
 
-    static List<Found> recipes(String body, Kind kind) {
+    /** @param body in UTF-8; a page in what it says of itself */
+    static List<Found> recipes(byte[] body, Kind kind) {
+        String text = new String(body, StandardCharsets.UTF_8);
         return switch (kind) {
-            case TEXT -> body.isBlank() ? List.of() : List.of(new Found(body));
-            case JSON_LD -> jsonLd(body);
-            case HTML -> html(body);
+            case TEXT -> text.isBlank() ? List.of() : List.of(new Found(text));
+            case JSON_LD -> jsonLd(text);
+            case HTML -> html(page(body));
         };
     }
 
-    private static List<Found> html(String body) {
-        Document page = Jsoup.parse(body);
+    private static Document page(byte[] body) {
+        try {
+            return Jsoup.parse(new ByteArrayInputStream(body), null, "");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static List<Found> html(Document page) {
         List<Found> found = new ArrayList<>();
         for (Element script : page.select("script[type*=ld+json]")) {
             found.addAll(jsonLd(script.data()));

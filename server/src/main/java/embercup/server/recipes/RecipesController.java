@@ -50,19 +50,19 @@ class RecipesController {
 
     /** Reads the recipes of a saved page. Keeps nothing. */
     @PostMapping(path = "/import", consumes = MediaType.TEXT_HTML_VALUE)
-    Readings.ImportResponse importPage(@RequestBody String page) {
+    Readings.ImportResponse importPage(@RequestBody byte[] page) {
         return readings.imported(page, RecipePages.Kind.HTML);
     }
 
     /** Reads the recipes of structured data. Keeps nothing. */
     @PostMapping(path = "/import", consumes = "application/ld+json")
-    Readings.ImportResponse importData(@RequestBody String data) {
+    Readings.ImportResponse importData(@RequestBody byte[] data) {
         return readings.imported(data, RecipePages.Kind.JSON_LD);
     }
 
     /** Reads a text as it was saved. Keeps nothing. */
     @PostMapping(path = "/import", consumes = MediaType.TEXT_PLAIN_VALUE)
-    Readings.ImportResponse importText(@RequestBody String text) {
+    Readings.ImportResponse importText(@RequestBody byte[] text) {
         return readings.imported(text, RecipePages.Kind.TEXT);
     }
 

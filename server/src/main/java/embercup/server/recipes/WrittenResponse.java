@@ -30,7 +30,7 @@ record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine>
      * @param answers what the cook has answered of the same text
      */
     record ReadRequest(
-            @Nullable String text,
+            @Size(max = Length.WRITTEN) @Nullable String text,
             @Size(max = Length.CODE) @Nullable String language,
             @Within(Limit.ANSWERS) @Nullable List<@Valid AnswerPart> answers) {
 
@@ -46,7 +46,7 @@ record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine>
 
     /** One answer: the line, the key of its question, the value of the choice, or the slug of a herb. */
     record AnswerPart(
-            int line,
+            @Within(Limit.TEXT_LINE) int line,
             @Size(max = Length.LINE) @Nullable String key,
             @Size(max = Length.LINE) @Nullable String value) {}
 
@@ -61,15 +61,15 @@ record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine>
     record WrittenLine(
             String text,
             String kind,
-            List<MarkPart> marks,
+            List<MarkLine> marks,
             List<String> reads,
-            List<AskPart> asks,
+            List<AskLine> asks,
             List<String> kept,
             int addition,
             List<Integer> additions) {}
 
     /** @param mark read, asked or kept @param to exclusive */
-    record MarkPart(int from, int to, String mark) {}
+    record MarkLine(int from, int to, String mark) {}
 
     /**
      * A question of a line.
@@ -80,15 +80,15 @@ record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine>
      * @param taken value of the choice that is taken meanwhile
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record AskPart(
+    record AskLine(
             String key,
             String question,
             @Nullable String why,
             boolean herb,
-            List<ChoicePart> choices,
+            List<ChoiceLine> choices,
             @Nullable String taken) {}
 
-    record ChoicePart(String value, String label) {}
+    record ChoiceLine(String value, String label) {}
 
     static WrittenResponse of(Reading reading) {
         return new WrittenResponse(
@@ -102,7 +102,7 @@ record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine>
                 l.text(),
                 Fields.code(l.kind()),
                 l.spans().stream()
-                        .map(s -> new MarkPart(s.from(), s.to(), Fields.code(s.mark())))
+                        .map(s -> new MarkLine(s.from(), s.to(), Fields.code(s.mark())))
                         .toList(),
                 l.reads().stream().map(WORDS::say).distinct().toList(),
                 l.asks().stream().map(WrittenResponse::ask).toList(),
@@ -111,16 +111,16 @@ record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine>
                 l.additions());
     }
 
-    private static AskPart ask(Asked asked) {
+    private static AskLine ask(Asked asked) {
         boolean which = asked.question() instanceof Asked.Question.WhichHerb;
         String why = asked.question() instanceof Asked.Question.WhichHerb w ? w.why() : "";
-        return new AskPart(
+        return new AskLine(
                 asked.key(),
                 WORDS.say(asked.question()),
                 why.isEmpty() ? null : why,
                 which || asked.question() instanceof Asked.Question.NoHerb,
                 asked.choices().stream()
-                        .map(c -> new ChoicePart(c.value(), WORDS.say(c)))
+                        .map(c -> new ChoiceLine(c.value(), WORDS.say(c)))
                         .toList(),
                 asked.taken().orElse(null));
     }
