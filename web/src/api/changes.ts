@@ -43,6 +43,8 @@ export const useRemoveRecipe = () => useChange(api.removeRecipe, keys.recipes);
 /** The stages that a recipe without any would get. */
 export const usePropose = () => useChange((recipe: RecipeDocument) => api.propose(recipe));
 export const useReadRecipe = () => useChange(api.readRecipe);
+export const useImport = () =>
+  useChange(({ file, type }: { file: Blob; type: string }) => api.importRecipes(file, type));
 export const useBlend = () => useChange((wish: BlendRequest) => api.blend(wish));
 
 // ---- brews

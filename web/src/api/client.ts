@@ -1,15 +1,17 @@
-import { http, told } from "./http";
+import { http, sent, told } from "./http";
 import type {
   BlendRequest,
   BrewRequest,
   BurnerRequest,
   CalibrationRequest,
   EventRequest,
+  ImportResponse,
   NotebookRequest,
   OrderRequest,
   OwnHerbDocument,
   PersonRequest,
   PlaceRequest,
+  ReadRequest,
   RecipeDocument,
   RecipeRequest,
   TinRequest,
@@ -80,7 +82,9 @@ export const api = {
   versions: (id: string) => told(http.GET("/api/recipes/{id}/versions", by(id))),
   propose: (recipe: RecipeDocument) => told(http.POST("/api/recipes/propose", { body: { recipe } })),
   blend: (body: BlendRequest) => told(http.POST("/api/recipes/blend", { body })),
-  readRecipe: (text: string) => told(http.POST("/api/recipes/read", { body: { text } })),
+  readRecipe: (body: ReadRequest) => told(http.POST("/api/recipes/read", { body })),
+  /** The recipes of a saved page or text. */
+  importRecipes: (file: Blob, type: string) => sent<ImportResponse>("/api/recipes/import", file, type),
   occasions: () => told(http.GET("/api/recipes/occasions")),
   marks: (drinkerId: string) => told(http.GET("/api/plans/marks", { params: { query: { drinkerId } } })),
   schools: () => told(http.GET("/api/plans/schools")),

@@ -83,6 +83,19 @@ export async function told<T>(
   throw problem(response.status, error);
 }
 
+/** A file as it is, of a type; what was answered. */
+export async function sent<T>(path: string, body: Blob, type: string): Promise<T> {
+  const request = new Request(window.location.origin + path, {
+    method: "POST",
+    body,
+    headers: { "Content-Type": type },
+  });
+  const response = await ask(request);
+  const answer: unknown = await response.json();
+  if (response.ok) return answer as T;
+  throw problem(response.status, answer);
+}
+
 /** The problem document of a refusal. */
 function problem(status: number, document: unknown): ProblemError {
   const said = (document ?? {}) as Partial<Record<"title" | "detail" | "type", string>> & {

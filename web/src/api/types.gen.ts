@@ -730,7 +730,10 @@ export interface components {
             /** Format: double */
             lowG: number;
             measure: string;
+            measureTo?: string;
             nearest?: string;
+            optional?: boolean;
+            or?: components["schemas"]["OtherHerb"][];
             perCup: boolean;
             /** Format: double */
             perCupG: number;
@@ -738,7 +741,16 @@ export interface components {
             said: string;
             /** Format: int32 */
             stage: number;
+            /** Format: double */
+            usualHighG?: number;
+            /** Format: double */
+            usualLowG?: number;
+            usualSource?: string;
             weigh: boolean;
+        };
+        AnswerLine: {
+            label: string;
+            value: string;
         };
         AnswerPart: {
             key?: string;
@@ -749,14 +761,6 @@ export interface components {
         AskLine: {
             signs: string;
             source: string;
-        };
-        AskPart: {
-            choices: components["schemas"]["ChoicePart"][];
-            herb: boolean;
-            key: string;
-            question: string;
-            taken?: string;
-            why?: string;
         };
         BlendRequest: {
             /** Format: double */
@@ -1017,16 +1021,14 @@ export interface components {
             form?: "fresh" | "dried";
             herb?: string;
             /** Format: double */
+            perCupG?: number;
+            /** Format: double */
             share?: number;
             with?: string;
         };
         ChoiceLine: {
             choice: string;
             words: string;
-        };
-        ChoicePart: {
-            label: string;
-            value: string;
         };
         ClashLine: {
             /** Format: int32 */
@@ -1211,10 +1213,12 @@ export interface components {
             also: string[];
             common: string;
             latin: string;
+            named: string;
             part: string;
             slug: string;
             stop: boolean;
             use: string;
+            usual: components["schemas"]["UsualLine"];
         };
         HerbResponse: {
             ageFloorYears?: number;
@@ -1333,13 +1337,6 @@ export interface components {
             recipeId: string;
             severity: string;
             text: string;
-        };
-        MarkPart: {
-            /** Format: int32 */
-            from: number;
-            mark: string;
-            /** Format: int32 */
-            to: number;
         };
         MeasuredRequest: {
             /** Format: double */
@@ -1465,6 +1462,10 @@ export interface components {
             useLearned?: boolean;
             /** @description whether the answer carries the workings of every figure; false when it is missing */
             workings?: boolean;
+        };
+        OtherHerb: {
+            common: string;
+            herb: string;
         };
         OwnHerbDocument: {
             common?: string;
@@ -1704,6 +1705,14 @@ export interface components {
                 [key: string]: string;
             };
         };
+        QuestionLine: {
+            choices: components["schemas"]["AnswerLine"][];
+            herb: boolean;
+            key: string;
+            question: string;
+            taken?: string;
+            why?: string;
+        };
         Range: {
             /** Format: double */
             high: number;
@@ -1857,6 +1866,13 @@ export interface components {
             /** @enum {string} */
             kind: "PUBLISHED" | "HANDBOOK" | "PRACTICE" | "ESTIMATE" | "OWN";
             title: string;
+        };
+        SpanLine: {
+            /** Format: int32 */
+            from: number;
+            mark: string;
+            /** Format: int32 */
+            to: number;
         };
         SpeedRequest: {
             /** Format: double */
@@ -2027,6 +2043,13 @@ export interface components {
              */
             kind: "undone";
         };
+        UsualLine: {
+            /** Format: double */
+            amount: number;
+            cut: string;
+            form: string;
+            unit: string;
+        };
         VesselLine: {
             /** Format: double */
             bedCm: number;
@@ -2157,10 +2180,10 @@ export interface components {
             /** Format: int32 */
             addition: number;
             additions: number[];
-            asks: components["schemas"]["AskPart"][];
+            asks: components["schemas"]["QuestionLine"][];
             kept: string[];
             kind: string;
-            marks: components["schemas"]["MarkPart"][];
+            marks: components["schemas"]["SpanLine"][];
             reads: string[];
             text: string;
         };

@@ -8,11 +8,14 @@ export function HerbPicker({
   onPick,
   label = "Herb",
   wrong,
+  hint = "herb",
 }: {
   value: string;
   onPick: (slug: string) => void;
   label?: string;
   wrong?: string;
+  /** What stands there while nothing is chosen. */
+  hint?: string;
 }) {
   const id = useId();
   const herbs = useHerbs();
@@ -42,7 +45,7 @@ export function HerbPicker({
           aria-controls={`${id}-list`}
           aria-activedescendant={hits[at] ? `${id}-${hits[at].slug}` : undefined}
           aria-invalid={wrong ? true : undefined}
-          placeholder="herb"
+          placeholder={hint}
           value={shown}
           onChange={(e) => {
             setTyped(e.target.value);

@@ -1,94 +1,158 @@
 import type { RecipeDocument } from "../../api/client";
 import { NumberField, SelectField, TextField } from "../../parts/Field";
+import { millilitres } from "../../parts/say";
+import { OneOf, Stepper, Word } from "../../parts/Word";
 import { MENSTRUA, TRADITIONS } from "./doc";
 import type { Draft, Wrong } from "./draft";
 
-/** What the recipe makes, from what, and how it is taken. */
-export function Head({
-  draft,
-  set,
-  setRecipe,
-  wrong,
-}: {
+interface HeadProps {
   draft: Draft;
   set: (d: Partial<Draft>) => void;
   setRecipe: (r: Partial<RecipeDocument>) => void;
   wrong: Wrong;
-}) {
+}
+
+/** What the recipe makes, of what, and how it is taken: a sentence whose parts open in place. */
+export function Head({ draft, set, setRecipe, wrong }: HeadProps) {
   const r = draft.recipe;
+  const complaints = ["cups", "cupMl", "pourMl", "alcoholPercent", "dilutionParts", "tradition", "keepsDays"]
+    .map(wrong)
+    .filter(Boolean);
   return (
-    <div className="grid grid-cols-2 gap-x-6 gap-y-3 sm:grid-cols-4">
+    <div className="mt-3">
       <TextField
-        className="col-span-2"
+        className="max-w-2xl text-2xl"
         label="Name"
         value={r.name ?? ""}
         wrong={wrong("name")}
         onChange={(name) => setRecipe({ name })}
       />
-      <NumberField
-        label="Cups"
-        value={r.cups}
-        wrong={wrong("cups")}
-        onChange={(cups) => setRecipe({ cups })}
-      />
-      <NumberField
-        label="Size of a cup"
-        unit="mL"
-        value={r.cupMl}
-        wrong={wrong("cupMl")}
-        onChange={(cupMl) => setRecipe({ cupMl })}
-      />
-      <SelectField
-        className="col-span-2"
-        label="Tradition: how the dose is said"
-        value={r.tradition ?? "folk"}
-        options={TRADITIONS}
-        onChange={(t) => setRecipe({ tradition: t as RecipeDocument["tradition"] })}
-      />
-      <SelectField
-        label="Drawn with"
-        value={r.menstruum ?? "water"}
-        options={MENSTRUA}
-        onChange={(m) =>
-          setRecipe({
-            menstruum: m === "water" ? undefined : (m as RecipeDocument["menstruum"]),
-            alcoholPercent: m === "spirit" ? 40 : undefined,
-          })
-        }
-      />
-      {r.menstruum === "spirit" ? (
-        <NumberField
-          label="Its strength"
-          unit="%"
-          value={r.alcoholPercent}
-          wrong={wrong("alcoholPercent")}
-          onChange={(alcoholPercent) => setRecipe({ alcoholPercent })}
-        />
-      ) : (
-        <NumberField
-          label="Water to start with"
-          unit="mL"
-          value={r.pourMl}
-          wrong={wrong("pourMl")}
-          onChange={(pourMl) => setRecipe({ pourMl })}
-        />
-      )}
+      <p className="mt-2 text-[1.12rem] text-muted leading-[2.1rem]">
+        Makes{" "}
+        <Word label="Cups" shown={`${r.cups ?? "?"} ${r.cups === 1 ? "cup" : "cups"}`}>
+          {() => (
+            <Stepper
+              label="cups"
+              value={r.cups ?? 1}
+              low={1}
+              high={40}
+              unit="cups"
+              onChange={(cups) => setRecipe({ cups })}
+            />
+          )}
+        </Word>{" "}
+        of{" "}
+        <Word label="Size of a cup" shown={millilitres(r.cupMl ?? 0)}>
+          {() => (
+            <Stepper
+              label="size of a cup"
+              value={Math.round(r.cupMl ?? 240)}
+              low={30}
+              high={1000}
+              step={10}
+              unit="mL"
+              onChange={(cupMl) => setRecipe({ cupMl })}
+            />
+          )}
+        </Word>
+        , from <Liquid r={r} setRecipe={setRecipe} />; taken{" "}
+        <Taken posology={r.posology} setRecipe={setRecipe} />; dosed by{" "}
+        <Word
+          label="How the dose is said"
+          shown={
+            (TRADITIONS.find((t) => t.value === (r.tradition ?? "folk"))?.label ?? "").split(":")[0] ?? ""
+          }
+        >
+          {() => (
+            <OneOf
+              label="How the dose is said"
+              value={r.tradition ?? "folk"}
+              options={TRADITIONS as { value: NonNullable<RecipeDocument["tradition"]>; label: string }[]}
+              onPick={(tradition) => setRecipe({ tradition })}
+            />
+          )}
+        </Word>
+        {r.keepsDays !== undefined && (
+          <>
+            ; keeps{" "}
+            <Word
+              label="How long it keeps"
+              shown={`${r.keepsDays} ${r.keepsDays === 1 ? "day" : "days"}${r.keepsWhere === "fridge" ? " in the fridge" : ""}`}
+            >
+              {() => (
+                <NumberField
+                  label="Days it keeps"
+                  value={r.keepsDays}
+                  onChange={(keepsDays) => setRecipe({ keepsDays })}
+                />
+              )}
+            </Word>
+          </>
+        )}
+        .
+      </p>
+      {complaints.map((c) => (
+        <p key={c} className="text-sm text-stop">
+          {c}
+        </p>
+      ))}
       <TextField
-        className="col-span-2 sm:col-span-3"
+        className="mt-1 max-w-2xl"
         label="About it"
         most={600}
         value={draft.about}
         placeholder="Traditionally used …"
         onChange={(about) => set({ about })}
       />
-      <NumberField
-        label="Diluted with parts of water"
-        value={r.dilutionParts}
-        wrong={wrong("dilutionParts")}
-        onChange={(dilutionParts) => setRecipe({ dilutionParts })}
-      />
-      <Taken posology={r.posology} setRecipe={setRecipe} wrong={wrong} />
     </div>
+  );
+}
+
+/** Water or what else draws it, and how much at the start. */
+function Liquid({ r, setRecipe }: { r: RecipeDocument; setRecipe: HeadProps["setRecipe"] }) {
+  const kind = r.menstruum ?? "water";
+  const filled =
+    r.headspaceCm !== undefined
+      ? ` to ${r.headspaceCm} cm below the rim`
+      : r.coverCm !== undefined
+        ? ` ${r.coverCm} cm over the herbs`
+        : "";
+  const shown = `${r.pourMl === undefined ? (filled ? "" : "as much as it needs of ") : `${millilitres(r.pourMl)} of `}${kind}${filled}`;
+  return (
+    <Word label="Water to start with" shown={shown}>
+      {() => (
+        <div className="flex w-64 flex-col gap-2">
+          <NumberField
+            label="Millilitres; empty for as much as it needs"
+            value={r.pourMl}
+            onChange={(pourMl) => setRecipe({ pourMl })}
+          />
+          <SelectField
+            label="Of what"
+            value={kind}
+            options={MENSTRUA}
+            onChange={(m) =>
+              setRecipe({
+                menstruum: m === "water" ? undefined : (m as RecipeDocument["menstruum"]),
+                alcoholPercent: m === "spirit" ? 40 : undefined,
+              })
+            }
+          />
+          {r.menstruum === "spirit" && (
+            <NumberField
+              label="Strength of the spirit, %"
+              value={r.alcoholPercent}
+              onChange={(alcoholPercent) => setRecipe({ alcoholPercent })}
+            />
+          )}
+          <NumberField
+            label="Parts of water to one of it, in the cup"
+            value={r.dilutionParts}
+            onChange={(dilutionParts) => setRecipe({ dilutionParts })}
+          />
+        </div>
+      )}
+    </Word>
   );
 }
 
@@ -101,48 +165,53 @@ const WHEN = [
 
 /** Posology: how much of it, when, and for how long. Without cups a day the recipe does not say. */
 function Taken({
-  posology,
+  posology: p,
   setRecipe,
-  wrong,
 }: {
   posology: RecipeDocument["posology"];
-  setRecipe: (r: Partial<RecipeDocument>) => void;
-  wrong: Wrong;
+  setRecipe: HeadProps["setRecipe"];
 }) {
   const set = (part: Partial<NonNullable<RecipeDocument["posology"]>>) => {
-    const next = { ...posology, ...part };
+    const next = { ...p, ...part };
     setRecipe({ posology: next.cupsADay === undefined ? undefined : next });
   };
   return (
-    <>
-      <NumberField
-        label="Taken: cups a day"
-        value={posology?.cupsADay}
-        wrong={wrong("posology.cupsADay")}
-        onChange={(cupsADay) => set({ cupsADay })}
-      />
-      {posology && (
-        <>
+    <Word label="How it is taken" shown={takenWords(p)}>
+      {() => (
+        <div className="grid w-72 grid-cols-2 gap-2">
+          <NumberField label="Cups a day" value={p?.cupsADay} onChange={(cupsADay) => set({ cupsADay })} />
+          <NumberField
+            label="or up to"
+            value={p?.cupsADayTo}
+            onChange={(cupsADayTo) => set({ cupsADayTo })}
+          />
           <SelectField
+            className="col-span-2"
             label="When"
-            value={posology.when ?? "any-time"}
+            value={p?.when ?? "any-time"}
             options={WHEN}
             onChange={(when) => set({ when: when as NonNullable<RecipeDocument["posology"]>["when"] })}
           />
-          <NumberField
-            label="Days in a row"
-            value={posology.daysOn}
-            wrong={wrong("posology.daysOn")}
-            onChange={(daysOn) => set({ daysOn })}
-          />
-          <NumberField
-            label="Then days off"
-            value={posology.daysOff}
-            wrong={wrong("posology.daysOff")}
-            onChange={(daysOff) => set({ daysOff })}
-          />
-        </>
+          <NumberField label="Days in a row" value={p?.daysOn} onChange={(daysOn) => set({ daysOn })} />
+          <NumberField label="Then days off" value={p?.daysOff} onChange={(daysOff) => set({ daysOff })} />
+          <NumberField label="Days at most" value={p?.mostDays} onChange={(mostDays) => set({ mostDays })} />
+        </div>
       )}
-    </>
+    </Word>
   );
+}
+
+function takenWords(p: RecipeDocument["posology"]): string {
+  if (!p) return "as you like";
+  const cups = p.cupsADayTo
+    ? `${p.cupsADay}–${p.cupsADayTo}`
+    : `${Math.round((p.cupsADay ?? 1) * 100) / 100}`;
+  return [
+    `${cups} ${cups === "1" ? "cup" : "cups"} a day`,
+    p.when && p.when !== "any-time" ? WHEN.find((w) => w.value === p.when)?.label : "",
+    p.daysOn ? `${p.daysOn} days${p.daysOff ? `, then ${p.daysOff} off` : ""}` : "",
+    p.mostDays ? `at most ${p.mostDays} days` : "",
+  ]
+    .filter(Boolean)
+    .join(", ");
 }

@@ -1,21 +1,24 @@
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
-import { useKeepRecipe, usePropose } from "../../api/changes";
+import { useKeepRecipe, usePropose, useReadRecipe } from "../../api/changes";
 import {
+  type AnswerPart,
   keptInstead,
   ProblemError,
+  type QuestionLine,
   type RecipeDocument,
   type RecipeResponse,
   type WrittenResponse,
 } from "../../api/client";
-import { useOccasions, useRecipe } from "../../api/queries";
+import { useHerbs, useOccasions, usePlan, useRecipe } from "../../api/queries";
 import { Primary, Secondary } from "../../parts/Field";
 import { Loading, Trouble } from "../../parts/states";
 import { type Draft, draftOf } from "./draft";
 import { Head } from "./Head";
-import { HerbLines } from "./HerbLines";
-import { Preview } from "./Preview";
-import { Stages } from "./Stages";
+import { Lines } from "./Lines";
+import { MethodLine } from "./MethodLine";
+import { linesOf, merged } from "./merged";
+import { Notes } from "./Notes";
 import { Stale, Versions } from "./Versions";
 import { Written } from "./Written";
 
@@ -53,16 +56,21 @@ function Editor({
 }) {
   const navigate = useNavigate();
   const occasions = useOccasions();
+  const herbs = useHerbs();
   const [draft, setDraft] = useState(() => draftOf(start, !id, doc, about));
   const [before, setBefore] = useState<Draft[]>([]);
+  const [text, setText] = useState("");
   const [written, setWritten] = useState<WrittenResponse | null>(null);
+  const [answers, setAnswers] = useState<AnswerPart[]>([]);
   const [reasons, setReasons] = useState<{ stage: number; text: string }[]>([]);
   const keeping = useKeepRecipe();
   const proposing = usePropose();
+  const reading = useReadRecipe();
   const { error } = keeping;
   const theirs = keptInstead<RecipeResponse>(error);
   const failure = theirs ? proposing.error : (error ?? proposing.error);
   const recipe = draft.recipe;
+  const plan = useDraftPlan(recipe);
   const set = (next: Partial<Draft>) => {
     setBefore((b) => [...b.slice(-40), draft]);
     setDraft({ ...draft, ...next });
@@ -92,6 +100,30 @@ function Editor({
       },
     );
   };
+  const begin = (w: WrittenResponse) => {
+    setText(w.recipe.written ?? text);
+    setWritten(w);
+    setAnswers([]);
+    set({ recipe: w.recipe, from: linesOf(w) });
+    setReasons([]);
+  };
+  const answer = (line: number, ask: QuestionLine, value: string) => {
+    const all = [
+      ...answers.filter((a) => a.line !== line || a.key !== ask.key),
+      { line, key: ask.key, value },
+    ];
+    reading.mutate(
+      { text: written?.recipe.written ?? text, language: written?.language, answers: all },
+      {
+        onSuccess: (now) => {
+          if (written) set(merged(written, now, { recipe, from: draft.from }));
+          setAnswers(all);
+          setWritten(now);
+        },
+      },
+    );
+  };
+  const additions = recipe.additions ?? [];
 
   return (
     <form
@@ -129,70 +161,146 @@ function Editor({
         />
       )}
       {failure !== null && <Trouble error={failure} />}
-      <div className="mt-4 grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_380px]">
-        <div className="min-w-0">
-          <Head draft={draft} set={set} setRecipe={setRecipe} wrong={wrong} />
-          <fieldset className="mt-6">
-            <legend className="font-display font-semibold text-xl [font-stretch:80%]">Herbs</legend>
-            <HerbLines recipe={recipe} setRecipe={setRecipe} wrong={wrong} />
-          </fieldset>
-          <fieldset className="mt-6">
-            <legend className="font-display font-semibold text-xl [font-stretch:80%]">What is done</legend>
-            <Stages
-              recipe={recipe}
-              onChange={(next) => {
-                set({ recipe: next });
-                setReasons([]);
-              }}
-              reasons={reasons}
-              wrong={wrong}
-              onPropose={propose}
-            />
-          </fieldset>
-          <fieldset className="mt-6">
-            <legend className="text-muted text-sm">For which occasions</legend>
-            <div className="flex flex-wrap gap-x-5">
-              {occasions.data?.map((o) => (
-                <label key={o} className="flex min-h-11 items-center gap-2">
-                  <input
-                    type="checkbox"
-                    className="size-4 accent-[var(--herb)]"
-                    checked={draft.purposes.includes(o)}
-                    onChange={(e) =>
-                      set({
-                        purposes: e.target.checked
-                          ? [...draft.purposes, o]
-                          : draft.purposes.filter((p) => p !== o),
-                      })
-                    }
-                  />
-                  {o}
-                </label>
-              ))}
-            </div>
-          </fieldset>
+      {!start && !doc && !written && (
+        <Written
+          text={text}
+          busy={reading.isPending}
+          error={reading.error}
+          onText={setText}
+          onRead={() => reading.mutate({ text }, { onSuccess: begin })}
+          onFound={begin}
+        />
+      )}
+      <Head draft={draft} set={set} setRecipe={setRecipe} wrong={wrong} />
+      <Lines
+        recipe={recipe}
+        from={draft.from}
+        lines={written?.lines ?? []}
+        herbs={herbs.data ?? []}
+        planned={plan.data?.additions}
+        wrong={wrong}
+        onChange={(i, part) =>
+          setRecipe({ additions: additions.map((a, j) => (j === i ? { ...a, ...part } : a)) })
+        }
+        onRemove={(i) =>
+          set({
+            recipe: { ...recipe, additions: additions.filter((_, j) => j !== i) },
+            from: draft.from.filter((_, j) => j !== i),
+          })
+        }
+        onAdd={(herb) =>
+          set({
+            recipe: {
+              ...recipe,
+              additions: [
+                ...additions,
+                {
+                  herb: herb.slug,
+                  form: herb.usual.form as "dried" | "fresh",
+                  cut: herb.usual.cut as NonNullable<RecipeDocument["additions"]>[number]["cut"],
+                  amount: Math.round(herb.usual.amount * (recipe.cups ?? 1) * 10) / 10,
+                  unit: herb.usual.unit,
+                  stage: 0,
+                },
+              ],
+            },
+            from: [...draft.from, -1],
+          })
+        }
+        onAnswer={answer}
+      />
+      {written && (
+        <p className="mt-2">
+          <button
+            type="button"
+            className="min-h-11 underline underline-offset-4"
+            onClick={() => {
+              setWritten(null);
+              setAnswers([]);
+            }}
+          >
+            Change the text and read it again
+          </button>
+        </p>
+      )}
+      {!written && start?.recipe.written && (
+        <p className="mt-2">
+          <button
+            type="button"
+            className="min-h-11 underline underline-offset-4"
+            onClick={() => reading.mutate({ text: start.recipe.written }, { onSuccess: begin })}
+          >
+            Read its text again
+          </button>
+        </p>
+      )}
+      {reading.error && written && <Trouble error={reading.error} />}
+      {plan.error && additions.length > 0 && <Trouble error={plan.error} />}
+      <MethodLine
+        recipe={recipe}
+        plan={plan.error ? undefined : plan.data}
+        reasons={reasons}
+        wrong={wrong}
+        onChange={(next) => {
+          set({ recipe: next });
+          setReasons([]);
+        }}
+        onPropose={propose}
+      />
+      <Notes recipe={recipe} setRecipe={setRecipe} />
+      <fieldset className="mt-6">
+        <legend className="text-muted text-sm">For which occasions</legend>
+        <div className="flex flex-wrap gap-x-5">
+          {occasions.data?.map((o) => (
+            <label key={o} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-4 accent-[var(--herb)]"
+                checked={draft.purposes.includes(o)}
+                onChange={(e) =>
+                  set({
+                    purposes: e.target.checked
+                      ? [...draft.purposes, o]
+                      : draft.purposes.filter((p) => p !== o),
+                  })
+                }
+              />
+              {o}
+            </label>
+          ))}
         </div>
-        <aside className="flex min-w-0 flex-col gap-8">
-          {!id && (
-            <Written
-              written={written}
-              onRead={(sheet) => {
-                setWritten(sheet);
-                set({ recipe: { ...sheet.recipe, additions: sheet.recipe.additions } });
-                setReasons([]);
-              }}
-            />
-          )}
-          <Preview recipe={recipe} />
-          {id && (
-            <Versions
-              id={id}
-              onTake={(v) => set({ about: v.about, purposes: v.purposes, recipe: v.recipe })}
-              onRemoved={() => navigate("/choose")}
-            />
-          )}
-        </aside>
-      </div>
+      </fieldset>
+      {id && (
+        <div className="mt-6 max-w-xl">
+          <Versions
+            id={id}
+            onTake={(v) =>
+              set({ about: v.about, purposes: v.purposes, recipe: v.recipe, from: byHand(v.recipe) })
+            }
+            onRemoved={() => navigate("/choose")}
+          />
+        </div>
+      )}
     </form>
   );
+}
+
+const byHand = (recipe: RecipeDocument) => (recipe.additions ?? []).map(() => -1);
+
+/** What the recipe would make as it stands, in a standard kitchen of this household. */
+function useDraftPlan(recipe: RecipeDocument) {
+  const ready = (recipe.additions?.length ?? 0) > 0 && (recipe.additions ?? []).every((a) => a.herb);
+  const asked = useMemo(
+    () => ({
+      recipe: {
+        ...recipe,
+        name: recipe.name?.trim() || "A pot",
+        stages: recipe.stages?.length ? recipe.stages : undefined,
+        written: undefined,
+      },
+      startAt: new Date(0).toISOString(),
+    }),
+    [recipe],
+  );
+  return usePlan(asked, ready);
 }

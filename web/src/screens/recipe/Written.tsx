@@ -1,69 +1,105 @@
-import { useState } from "react";
-import { useReadRecipe } from "../../api/changes";
+import { useRef, useState } from "react";
+import { useImport } from "../../api/changes";
 import type { WrittenResponse } from "../../api/client";
-import { Primary } from "../../parts/Field";
+import { Primary, Secondary } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
 
-const MARKS: Record<string, string> = {
-  herb: "border-herb",
-  water: "border-water",
-  method: "border-ember",
-  serves: "border-hairline",
-  title: "border-hairline",
-  unknown: "border-stop",
-};
+const EXAMPLE =
+  "Evening roots\n2 tbsp dried burdock root, sliced\n1 cinnamon stick\n3 cups water\nBring to a boil, simmer for 20 minutes, strain.\nHoney to taste, in the cup.";
 
-/** A written ingredient list and method, read line by line: what was understood, and what is asked. */
+/** A recipe as somebody wrote it: pasted, or from a saved page. */
 export function Written({
-  written,
+  text,
+  busy,
+  error,
+  onText,
   onRead,
+  onFound,
 }: {
-  written: WrittenResponse | null;
-  onRead: (w: WrittenResponse) => void;
+  text: string;
+  busy: boolean;
+  error: Error | null;
+  onText: (text: string) => void;
+  onRead: () => void;
+  /** A recipe of a saved page. */
+  onFound: (w: WrittenResponse) => void;
 }) {
-  const [text, setText] = useState("");
-  const read = useReadRecipe();
+  const file = useRef<HTMLInputElement>(null);
+  const importing = useImport();
+  const [found, setFound] = useState<WrittenResponse[]>([]);
+  const open = (chosen: File | undefined) => {
+    if (!chosen) return;
+    const type = typeOf(chosen.name);
+    importing.mutate(
+      { file: chosen, type },
+      {
+        onSuccess: ({ recipes }) => {
+          const [only] = recipes;
+          setFound(recipes.length > 1 ? recipes : []);
+          if (recipes.length === 1 && only) onFound(only);
+        },
+      },
+    );
+  };
   return (
-    <section aria-labelledby="written">
+    <section aria-labelledby="written" className="mt-4 max-w-3xl">
       <h2 id="written" className="text-xl">
-        From a written recipe
+        From what is written
       </h2>
-      <label htmlFor="written-text" className="text-muted text-sm">
-        Its list and its method, a line each
+      <label htmlFor="written-text" className="text-muted">
+        A list, a method, a paragraph, in English or Spanish: paste it as it is.
       </label>
       <textarea
         id="written-text"
-        rows={written ? 4 : 7}
-        maxLength={8000}
+        rows={7}
         value={text}
-        onChange={(e) => setText(e.target.value)}
-        placeholder={
-          "Evening roots\n2 tbsp dried burdock root, sliced\n3 cups water\nBring to a boil, simmer for 20 minutes, strain."
-        }
-        className="mt-1 w-full rounded-one border border-hairline bg-transparent p-2 placeholder:text-muted"
+        onChange={(e) => onText(e.target.value)}
+        placeholder={EXAMPLE}
+        className="mt-1 w-full rounded-one border border-hairline bg-transparent p-3 leading-relaxed placeholder:text-muted"
       />
-      <div className="mt-2">
-        <Primary onClick={() => read.mutate(text, { onSuccess: onRead })} busy={text.trim() === ""}>
+      <div className="mt-2 flex flex-wrap gap-3">
+        <Primary onClick={onRead} busy={busy || text.trim() === ""}>
           Read it
         </Primary>
+        <Secondary onClick={() => file.current?.click()}>Open a saved page or text</Secondary>
+        <input
+          ref={file}
+          type="file"
+          aria-label="A saved page or text"
+          accept=".html,.htm,.json,.jsonld,.txt,.md,text/html,application/ld+json,text/plain"
+          className="sr-only"
+          tabIndex={-1}
+          onChange={(e) => {
+            open(e.target.files?.[0]);
+            e.target.value = "";
+          }}
+        />
       </div>
-      {read.error && <Trouble error={read.error} />}
-      {written && (
-        <ol className="mt-3 flex flex-col gap-2" aria-label="What was read">
-          {written.lines.map((l, i) => (
-            <li key={i} className={`border-l-4 pl-2 text-[15px] ${MARKS[l.kind] ?? "border-hairline"}`}>
-              <span className="block">{l.text}</span>
-              {l.reads.length > 0 && <span className="block text-muted text-sm">{l.reads.join("; ")}</span>}
-              {l.asks.map((a) => (
-                <span key={a} className="block font-semibold text-amber-text text-sm">
-                  {l.kind === "unknown" ? "Not understood. " : ""}
-                  {a}
-                </span>
-              ))}
-            </li>
-          ))}
-        </ol>
+      {found.length > 1 && (
+        <div className="mt-3">
+          <p>There are {found.length} recipes in it. Which one?</p>
+          <ul className="mt-1 flex flex-wrap gap-2">
+            {found.map((w, i) => (
+              <li key={i}>
+                <Secondary
+                  onClick={() => {
+                    setFound([]);
+                    onFound(w);
+                  }}
+                >
+                  {w.recipe.name || `the ${i + 1}.`}
+                </Secondary>
+              </li>
+            ))}
+          </ul>
+        </div>
       )}
+      {(error ?? importing.error) && <Trouble error={(error ?? importing.error) as Error} />}
     </section>
   );
+}
+
+function typeOf(name: string): string {
+  if (/\.html?$/i.test(name)) return "text/html";
+  return /\.json(ld)?$/i.test(name) ? "application/ld+json" : "text/plain";
 }

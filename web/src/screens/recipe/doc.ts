@@ -1,4 +1,5 @@
 import type { AdditionDocument, RecipeDocument, StageDocument } from "../../api/client";
+import { millilitres, span } from "../../parts/say";
 
 /** What a stage of each kind has to say, in the cook's words. */
 export const STAGES: {
@@ -22,6 +23,9 @@ export const STAGES: {
   { value: "refill", label: "fresh water on the same herbs", toMl: 480 },
   { value: "combine", label: "combine the liquors" },
   { value: "finish", label: "finish the cup" },
+  { value: "stir", label: "stir" },
+  { value: "shake", label: "shake" },
+  { value: "blend", label: "blend" },
 ];
 
 export const UNITS = [
@@ -40,6 +44,10 @@ export const UNITS = [
   "clove",
   "leaf",
   "flower",
+  "petal",
+  "sprig",
+  "wedge",
+  "thumb",
   "bag",
   "part",
   "kg",
@@ -52,6 +60,9 @@ export const UNITS = [
   "quart",
   "glass",
   "dash",
+  "drop",
+  "mug",
+  "bottle",
   "liang",
   "qian",
 ].map((u) => ({ value: u, label: u === "in" ? "inch" : u.replace("_", " ") }));
@@ -105,12 +116,46 @@ export const EMPTY: RecipeDocument = {
   tradition: "folk",
   cups: 2,
   cupMl: 240,
-  additions: [{ herb: "", form: "dried", cut: "chopped", amount: 1, unit: "tsp", stage: 0 }],
+  additions: [],
 };
+
+/** What is done in a stage, as the order says things: "simmer 20–30 min". */
+export function stageWords(s: StageDocument): string {
+  const kind = kindOf(s);
+  const time = s.minutes
+    ? s.minutesTo
+      ? `${spanned(s.minutes)} to ${spanned(s.minutesTo)}`
+      : spanned(s.minutes)
+    : "";
+  switch (s.kind) {
+    case "heat":
+      return s.toC === undefined ? "bring to the boil" : `heat to ${Math.round(s.toC)} °C`;
+    case "pour":
+      return s.toC === undefined ? "pour boiling water on" : `pour on at ${Math.round(s.toC)} °C`;
+    case "reduce":
+      return `boil down to ${millilitres(s.toMl ?? 0)}`;
+    case "refill":
+      return `${millilitres(s.toMl ?? 0)} of fresh water on the same herbs`;
+    case "cool":
+      return `cool to ${Math.round(s.toC ?? 60)} °C`;
+    case "macerate":
+      return `stand cold ${time}${s.place === "fridge" ? " in the fridge" : s.place === "sun" ? " in the sun" : ""}`;
+    case "steep":
+      return `steep ${time}`;
+    case "rest":
+      return `flame off, rest ${time}`;
+    case "strain":
+      return s.pressed ? "strain and press" : "strain";
+    default:
+      return [kind?.label ?? s.kind, time].filter(Boolean).join(" ");
+  }
+}
+
+const spanned = (minutes: number) => span(minutes * 60);
 
 /** Stages in words, for the menu that says where a herb goes in. */
 export function placeWords(stages: StageDocument[]): { value: string; label: string }[] {
-  return stages.map((s, i) => ({ value: String(i), label: `${i + 1}. ${kindOf(s)?.label ?? s.kind}` }));
+  return stages.map((s, i) => ({ value: String(i), label: `${i + 1}. ${stageWords(s)}` }));
 }
 
 /** Takes a stage out; what went in there goes in at the one that follows. */

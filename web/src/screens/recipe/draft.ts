@@ -7,6 +7,8 @@ export interface Draft {
   about: string;
   purposes: string[];
   recipe: RecipeDocument;
+  /** The line of its text that each herb was read from; −1 for one by hand. */
+  from: number[];
 }
 
 /** What the editor begins with: a kept recipe or its copy, a document from elsewhere, or nothing. */
@@ -16,14 +18,17 @@ export function draftOf(
   doc?: RecipeDocument,
   about?: string,
 ): Draft {
-  if (!start) return { about: about ?? "", purposes: [], recipe: doc ?? EMPTY };
+  if (!start) return { about: about ?? "", purposes: [], recipe: doc ?? EMPTY, from: byHand(doc ?? EMPTY) };
   return {
     version: copy ? undefined : start.version,
     about: start.about,
     purposes: start.purposes,
     recipe: copy ? { ...start.recipe, name: `${start.recipe.name}, my way` } : start.recipe,
+    from: byHand(start.recipe),
   };
 }
+
+const byHand = (recipe: RecipeDocument) => (recipe.additions ?? []).map(() => -1);
 
 /** What the server found wrong with a field of the recipe. */
 export type Wrong = (field: string) => string | undefined;

@@ -29,7 +29,8 @@ record Word(int from, int to, String folded, String noun, String stem) {
         Matcher m = TOKEN.matcher(text);
         while (m.find()) {
             if (!hyphen(text, m.start(), m.end())) {
-                String folded = fold(m.group());
+                String bare = fold(m.group());
+                String folded = bare.isEmpty() ? m.group() : bare;
                 words.add(new Word(m.start(), m.end(), folded, language.noun(folded), language.stem(folded)));
             }
         }

@@ -24,6 +24,10 @@ final class ReadingWords {
         } else if (fact instanceof Understood.Lasting lasting) {
             return Optional.of(
                     words.text("understood." + lasting.kind().code() + "-for", Map.of("time", span(lasting))));
+        } else if (fact instanceof Understood.MakesCups makes) {
+            return Optional.of(cups("understood.makes-cups", makes.cups()));
+        } else if (fact instanceof Asked.Choice.OfCups of) {
+            return Optional.of(cups("choice.of-cups", of.cups()));
         } else if (fact instanceof Understood.Makes makes) {
             return volume("understood.makes", makes.liquor());
         } else if (fact instanceof Understood.Water water) {
@@ -79,6 +83,10 @@ final class ReadingWords {
         return words.text(
                 "keeps." + Code.of(keeps.place()),
                 Map.of("days", words.numbers().minutes(keeps.days() * 24 * 60)));
+    }
+
+    private String cups(String key, double cups) {
+        return words.text(key, Map.of("cups", words.numbers().plain(cups), "n", cups));
     }
 
     private Optional<String> volume(String key, Volume volume) {

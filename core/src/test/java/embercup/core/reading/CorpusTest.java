@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embercup.core.materia.Materia;
 import embercup.core.measure.MeasureCustom;
+import embercup.core.words.Words;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** What people write, and what comes of it: precision and recall of every kind of fact over the whole corpus. */
@@ -76,6 +78,26 @@ class CorpusTest {
 
     private static Count count(Map<String, Count> counts, String fact) {
         return counts.computeIfAbsent(Corpus.kind(fact), k -> new Count());
+    }
+
+    /** Whatever is read, asked or offered of the corpus is said in words, without a hole or a bad number. */
+    @Test
+    void everythingThatIsReadIsSaid() {
+        Words words = Words.english();
+        for (Corpus.Sample sample : Corpus.all()) {
+            for (Reading.Line line : read(sample.text()).lines()) {
+                Stream<String> said = Stream.of(
+                                line.reads().stream().map(words::say),
+                                line.asks().stream().map(a -> words.say(a.question())),
+                                line.asks().stream()
+                                        .flatMap(a -> a.choices().stream())
+                                        .map(words::say))
+                        .flatMap(s -> s);
+                assertThat(said)
+                        .as(line.text())
+                        .allSatisfy(s -> assertThat(s).isNotBlank().doesNotContain("{", "NaN", "null", "Optional"));
+            }
+        }
     }
 
     @Test

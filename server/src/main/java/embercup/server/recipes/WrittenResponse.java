@@ -61,15 +61,15 @@ record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine>
     record WrittenLine(
             String text,
             String kind,
-            List<MarkLine> marks,
+            List<SpanLine> marks,
             List<String> reads,
-            List<AskLine> asks,
+            List<QuestionLine> asks,
             List<String> kept,
             int addition,
             List<Integer> additions) {}
 
     /** @param mark read, asked or kept @param to exclusive */
-    record MarkLine(int from, int to, String mark) {}
+    record SpanLine(int from, int to, String mark) {}
 
     /**
      * A question of a line.
@@ -80,15 +80,15 @@ record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine>
      * @param taken value of the choice that is taken meanwhile
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record AskLine(
+    record QuestionLine(
             String key,
             String question,
             @Nullable String why,
             boolean herb,
-            List<ChoiceLine> choices,
+            List<AnswerLine> choices,
             @Nullable String taken) {}
 
-    record ChoiceLine(String value, String label) {}
+    record AnswerLine(String value, String label) {}
 
     static WrittenResponse of(Reading reading) {
         return new WrittenResponse(
@@ -102,7 +102,7 @@ record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine>
                 l.text(),
                 Fields.code(l.kind()),
                 l.spans().stream()
-                        .map(s -> new MarkLine(s.from(), s.to(), Fields.code(s.mark())))
+                        .map(s -> new SpanLine(s.from(), s.to(), Fields.code(s.mark())))
                         .toList(),
                 l.reads().stream().map(WORDS::say).distinct().toList(),
                 l.asks().stream().map(WrittenResponse::ask).toList(),
@@ -111,16 +111,16 @@ record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine>
                 l.additions());
     }
 
-    private static AskLine ask(Asked asked) {
+    private static QuestionLine ask(Asked asked) {
         boolean which = asked.question() instanceof Asked.Question.WhichHerb;
         String why = asked.question() instanceof Asked.Question.WhichHerb w ? w.why() : "";
-        return new AskLine(
+        return new QuestionLine(
                 asked.key(),
                 WORDS.say(asked.question()),
                 why.isEmpty() ? null : why,
                 which || asked.question() instanceof Asked.Question.NoHerb,
                 asked.choices().stream()
-                        .map(c -> new ChoiceLine(c.value(), WORDS.say(c)))
+                        .map(c -> new AnswerLine(c.value(), WORDS.say(c)))
                         .toList(),
                 asked.taken().orElse(null));
     }

@@ -1,0 +1,205 @@
+import type { AdditionDocument, AdditionLine, HerbLine, StageDocument } from "../../api/client";
+import { NumberField, Secondary, SelectField, TextField } from "../../parts/Field";
+import { HerbPicker } from "../../parts/HerbPicker";
+import { grams } from "../../parts/say";
+import { OneOf, Word } from "../../parts/Word";
+import { CUTS, FORMS, placeWords, UNITS } from "./doc";
+import type { Wrong } from "./draft";
+
+/** One herb as a sentence; each part opens in place. */
+export function AdditionWords({
+  addition: a,
+  at,
+  herb,
+  herbs,
+  planned,
+  stages,
+  wrong,
+  onChange,
+  onRemove,
+}: {
+  addition: AdditionDocument;
+  at: number;
+  herb?: HerbLine;
+  herbs: HerbLine[];
+  planned?: AdditionLine;
+  stages: StageDocument[];
+  wrong: Wrong;
+  onChange: (part: Partial<AdditionDocument>) => void;
+  onRemove: () => void;
+}) {
+  const n = at + 1;
+  const pantry = herb?.part === "pantry";
+  const complaints = ["amount", "amountTo", "unit", "herb", "form", "cut", "stage", "prep", "or"]
+    .map((f) => wrong(`additions[${at}].${f}`))
+    .filter(Boolean);
+  return (
+    <div>
+      <p className="text-[1.12rem] leading-[2.1rem]">
+        <Word label={`Amount of herb ${n}`} shown={amountWords(a)}>
+          {() => (
+            <div className="flex w-64 flex-col gap-2">
+              <div className="grid grid-cols-3 gap-2">
+                <NumberField label="Amount" value={a.amount} onChange={(amount) => onChange({ amount })} />
+                <NumberField
+                  label="or up to"
+                  value={a.amountTo}
+                  onChange={(amountTo) => onChange({ amountTo })}
+                />
+                <SelectField
+                  label="Unit"
+                  value={a.unit ?? "g"}
+                  options={UNITS}
+                  onChange={(unit) => onChange({ unit })}
+                />
+              </div>
+              <label className="flex min-h-11 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-4 accent-[var(--ink)]"
+                  checked={a.optional ?? false}
+                  onChange={(e) => onChange({ optional: e.target.checked || undefined })}
+                />
+                it may be left out
+              </label>
+            </div>
+          )}
+        </Word>{" "}
+        <Word label={`Herb ${n}`} shown={herb?.named ?? a.herb ?? "which herb?"}>
+          {(close) => (
+            <div className="flex w-64 flex-col gap-3">
+              <HerbPicker
+                label="Another herb"
+                value={a.herb ?? ""}
+                onPick={(slug) => {
+                  onChange({ herb: slug });
+                  close();
+                }}
+              />
+              <Secondary onClick={onRemove}>Take it out</Secondary>
+            </div>
+          )}
+        </Word>
+        {!pantry && (
+          <>
+            ,{" "}
+            <Word label={`Form of herb ${n}`} shown={a.form ?? "dried"}>
+              {() => (
+                <OneOf
+                  label="Form"
+                  value={a.form ?? "dried"}
+                  options={FORMS as { value: "dried" | "fresh"; label: string }[]}
+                  onPick={(form) => onChange({ form })}
+                />
+              )}
+            </Word>
+            ,{" "}
+            <Word label={`Cut of herb ${n}`} shown={[a.cut ?? "chopped", a.prep].filter(Boolean).join("; ")}>
+              {() => (
+                <div className="flex w-64 flex-col gap-2">
+                  <SelectField
+                    label="Cut"
+                    value={a.cut ?? "chopped"}
+                    options={CUTS}
+                    onChange={(cut) => onChange({ cut: cut as AdditionDocument["cut"] })}
+                  />
+                  <TextField
+                    label={`Preparation of herb ${n}`}
+                    placeholder="as the book has it"
+                    most={80}
+                    value={a.prep ?? ""}
+                    onChange={(prep) => onChange({ prep: prep || undefined })}
+                  />
+                </div>
+              )}
+            </Word>
+          </>
+        )}
+        {stages.length > 0 && (
+          <span className="text-muted">
+            , in at{" "}
+            <Word
+              label={`Where herb ${n} goes in`}
+              shown={placeWords(stages)[a.stage ?? 0]?.label ?? "the start"}
+            >
+              {() => (
+                <OneOf
+                  label="Where it goes in"
+                  value={String(a.stage ?? 0)}
+                  options={placeWords(stages)}
+                  onPick={(stage) => onChange({ stage: Number(stage) })}
+                />
+              )}
+            </Word>
+          </span>
+        )}
+        {a.optional && <span className="text-muted">, may be left out</span>}
+        {(a.or ?? []).map((o) => (
+          <span key={o.herb} className="text-muted">
+            , or {amountWords(o)} {herbs.find((h) => h.slug === o.herb)?.named ?? o.herb}
+          </span>
+        ))}{" "}
+        {planned && <span className="text-muted text-sm">{beside(a, planned)}</span>}
+      </p>
+      {complaints.map((c) => (
+        <p key={c} className="text-sm text-stop">
+          {c}
+        </p>
+      ))}
+    </div>
+  );
+}
+
+/** "2–3 tbsp". */
+export function amountWords(a: AdditionDocument): string {
+  const unit = a.unit === "in" ? "inch" : (a.unit ?? "g").replace("_", " ");
+  const many = (a.amountTo ?? a.amount ?? 1) > 1;
+  const counted = [
+    "clove",
+    "flower",
+    "petal",
+    "sprig",
+    "wedge",
+    "thumb",
+    "bag",
+    "pod",
+    "stick",
+    "slice",
+    "piece",
+    "part",
+    "drop",
+    "cup",
+    "handful",
+  ];
+  const word =
+    many && a.unit === "leaf"
+      ? "leaves"
+      : many && unit === "inch"
+        ? "inches"
+        : many && counted.includes(unit)
+          ? `${unit}s`
+          : unit;
+  const number = a.amountTo ? `${said(a.amount)}–${said(a.amountTo)}` : said(a.amount);
+  return `${number} ${word}`;
+}
+
+const EIGHTHS = ["", "⅛", "¼", "⅜", "½", "⅝", "¾", "⅞"];
+
+function said(n: number | undefined): string {
+  if (n === undefined) return "?";
+  const whole = Math.floor(n);
+  const eighth = (n - whole) * 8;
+  if (Math.abs(eighth - Math.round(eighth)) > 0.02 || Math.round(eighth) === 8)
+    return String(Math.round(n * 100) / 100);
+  return `${whole === 0 && eighth > 0.1 ? "" : whole}${EIGHTHS[Math.round(eighth)]}`;
+}
+
+/** What stands beside: grams, and what is usual of it. */
+function beside(a: AdditionDocument, p: AdditionLine): string {
+  const weight = a.unit === "g" ? "" : `about ${grams(p.grams)} g`;
+  const usual =
+    p.usualLowG === undefined || p.usualHighG === undefined
+      ? ""
+      : `usually ${grams(p.usualLowG)}–${grams(p.usualHighG)} g a cup`;
+  return [weight, usual, p.weigh ? "weigh this one" : ""].filter(Boolean).join("; ");
+}

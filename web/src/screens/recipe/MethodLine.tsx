@@ -1,0 +1,302 @@
+import { useMemo } from "react";
+import type { PlanResponse, RecipeDocument, StageDocument } from "../../api/client";
+import { FireLine } from "../../drawings/FireLine";
+import { Handles } from "../../drawings/Handles";
+import { NumberField, Secondary, SelectField, TextField } from "../../parts/Field";
+import { millilitres, span } from "../../parts/say";
+import { useWidth } from "../../parts/size";
+import { OneOf, Word } from "../../parts/Word";
+import { applied } from "../sheet/order";
+import { FLAMES, kindOf, STAGES, stageOf, stageWords, swapped, withoutStage, withStage } from "./doc";
+
+/** The method on its fire line: stages made, moved, stretched and taken out where they stand. */
+export function MethodLine({
+  recipe,
+  plan,
+  reasons,
+  wrong,
+  onChange,
+  onPropose,
+}: {
+  recipe: RecipeDocument;
+  plan?: PlanResponse;
+  reasons: { stage: number; text: string }[];
+  wrong: (field: string) => string | undefined;
+  onChange: (r: RecipeDocument) => void;
+  onPropose: () => void;
+}) {
+  const box = useWidth(900);
+  const stages = useMemo(() => recipe.stages ?? [], [recipe.stages]);
+  const drawn = plan !== undefined && plan.totalS > 0;
+  return (
+    <section aria-labelledby="method" className="mt-6" ref={box.ref}>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-2">
+        <h2 id="method" className="text-xl">
+          What is done
+        </h2>
+        <Secondary onClick={onPropose}>
+          {stages.length === 0 ? "Propose the stages" : "Propose them anew"}
+        </Secondary>
+      </div>
+      {stages.length === 0 && (
+        <p className="mt-1 text-muted">
+          Nothing is said of the method{drawn ? ": the line shows what its herbs usually want" : " yet"}.
+        </p>
+      )}
+      {drawn && plan && (
+        <div className="mt-2">
+          <FireLine
+            steps={plan.steps}
+            curve={plan.curve}
+            additions={plan.additions}
+            start={new Date(0)}
+            totalS={plan.totalS}
+            stageStartS={plan.stageStartS}
+            startMl={plan.water.startMl}
+            yieldMl={plan.water.yieldMl}
+            strength={plan.strength}
+            width={box.width}
+            height={box.width < 560 ? 120 : 190}
+            over={(g) =>
+              box.width >= 560 &&
+              stages.length > 0 && (
+                <Handles
+                  plan={plan}
+                  stages={stages}
+                  width={box.width}
+                  strength="standard"
+                  onStrength={() => {}}
+                  onTweak={(t) => onChange(applied(recipe, [t]))}
+                  {...g}
+                />
+              )
+            }
+          />
+          <p className="text-muted text-sm">
+            {millilitres(plan.water.startMl)} in, {millilitres(plan.water.yieldMl)} strained, in{" "}
+            {span(plan.totalS)}.
+            {box.width >= 560 &&
+              stages.length > 0 &&
+              " Drag the end of a wait, or a herb’s mark; the words open too."}
+          </p>
+        </div>
+      )}
+      {stages.length > 0 && (
+        <ol aria-label="Stages" className="mt-2 flex flex-wrap items-center gap-x-1.5 gap-y-1 text-[1.05rem]">
+          <Insert at={0} recipe={recipe} onChange={onChange} />
+          {stages.map((s, i) => (
+            <Stage key={i} stage={s} at={i} recipe={recipe} wrong={wrong} onChange={onChange} />
+          ))}
+        </ol>
+      )}
+      {stages.length === 0 && <Insert at={0} recipe={recipe} onChange={onChange} />}
+      {reasons.map((r) => (
+        <p key={r.stage + r.text} className="text-muted text-sm">
+          {r.text}
+        </p>
+      ))}
+      {plan?.cautions
+        .filter((c) => c.severity !== "note" || c.code === "recipe-contradicts-itself")
+        .map((c) => (
+          <p
+            key={c.code + c.text}
+            className={`mt-1.5 max-w-prose border-l-4 pl-2 ${c.severity === "stop" ? "border-stop" : "border-amber"}`}
+          >
+            {c.text}
+          </p>
+        ))}
+    </section>
+  );
+}
+
+interface InPlace {
+  at: number;
+  recipe: RecipeDocument;
+  onChange: (r: RecipeDocument) => void;
+}
+
+/** Puts a stage in where it is wanted. */
+function Insert({ at, recipe, onChange }: InPlace) {
+  const count = recipe.stages?.length ?? 0;
+  return (
+    <li className="list-none">
+      <Word label={count === 0 ? "The first stage" : `A stage before the ${at + 1}.`} shown="+">
+        {() => (
+          <OneOf
+            label="What is done here"
+            value={"" as string}
+            options={STAGES.map((s) => ({ value: s.value, label: s.label }))}
+            onPick={(kind) => onChange(withStage(recipe, at, stageOf(kind)))}
+          />
+        )}
+      </Word>
+    </li>
+  );
+}
+
+function Stage({
+  stage,
+  at,
+  recipe,
+  wrong,
+  onChange,
+}: InPlace & { stage: StageDocument; wrong: (field: string) => string | undefined }) {
+  const stages = recipe.stages ?? [];
+  const change = (part: Partial<StageDocument>) =>
+    onChange({ ...recipe, stages: stages.map((s, j) => (j === at ? { ...s, ...part } : s)) });
+  const complaint = ["kind", "minutes", "minutesTo", "toC", "toMl", "sign"]
+    .map((f) => wrong(`stages[${at}].${f}`))
+    .find(Boolean);
+  return (
+    <>
+      <li>
+        <Word label={`Stage ${at + 1}`} shown={stageWords(stage)}>
+          {(close) => (
+            <div className="flex w-72 flex-col gap-2">
+              <SelectField
+                label="What is done"
+                value={stage.kind ?? "heat"}
+                options={STAGES}
+                onChange={(kind) => change({ ...blank, ...stageOf(kind) })}
+              />
+              <Numbers stage={stage} onChange={change} />
+              <div className="flex flex-wrap gap-2">
+                {at > 0 && (
+                  <Secondary
+                    label={`Stage ${at + 1} earlier`}
+                    onClick={() => onChange(swapped(recipe, at - 1))}
+                  >
+                    Earlier
+                  </Secondary>
+                )}
+                {at < stages.length - 1 && (
+                  <Secondary label={`Stage ${at + 1} later`} onClick={() => onChange(swapped(recipe, at))}>
+                    Later
+                  </Secondary>
+                )}
+                <Secondary
+                  label={`Take stage ${at + 1} out`}
+                  onClick={() => {
+                    close();
+                    onChange(withoutStage(recipe, at));
+                  }}
+                >
+                  Take it out
+                </Secondary>
+              </div>
+            </div>
+          )}
+        </Word>
+        {complaint && <span className="ml-1 text-sm text-stop">{complaint}</span>}
+      </li>
+      <Insert at={at + 1} recipe={recipe} onChange={onChange} />
+    </>
+  );
+}
+
+/** Nothing of another kind of stage stays behind. */
+const blank: Partial<StageDocument> = {
+  minutes: undefined,
+  minutesTo: undefined,
+  sign: undefined,
+  toC: undefined,
+  toMl: undefined,
+  lid: undefined,
+  flame: undefined,
+  pressed: undefined,
+  place: undefined,
+};
+
+/** What a stage of its kind has to say. */
+function Numbers({
+  stage,
+  onChange,
+}: {
+  stage: StageDocument;
+  onChange: (part: Partial<StageDocument>) => void;
+}) {
+  const kind = kindOf(stage);
+  const lids = ["heat", "boil", "simmer", "reduce", "steep", "macerate", "rest", "cool"];
+  return (
+    <>
+      {kind?.minutes !== undefined && (
+        <>
+          <div className="grid grid-cols-2 gap-2">
+            <NumberField
+              label="Minutes"
+              value={stage.minutes}
+              onChange={(minutes) => onChange({ minutes })}
+            />
+            <NumberField
+              label="or up to"
+              value={stage.minutesTo}
+              onChange={(minutesTo) => onChange({ minutesTo })}
+            />
+          </div>
+          <TextField
+            label="Done when"
+            placeholder="it has turned yellowish"
+            value={stage.sign ?? ""}
+            onChange={(sign) => onChange({ sign: sign || undefined })}
+          />
+        </>
+      )}
+      {kind?.toMl !== undefined && (
+        <NumberField label="Millilitres" value={stage.toMl} onChange={(toMl) => onChange({ toMl })} />
+      )}
+      {kind?.toC !== undefined && (
+        <NumberField
+          label={stage.kind === "cool" ? "Degrees, °C" : "Degrees, °C; empty for the boil"}
+          value={stage.toC}
+          onChange={(toC) => onChange({ toC })}
+        />
+      )}
+      {stage.kind === "macerate" && (
+        <SelectField
+          label="Where it stands"
+          value={stage.place ?? "room"}
+          options={[
+            { value: "room", label: "in the room" },
+            { value: "fridge", label: "in the fridge" },
+            { value: "sun", label: "in the sun" },
+          ]}
+          onChange={(place) =>
+            onChange({ place: place === "room" ? undefined : (place as StageDocument["place"]) })
+          }
+        />
+      )}
+      {kind?.fire && (
+        <SelectField
+          label="Flame"
+          value={stage.flame ?? kind.fire}
+          options={FLAMES}
+          onChange={(flame) => onChange({ flame: flame as StageDocument["flame"] })}
+        />
+      )}
+      {lids.includes(stage.kind ?? "") && (
+        <Tick label="lid on" on={stage.lid ?? false} onChange={(lid) => onChange({ lid })} />
+      )}
+      {stage.kind === "strain" && (
+        <Tick
+          label="press the herbs out"
+          on={stage.pressed ?? false}
+          onChange={(pressed) => onChange({ pressed: pressed || undefined })}
+        />
+      )}
+    </>
+  );
+}
+
+function Tick({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) {
+  return (
+    <label className="flex min-h-11 items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-4 accent-[var(--ink)]"
+        checked={on}
+        onChange={(e) => onChange(e.target.checked)}
+      />
+      {label}
+    </label>
+  );
+}

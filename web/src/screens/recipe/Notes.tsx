@@ -1,0 +1,44 @@
+import type { RecipeDocument } from "../../api/client";
+import { conditionsSaid } from "../../parts/conditions";
+
+/** What the recipe says that nothing is reckoned from, and whom it is not for; as it was written, and changed here. */
+export function Notes({
+  recipe,
+  setRecipe,
+}: {
+  recipe: RecipeDocument;
+  setRecipe: (r: Partial<RecipeDocument>) => void;
+}) {
+  const notes = recipe.notes ?? [];
+  const notFor = [
+    ...(recipe.notFor?.length ? [conditionsSaid(recipe.notFor)] : []),
+    ...(recipe.notUnderYears ? [`under ${recipe.notUnderYears} years`] : []),
+  ];
+  return (
+    <section aria-labelledby="notes" className="mt-6 max-w-3xl">
+      {notFor.length > 0 && (
+        <p className="border-stop border-l-4 pl-2">
+          Not for: {notFor.join("; ")}.{" "}
+          <button
+            type="button"
+            className="min-h-11 text-muted underline underline-offset-4"
+            onClick={() => setRecipe({ notFor: undefined, notUnderYears: undefined })}
+          >
+            take that out
+          </button>
+        </p>
+      )}
+      <h2 id="notes" className="text-muted text-sm [font-stretch:100%]">
+        Notes
+      </h2>
+      <textarea
+        aria-labelledby="notes"
+        rows={Math.min(8, Math.max(2, notes.length + 1))}
+        value={notes.join("\n")}
+        placeholder="whatever else is to be remembered, a line each"
+        onChange={(e) => setRecipe({ notes: e.target.value === "" ? undefined : e.target.value.split("\n") })}
+        className="mt-1 w-full rounded-one border border-hairline bg-transparent p-2 placeholder:text-muted"
+      />
+    </section>
+  );
+}
