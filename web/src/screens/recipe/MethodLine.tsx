@@ -103,9 +103,35 @@ export function MethodLine({
             className={`mt-1.5 max-w-prose border-l-4 pl-2 ${c.severity === "stop" ? "border-stop" : "border-amber"}`}
           >
             {c.text}
+            {c.code === "recipe-contradicts-itself" && plan && (
+              <Decide recipe={recipe} yieldMl={plan.water.yieldMl} onChange={onChange} />
+            )}
           </p>
         ))}
     </section>
+  );
+}
+
+/** The cups and the water do not agree: which of them is meant, each one tap. */
+function Decide({
+  recipe,
+  yieldMl,
+  onChange,
+}: {
+  recipe: RecipeDocument;
+  yieldMl: number;
+  onChange: (r: RecipeDocument) => void;
+}) {
+  const cups = recipe.cups ?? 1;
+  return (
+    <span className="mt-1 flex flex-wrap gap-2">
+      <Secondary onClick={() => onChange({ ...recipe, pourMl: undefined })}>
+        The cups are meant: as much water as they need
+      </Secondary>
+      <Secondary
+        onClick={() => onChange({ ...recipe, cupMl: Math.min(1000, Math.round((yieldMl / cups) * 10) / 10) })}
+      >{`The water is meant: ${millilitres(yieldMl / cups)} in each cup`}</Secondary>
+    </span>
   );
 }
 

@@ -84,7 +84,10 @@ function Editor({
   const keep = (version: number | undefined) => {
     proposing.reset();
     keeping.mutate(
-      { id, draft: { ...draft, version } },
+      {
+        id,
+        draft: { version, about: draft.about, purposes: draft.purposes, recipe: withoutEmptyNotes(recipe) },
+      },
       { onSuccess: (saved) => navigate(`/sheet/${saved.id}`) },
     );
   };
@@ -283,6 +286,12 @@ function Editor({
       )}
     </form>
   );
+}
+
+/** A line that was left empty is no note. */
+function withoutEmptyNotes(recipe: RecipeDocument): RecipeDocument {
+  const notes = recipe.notes?.map((n) => n.trim()).filter((n) => n !== "");
+  return { ...recipe, notes: notes?.length ? notes : undefined };
 }
 
 const byHand = (recipe: RecipeDocument) => (recipe.additions ?? []).map(() => -1);

@@ -124,7 +124,9 @@ export function stageWords(s: StageDocument): string {
   const kind = kindOf(s);
   const time = s.minutes
     ? s.minutesTo
-      ? `${spanned(s.minutes)} to ${spanned(s.minutesTo)}`
+      ? s.minutesTo < 60
+        ? `${Math.round(s.minutes)}–${spanned(s.minutesTo)}`
+        : `${spanned(s.minutes)} to ${spanned(s.minutesTo)}`
       : spanned(s.minutes)
     : "";
   switch (s.kind) {

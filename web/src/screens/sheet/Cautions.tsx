@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { Link, useParams } from "react-router";
 import type { CautionLine, PlanResponse, WayLine } from "../../api/client";
 import { useSources } from "../../api/queries";
 import { capital } from "../../parts/say";
@@ -122,12 +123,21 @@ function Signs({ ask }: { ask: NonNullable<PlanResponse["ask"]> }) {
 }
 
 function Caution({ caution, whole }: { caution: CautionLine; whole: boolean }) {
+  const { recipeId } = useParams();
   const source = useSources().data?.find((s) => s.key === caution.source);
   const colour = COLOURS[caution.severity] ?? COLOURS.note;
   return (
     <li className={`border-l-[5px] pl-3 text-[15px] leading-snug ${colour}`}>
       <strong>{WORDS[caution.severity as keyof typeof WORDS]}</strong>{" "}
       <span className="text-ink">{caution.text}</span>
+      {caution.code === "recipe-contradicts-itself" && recipeId && (
+        <>
+          {" "}
+          <Link className="no-print underline underline-offset-4" to={`/recipe/${recipeId}`}>
+            Decide it in the recipe
+          </Link>
+        </>
+      )}
       {whole && source && <span className="block text-muted text-sm">{source.title}</span>}
     </li>
   );

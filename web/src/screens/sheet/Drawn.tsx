@@ -9,7 +9,7 @@ import { useWidth } from "../../parts/size";
 import { Why } from "../../parts/Why";
 import { Cautions, Ways } from "./Cautions";
 import { Measures } from "./Measures";
-import type { Strength, Tweak } from "./order";
+import type { Change, Strength, Tweak } from "./order";
 import { WhatIf } from "./WhatIf";
 
 /** So many reasons for stages stand beside the vessel; more need the whole width. */
@@ -30,6 +30,8 @@ export const Drawn = memo(function Drawn({
   held,
   onDrop,
   ordered,
+  notes,
+  onChange,
 }: {
   plan: PlanResponse;
   /** The stages as ordered, for the handles; empty when they were proposed by the plan. */
@@ -43,6 +45,9 @@ export const Drawn = memo(function Drawn({
   onDrop: () => void;
   /** Whether the order says for itself how many cups a day it is. */
   ordered: boolean;
+  /** What the recipe says that nothing is reckoned from. */
+  notes?: string[];
+  onChange: (c: Change) => void;
 }) {
   const line = useWidth(1232);
   const pot = useWidth(390);
@@ -127,9 +132,10 @@ export const Drawn = memo(function Drawn({
         </section>
         <div>
           {wide && plan.stopped && <Ways ways={plan.waysOut} onWay={onWay} />}
-          <Measures plan={plan} />
+          <Measures plan={plan} onChange={onChange} />
           <p className="mt-1 text-muted text-sm">
             {plan.posology && !ordered && <span className="text-ink">Taken: {plan.posology}. </span>}
+            {notes && notes.length > 0 && <span className="text-ink">Notes: {notes.join(" ")} </span>}
             {plan.keeps && (plan.days ?? 1) > 1 && <span className="text-ink">{plan.keeps.text} </span>}
             Strength and curves are an estimate. Ask a clinician about illness, medicines and pregnancy; local
             law decides on regulated herbs.

@@ -2,17 +2,21 @@ import type { AdditionLine, PlanResponse } from "../../api/client";
 import { stagesOf } from "../../api/steps";
 import { grams } from "../../parts/say";
 import { Why } from "../../parts/Why";
+import type { Change } from "./order";
 
 /** One line per herb, the amount as the hero: grams and the kitchen measure side by side. */
 export function Measures({
   plan,
   ticked,
   onTick,
+  onChange,
   narrow = false,
 }: {
   plan: PlanResponse;
   ticked?: Set<number>;
   onTick?: (i: number) => void;
+  /** What the order changes in one herb: its usual amount, another herb, none of it. */
+  onChange?: (c: Change) => void;
   narrow?: boolean;
 }) {
   const tight = plan.additions.length > 3;
@@ -46,12 +50,16 @@ export function Measures({
                 <span className="block font-semibold">{a.common}</span>
               )}
               <span className="block text-muted text-sm">{where(a, plan)}</span>
+              <Open a={a} onChange={onChange} />
             </div>
             <div className={`min-w-0 ${narrow ? "col-start-2" : "max-sm:col-start-2"}`}>
               {a.weigh ? (
                 <span className="block font-semibold text-amber-text">weigh this one</span>
               ) : (
-                <span className="block">{a.measure}</span>
+                <span className="block">
+                  {a.measure}
+                  {a.measureTo ? ` to ${a.measureTo}` : ""}
+                </span>
               )}
               <span className="block text-muted text-sm">{spread(a)}</span>
             </div>
@@ -59,6 +67,45 @@ export function Measures({
         ))}
       </ul>
     </section>
+  );
+}
+
+/** What the recipe leaves to the cook, and what is usual: each one click. */
+function Open({ a, onChange }: { a: AdditionLine; onChange?: (c: Change) => void }) {
+  const { usualLowG: low, usualHighG: high } = a;
+  const known = low !== undefined && high !== undefined && !a.perCup;
+  const off = known && (a.perCupG > high * 1.02 || a.perCupG < low * 0.98);
+  const choices = [
+    ...(off && onChange
+      ? [{ words: `take ${grams((low + high) / 2)} g`, change: { herb: a.herb, perCupG: (low + high) / 2 } }]
+      : []),
+    ...(a.optional && onChange ? [{ words: "leave it out", change: { herb: a.herb } }] : []),
+    ...(onChange
+      ? (a.or ?? []).map((o) => ({
+          words: `take ${o.common} instead`,
+          change: { herb: a.herb, with: o.herb },
+        }))
+      : []),
+  ];
+  if (!off && choices.length === 0) return null;
+  return (
+    <span className="no-print flex flex-wrap gap-x-3 text-sm">
+      {off && (
+        <span className="text-muted">
+          usually {grams(low)}–{grams(high)} g a cup
+        </span>
+      )}
+      {choices.map((c) => (
+        <button
+          key={c.words}
+          type="button"
+          className="min-h-6 underline underline-offset-4"
+          onClick={() => onChange?.(c.change)}
+        >
+          {c.words}
+        </button>
+      ))}
+    </span>
   );
 }
 
@@ -91,5 +138,8 @@ function placeOf(a: AdditionLine, plan: PlanResponse): string {
 
 function spread(a: AdditionLine): string {
   const range = `${grams(a.lowG)}–${grams(a.highG)} g by spoon`;
-  return a.weigh ? `${a.measure} may pass the day’s limit` : range;
+  if (!a.weigh) return range;
+  return a.nearest
+    ? `the weight of ${a.measure} is a rough guess`
+    : `${a.measure} may pass the day’s limit`;
 }

@@ -52,7 +52,7 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
         )}
       </Word>{" "}
       of{" "}
-      <Word label="Cup size" shown={`${cupMl} mL`}>
+      <Word label="Cup size" shown={`${Math.round(cupMl)} mL`}>
         {() => (
           <Stepper
             label="cup size"

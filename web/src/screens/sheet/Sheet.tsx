@@ -7,6 +7,7 @@ import { present } from "../../api/present";
 import { foresee, useBrew, useKitchen, usePeople, usePlan, useRecipe } from "../../api/queries";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
+import { grams } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
 import { FiguresOf } from "../../parts/Why";
 import { Drawn } from "./Drawn";
@@ -109,6 +110,13 @@ export default function Sheet() {
     [change, navigate],
   );
   const strengthTo = useCallback((strength: Strength) => change({ strength }), [change]);
+  const changeHerb = useCallback(
+    (c: Change) => {
+      const others = latest.current.order.changes.filter((o) => o.herb !== c.herb);
+      change({ changes: [...others, c] });
+    },
+    [change],
+  );
   const tweak = useCallback((t: Tweak) => change({ tweaks: tweaked(latest.current.order, t) }), [change]);
   const drop = useCallback(() => setHeld(null), []);
   const tweaks = JSON.stringify(order.tweaks);
@@ -191,6 +199,8 @@ export default function Sheet() {
             held={held}
             onDrop={drop}
             ordered={order.aDay !== undefined}
+            notes={recipe.data.recipe.notes}
+            onChange={changeHerb}
           />
           {open === "schools" && (
             <SchoolsPanel
@@ -267,6 +277,7 @@ const words = (slug: string) => slug.replaceAll("-", " ");
 
 function changeWords(c: Change): string {
   if (c.share !== undefined) return `${Math.round(c.share * 100)} % of the ${words(c.herb)}`;
+  if (c.perCupG !== undefined) return `${grams(c.perCupG)} g of ${words(c.herb)} a cup, as is usual`;
   if (c.form) return `${words(c.herb)} ${c.form}`;
   return c.with ? `${words(c.with)} instead of ${words(c.herb)}` : `without ${words(c.herb)}`;
 }

@@ -52,6 +52,8 @@ export interface Change {
   herb: string;
   with?: string;
   share?: number;
+  /** Grams of it in each cup. */
+  perCupG?: number;
   form?: "fresh" | "dried";
 }
 
@@ -126,12 +128,14 @@ function writeSharer(s: Sharer): string {
 function readChange(text: string): Change {
   const [herb = "", what = "", value = ""] = text.split(".");
   if (what === "share") return { herb, share: Number(value) / 100 };
+  if (what === "cup") return { herb, perCupG: Number(value) / 100 };
   if (what === "form") return { herb, form: value === "fresh" ? "fresh" : "dried" };
   return what ? { herb, with: what } : { herb };
 }
 
 function writeChange(c: Change): string {
   if (c.share !== undefined) return `${c.herb}.share.${Math.round(c.share * 100)}`;
+  if (c.perCupG !== undefined) return `${c.herb}.cup.${Math.round(c.perCupG * 100)}`;
   if (c.form) return `${c.herb}.form.${c.form}`;
   return c.with ? `${c.herb}.${c.with}` : c.herb;
 }

@@ -130,6 +130,11 @@ final class Chunker {
                 next += 2;
             }
         }
+        if (label.is(Kind.LITTLE) && !nameFollows(next) && (now == null || !now.named())) {
+            close();
+            items.add(new Item.Atom(label));
+            return;
+        }
         Label after = peek(next, Set.of(Kind.SIZE, Kind.FULL, Kind.ABOUT));
         if (after != null && after.is(Kind.TIME)) {
             time(amount, used, labels.indexOf(after));
@@ -534,6 +539,13 @@ final class Chunker {
             now.labels.add(labels.get(at + 1));
             at++;
             return;
+        }
+        boolean counted = now != null
+                && !now.named()
+                && now.amount != null
+                && now.amount.unit().isPresent();
+        if (counted) {
+            close();
         }
         if (now != null && now.named()) {
             Label next = peek(at + 1, Set.of(Kind.FINELY));

@@ -155,7 +155,11 @@ final class Ingredients {
         made.eachCup = phrase.perCup;
         if (phrase.preps.stream().anyMatch(l -> l.is(Kind.PREP))) {
             made.prep = String.join(
-                    ", ", phrase.preps.stream().map(l -> line.said(List.of(l))).toList());
+                    ", ",
+                    phrase.preps.stream()
+                            .filter(l -> l.is(Kind.PREP))
+                            .map(l -> line.said(List.of(l)))
+                            .toList());
         }
         if (amount == null || amount.loose() == Loose.TASTE) {
             toTaste(made, herb, amount == null ? "" : amount.word(), line);

@@ -168,7 +168,7 @@ final class Labeller {
             return -1;
         }
         if (counts(state.counted, label)) {
-            return state.number ? 4 : 0;
+            return state.number ? 4 : state.kind() == Kind.MARK ? -0.5 : 0;
         }
         return state.number ? 4 : -0.5;
     }

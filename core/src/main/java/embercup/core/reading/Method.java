@@ -114,6 +114,9 @@ final class Method {
     }
 
     private static boolean cooks(Segment segment) {
+        if (segment.has(Kind.AT_MOST)) {
+            return false;
+        }
         return segment.any(
                 Act.BOIL,
                 Act.SIMMER,
@@ -518,6 +521,10 @@ final class Method {
     }
 
     private void stand(Act act, Segment s, LineDraft line) {
+        if (act == Act.STAND && s.has(Kind.FLAME) && s.time().isPresent()) {
+            boil(Act.SIMMER, s, line);
+            return;
+        }
         liquids(s, line, true);
         List<Ingredient> herbs = take(s, line);
         pending.addAll(herbs.stream().filter(h -> !pending.contains(h)).toList());
@@ -1428,6 +1435,7 @@ final class Method {
                         Kind.PLACE,
                         Kind.STATE,
                         Kind.OPTIONAL,
+                        Kind.LITTLE,
                         Kind.PER_CUP)
                 .forEach(k -> s.atoms(k)
                         .filter(l -> s.act() != null || k != Kind.STATE)

@@ -225,6 +225,7 @@ public final class Reader {
         private Recipe recipe(String text) {
             Makes makes = makes();
             stagesToEnd();
+            gated();
             List<Stage> stages = sheet.stages.stream().map(StageDraft::stage).toList();
             boolean brews = sheet.stages.stream().anyMatch(d -> RecipeRules.WET.contains(d.kind));
             List<Addition> additions = sheet.ingredients.stream()
@@ -236,6 +237,7 @@ public final class Reader {
                     .toList();
             Told told = new Told(sheet.fill, ofBlend(makes.cups), sheet.notFor, sheet.keeping, notes, text.strip());
             double cupMl = Math.round(makes.liquorMl / makes.cups * 10) / 10.0;
+            sheet.taking.ifPresent(t -> taken(t, cupMl));
             return new Recipe(
                     sheet.title.isEmpty() ? named(additions) : sheet.title,
                     Tradition.FOLK,
@@ -248,6 +250,12 @@ public final class Reader {
                     brews ? stages : List.of(),
                     sheet.taking.filter(t -> !Double.isNaN(t.low)).map(t -> t.posology(custom, cupMl)),
                     told);
+        }
+
+        private void taken(Taking.Draft taking, double cupMl) {
+            if (taking.line != null) {
+                taking.line.reads.add(new Understood.Taken(taking.posology(custom, cupMl)));
+            }
         }
 
         private Optional<Quantity> ofBlend(double cups) {
@@ -326,6 +334,21 @@ public final class Reader {
                 boolean inAlready = sheet.brewed().anyMatch(x -> x.stage < at);
                 if (d.kind == StageKind.STEEP && fire && !fresh && inAlready && !poured) {
                     d.kind = StageKind.REST;
+                }
+            }
+        }
+
+        /** "When it has cooled, honey": what goes into the cup has its own warmth, and the cup waits for that. */
+        private void gated() {
+            boolean gate = sheet.ingredients.stream()
+                    .anyMatch(i -> Sheet.inTheCup(i) && i.herb.inCup().isPresent());
+            for (int i = sheet.stages.size() - 2; i >= 0 && gate; i--) {
+                StageDraft d = sheet.stages.get(i);
+                boolean finishNext = sheet.stages.get(i + 1).kind == StageKind.FINISH;
+                int at = i;
+                if (d.kind == StageKind.COOL && d.toC.isEmpty() && finishNext) {
+                    sheet.stages.remove(i);
+                    sheet.ingredients.stream().filter(x -> x.stage > at).forEach(x -> x.stage--);
                 }
             }
         }
