@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
-import type { HerbResponse } from "../../api/client";
+import type { HerbResponse, RecipeDocument } from "../../api/client";
 import { useFoundHerbs, useHerb, useHerbs, useSources } from "../../api/queries";
 import { condition } from "../../parts/conditions";
 import { Secondary } from "../../parts/Field";
@@ -32,9 +32,9 @@ export default function Herbs() {
         <SearchField
           className="mt-2"
           quiet
-          label="Search by name"
+          label="Search by name or use"
           value={words}
-          example="common or Latin name"
+          example="ginger, sleep, hinojo"
           onChange={(w) => setParams(w ? { words: w } : {}, { replace: true })}
         />
         <div className="mt-3">
@@ -93,7 +93,10 @@ function One({ slug }: { slug: string }) {
           <strong className="text-stop">Not for tea.</strong> {h.stop}
         </p>
       ) : (
-        <p className="mt-3 max-w-prose">{h.use}</p>
+        <>
+          <p className="mt-3 max-w-prose">{h.use}</p>
+          <BrewThis slug={h.slug} />
+        </>
       )}
       <div className="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <Doses herb={h} />
@@ -107,6 +110,38 @@ function One({ slug }: { slug: string }) {
         <Knowing herb={h} />
       </div>
     </article>
+  );
+}
+
+/** A usual cup of one herb, its method as its part wants it: a recipe to keep and brew. */
+function BrewThis({ slug }: { slug: string }) {
+  const herb = useHerbs().data?.find((h) => h.slug === slug);
+  if (!herb) return null;
+  const doc: RecipeDocument = {
+    name: `A cup of ${herb.named}`,
+    tradition: "folk",
+    cups: 1,
+    cupMl: 240,
+    additions: [
+      {
+        herb: herb.slug,
+        form: herb.usual.form as "dried" | "fresh",
+        cut: herb.usual.cut as NonNullable<RecipeDocument["additions"]>[number]["cut"],
+        amount: herb.usual.amount,
+        unit: herb.usual.unit,
+        stage: 0,
+      },
+    ],
+  };
+  return (
+    <p className="mt-3">
+      <Link
+        className="inline-grid min-h-12 place-items-center rounded-one bg-ink px-5 font-semibold text-ground hover:brightness-125"
+        to={`/recipe/new?doc=${encodeURIComponent(JSON.stringify(doc))}`}
+      >
+        Brew this
+      </Link>
+    </p>
   );
 }
 

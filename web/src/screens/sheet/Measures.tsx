@@ -139,7 +139,5 @@ function placeOf(a: AdditionLine, plan: PlanResponse): string {
 function spread(a: AdditionLine): string {
   const range = `${grams(a.lowG)}–${grams(a.highG)} g by spoon`;
   if (!a.weigh) return range;
-  return a.nearest
-    ? `the weight of ${a.measure} is a rough guess`
-    : `${a.measure} may pass the day’s limit`;
+  return a.nearest ? `the weight of ${a.measure} is a rough guess` : `${a.measure} may pass the day’s limit`;
 }

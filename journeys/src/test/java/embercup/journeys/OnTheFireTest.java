@@ -197,7 +197,7 @@ class OnTheFireTest {
     void aSpoonInTheReducingPotMovesTheRest() {
         Page page = browser.laptop();
         page.navigate("/recipe/new");
-        page.getByLabel("Its list and its method").fill("""
+        page.getByLabel("A list, a method").fill("""
                 Boiled down
                 2 tsp dried ginger, chopped
                 3 cups water

@@ -31,7 +31,7 @@ class ScreensTest {
             List.of("/", "/choose", "/recipe/new", "/keeping", "/notebook", "/herbs/liquorice", "/household");
 
     /** Outside check: axe-core's rules after WCAG 2. */
-    private static void accessible(Page page, String what) {
+    static void accessible(Page page, String what) {
         List<String> serious = new AxeBuilder(page)
                 .analyze().getViolations().stream()
                         .filter(v -> List.of("serious", "critical").contains(v.getImpact()))

@@ -6,6 +6,7 @@ import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -16,9 +17,43 @@ import java.util.Optional;
  * @param tapC temperature of the cold tap, °C
  * @param vessel the vessel chosen; empty when the plan is to choose
  * @param kettleW electric power of the kettle, W
+ * @param atHand vessels of the household, of which the plan takes the smallest that fits; empty for a usual kitchen's
  */
 public record Kitchen(
-        double altitudeM, double roomC, double tapC, Optional<Vessel> vessel, Burner burner, double kettleW) {
+        double altitudeM,
+        double roomC,
+        double tapC,
+        Optional<Vessel> vessel,
+        Burner burner,
+        double kettleW,
+        List<Vessel> atHand) {
+
+    /** A kitchen that an earlier version kept had nothing at hand. */
+    public Kitchen {
+        atHand = List.copyOf(Objects.requireNonNullElse(atHand, List.of()));
+    }
+
+    public Kitchen(
+            double altitudeM, double roomC, double tapC, Optional<Vessel> vessel, Burner burner, double kettleW) {
+        this(altitudeM, roomC, tapC, vessel, burner, kettleW, List.of());
+    }
+
+    /** The same with vessels at hand. */
+    public Kitchen having(List<Vessel> vessels) {
+        return new Kitchen(altitudeM, roomC, tapC, vessel, burner, kettleW, vessels);
+    }
+
+    /**
+     * The smallest vessel at hand that is of a kind of the usual ones and holds {@code millilitres}; a usual one where none
+     * does.
+     */
+    public Vessel fitting(List<Vessel> usual, double millilitres) {
+        return atHand.stream()
+                .filter(v -> usual.stream().anyMatch(u -> u.kind() == v.kind()))
+                .filter(v -> v.mostMl() >= millilitres)
+                .min(Comparator.comparingDouble(Vessel::brimMl))
+                .orElseGet(() -> smallest(usual, millilitres));
+    }
 
     /** Share of the kettle's power that reaches the water (source key {@code kitchen-heat}). */
     public static final double KETTLE_EFFICIENCY = 0.90;
@@ -87,11 +122,11 @@ public record Kitchen(
     }
 
     public Kitchen withVessel(Vessel chosen) {
-        return new Kitchen(altitudeM, roomC, tapC, Optional.of(chosen), burner, kettleW);
+        return new Kitchen(altitudeM, roomC, tapC, Optional.of(chosen), burner, kettleW, atHand);
     }
 
     public Kitchen withBurner(Burner other) {
-        return new Kitchen(altitudeM, roomC, tapC, vessel, other, kettleW);
+        return new Kitchen(altitudeM, roomC, tapC, vessel, other, kettleW, atHand);
     }
 
     /** The smallest vessel of a list that holds {@code millilitres}, else the largest. */

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 
-/** Finds herbs by any of their names, with typing errors forgiven. Stateless. */
+/** Finds herbs by any of their names, with typing errors forgiven, and by what they are used for. Stateless. */
 final class HerbSearch {
 
     /** Words shorter than this must be typed right: two edits would make them any word. */
@@ -17,7 +17,13 @@ final class HerbSearch {
 
     private record Hit(Herb herb, int rank) {}
 
-    /** The best first: a name, the beginning of one, a part of one, a name nearly typed. */
+    /** Ranks after every name: a word of what was asked is a word of a name, or of its use. */
+    private static final int BY_FIRST_WORD = 5;
+
+    private static final int BY_ANOTHER_WORD = 6;
+    private static final int BY_USE = 7;
+
+    /** The best first: a name, the beginning of one, a part of one, a name nearly typed, one word of a name, a use. */
     static List<Herb> find(Collection<Herb> herbs, String text) {
         String wanted = plain(text);
         if (wanted.isEmpty()) {
@@ -25,7 +31,8 @@ final class HerbSearch {
         }
         List<Hit> hits = new ArrayList<>();
         for (Herb herb : herbs) {
-            int rank = names(herb).mapToInt(n -> rank(n, wanted)).min().orElse(Integer.MAX_VALUE);
+            int named = names(herb).mapToInt(n -> rank(n, wanted)).min().orElse(Integer.MAX_VALUE);
+            int rank = Math.min(named, byWord(herb, wanted));
             if (rank < Integer.MAX_VALUE) {
                 hits.add(new Hit(herb, rank));
             }
@@ -34,6 +41,22 @@ final class HerbSearch {
                 .sorted(Comparator.comparingInt(Hit::rank).thenComparing(h -> h.herb.slug()))
                 .map(Hit::herb)
                 .toList();
+    }
+
+    /** "Cinnamon powder" has a word of a name, "sleep" one of a use. */
+    private static int byWord(Herb herb, String wanted) {
+        String[] asked = wanted.split(" ");
+        for (int i = 0; i < asked.length && asked.length > 1; i++) {
+            String word = asked[i];
+            boolean named = word.length() >= FORGIVEN_FROM
+                    && names(herb).anyMatch(n -> List.of(n.split(" ")).contains(word));
+            if (named) {
+                return i == 0 ? BY_FIRST_WORD : BY_ANOTHER_WORD;
+            }
+        }
+        boolean used = wanted.length() >= FORGIVEN_FROM
+                && Stream.of(plain(herb.use()).split(" ")).anyMatch(w -> w.startsWith(wanted));
+        return used ? BY_USE : Integer.MAX_VALUE;
     }
 
     private static Stream<String> names(Herb herb) {

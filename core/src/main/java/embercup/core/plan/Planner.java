@@ -108,11 +108,11 @@ public final class Planner {
     /** Chooses the vessel and solves the water. */
     private Filled fill(PlanRequest request, List<Charge> charges) {
         List<Vessel> usual = usual(request.recipe());
-        Vessel first = request.kitchen().vessel().orElseGet(() -> Kitchen.smallest(usual, 1.3 * request.liquorMl()));
+        Vessel first =
+                request.kitchen().vessel().orElseGet(() -> request.kitchen().fitting(usual, 1.3 * request.liquorMl()));
         Filled filled = fill(request, setup(request, charges, first));
-        Vessel fitting = request.kitchen()
-                .vessel()
-                .orElseGet(() -> Kitchen.smallest(usual, filled.pot.pourMl() + filled.pot.displacedMl()));
+        Vessel fitting = request.kitchen().vessel().orElseGet(() -> request.kitchen()
+                .fitting(usual, filled.pot.pourMl() + filled.pot.displacedMl()));
         return fitting.equals(first) ? filled : fill(request, filled.pot.in(fitting));
     }
 

@@ -121,7 +121,15 @@ public class Kitchens {
         Burner burner = own == null ? Burner.SMALL : new Burner(own.name(), own.lowW(), own.mediumW(), own.highW());
         OwnKitchen.Place here = row.place();
         return new Own(
-                new Kitchen(here.altitudeM(), here.roomC(), here.tapC(), vessel, burner, here.kettleW()),
+                new Kitchen(here.altitudeM(), here.roomC(), here.tapC(), vessel, burner, here.kettleW())
+                        .having(row.vessels().stream()
+                                .map(v -> Vessel.of(
+                                        v.name(),
+                                        Fields.oneOf(Vessel.Kind.class, v.kind(), "vessel.kind"),
+                                        v.innerDiameterCm(),
+                                        v.heightCm(),
+                                        v.brimMl()))
+                                .toList()),
                 own == null ? null : own.id(),
                 new MeasureCustom(Fields.oneOf(KitchenSystem.class, here.measures(), "measures"), here.liangG()),
                 row.ownHerbs(),

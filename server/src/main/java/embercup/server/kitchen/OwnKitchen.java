@@ -6,7 +6,9 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Types;
+import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.hibernate.SessionFactory;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -22,7 +24,10 @@ class OwnKitchen {
     private static final String PLACE = """
             select k.altitude_m, k.room_c, k.tap_c, k.kettle_w, k.measures, k.liang_g, k.schools,
                    b.id, b.name, b.low_w, b.medium_w, b.high_w, (select count(*) from own_herb),
-                   (select coalesce(string_agg(distinct herb, ' '), '') from shelf_tin)
+                   (select coalesce(string_agg(distinct herb, ' '), '') from shelf_tin),
+                   (select coalesce(string_agg(
+                        concat_ws(chr(31), v.name, v.kind, v.inner_diameter_cm, v.height_cm, v.brim_ml), chr(30)
+                        order by v.brim_ml, v.id), '') from vessel v)
             from kitchen k left join burner b
               on b.id = coalesce(?::uuid, (select x.id from burner x order by x.high_w, x.id limit 1))
             where k.id = 1""";
@@ -36,9 +41,13 @@ class OwnKitchen {
     /**
      * @param burner missing when there is none such
      * @param ownHerbs how many herbs are the cook's own
+     * @param vessels from small to large
      * @param inTins slugs of the herbs of which a tin stands on the shelf, with spaces between
      */
-    record Row(Place place, @Nullable OwnBurner burner, long ownHerbs, String inTins) {}
+    record Row(Place place, @Nullable OwnBurner burner, long ownHerbs, String inTins, List<OwnVessel> vessels) {}
+
+    /** A vessel of the household; cm and mL. */
+    record OwnVessel(String name, String kind, double innerDiameterCm, double heightCm, double brimMl) {}
 
     /** Altitude in m, temperatures in °C, power in W. */
     record Place(
@@ -56,6 +65,21 @@ class OwnKitchen {
     /** With the given burner, or with the smallest. */
     Row read(@Nullable UUID burnerId) {
         return sessions.fromStatelessSession(session -> session.doReturningWork(on -> read(on, burnerId)));
+    }
+
+    /** Records and their fields are held apart by the control characters that are there for it. */
+    private static List<OwnVessel> vessels(String all) {
+        return all.isEmpty()
+                ? List.of()
+                : Stream.of(all.split("\u001e"))
+                        .map(one -> one.split("\u001f"))
+                        .map(f -> new OwnVessel(
+                                f[0],
+                                f[1],
+                                Double.parseDouble(f[2]),
+                                Double.parseDouble(f[3]),
+                                Double.parseDouble(f[4])))
+                        .toList();
     }
 
     private static Row read(Connection on, @Nullable UUID burnerId) throws SQLException {
@@ -77,7 +101,7 @@ class OwnKitchen {
                 OwnBurner burner = id == null
                         ? null
                         : new OwnBurner(id, row.getString(9), row.getDouble(10), row.getDouble(11), row.getDouble(12));
-                return new Row(place, burner, row.getLong(13), row.getString(14));
+                return new Row(place, burner, row.getLong(13), row.getString(14), vessels(row.getString(15)));
             }
         }
     }

@@ -251,7 +251,8 @@ class OrderReading {
                 or(k.tapC(), own.tapC()),
                 vessel == null ? own.vessel() : Optional.of(vessel(vessel)),
                 burner == null ? own.burner() : burner(burner, own.burner()),
-                or(k.kettleW(), own.kettleW()));
+                or(k.kettleW(), own.kettleW()),
+                own.atHand());
     }
 
     private static PlanRequest.Serving serving(OrderRequest ask, Recipe recipe) {

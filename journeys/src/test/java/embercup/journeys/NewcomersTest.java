@@ -1,0 +1,212 @@
+package embercup.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static embercup.journeys.Browser.button;
+import static embercup.journeys.Browser.link;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Somebody who never saw it gets three usual pots right, from what is written and by hand, on the laptop and on the phone. */
+class NewcomersTest {
+
+    @RegisterExtension
+    final Browser browser = new Browser();
+
+    private static void paste(Page page, String text) {
+        page.navigate("/choose");
+        link(page, "Write a new recipe").click();
+        page.getByLabel("A list, a method").fill(text);
+        button(page, "Read it").click();
+        page.getByText(Pattern.compile("mL strained")).waitFor();
+    }
+
+    private static Locator herbField(Page page, int n) {
+        return page.getByRole(
+                AriaRole.COMBOBOX,
+                new Page.GetByRoleOptions().setName("Herb " + n).setExact(true));
+    }
+
+    private static void herb(Page page, int n, String typed, String named) {
+        herbField(page, n).fill(typed);
+        page.getByRole(AriaRole.LISTBOX, new Page.GetByRoleOptions().setName("Herbs found"))
+                .getByText(named, new Locator.GetByTextOptions().setExact(true))
+                .first()
+                .click();
+    }
+
+    private static void keep(Page page) {
+        button(page, "Keep it").click();
+        assertThat(page).hasURL(Pattern.compile("/sheet/"));
+    }
+
+    private static void field(Page page, String word, String label, String value) {
+        button(page, "^" + word + ":").click();
+        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(value);
+        page.keyboard().press("Escape");
+    }
+
+    // ---- (a) fresh ginger and turmeric for two, with honey
+
+    @Test
+    void gingerAndTurmericForTwoFromAText() {
+        Page page = browser.laptop();
+        paste(page, """
+                Ginger and turmeric for two
+                a thumb of fresh ginger
+                1 inch of fresh turmeric, sliced
+                2 cups of water
+                Simmer both for 10 minutes with the lid on, strain, and stir in 1 tsp honey per cup.
+                """);
+        keep(page);
+        assertThat(page.getByText("1 thumb").first()).isVisible();
+        assertThat(page.getByText("1 inch").first()).isVisible();
+        assertThat(page.getByText("1 tsp to each cup").first()).isVisible();
+        assertThat(button(page, "^Cups: 2 cups")).isVisible();
+        assertThat(button(page, "Start now")).isVisible();
+    }
+
+    @Test
+    void gingerAndTurmericForTwoByHand() {
+        Page page = browser.laptop();
+        page.navigate("/recipe/new");
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Two roots");
+        herb(page, 1, "jengibre", "Ginger");
+        button(page, "^Form of herb 1").click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("fresh"))
+                .click();
+        herb(page, 2, "turmeric", "Turmeric");
+        button(page, "^Form of herb 2").click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("fresh"))
+                .click();
+        herb(page, 3, "honey", "Honey");
+        button(page, "Propose the stages").click();
+        assertThat(button(page, "^Stage 1: bring to the boil")).isVisible();
+        keep(page);
+        assertThat(page.getByText(Pattern.compile("into the cup below 40")).first())
+                .isVisible();
+    }
+
+    // ---- (b) one cup of dried chamomile in a tea ball
+
+    @Test
+    void aCupOfChamomileFromATextOnThePhone() {
+        Page page = browser.phone();
+        paste(page, """
+                1 heaped teaspoon of dried chamomile in a tea ball
+                1 mug of boiling water
+                Pour the water over it, cover, 6 minutes, take out the tea ball.
+                """);
+        keep(page);
+        assertThat(page.getByText("1½ tsp").first()).isVisible();
+        assertThat(button(page, "^Cups: 1 cup")).isVisible();
+    }
+
+    @Test
+    void aCupOfChamomileFromItsPage() {
+        Page page = browser.laptop();
+        page.navigate("/herbs?words=kamille");
+        link(page, "Chamomile flower").click();
+        link(page, "Brew this").click();
+        page.getByText(Pattern.compile("mL strained")).waitFor();
+        keep(page);
+        assertThat(page.getByText("A cup of chamomile flower").first()).isVisible();
+    }
+
+    // ---- (c) an overnight jar of marshmallow root
+
+    @Test
+    void anOvernightJarFromAText() {
+        Page page = browser.laptop();
+        paste(
+                page,
+                "I put four spoons of dried marshmallow root into a jar with a litre of cold water overnight and strain it in the morning.");
+        assertThat(page.getByText("How long?")).isVisible();
+        button(page, "^10 h$").click();
+        assertThat(button(page, "^Stage 1: stand cold 10 h")).isVisible();
+        keep(page);
+        assertThat(page.getByText("4 tbsp").first()).isVisible();
+        assertThat(page.getByText(Pattern.compile("stand 10 h")).first()).isAttached();
+    }
+
+    @Test
+    void anOvernightJarByHandOnThePhone() {
+        Page page = browser.phone();
+        page.navigate("/recipe/new");
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Night jar");
+        herb(page, 1, "malvavisco", "Marshmallow root");
+        button(page, "^The first stage").click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("stand in cold water"))
+                .click();
+        field(page, "Stage 1", "Minutes", "480");
+        assertThat(button(page, "^Stage 1: stand cold 8 h")).isVisible();
+        keep(page);
+        assertThat(page.getByText("Night jar").first()).isVisible();
+    }
+
+    // ---- what is asked
+
+    @Test
+    void aQuestionIsAnsweredAtItsLineAndWhatWasChangedByHandStays() {
+        Page page = browser.laptop();
+        paste(page, """
+                Grey harbour pot
+                1 cinnamon stick
+                2 tbsp dried burdock root
+                2 tsp moonwort
+                3 cups water
+                Bring to a boil, simmer for 20 minutes, strain. Sung to twice.
+                """);
+        Locator read = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("What was read"));
+        assertThat(read).containsText("“moonwort” is not known here. What is it?");
+        assertThat(read).containsText("Kept as a note: “Sung");
+        field(page, "Amount of herb 2", "Amount", "3");
+        button(page, "^true cinnamon$").click();
+        assertThat(button(page, "^Herb 1: true cinnamon")).isVisible();
+        assertThat(button(page, "^Amount of herb 2: 3 tbsp")).isVisible();
+        button(page, "^Undo$").click();
+        assertThat(button(page, "^Herb 1: cassia cinnamon")).isVisible();
+        keep(page);
+        assertThat(page.getByText(Pattern.compile("Notes: .*Sung to twice")).first())
+                .isVisible();
+    }
+
+    @Test
+    void theWordsOfARecipeAreOpenedAndChangedWithKeysAlone() {
+        Page page = browser.laptop();
+        paste(
+                page,
+                "Quiet cup\n1 tsp dried linden\n1 cup boiling water\nPour the water over it, steep 8 minutes, strain.");
+        button(page, "^Stage 2: steep 8 min").focus();
+        page.keyboard().press("Enter");
+        page.getByLabel("Minutes", new Page.GetByLabelOptions().setExact(true)).focus();
+        page.keyboard().press("ControlOrMeta+a");
+        page.keyboard().type("11");
+        page.keyboard().press("Escape");
+        assertThat(button(page, "^Stage 2: steep 11 min")).isFocused();
+        ScreensTest.accessible(page, "the recipe as it is read");
+    }
+
+    @Test
+    void aPageThatSaysNoRecipeIsRefusedWithWords() {
+        Page page = browser.laptop();
+        page.navigate("/recipe/new");
+        page.getByLabel("A saved page or text")
+                .setInputFiles(new com.microsoft.playwright.options.FilePayload(
+                        "boats.html", "text/html", "<p>Boats.</p><script>document.title='x'</script>".getBytes()));
+        assertThat(page.getByText("No recipe was found in it")).isVisible();
+        page.getByLabel("A saved page or text")
+                .setInputFiles(new com.microsoft.playwright.options.FilePayload(
+                        "pot.html",
+                        "text/html",
+                        ("<script type='application/ld+json'>{\"@type\":\"Recipe\",\"name\":\"Quay pot\",\"recipeIngredient\":[\"2 tbsp dried burdock root\",\"3 cups water\"],"
+                                        + "\"recipeInstructions\":\"Simmer 20 minutes. Strain.\"}</script>")
+                                .getBytes()));
+        assertThat(page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("Quay pot");
+    }
+}
