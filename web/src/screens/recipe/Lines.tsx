@@ -125,7 +125,7 @@ function Marked({ line }: { line: WrittenLine }) {
 function Question({ ask, onAnswer }: { ask: QuestionLine; onAnswer: (value: string) => void }) {
   return (
     <fieldset className="mt-1">
-      <legend className="float-left mr-2 py-1.5 font-semibold text-amber-text">{ask.question}</legend>
+      <legend className="py-1.5 font-semibold text-amber-text md:float-left md:mr-2">{ask.question}</legend>
       <div className="flex flex-wrap items-center gap-2">
         {ask.choices.map((c) => (
           <button

@@ -81,15 +81,12 @@ export function MethodLine({
           </p>
         </div>
       )}
-      {stages.length > 0 && (
-        <ol aria-label="Stages" className="mt-2 flex flex-wrap items-center gap-x-1.5 gap-y-1 text-[1.05rem]">
-          <Insert at={0} recipe={recipe} onChange={onChange} />
-          {stages.map((s, i) => (
-            <Stage key={i} stage={s} at={i} recipe={recipe} wrong={wrong} onChange={onChange} />
-          ))}
-        </ol>
-      )}
-      {stages.length === 0 && <Insert at={0} recipe={recipe} onChange={onChange} />}
+      <ol aria-label="Stages" className="mt-2 flex flex-wrap items-center gap-x-1.5 gap-y-1 text-[1.05rem]">
+        <Insert at={0} recipe={recipe} onChange={onChange} />
+        {stages.map((s, i) => (
+          <Stage key={i} stage={s} at={i} recipe={recipe} wrong={wrong} onChange={onChange} />
+        ))}
+      </ol>
       {reasons.map((r) => (
         <p key={r.stage + r.text} className="text-muted text-sm">
           {r.text}

@@ -275,7 +275,7 @@ class OwnPotsTest {
         assertThat(pot(page, "Orange-peel and liquorice")).containsText("Stop");
         page.getByPlaceholder("ginger, evening").fill("marshmalow");
         assertThat(pot(page, "Cold jar of marshmallow")).isVisible();
-        assertThat(page.locator("a[href^='/sheet/']")).hasCount(1);
+        assertThat(pot(page, "Orange-peel and liquorice")).isHidden();
     }
 
     @Test

@@ -137,11 +137,11 @@ class ScreensTest {
     void theMateriaIsFoundByCommonAndLatinName() {
         Page page = browser.laptop();
         page.navigate("/herbs");
-        page.getByPlaceholder("common or Latin name").fill("huang qi");
+        page.getByPlaceholder("ginger, sleep, hinojo").fill("huang qi");
         link(page, "Astragalus root").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Usual dose")))
                 .isVisible();
-        page.getByPlaceholder("common or Latin name").fill("taxus");
+        page.getByPlaceholder("ginger, sleep, hinojo").fill("taxus");
         link(page, "Yew").click();
         assertThat(page.getByText("Not for tea.").first()).isVisible();
     }
