@@ -200,7 +200,8 @@ class BrewsOverHttpTest {
                         .formatted(UUID.randomUUID()));
         JsonNode entry = get("/api/notebook?words=quince").body().get("entries").get(0);
         assertThat(entry.get("brewId").asString()).isEqualTo(id);
-        assertThat(entry.get("plannedStrength").asDouble()).isCloseTo(1.0, within(0.05));
+        assertThat(entry.get("plannedStrength").asDouble())
+                .isCloseTo(brew.get("plan").get("strength").asDouble(), within(1e-6));
         assertThat(entry.get("felt").asInt()).isEqualTo(1);
         assertThat(entry.get("change").asString()).isEqualTo("less");
         // Everything was confirmed at once, so hardly anything was drawn.

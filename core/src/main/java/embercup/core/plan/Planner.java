@@ -59,6 +59,7 @@ public final class Planner {
             additions = spentLines(additions, first);
         }
         BrewSetup pot = filled.pot;
+        request = atHand(request, pot.vessel());
         Reckoning reckoning = Reckoning.of(pot);
         BrewResult brew = reckoning.result();
         waits.stream().filter(r -> !brew.stages().get(r.stage()).needless()).forEach(reasons::add);
@@ -101,6 +102,13 @@ public final class Planner {
     }
 
     // ---- vessel and water
+
+    /** A vessel of the household that was taken is the plan's own: it is kept with it, whatever becomes of the household's. */
+    private static PlanRequest atHand(PlanRequest request, Vessel taken) {
+        boolean own = request.kitchen().vessel().isEmpty()
+                && request.kitchen().atHand().contains(taken);
+        return own ? request.withKitchen(request.kitchen().withVessel(taken)) : request;
+    }
 
     /** A pot with its water, and how that was found. */
     private record Filled(BrewSetup pot, Pour pour) {}

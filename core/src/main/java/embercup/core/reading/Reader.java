@@ -103,7 +103,7 @@ public final class Reader {
                 line(new LineDraft(i, raw.get(i), Word.of(raw.get(i), language)), raw.size());
             }
             method.settle();
-            method.untimed();
+
             lines.forEach(LineDraft::settle);
             Recipe recipe = recipe(text);
             return new Reading(

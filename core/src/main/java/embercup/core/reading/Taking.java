@@ -80,7 +80,7 @@ final class Taking {
     /** Whether a sentence tells how it is taken. */
     static boolean tells(List<Segment> sentence) {
         return sentence.stream()
-                .anyMatch(s -> s.is(Act.DRINK) && s.herbs().findAny().isEmpty()
+                .anyMatch(s -> s.is(Act.DRINK) && s.herbs().findAny().isEmpty() && !s.has(Kind.OF_IT)
                         || s.has(Kind.PER_DAY) && !s.is(Act.SHAKE) && !s.is(Act.STIR)
                         || s.has(Kind.A_DAY)
                         || s.has(Kind.EACH_MEAL)

@@ -342,7 +342,14 @@ final class Corpus {
     /** Every sample that ships, English and Spanish. */
     static List<Sample> all() {
         List<Sample> all = new ArrayList<>();
-        Stream.of("corpus-en-1.txt", "corpus-en-2.txt", "corpus-en-3.txt", "corpus-es-1.txt", "corpus-es-2.txt")
+        Stream.of(
+                        "corpus-en-1.txt",
+                        "corpus-en-2.txt",
+                        "corpus-en-3.txt",
+                        "corpus-en-4.txt",
+                        "corpus-es-1.txt",
+                        "corpus-es-2.txt",
+                        "corpus-es-4.txt")
                 .forEach(f -> all.addAll(samples(f)));
         return all;
     }
