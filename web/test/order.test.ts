@@ -1,6 +1,15 @@
 import { describe, expect, it } from "vitest";
 import type { Person } from "../src/api/client";
-import { applied, ask, nextAt, type Order, readOrder, settled, tweaked, writeOrder } from "../src/screens/sheet/order";
+import {
+  applied,
+  ask,
+  nextAt,
+  type Order,
+  readOrder,
+  settled,
+  tweaked,
+  writeOrder,
+} from "../src/screens/sheet/order";
 import { seeded } from "./seeded";
 
 const PLAIN: Order = { purpose: "everyday", changes: [], schools: {}, tweaks: [], spent: false, others: [] };
@@ -28,7 +37,15 @@ function anyOrder(random: () => number): Order {
     others: [
       ...(random() < 0.5 ? [{ id: "0b8ff1c2-0000-4000-8000-000000000005", cupsADay: 2, serving: 0.38 }] : []),
       ...(random() < 0.5
-        ? [{ id: "guest", cupsADay: 0.5, ageYears: 71, name: "a neighbour", conditions: ["diuretic", "reflux"] }]
+        ? [
+            {
+              id: "guest",
+              cupsADay: 0.5,
+              ageYears: 71,
+              name: "a neighbour",
+              conditions: ["diuretic", "reflux"],
+            },
+          ]
         : []),
     ],
     schools: random() < 0.5 ? { honey: "any-time", "first-contact": "warm" } : {},
@@ -65,7 +82,9 @@ describe("the order in the address", () => {
   });
 
   it("takes no harm from an address that somebody typed", () => {
-    const order = readOrder(new URLSearchParams("cups=many&strength=brutal&as=cure&t=s1.colour.3&t=x&t=sNaN.lid.1"));
+    const order = readOrder(
+      new URLSearchParams("cups=many&strength=brutal&as=cure&t=s1.colour.3&t=x&t=sNaN.lid.1"),
+    );
     expect(order).toEqual(PLAIN);
   });
 
@@ -97,7 +116,11 @@ describe("the order in the address", () => {
   });
 
   it("moves the drawing's recipe and leaves the kept one", () => {
-    const kept = { name: "Pot", stages: [{ kind: "simmer" as const, minutes: 20 }], additions: [{ herb: "linden", stage: 0 }] };
+    const kept = {
+      name: "Pot",
+      stages: [{ kind: "simmer" as const, minutes: 20 }],
+      additions: [{ herb: "linden", stage: 0 }],
+    };
     const moved = applied(kept, [
       { stage: 0, part: "minutes", value: 35 },
       { addition: 0, part: "stage", value: 9 },

@@ -16,7 +16,9 @@ function server() {
     }
     const body = JSON.parse(await request.text());
     state.sent.push({ url: new URL(request.url).pathname, body });
-    return new Response(JSON.stringify({ id: "brew", serverNow: "2026-11-25T20:00:00Z", events: [] }), { status: 200 });
+    return new Response(JSON.stringify({ id: "brew", serverNow: "2026-11-25T20:00:00Z", events: [] }), {
+      status: 200,
+    });
   });
   return state;
 }

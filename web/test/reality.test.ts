@@ -22,13 +22,28 @@ function brew(): BrewResponse {
   const steps = [
     { ...said("prep.0", 0, 60, true), kind: "prep" as const, addition: 0 },
     { ...said("s0", 60, 240, false), kind: "heat" as const, stage: 0, powerW: 0, lid: true, ripens: false },
-    { ...said("s1", 300, 1200, false), kind: "simmer" as const, stage: 1, powerW: 250, lid: true, ripens: true },
+    {
+      ...said("s1", 300, 1200, false),
+      kind: "simmer" as const,
+      stage: 1,
+      powerW: 250,
+      lid: true,
+      ripens: true,
+    },
     { ...said("s2", 1500, 90, true), kind: "strain" as const, stage: 2, lid: true },
   ];
   return {
     startedAt: at(0),
     nowKey: "s1",
-    plan: { steps, stageStartS: 60, totalS: 1590, startAt: at(0), mug: { name: "mug" }, vessel: {}, servedKey: "s2" },
+    plan: {
+      steps,
+      stageStartS: 60,
+      totalS: 1590,
+      startAt: at(0),
+      mug: { name: "mug" },
+      vessel: {},
+      servedKey: "s2",
+    },
     steps: [
       { key: "prep.0", doneAt: at(60), dueAt: at(60) },
       { key: "s0", doneAt: at(360), dueAt: at(360) },
@@ -68,7 +83,9 @@ describe("a brew laid on the real clock", () => {
       { id: "e", at: at(660), kind: "turned", turn: "flame-high", powerW: 1200, text: "high flame" },
       { id: "f", at: at(900), kind: "turned", turn: "lid-off", lid: false, text: "lid off" },
     ] as BrewResponse["events"];
-    const pieces = reality(turned, 0).steps.filter(ofStage).filter((s) => s.key.startsWith("s1"));
+    const pieces = reality(turned, 0)
+      .steps.filter(ofStage)
+      .filter((s) => s.key.startsWith("s1"));
     expect(pieces.map((p) => [p.startS, p.durationS, powerOf(p), p.lid])).toEqual([
       [360, 300, 250, true],
       [660, 240, 1200, true],
