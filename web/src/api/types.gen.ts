@@ -742,9 +742,12 @@ export interface components {
             /** Format: int32 */
             stage: number;
             /** Format: double */
+            usualG?: number;
+            /** Format: double */
             usualHighG?: number;
             /** Format: double */
             usualLowG?: number;
+            usualSide?: string;
             usualSource?: string;
             weigh: boolean;
         };

@@ -32,7 +32,7 @@ export function Word({
           collisionPadding={12}
           align="start"
           aria-label={label}
-          className="z-40 min-w-52 max-w-[92vw] rounded-one border border-hairline bg-raised p-3 shadow-lg"
+          className="z-40 max-h-[var(--radix-popover-content-available-height)] min-w-52 max-w-[92vw] overflow-auto rounded-one border border-hairline bg-raised p-3 shadow-lg"
         >
           <Close.Provider value={() => setOpen(false)}>{children(() => setOpen(false))}</Close.Provider>
         </Popover.Content>

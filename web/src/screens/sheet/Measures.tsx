@@ -72,12 +72,10 @@ export function Measures({
 
 /** What the recipe leaves to the cook, and what is usual: each one click. */
 function Open({ a, onChange }: { a: AdditionLine; onChange?: (c: Change) => void }) {
-  const { usualLowG: low, usualHighG: high } = a;
-  const known = low !== undefined && high !== undefined && !a.perCup;
-  const off = known && (a.perCupG > high * 1.02 || a.perCupG < low * 0.98);
+  const { usualLowG: low, usualHighG: high, usualG: usual, usualSide: off } = a;
   const choices = [
-    ...(off && onChange
-      ? [{ words: `take ${grams((low + high) / 2)} g`, change: { herb: a.herb, perCupG: (low + high) / 2 } }]
+    ...(off && usual !== undefined && onChange
+      ? [{ words: `take ${grams(usual)} g`, change: { herb: a.herb, perCupG: usual } }]
       : []),
     ...(a.optional && onChange ? [{ words: "leave it out", change: { herb: a.herb } }] : []),
     ...(onChange
@@ -90,9 +88,9 @@ function Open({ a, onChange }: { a: AdditionLine; onChange?: (c: Change) => void
   if (!off && choices.length === 0) return null;
   return (
     <span className="no-print flex flex-wrap gap-x-3 text-sm">
-      {off && (
+      {off && low !== undefined && high !== undefined && (
         <span className="text-muted">
-          usually {grams(low)}–{grams(high)} g a cup
+          {off} than usual: {grams(low)}–{grams(high)} g a cup
         </span>
       )}
       {choices.map((c) => (

@@ -25,8 +25,31 @@ public record UsualDose(Materia materia, Herb herb, Form form, Tradition traditi
                 d.form(), Workings.sourced(Term.USUAL_HIGHEST, d.perCupG().high(), "g", d.source())));
     }
 
-    /** The usual single dose in a cup, from lowest to highest. */
-    public record Range(double lowG, double highG, String source) {}
+    /** The usual single dose in a cup, from lowest to highest, g. */
+    public record Range(double lowG, double highG, String source) {
+
+        /** What rounding to a kitchen's measures may move an amount without leaving the range. */
+        private static final double ROUNDING = 0.02;
+
+        /** Its middle, g: what is taken when nothing else is said. */
+        public double middleG() {
+            return (lowG + highG) / 2;
+        }
+
+        /** On which side of the range an amount is; empty within it. */
+        public Optional<Side> side(double grams) {
+            if (grams < lowG * (1 - ROUNDING)) {
+                return Optional.of(Side.LESS);
+            }
+            return grams > highG * (1 + ROUNDING) ? Optional.of(Side.MORE) : Optional.empty();
+        }
+    }
+
+    /** Less or more than is usual. */
+    public enum Side {
+        LESS,
+        MORE
+    }
 
     /** Lowest and highest single dose, g of this form; empty when none is published of either form. */
     public Optional<Range> inCup() {

@@ -57,6 +57,11 @@ public record PlannedAddition(
         }
     }
 
+    /** On which side of the usual cup the amount is; empty within it, of what goes into the cup, and where nothing is published. */
+    public Optional<UsualDose.Side> againstUsual() {
+        return perCup() ? Optional.empty() : beside.usualPerCup().flatMap(u -> u.side(amount.perCup()));
+    }
+
     /** Those that are brewed, not stirred into the cup: one for each charge of the pot, in its order. */
     static List<PlannedAddition> brewed(List<PlannedAddition> additions) {
         return additions.stream().filter(a -> !a.perCup()).toList();

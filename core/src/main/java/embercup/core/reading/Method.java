@@ -73,7 +73,7 @@ final class Method {
             pot.more = !later.isEmpty();
             pot.fireFollows =
                     later.stream().anyMatch(x -> x.any(Act.HEAT, Act.BOIL, Act.SIMMER, Act.REDUCE, Act.STEEP));
-            if (taking.pause(segment, line) || taking.keeps(segment, line)) {
+            if (taking.keeps(segment, line) || taking.pause(segment, line)) {
                 continue;
             }
             if (tells && (told || Taking.tells(segment)) && !cooks(segment)) {

@@ -116,7 +116,11 @@ final class Taking {
                 boolean later = segment.items().stream().skip(i + 1L).anyMatch(Item.Time.class::isInstance);
                 boolean pause =
                         !later && next instanceof Item.Atom a && a.label().is(Kind.PAUSE);
-                boolean atMost = next instanceof Item.Atom a && a.label().is(Kind.AT_MOST);
+                boolean upTo = i > 0
+                        && segment.items().get(i - 1) instanceof Item.Atom a
+                        && a.label().is(Kind.RANGE);
+                boolean atMost =
+                        upTo || next instanceof Item.Atom a && a.label().is(Kind.AT_MOST);
                 days(draft, (int) Math.round(time.minutes() / DAY_MIN), off || pause, most || atMost);
                 line.read(item);
                 most = false;

@@ -6,12 +6,14 @@ import embercup.core.materia.Materia;
 import embercup.core.materia.PlantPart;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -24,6 +26,8 @@ final class Vocabulary {
     private static final class Node {
         private final Map<String, Node> next = new HashMap<>();
         private final List<Meaning> meanings = new ArrayList<>();
+        /** Meanings by how the language's words spell them: "keeps" is how it keeps, "keep" is let it stand. */
+        private final Map<String, Set<Meaning>> spelled = new HashMap<>();
     }
 
     /** Words of a part that a name may end or begin with and still be a name without it. */
@@ -62,7 +66,8 @@ final class Vocabulary {
 
     private void put(Node root, String phrase, Meaning meaning, boolean verb) {
         Node node = root;
-        for (Word word : words(phrase)) {
+        List<Word> words = words(phrase);
+        for (Word word : words) {
             String key = verb ? word.stem() : word.noun();
             node = node.next.computeIfAbsent(key, k -> new Node());
         }
@@ -71,6 +76,11 @@ final class Vocabulary {
         if (!known) {
             node.meanings.add(meaning);
         }
+        node.spelled.computeIfAbsent(spelling(words), k -> new HashSet<>()).add(meaning);
+    }
+
+    private static String spelling(List<Word> words) {
+        return words.stream().map(Word::folded).collect(Collectors.joining(" "));
     }
 
     private List<Word> words(String phrase) {
@@ -170,7 +180,10 @@ final class Vocabulary {
                 return;
             }
             int to = i + 1;
-            node.meanings.forEach(m -> into.add(new Label(from, to, m)));
+            Set<Meaning> exact = node.spelled.getOrDefault(spelling(words.subList(from, to)), Set.of());
+            node.meanings.stream()
+                    .filter(m -> exact.isEmpty() || exact.contains(m) || m.kind() != Kind.ACT)
+                    .forEach(m -> into.add(new Label(from, to, m)));
         }
     }
 

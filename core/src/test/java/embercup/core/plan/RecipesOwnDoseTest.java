@@ -9,6 +9,7 @@ import embercup.core.care.Care;
 import embercup.core.care.History;
 import embercup.core.dose.Drinker;
 import embercup.core.dose.Substitution;
+import embercup.core.dose.UsualDose;
 import embercup.core.materia.Condition;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.reading.Answers;
@@ -48,6 +49,16 @@ class RecipesOwnDoseTest {
         assertThat(seeds.beside().usualPerCup()).hasValueSatisfying(u -> assertThat(u.highG())
                 .as("the usual range stands beside")
                 .isLessThan(6));
+        assertThat(seeds.againstUsual()).hasValue(UsualDose.Side.MORE);
+    }
+
+    /** HMPC monograph of peppermint leaf: 1.5–3 g a cup (mem); a pinch of leaves is no first cup. */
+    @ParameterizedTest
+    @CsvSource({"0.3 g, LESS", "1.4 g, LESS", "1.5 g,", "2 g,", "3 g,", "3.04 g,", "3.2 g, MORE"})
+    void anAmountOutsideTheUsualIsToldSo(String amount, UsualDose.Side side) {
+        PlannedAddition mint = first(
+                "Mint\n" + amount + " dried peppermint\n1 cup water\nPour boiling water, steep 5 minutes, strain.");
+        assertThat(mint.againstUsual()).isEqualTo(Optional.ofNullable(side));
     }
 
     /** HMPC monograph of fennel: at most 7.5 g a day (mem). */

@@ -154,6 +154,8 @@ public record PlanResponse(
      *
      * @param usualLowG lowest usual single dose in a cup, g; missing when none is published
      * @param usualHighG highest
+     * @param usualG its middle
+     * @param usualSide "less" or "more" when the amount is outside it
      * @param optional whether the recipe may go without it
      * @param or what the recipe has instead
      * @param measureTo upper end of a range that the recipe says
@@ -162,11 +164,13 @@ public record PlanResponse(
     public record BesideLine(
             @Nullable Double usualLowG,
             @Nullable Double usualHighG,
+            @Nullable Double usualG,
+            @Nullable String usualSide,
             @Nullable String usualSource,
             @Nullable Boolean optional,
             @Nullable List<OtherHerb> or,
             @Nullable String measureTo) {
-        static final BesideLine NOTHING = new BesideLine(null, null, null, null, null, null);
+        static final BesideLine NOTHING = new BesideLine(null, null, null, null, null, null, null, null);
     }
 
     public record OtherHerb(String herb, String common) {}

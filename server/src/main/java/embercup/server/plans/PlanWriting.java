@@ -23,6 +23,7 @@ import embercup.core.plan.Step;
 import embercup.core.plan.Taking;
 import embercup.core.recipe.Stage;
 import embercup.core.words.Words;
+import embercup.core.workings.Code;
 import embercup.core.workings.Workings;
 import embercup.server.learned.LearnedResponse;
 import embercup.server.plans.OrderRequest.BurnerPart;
@@ -199,14 +200,17 @@ public final class PlanWriting {
                                 WORDS.say(a.said()),
                                 a.measured().nearest().map(WORDS::nearest).orElse(null)),
                         a.leftShare(),
-                        beside(a.beside())))
+                        beside(a)))
                 .toList();
     }
 
-    private static PlanResponse.BesideLine beside(PlannedAddition.Beside beside) {
+    private static PlanResponse.BesideLine beside(PlannedAddition a) {
+        PlannedAddition.Beside beside = a.beside();
         return new PlanResponse.BesideLine(
                 beside.usualPerCup().map(UsualDose.Range::lowG).orElse(null),
                 beside.usualPerCup().map(UsualDose.Range::highG).orElse(null),
+                beside.usualPerCup().map(UsualDose.Range::middleG).orElse(null),
+                a.againstUsual().map(Code::of).orElse(null),
                 beside.usualPerCup().map(UsualDose.Range::source).orElse(null),
                 beside.optional() ? true : null,
                 beside.or().isEmpty()
