@@ -171,7 +171,7 @@ public record PlanRequest(
     public OptionalInt daysOn() {
         return taking.prescribedDays().isPresent()
                 ? taking.prescribedDays()
-                : recipe.posology().map(Posology::daysOn).orElse(OptionalInt.empty());
+                : recipe.posology().map(Posology::daysInARow).orElse(OptionalInt.empty());
     }
 
     public boolean prescribed() {

@@ -71,4 +71,9 @@ public record Posology(double cupsADay, When when, OptionalInt daysOn, int daysO
     public Posology(double cupsADay, When when, OptionalInt daysOn, int daysOff) {
         this(cupsADay, when, daysOn, daysOff, More.NOTHING);
     }
+
+    /** Days in a row that it is taken, or may be taken at the longest; empty when the recipe says neither. */
+    public OptionalInt daysInARow() {
+        return daysOn.isPresent() ? daysOn : more.mostDays();
+    }
 }

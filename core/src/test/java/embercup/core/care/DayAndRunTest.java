@@ -136,6 +136,12 @@ class DayAndRunTest {
         return recipe.taken(new Posology(1, Posology.When.ANY_TIME, OptionalInt.of(days), 0));
     }
 
+    private static Recipe forAtMost(Recipe recipe, int days) {
+        var more = new Posology.More(
+                OptionalDouble.empty(), Optional.empty(), Set.of(), OptionalInt.of(days), OptionalDouble.empty());
+        return recipe.taken(new Posology(1, Posology.When.ANY_TIME, OptionalInt.empty(), 0, more));
+    }
+
     /**
      * EMA (mem): 0.05 mg of estragole a day is a guidance value for the general population; a fennel tea passes it and is for two
      * weeks at most. EFSA 2008 (mem): three times the tolerable coumarin for one or two weeks is no concern.
@@ -158,11 +164,14 @@ class DayAndRunTest {
             String herb, Cut cut, double grams, Constituent constituent, int days, Purpose purpose, Severity severity) {
         Recipe bare = recipe(
                 Tradition.FOLK, 1, 240, List.of(dried(herb, cut, grams, Unit.GRAM, 0)), simmer(20, true), strain());
-        Recipe recipe = days == 0 ? bare : forDays(bare, days);
-        PlanRequest plain = prescribedDose(recipe);
-        PlanRequest request = plain.withServing(
-                new PlanRequest.Serving(plain.cups(), plain.cupMl(), plain.strength(), purpose, plain.taste()));
-        assertThat(load(request, constituent, History.NONE).severity()).isEqualTo(severity);
+        for (Recipe recipe : days == 0 ? List.of(bare) : List.of(forDays(bare, days), forAtMost(bare, days))) {
+            PlanRequest plain = prescribedDose(recipe);
+            PlanRequest request = plain.withServing(
+                    new PlanRequest.Serving(plain.cups(), plain.cupMl(), plain.strength(), purpose, plain.taste()));
+            assertThat(load(request, constituent, History.NONE).severity())
+                    .as(recipe.posology().toString())
+                    .isEqualTo(severity);
+        }
     }
 
     private static PlanRequest prescribedDose(Recipe recipe) {
