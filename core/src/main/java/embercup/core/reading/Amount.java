@@ -2,6 +2,7 @@ package embercup.core.reading;
 
 import embercup.core.measure.Unit;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * An amount as it was written. Immutable.
@@ -26,6 +27,9 @@ record Amount(double low, double high, Optional<Unit> unit, Loose loose, String 
         SMALL,
         LARGE
     }
+
+    /** What is drunk from, and counts cups. */
+    static final Set<Unit> CUPS = Set.of(Unit.CUP, Unit.MUG, Unit.GLASS);
 
     static Amount of(double low, double high) {
         return new Amount(low, high, Optional.empty(), Loose.NONE, "");

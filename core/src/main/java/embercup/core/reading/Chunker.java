@@ -7,7 +7,6 @@ import embercup.core.reading.Amount.Loose;
 import embercup.core.recipe.Menstruum;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -328,7 +327,7 @@ final class Chunker {
 
     private void menstruum(Label label) {
         Phrase phrase = named(label);
-        phrase.menstruum = Optional.of(Menstruum.Kind.valueOf(label.value().toUpperCase(Locale.ROOT)));
+        phrase.menstruum = Optional.of(label.as(Menstruum.Kind.class));
     }
 
     /** The phrase that a name belongs to: the one that waits for it, or a new one; another choice after "or". */
@@ -434,9 +433,9 @@ final class Chunker {
     private static void attach(Phrase phrase, Label label) {
         phrase.labels.add(label);
         switch (label.kind()) {
-            case FORM -> phrase.form = Optional.of(Form.valueOf(label.value().toUpperCase(Locale.ROOT)));
+            case FORM -> phrase.form = Optional.of(label.as(Form.class));
             case CUT -> {
-                phrase.cut = Optional.of(Cut.valueOf(label.value().toUpperCase(Locale.ROOT)));
+                phrase.cut = Optional.of(label.as(Cut.class));
                 phrase.preps.add(label);
             }
             case PREP, FINELY -> phrase.preps.add(label);
@@ -590,7 +589,7 @@ final class Chunker {
         }
         sizedByLength(phrase);
         if (leading != null && phrase.herb() && phrase.cut.isEmpty()) {
-            phrase.cut = Optional.of(Cut.valueOf(leading.value().toUpperCase(Locale.ROOT)));
+            phrase.cut = Optional.of(leading.as(Cut.class));
         }
         if (phrase.amount == null && phrase.herb() && each != null) {
             phrase.amount = each;

@@ -22,8 +22,8 @@ final class Endings {
     void finish(Segment s, LineDraft line) {
         liquids.liquids(s, line, true);
         pot.finishing(named.take(s, line), line);
-        s.atoms(Kind.PER_CUP).forEach(l -> line.read(List.of(l)));
-        s.atoms(Kind.STATE).forEach(l -> line.read(List.of(l)));
+        line.read(s.atoms(Kind.PER_CUP));
+        line.read(s.atoms(Kind.STATE));
     }
 
     // ---- the end
@@ -93,7 +93,7 @@ final class Endings {
         boolean refill = liquids.liquids(s, line, false);
         Optional<StageDraft> fire =
                 sheet.stages.stream().filter(d -> d.kind.boils()).reduce((a, b) -> b);
-        s.atoms(Kind.SAME).forEach(l -> line.read(List.of(l)));
+        line.read(s.atoms(Kind.SAME));
         if (!sheet.has(StageKind.REFILL) && pot.strained() && fire.isPresent()) {
             StageDraft stage = pot.begin(StageKind.REFILL, line);
             stage.toMl = sheet.water.map(Sheet.Water::ml).orElse(500.0);

@@ -1,5 +1,7 @@
 package embercup.core.reading;
 
+import embercup.core.workings.Code;
+
 /**
  * A run of words and what it was taken for. Immutable.
  *
@@ -26,6 +28,11 @@ record Label(int from, int to, Meaning meaning) {
 
     boolean mark(String marks) {
         return is(Kind.MARK) && marks.contains(value());
+    }
+
+    /** The constant that its value is the code of. */
+    <E extends Enum<E>> E as(Class<E> type) {
+        return Code.constant(type, value());
     }
 
     Act act() {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** A line while it is read: which of its words moved a field, which are asked about, which are left. Mutable. */
 final class LineDraft {
@@ -36,6 +37,15 @@ final class LineDraft {
 
     void read(Item item) {
         read(item.labels());
+    }
+
+    void read(Stream<Label> used) {
+        read(used.toList());
+    }
+
+    /** Says what a line is that nobody has said yet. */
+    void becomes(Reading.LineKind other) {
+        kind = kind == Reading.LineKind.UNKNOWN ? other : kind;
     }
 
     void asked(List<Label> used) {

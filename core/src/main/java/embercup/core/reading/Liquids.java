@@ -71,13 +71,13 @@ final class Liquids {
             stage.toMl = Double.isNaN(ml) ? sheet.water.map(Sheet.Water::ml).orElse(500.0) : ml;
             pot.contact = Contact.COLD;
             line.reads.add(new Understood.Refilled(Volume.millilitres(stage.toMl)));
-            s.atoms(Kind.SAME).forEach(l -> line.read(List.of(l)));
+            line.read(s.atoms(Kind.SAME));
             return true;
         }
         if (unit.isEmpty() || amount == null) {
             return false;
         }
-        line.kind = line.kind == Reading.LineKind.UNKNOWN ? Reading.LineKind.WATER : line.kind;
+        line.becomes(Reading.LineKind.WATER);
         Sheet.Water written = new Sheet.Water(ml, unit.get(), amount.low());
         Optional<Sheet.Water> before = sheet.water;
         if (before.isPresent() && Math.abs(before.get().ml() / ml - 1) > 0.1) {
@@ -120,7 +120,7 @@ final class Liquids {
             sheet.water = Optional.of(new Sheet.Water(ml, p.amount.unit().orElseThrow(), p.amount.low()));
             line.reads.add(new Understood.Water(Volume.millilitres(ml)));
         }
-        line.kind = line.kind == Reading.LineKind.UNKNOWN ? Reading.LineKind.WATER : line.kind;
+        line.becomes(Reading.LineKind.WATER);
     }
 
     /** How full a jar is, where it is said by its rim or above the herbs; how large a named jar is. */

@@ -10,7 +10,6 @@ import embercup.core.recipe.StageKind;
 import embercup.core.recipe.Told;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -79,7 +78,7 @@ final class Method {
             if (tells && (told || Taking.tells(segment)) && !cooks(segment)) {
                 taking.taken(segment, line);
                 told = true;
-                line.kind = line.kind == Reading.LineKind.UNKNOWN ? Reading.LineKind.TAKING : line.kind;
+                line.becomes(Reading.LineKind.TAKING);
             } else {
                 segment(segment, listed, line);
             }
@@ -121,7 +120,7 @@ final class Method {
         if (act == null) {
             said(s, listed, line);
         } else {
-            line.kind = line.kind == Reading.LineKind.UNKNOWN ? Reading.LineKind.METHOD : line.kind;
+            line.becomes(Reading.LineKind.METHOD);
             done(act.act(), s, line);
         }
         aside(s, line, before);
@@ -147,7 +146,7 @@ final class Method {
             return false;
         }
         double ml = said.low() * unit.millilitresEach(custom);
-        if (unit == Unit.CUP || unit == Unit.MUG || unit == Unit.GLASS) {
+        if (Amount.CUPS.contains(unit)) {
             sheet.cups = OptionalDouble.of(said.low());
             sheet.yieldMl = OptionalDouble.of(ml);
             line.reads.add(new Understood.MakesCups(said.low()));
@@ -156,12 +155,11 @@ final class Method {
             line.reads.add(new Understood.Makes(Volume.millilitres(ml)));
         }
         line.read(amount.get().labels);
-        Stream.of(Kind.PEOPLE, Kind.FOR, Kind.TEA, Kind.ADULTS)
-                .forEach(k -> s.atoms(k).forEach(l -> line.read(List.of(l))));
+        Stream.of(Kind.PEOPLE, Kind.FOR, Kind.TEA, Kind.ADULTS).forEach(k -> line.read(s.atoms(k)));
         if (s.act() != null) {
             line.read(List.of(s.act()));
         }
-        line.kind = line.kind == Reading.LineKind.UNKNOWN ? Reading.LineKind.SERVES : line.kind;
+        line.becomes(Reading.LineKind.SERVES);
         return true;
     }
 
@@ -282,7 +280,7 @@ final class Method {
     /** Heat that is held under the boil: heated so far, then it stands. */
     private void belowBoil(Segment s, LineDraft line) {
         pot.heldBelow = true;
-        s.atoms(Kind.BELOW_BOIL).forEach(l -> line.read(List.of(l)));
+        line.read(s.atoms(Kind.BELOW_BOIL));
         sheet.last().filter(d -> d.kind == StageKind.HEAT && d.toC.isEmpty()).ifPresent(d -> {
             d.toC = OptionalDouble.of(Pot.OFF_BOIL_C);
             d.flame = Flame.LOW;
@@ -301,7 +299,7 @@ final class Method {
                     }
                 });
         line.reads.add(new Understood.HeatedTo(Temperature.celsius(Pot.OFF_BOIL_C)));
-        line.kind = line.kind == Reading.LineKind.UNKNOWN ? Reading.LineKind.METHOD : line.kind;
+        line.becomes(Reading.LineKind.METHOD);
     }
 
     private void boil(Act act, Segment s, LineDraft line) {
@@ -369,7 +367,7 @@ final class Method {
         }
         liquids.liquids(s, line, true);
         List<Ingredient> herbs = named.take(s, line);
-        pot.pending.addAll(herbs.stream().filter(h -> !pot.pending.contains(h)).toList());
+        pot.waits(herbs);
         Optional<Phrase> sameUnit = s.bare()
                 .filter(p ->
                         p.amount.unit().isEmpty() && s.time().isEmpty() && act == Act.STAND && pot.timedHere(line));
@@ -406,7 +404,7 @@ final class Method {
         }
         StageDraft stage = pot.begin(kind, line);
         s.atom(Kind.PLACE).ifPresent(p -> {
-            stage.place = Place.valueOf(p.value().toUpperCase(Locale.ROOT));
+            stage.place = p.as(Place.class);
             line.read(List.of(p));
         });
         if (kind == StageKind.MACERATE && pot.contactC.isPresent()) {
@@ -478,8 +476,8 @@ final class Method {
                 .flatMap(p -> p.state)
                 .or(() -> s.atom(Kind.STATE).map(Label::value))
                 .orElse("");
-        s.atoms(Kind.STATE).forEach(l -> line.read(List.of(l)));
-        herbs.stream().filter(h -> !pot.pending.contains(h)).forEach(pot.pending::add);
+        line.read(s.atoms(Kind.STATE));
+        pot.waits(herbs);
         boolean hot = state.equals("boiling") || state.equals("hot") || state.equals("off-boil");
         boolean heatedBefore =
                 pot.contact == Contact.ON_FIRE || pot.contact == Contact.OFF_FIRE || pot.contact == Contact.READY;
@@ -520,7 +518,7 @@ final class Method {
             pot.finishing(herbs, line);
             return;
         }
-        herbs.stream().filter(h -> !pot.pending.contains(h)).forEach(pot.pending::add);
+        pot.waits(herbs);
         if (state.filter(x -> x.equals("boiling") || x.equals("hot") || x.equals("off-boil"))
                 .isPresent()) {
             pot.contact = Contact.READY;
@@ -564,7 +562,7 @@ final class Method {
             pot.contact = Contact.READY;
             line.reads.add(new Understood.Cooled(Temperature.celsius(Pot.OFF_BOIL_C)));
             s.time().ifPresent(line::read);
-            s.atoms(Kind.LITTLE).forEach(l -> line.read(List.of(l)));
+            line.read(s.atoms(Kind.LITTLE));
             return;
         }
         if (s.time().isPresent() && s.degrees().isEmpty()) {
@@ -584,7 +582,7 @@ final class Method {
                 .map(d -> OptionalDouble.of(d.celsius()))
                 .orElse(warm ? OptionalDouble.of(Pot.WARM_C) : OptionalDouble.empty());
         s.degrees().ifPresent(line::read);
-        s.atoms(Kind.STATE).forEach(l -> line.read(List.of(l)));
+        line.read(s.atoms(Kind.STATE));
         line.reads.add(new Understood.Cooled(Temperature.celsius(stage.toC.orElse(DRINKABLE_C))));
     }
 
@@ -593,12 +591,10 @@ final class Method {
         pot.low = false;
         liquids.liquids(s, line, false);
         List<Ingredient> herbs = named.take(s, line);
-        pot.pending.addAll(herbs.stream()
-                .filter(h -> !pot.pending.contains(h) && h.stage < 0)
-                .toList());
+        pot.goIn(herbs);
         line.reads.add(new Understood.FlameOff());
         s.time().ifPresent(t -> wait(s, Optional.of(t), Act.STAND, line));
-        s.atoms(Kind.VESSEL).forEach(l -> line.read(List.of(l)));
+        line.read(s.atoms(Kind.VESSEL));
     }
 
     private void work(Act act, Segment s, LineDraft line) {
@@ -610,9 +606,9 @@ final class Method {
             return;
         }
         boolean daily = s.has(Kind.PER_DAY) || s.has(Kind.A_DAY);
-        s.atoms(Kind.PER_DAY).forEach(l -> line.read(List.of(l)));
-        s.atoms(Kind.A_DAY).forEach(l -> line.read(List.of(l)));
-        s.atoms(Kind.VESSEL).forEach(l -> line.read(List.of(l)));
+        line.read(s.atoms(Kind.PER_DAY));
+        line.read(s.atoms(Kind.A_DAY));
+        line.read(s.atoms(Kind.VESSEL));
         StageKind kind = StageKind.valueOf(act.name());
         line.reads.add(new Understood.Plain(kind));
         if (daily
@@ -623,9 +619,7 @@ final class Method {
             s.time().ifPresent(t -> wait(s, Optional.of(t), Act.STAND, line));
             return;
         }
-        pot.pending.addAll(herbs.stream()
-                .filter(h -> h.stage < 0 && !pot.pending.contains(h))
-                .toList());
+        pot.goIn(herbs);
         if (act == Act.BLEND && pot.pending.isEmpty() && sheet.stages.isEmpty()) {
             sheet.brewed().forEach(pot.pending::add);
         }
@@ -655,7 +649,7 @@ final class Method {
             line.reads.add(new Understood.Lid(on));
         });
         s.atoms(Kind.FLAME).forEach(l -> {
-            Flame flame = Flame.valueOf(l.value().toUpperCase(Locale.ROOT));
+            Flame flame = l.as(Flame.class);
             sheet.last().filter(StageDraft::fire).ifPresent(d -> d.flame = flame);
             pot.low |= flame == Flame.LOW
                     && sheet.last().filter(d -> d.kind == StageKind.HEAT).isPresent();
@@ -695,7 +689,7 @@ final class Method {
         boolean cup = p.amount.low() == 1
                 && p.amount
                         .unit()
-                        .filter(u -> u == Unit.CUP || u == Unit.MUG || u == Unit.GLASS || u == Unit.BOTTLE)
+                        .filter(u -> Amount.CUPS.contains(u) || u == Unit.BOTTLE)
                         .isPresent();
         if (s.act() != null && (cup || p.amount.unit().isEmpty() && p.amount.low() == 1)) {
             line.read(p.labels);

@@ -9,7 +9,6 @@ import embercup.core.reading.Asked.Question;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -99,7 +98,7 @@ final class Named {
                     sheet.brewed().filter(i -> i.stage < 0 && !all.contains(i)).toList());
             line.read(List.of(l));
         });
-        s.atoms(Kind.SAME).forEach(l -> line.read(List.of(l)));
+        line.read(s.atoms(Kind.SAME));
         cuts(s, all.isEmpty() && lastNamed != null ? List.of(lastNamed) : all, line);
         lastNamed = all.isEmpty() ? lastNamed : all.get(all.size() - 1);
         return all.stream().distinct();
@@ -121,8 +120,7 @@ final class Named {
         boolean brewing = sheet.stages.stream().anyMatch(d -> d.timed() || d.kind == StageKind.REDUCE);
         s.atoms(Kind.CUT).forEach(l -> {
             if (!herbs.isEmpty() && !brewing) {
-                herbs.forEach(
-                        h -> h.cut = embercup.core.materia.Cut.valueOf(l.value().toUpperCase(Locale.ROOT)));
+                herbs.forEach(h -> h.cut = l.as(embercup.core.materia.Cut.class));
                 line.read(List.of(l));
             }
         });
@@ -178,7 +176,7 @@ final class Named {
                                 sheet.add(i, line);
                                 read(i, line);
                             });
-                    line.kind = line.kind == Reading.LineKind.UNKNOWN ? Reading.LineKind.HERB : line.kind;
+                    line.becomes(Reading.LineKind.HERB);
                 });
     }
 

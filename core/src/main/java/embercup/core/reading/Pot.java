@@ -96,6 +96,11 @@ final class Pot {
         herbs.stream().filter(h -> h.stage < 0 && !pending.contains(h)).forEach(pending::add);
     }
 
+    /** What waits to go in at the next stage, also when it is in already. */
+    void waits(List<Ingredient> herbs) {
+        herbs.stream().filter(h -> !pending.contains(h)).forEach(pending::add);
+    }
+
     void timed(StageDraft stage, Item.Time time, LineDraft line) {
         stage.minutes = time.minutes();
         stage.minutesTo = time.range() ? time.minutesTo() : Double.NaN;

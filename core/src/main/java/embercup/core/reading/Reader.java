@@ -190,9 +190,7 @@ public final class Reader {
         }
 
         private boolean cup(Label label) {
-            return Unit.ofCode(label.value())
-                    .filter(u -> u == Unit.CUP || u == Unit.MUG || u == Unit.GLASS)
-                    .isPresent();
+            return Unit.ofCode(label.value()).filter(Amount.CUPS::contains).isPresent();
         }
 
         /** A line at its full stops; a stop after a unit is an abbreviation unless a capital follows. */
@@ -372,7 +370,7 @@ public final class Reader {
             }
             if (sheet.water.isPresent()) {
                 Sheet.Water w = sheet.water.get();
-                boolean counted = w.unit() == Unit.CUP || w.unit() == Unit.GLASS || w.unit() == Unit.MUG;
+                boolean counted = Amount.CUPS.contains(w.unit());
                 return new Makes(counted ? clamped(Math.max(1, Math.rint(w.amount()))) : cups(w.ml(), cupMl), w.ml());
             }
             if (sheet.jarMl.isPresent()) {

@@ -7,7 +7,6 @@ import embercup.core.reading.Asked.Question;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.StageKind;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -41,9 +40,7 @@ final class Reductions {
 
     void reduce(Segment s, LineDraft line) {
         liquids.liquids(s, line, true);
-        named.take(s, line).stream()
-                .filter(h -> h.stage < 0 && !pot.pending.contains(h))
-                .forEach(pot.pending::add);
+        pot.goIn(named.take(s, line));
         reduceTo(s, line);
     }
 
@@ -67,7 +64,7 @@ final class Reductions {
                 goesOn ? last.minutes : s.time().map(Item.Time::minutes).orElse(Double.NaN);
         StageDraft stage = goesOn ? last : pot.begin(StageKind.REDUCE, line);
         Flame flame = s.atom(Kind.FLAME)
-                .map(f -> Flame.valueOf(f.value().toUpperCase(Locale.ROOT)))
+                .map(f -> f.as(Flame.class))
                 .orElse(pot.low || goesOn && stage.kind == StageKind.SIMMER ? Flame.LOW : null);
         stage.kind = StageKind.REDUCE;
         stage.flame = stage.flame == null ? flame : stage.flame;
@@ -75,8 +72,7 @@ final class Reductions {
         pot.low = false;
         pot.untimed = null;
         s.time().ifPresent(line::read);
-        Stream.of(Kind.LEFT, Kind.UNTIL, Kind.BY, Kind.TEA, Kind.VESSEL)
-                .forEach(k -> s.atoms(k).forEach(l -> line.read(List.of(l))));
+        Stream.of(Kind.LEFT, Kind.UNTIL, Kind.BY, Kind.TEA, Kind.VESSEL).forEach(k -> line.read(s.atoms(k)));
         if (said.isEmpty()) {
             toWhat(stage, line);
         } else {

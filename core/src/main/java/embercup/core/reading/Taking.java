@@ -10,7 +10,6 @@ import embercup.core.recipe.Posology.Moment;
 import embercup.core.recipe.Told;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -21,7 +20,6 @@ import org.jspecify.annotations.Nullable;
 final class Taking {
 
     private static final double DAY_MIN = 24 * 60;
-    private static final Set<Unit> CUPS = EnumSet.of(Unit.CUP, Unit.MUG, Unit.GLASS);
 
     private final Sheet sheet;
     private final MeasureCustom custom;
@@ -51,18 +49,19 @@ final class Taking {
 
         /** @param cupMl size of the recipe's own cup, mL */
         Posology posology(MeasureCustom custom, double cupMl) {
-            double each = unit.filter(u -> u.dimension() == Unit.Dimension.VOLUME && !CUPS.contains(u))
+            double each = unit.filter(u -> u.dimension() == Unit.Dimension.VOLUME && !Amount.CUPS.contains(u))
                     .map(u -> u.millilitresEach(custom) / cupMl)
                     .orElse(1.0);
             double n = !Double.isNaN(times) ? times : ofDay ? 1 : Math.max(1, moments.size());
             double nTo = Double.isNaN(timesTo) ? n : timesTo;
             double cups = low * each * n;
             double cupsTo = high * each * nTo;
-            Optional<Quantity> dose =
-                    ofDay && unit.filter(u -> !CUPS.contains(u)).isEmpty()
-                                    || unit.filter(u -> !CUPS.contains(u)).isEmpty() && low == 1
-                            ? Optional.empty()
-                            : Optional.of(Quantity.of(low, unit.orElse(Unit.CUP)));
+            Optional<Quantity> dose = ofDay
+                                    && unit.filter(u -> !Amount.CUPS.contains(u))
+                                            .isEmpty()
+                            || unit.filter(u -> !Amount.CUPS.contains(u)).isEmpty() && low == 1
+                    ? Optional.empty()
+                    : Optional.of(Quantity.of(low, unit.orElse(Unit.CUP)));
             return new Posology(
                     cups,
                     when,
@@ -146,7 +145,7 @@ final class Taking {
         if (pauses) {
             sheet.taking.get().daysOff = (int) Math.round(time.get().minutes() / DAY_MIN);
             line.read(time.get());
-            segment.atoms(Kind.PAUSE).forEach(l -> line.read(List.of(l)));
+            line.read(segment.atoms(Kind.PAUSE));
             if (segment.act() != null) {
                 line.read(List.of(segment.act()));
             }
@@ -212,13 +211,10 @@ final class Taking {
             case EACH_MEAL -> {
                 draft.times = 3;
                 draft.timesTo = 3;
-                draft.when = Posology.When.valueOf(
-                        label.value().toUpperCase(Locale.ROOT).replace('-', '_'));
+                draft.when = label.as(Posology.When.class);
             }
-            case MOMENT -> draft.moments.add(Moment.valueOf(label.value().toUpperCase(Locale.ROOT)));
-            case WHEN ->
-                draft.when = Posology.When.valueOf(
-                        label.value().toUpperCase(Locale.ROOT).replace('-', '_'));
+            case MOMENT -> draft.moments.add(label.as(Moment.class));
+            case WHEN -> draft.when = label.as(Posology.When.class);
             case PER_DAY,
                     DRUNK_WHOLE,
                     TIMES,
@@ -314,14 +310,13 @@ final class Taking {
         if (!keep || time.isEmpty() || segment.is(Act.STAND) && place.isEmpty()) {
             return false;
         }
-        Place where = place.map(l -> Place.valueOf(l.value().toUpperCase(Locale.ROOT)))
-                .orElse(Place.ROOM);
+        Place where = place.map(l -> l.as(Place.class)).orElse(Place.ROOM);
         double days = time.get().minutesTo() / DAY_MIN;
         sheet.keeping = Optional.of(new Told.Keeps(days, where));
         line.read(time.get());
-        segment.atoms(Kind.PLACE).forEach(l -> line.read(List.of(l)));
-        segment.atoms(Kind.VESSEL).forEach(l -> line.read(List.of(l)));
-        segment.atoms(Kind.TEA).forEach(l -> line.read(List.of(l)));
+        line.read(segment.atoms(Kind.PLACE));
+        line.read(segment.atoms(Kind.VESSEL));
+        line.read(segment.atoms(Kind.TEA));
         if (segment.act() != null) {
             line.read(List.of(segment.act()));
         }

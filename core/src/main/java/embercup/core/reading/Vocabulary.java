@@ -4,13 +4,13 @@ import embercup.core.materia.Alike;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PlantPart;
+import embercup.core.workings.Code;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -48,11 +48,10 @@ final class Vocabulary {
 
     private void sense(String key, List<String> phrases) {
         int dot = key.indexOf('.');
-        Kind kind = Kind.valueOf(
-                (dot < 0 ? key : key.substring(0, dot)).toUpperCase(Locale.ROOT).replace('-', '_'));
+        Kind kind = Code.constant(Kind.class, dot < 0 ? key : key.substring(0, dot));
         String value = dot < 0 ? "" : key.substring(dot + 1);
         Meaning meaning = Meaning.of(
-                kind, kind == Kind.ACT ? value.toUpperCase(Locale.ROOT).replace('-', '_') : value);
+                kind, kind == Kind.ACT ? Code.constant(Act.class, value).name() : value);
         for (String phrase : phrases) {
             if (kind == Kind.TEA) {
                 liquors.add(key(phrase));
@@ -179,6 +178,9 @@ final class Vocabulary {
             if (node == null) {
                 return;
             }
+            if (node.meanings.isEmpty()) {
+                continue;
+            }
             int to = i + 1;
             Set<Meaning> exact = node.spelled.getOrDefault(spelling(words.subList(from, to)), Set.of());
             node.meanings.stream()
@@ -211,7 +213,7 @@ final class Vocabulary {
             case "root", "rhizome" -> Set.of(PlantPart.ROOT, PlantPart.RHIZOME);
             case "herb" -> Set.of(PlantPart.HERB, PlantPart.LEAF, PlantPart.FLOWER);
             case "seed" -> Set.of(PlantPart.SEED, PlantPart.FRUIT);
-            default -> Set.of(PlantPart.valueOf(code.toUpperCase(Locale.ROOT)));
+            default -> Set.of(Code.constant(PlantPart.class, code));
         };
     }
 }

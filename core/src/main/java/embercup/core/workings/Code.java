@@ -21,6 +21,15 @@ public final class Code {
                         constant, c -> c.name().toLowerCase(Locale.ROOT).replace('_', '-'));
     }
 
+    /**
+     * The constant that a code names: {@code vitamin-c} is {@code VITAMIN_C}.
+     *
+     * @throws IllegalArgumentException when none is named so
+     */
+    public static <E extends Enum<E>> E constant(Class<E> type, String code) {
+        return Enum.valueOf(type, code.toUpperCase(Locale.ROOT).replace('-', '_'));
+    }
+
     /** Of a type: {@code LeaveOut} is {@code leave-out}. */
     public static String of(Class<?> type) {
         String known = TYPES.get(type);
