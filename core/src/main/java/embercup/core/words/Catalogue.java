@@ -1,6 +1,7 @@
 package embercup.core.words;
 
 import com.ibm.icu.text.MessageFormat;
+import embercup.core.measure.HouseUnits;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -26,15 +27,38 @@ import org.jspecify.annotations.Nullable;
 final class Catalogue {
 
     private static final Pattern PLACE = Pattern.compile("\\{(\\w+)\\}");
+    private static final Pattern QUANTITY = Pattern.compile("\\[(\\d+(?:\\.\\d+)?) ([^]\\s]+)]");
     private static final Pattern NAMED = Pattern.compile("\\{(\\w+)[,}]");
 
     private final Locale locale;
     private final Map<String, String> patterns;
     private final Map<String, Sentence> ready = new ConcurrentHashMap<>();
 
+    private final HouseUnits units;
+    private final Numbers numbers;
+
     Catalogue(Locale locale, Map<String, String> patterns) {
+        this(locale, Map.copyOf(patterns), HouseUnits.DEFAULT);
+    }
+
+    private Catalogue(Locale locale, Map<String, String> patterns, HouseUnits units) {
         this.locale = locale;
-        this.patterns = Map.copyOf(patterns);
+        this.patterns = patterns;
+        this.units = units;
+        this.numbers = new Numbers(this, units);
+    }
+
+    /** The same sentences with their quantities in the units of a house. */
+    Catalogue in(HouseUnits house) {
+        return new Catalogue(locale, patterns, house);
+    }
+
+    HouseUnits units() {
+        return units;
+    }
+
+    Numbers numbers() {
+        return numbers;
     }
 
     /** @throws IllegalStateException when no catalogue of that language ships */
@@ -94,7 +118,7 @@ final class Catalogue {
      */
     String say(String key, Arguments arguments) {
         Sentence known = ready.get(key);
-        return (known != null ? known : ready.computeIfAbsent(key, this::sentence)).say(arguments);
+        return quantities((known != null ? known : ready.computeIfAbsent(key, this::sentence)).say(arguments));
     }
 
     private Sentence sentence(String key) {
@@ -104,6 +128,15 @@ final class Catalogue {
         }
         boolean plain = !PLACE.matcher(pattern).replaceAll("").contains("{");
         return plain ? Parts.of(pattern.replace("''", "'")) : Formatted.of(pattern, locale);
+    }
+
+    /** A text with the quantities that it writes in brackets, {@code [40 °C]}, in the units of the house. */
+    String quantities(String text) {
+        return text.indexOf('[') < 0
+                ? text
+                : QUANTITY.matcher(text).replaceAll(m -> units.ofUnit(m.group(2))
+                        .map(scale -> numbers.shown(scale, Double.parseDouble(m.group(1))))
+                        .orElse(m.group()));
     }
 
     private interface Sentence {

@@ -1,5 +1,7 @@
 package embercup.core.words;
 
+import embercup.core.measure.HouseScale;
+import embercup.core.measure.HouseUnits;
 import java.util.Locale;
 import java.util.Map;
 
@@ -7,36 +9,68 @@ import java.util.Map;
 final class Numbers {
 
     private static final String[] EIGHTHS = {"", "⅛", "¼", "⅜", "½", "⅝", "¾", "⅞"};
+    private static final double HALF = 0.5;
+    private static final double TENTH = 0.1;
     private static final double DAYS_FROM_MIN = 48 * 60;
 
     private final Catalogue catalogue;
+    private final HouseScale temperature;
+    private final HouseScale mass;
+    private final HouseScale volume;
+    private final HouseScale length;
 
-    Numbers(Catalogue catalogue) {
+    Numbers(Catalogue catalogue, HouseUnits units) {
         this.catalogue = catalogue;
+        this.temperature = units.temperature();
+        this.mass = units.mass();
+        this.volume = units.volume();
+        this.length = units.length();
     }
 
-    /** "0.25 g", "8.0 g", "28 g": as a kitchen scale reads. */
+    /** "0.25 g", "8.0 g", "28 g": as a kitchen scale of the house reads. */
     String grams(double grams) {
-        return unit("grams", grams < 1 ? decimals(grams, 2) : grams < 20 ? decimals(grams, 1) : whole(grams));
+        return shown(mass, grams);
     }
 
     /** "4.1 mg", "230 mg". */
     String milligrams(double milligrams) {
-        return unit("milligrams", milligrams >= 10 ? whole(milligrams) : decimals(milligrams, 1));
+        return quantity(milligrams >= 10 ? whole(milligrams) : decimals(milligrams, 1), "mg");
     }
 
-    /** To 5 mL from 100 mL on. */
+    /** "245 mL", "8.3 fl oz": as a jug of the house shows it, to 5 mL from 100 mL on. */
     String millilitres(double millilitres) {
-        return unit("millilitres", whole(millilitres >= 100 ? Math.round(millilitres / 5) * 5 : millilitres));
+        return shown(volume, millilitres);
     }
 
-    /** To the millilitre, for what somebody wrote. */
+    /** To the millilitre or the tenth of an ounce, for what somebody wrote. */
     String exactMillilitres(double millilitres) {
-        return unit("millilitres", whole(millilitres));
+        double shown = volume.shown(millilitres);
+        return quantity(volume.ofCore() ? whole(shown) : plain(Math.round(shown * 10) / 10.0), volume.unit());
     }
 
+    /** "85 °C", "185 °F". */
     String celsius(double celsius) {
-        return unit("celsius", whole(celsius));
+        return shown(temperature, celsius);
+    }
+
+    /** "5.2 cm", "2⅛ in". */
+    String centimetres(double centimetres) {
+        return shown(length, centimetres);
+    }
+
+    /** A quantity as a scale of the house shows it. */
+    String shown(HouseScale scale, double inCore) {
+        double number = scale.rounded(inCore);
+        if (scale.eighths()) {
+            return quantity(fraction(number), scale.unit());
+        }
+        double step = scale.stepOf(scale.shown(inCore));
+        boolean whole = step >= 1 || (step == HALF && number == Math.rint(number));
+        return quantity(whole ? whole(number) : decimals(number, step < TENTH ? 2 : 1), scale.unit());
+    }
+
+    private String quantity(String number, String unit) {
+        return catalogue.say("quantity", Map.of("number", number, "unit", unit));
     }
 
     /** "20 min", "1 h 30", "8 h", "3 days". */
@@ -76,10 +110,6 @@ final class Numbers {
         }
         String text = String.format(Locale.ROOT, "%.2f", value).replaceFirst("0$", "");
         return text.replace(".", mark());
-    }
-
-    private String unit(String key, String number) {
-        return catalogue.say(key, Map.of("number", number));
     }
 
     private static String whole(double value) {

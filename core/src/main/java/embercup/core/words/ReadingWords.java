@@ -66,7 +66,7 @@ final class ReadingWords {
 
     String say(Told.Fill fill) {
         return words.text(
-                "fill." + Code.of(fill.from()), Map.of("cm", words.numbers().plain(fill.cm())));
+                "fill." + Code.of(fill.from()), Map.of("height", words.numbers().centimetres(fill.cm())));
     }
 
     String say(Told.NotFor who) {

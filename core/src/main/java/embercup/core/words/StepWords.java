@@ -283,8 +283,8 @@ final class StepWords {
                 Map.of(
                         "water",
                         words.numbers().millilitres(dipMl),
-                        "cm",
-                        words.numbers().decimals(Math.max(0, plan.vessel().fromRimCm(dipMl)), 1)));
+                        "height",
+                        words.numbers().centimetres(Math.max(0, plan.vessel().fromRimCm(dipMl)))));
     }
 
     /** What the recipe itself says of the end: a sign, or a range of time. */

@@ -34,8 +34,26 @@ final class WantedWords {
             all.put("none", Boolean.toString(of.last() < 0));
         } else if (wanted instanceof Wanted.GramsAtMost grams) {
             all.put("given", Long.toString(Math.round(grams.given())));
+            all.put(
+                    "beside",
+                    words.beside(grams.most(), "g")
+                            .map(most -> beside(words, most))
+                            .orElse(""));
+        } else if (wanted instanceof Wanted.Between between) {
+            String low = words.beside(between.low(), between.unit()).orElse("");
+            all.put(
+                    "beside",
+                    words.beside(between.high(), between.unit())
+                            .map(high ->
+                                    beside(words, words.text("wanted.between-shown", Map.of("low", low, "high", high))))
+                            .orElse(""));
         }
         return words.text(key, words.arguments((Record) wanted).with(all)).strip();
+    }
+
+    /** A limit stands in the unit of its field, as every client sent it, and beside it as the house reads it. */
+    private static String beside(Words words, String shown) {
+        return words.text("wanted.beside", Map.of("shown", shown));
     }
 
     private static String joined(List<String> codes) {

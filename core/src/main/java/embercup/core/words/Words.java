@@ -6,6 +6,7 @@ import embercup.core.care.WayOut;
 import embercup.core.keeping.Keeping;
 import embercup.core.live.LiveBrew;
 import embercup.core.materia.HerbMeasure.Nearest;
+import embercup.core.measure.HouseUnits;
 import embercup.core.measure.KitchenAmount;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
@@ -59,7 +60,7 @@ public final class Words {
 
     Words(Catalogue catalogue) {
         this.catalogue = catalogue;
-        this.numbers = new Numbers(catalogue);
+        this.numbers = catalogue.numbers();
         this.steps = new StepWords(this);
         this.cautions = new CautionWords(this);
         this.reading = new ReadingWords(this);
@@ -76,6 +77,26 @@ public final class Words {
     /** @throws IllegalStateException when no words of that language ship */
     public static Words of(Locale locale) {
         return locale.getLanguage().equals("en") ? ENGLISH : new Words(Catalogue.shipped(locale));
+    }
+
+    /** The same words with every quantity in the units of a house. */
+    public Words in(HouseUnits house) {
+        return new Words(catalogue.in(house));
+    }
+
+    /** A text of the materia, whose quantities stand in brackets, in the units of the house: "it melts at [36 °C]". */
+    public String quantities(String text) {
+        return catalogue.quantities(text);
+    }
+
+    /**
+     * A quantity as the house shows it: "620 mL", "21 fl oz".
+     *
+     * @param unit of the core: g, mL, cm, m or °C
+     * @return empty for a unit that every house shows as the core has it, and when the house has the core's own
+     */
+    public Optional<String> beside(double value, String unit) {
+        return catalogue.units().ofUnit(unit).filter(s -> !s.ofCore()).map(s -> numbers.shown(s, value));
     }
 
     Catalogue catalogue() {

@@ -161,7 +161,7 @@ public final class PlanWriting {
                 ways,
                 loads,
                 verdict.ask().stream()
-                        .map(a -> new PlanResponse.AskLine(a.signs(), a.source()))
+                        .map(a -> new PlanResponse.AskLine(WORDS.quantities(a.signs()), a.source()))
                         .toList(),
                 identityChecks);
     }
