@@ -212,10 +212,7 @@ final class Loads {
     private static Caution dayHolds(DayLoad load, DailyLimit limit, History history) {
         List<Caution.Earlier> earlier = history.earlier().stream()
                 .filter(e -> !e.name().isEmpty() && e.mg().getOrDefault(load.constituent(), 0.0) > 0)
-                .map(e -> new Caution.Earlier(
-                        e.name(),
-                        e.at().map(t -> "%02d:%02d".formatted(t.getHour(), t.getMinute())),
-                        Mass.milligrams(e.mg().get(load.constituent()))))
+                .map(e -> new Caution.Earlier(e.name(), e.at(), Mass.milligrams(e.mg().get(load.constituent()))))
                 .toList();
         return new Caution.DayHolds(
                 load.constituent(),

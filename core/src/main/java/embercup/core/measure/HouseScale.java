@@ -7,12 +7,13 @@ import java.util.OptionalDouble;
  * How a house shows one kind of quantity that is kept in the unit of the core. Immutable.
  *
  * @param unit the symbol printed after the number
- * @param zero where the scale has its zero, in the unit of the core
- * @param each how much of the core's unit one unit of the scale is
+ * @param each this much of the core's unit
+ * @param units is so many units of the scale: two whole numbers where the ratio is one, so that nothing is lost on the wire
+ * @param atZero what the scale shows at the core's zero
  * @param grains how finely a number is said, from its smallest size on; ascending
  * @param eighths whether it is said in eighths, as a ruler of inches has them
  */
-public record HouseScale(String unit, double zero, double each, List<Grain> grains, boolean eighths) {
+public record HouseScale(String unit, double each, int units, double atZero, List<Grain> grains, boolean eighths) {
 
     private static final double EIGHTH = 1.0 / 8;
 
@@ -25,27 +26,27 @@ public record HouseScale(String unit, double zero, double each, List<Grain> grai
 
     /** The scale of the core itself. */
     static HouseScale own(String unit, Grain... grains) {
-        return new HouseScale(unit, 0, 1, List.of(grains), false);
+        return new HouseScale(unit, 1, 1, 0, List.of(grains), false);
     }
 
     /** Units of {@code each} with the same zero. */
     static HouseScale of(String unit, double each, Grain... grains) {
-        return new HouseScale(unit, 0, each, List.of(grains), false);
+        return new HouseScale(unit, each, 1, 0, List.of(grains), false);
     }
 
     /** Units of {@code each}, said in eighths. */
     static HouseScale inEighths(String unit, double each) {
-        return new HouseScale(unit, 0, each, List.of(new Grain(0, EIGHTH)), true);
+        return new HouseScale(unit, each, 1, 0, List.of(new Grain(0, EIGHTH)), true);
     }
 
     /** What the scale shows of so much, not rounded. */
     public double shown(double inCore) {
-        return (inCore - zero) / each;
+        return inCore * units / each + atZero;
     }
 
     /** How much it is in the unit of the core that the scale shows so. */
     public double inCore(double shown) {
-        return shown * each + zero;
+        return (shown - atZero) * each / units;
     }
 
     /** To the next step of its size, as it is said. */
@@ -67,7 +68,7 @@ public record HouseScale(String unit, double zero, double each, List<Grain> grai
 
     /** Whether the core's own unit is shown; a second reading beside it would say the same. */
     public boolean ofCore() {
-        return zero == 0 && each == 1;
+        return atZero == 0 && each == units;
     }
 
     /** What the scale shows beside a quantity in the core's unit; empty where it would be the same. */

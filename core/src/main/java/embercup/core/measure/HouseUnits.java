@@ -19,10 +19,11 @@ public record HouseUnits(
         Dates dates,
         KitchenSystem system) {
 
-    /** The boiling and the freezing point of water lie 180 degrees apart; exact by definition (NIST SP 811, table 8). */
-    private static final double FAHRENHEIT_EACH = 5.0 / 9;
+    /** Five degrees Celsius are nine of Fahrenheit, which shows 32 at zero; exact (NIST SP 811, appendix B.9). */
+    private static final double CELSIUS = 5;
 
-    private static final double FAHRENHEIT_ZERO_C = -32 * FAHRENHEIT_EACH;
+    private static final int FAHRENHEIT = 9;
+    private static final double FAHRENHEIT_AT_ZERO = 32;
     /** The international foot (NIST SP 811), exact, m. */
     private static final double FOOT_M = 0.3048;
 
@@ -79,7 +80,7 @@ public record HouseUnits(
     public HouseScale temperature() {
         return temperatures == Temperatures.CELSIUS
                 ? HouseScale.own("°C", new Grain(0, 1))
-                : new HouseScale("°F", FAHRENHEIT_ZERO_C, FAHRENHEIT_EACH, List.of(new Grain(0, 1)), false);
+                : new HouseScale("°F", CELSIUS, FAHRENHEIT, FAHRENHEIT_AT_ZERO, List.of(new Grain(0, 1)), false);
     }
 
     /** Weight of herbs; the core has g. */

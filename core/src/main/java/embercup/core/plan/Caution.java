@@ -11,6 +11,7 @@ import embercup.core.measure.Volume;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Told;
 import embercup.core.workings.Code;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 
@@ -337,7 +338,7 @@ public sealed interface Caution {
     }
 
     /** What an earlier brew of the day brought. @param at clock time of it; empty when that is not known */
-    record Earlier(String name, Optional<String> at, Mass holds) {}
+    record Earlier(String name, Optional<LocalTime> at, Mass holds) {}
 
     record Prescribed(int days) implements Note {}
 

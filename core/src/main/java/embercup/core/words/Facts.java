@@ -8,6 +8,7 @@ import embercup.core.workings.Code;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
+import java.time.LocalTime;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.Locale;
@@ -128,6 +129,8 @@ final class Facts {
             return words.numbers().millilitres(volume.millilitres());
         } else if (value instanceof Temperature temperature) {
             return words.numbers().celsius(temperature.celsius());
+        } else if (value instanceof LocalTime time) {
+            return words.numbers().clock(time);
         } else if (value instanceof HerbName herb) {
             return words.lower(herb.common());
         } else if (value instanceof Enum<?> constant) {

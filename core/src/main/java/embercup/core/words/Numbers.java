@@ -2,6 +2,7 @@ package embercup.core.words;
 
 import embercup.core.measure.HouseScale;
 import embercup.core.measure.HouseUnits;
+import java.time.LocalTime;
 import java.util.Locale;
 import java.util.Map;
 
@@ -9,11 +10,13 @@ import java.util.Map;
 final class Numbers {
 
     private static final String[] EIGHTHS = {"", "⅛", "¼", "⅜", "½", "⅝", "¾", "⅞"};
+    private static final int NOON = 12;
     private static final double HALF = 0.5;
     private static final double TENTH = 0.1;
     private static final double DAYS_FROM_MIN = 48 * 60;
 
     private final Catalogue catalogue;
+    private final boolean twelve;
     private final HouseScale temperature;
     private final HouseScale mass;
     private final HouseScale volume;
@@ -21,6 +24,7 @@ final class Numbers {
 
     Numbers(Catalogue catalogue, HouseUnits units) {
         this.catalogue = catalogue;
+        this.twelve = units.hours() == HouseUnits.Hours.TWELVE;
         this.temperature = units.temperature();
         this.mass = units.mass();
         this.volume = units.volume();
@@ -89,6 +93,16 @@ final class Numbers {
         }
         boolean whole = minutes >= 10 || Math.abs(minutes - Math.rint(minutes)) < 0.05;
         return catalogue.say("time.minutes", Map.of("minutes", whole ? whole(minutes) : decimals(minutes, 1)));
+    }
+
+    /** "21:05", "9:05 pm". */
+    String clock(LocalTime time) {
+        if (!twelve) {
+            return String.format(Locale.ROOT, "%02d:%02d", time.getHour(), time.getMinute());
+        }
+        int hour = time.getHour() % NOON == 0 ? NOON : time.getHour() % NOON;
+        String half = time.getHour() < NOON ? "time.before-noon" : "time.after-noon";
+        return catalogue.say(half, Map.of("clock", String.format(Locale.ROOT, "%d:%02d", hour, time.getMinute())));
     }
 
     String days(long days) {

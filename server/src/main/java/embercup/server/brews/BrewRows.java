@@ -5,12 +5,12 @@ import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlannedAddition;
-import embercup.core.words.Words;
 import embercup.core.workings.Workings;
 import embercup.server.plans.OrderRequest;
 import embercup.server.plans.PlanResponse;
 import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import embercup.server.platform.RefusedException;
 import java.time.Clock;
 import java.time.Instant;
@@ -183,7 +183,7 @@ class BrewRows {
                 start,
                 BrewClock.real(e, ready),
                 live.now()
-                        .map(n -> Words.english().label(folded.plan(), n.step()))
+                        .map(n -> HouseWords.words().label(folded.plan(), n.step()))
                         .orElse(null),
                 live.now().map(n -> BrewClock.real(e, n.dueAt())).orElse(null),
                 false);

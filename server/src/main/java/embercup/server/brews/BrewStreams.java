@@ -1,5 +1,6 @@
 package embercup.server.brews;
 
+import embercup.server.platform.HouseWords;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
@@ -35,13 +36,15 @@ class BrewStreams implements DisposableBean {
     private final DataSource dataSource;
     private final JdbcClient jdbc;
     private final Brews brews;
+    private final HouseWords words;
     private volatile boolean open = true;
     private volatile @Nullable Thread ear;
 
-    BrewStreams(DataSource dataSource, JdbcClient jdbc, Brews brews) {
+    BrewStreams(DataSource dataSource, JdbcClient jdbc, Brews brews, HouseWords words) {
         this.dataSource = dataSource;
         this.jdbc = jdbc;
         this.brews = brews;
+        this.words = words;
     }
 
     /** Opens a stream; the state now is its first message. */
@@ -123,8 +126,10 @@ class BrewStreams implements DisposableBean {
     private void tell(UUID brewId) {
         List<SseEmitter> all = listeners.getOrDefault(brewId, List.of());
         if (!all.isEmpty()) {
-            BrewResponse now = brews.get(brewId);
-            all.forEach(e -> send(e, now));
+            words.saying(() -> {
+                BrewResponse now = brews.get(brewId);
+                all.forEach(e -> send(e, now));
+            });
         }
     }
 

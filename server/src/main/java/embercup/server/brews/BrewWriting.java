@@ -5,12 +5,12 @@ import embercup.core.kitchen.Burner;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.plan.Fire;
-import embercup.core.words.Words;
 import embercup.server.notebook.Tasting;
 import embercup.server.plans.OrderRequest;
 import embercup.server.plans.PlanResponse;
 import embercup.server.plans.PlanWriting;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
@@ -87,7 +87,7 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
                 live.predicted().aroma(),
                 live.predicted().bite(),
                 live.outlook().told().stream().map(Fields::code).sorted().toList(),
-                live.advice().map(Words.english()::say).orElse(""),
+                live.advice().map(HouseWords.words()::say).orElse(""),
                 PlanWriting.times(live.predicted()),
                 PlanWriting.curve(live.predicted()));
     }
@@ -104,7 +104,7 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
     }
 
     private static String said(String key) {
-        return Words.english().sentence(key, Map.of());
+        return HouseWords.words().sentence(key, Map.of());
     }
 
     @Override

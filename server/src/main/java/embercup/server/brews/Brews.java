@@ -5,7 +5,6 @@ import embercup.core.live.LiveBrew;
 import embercup.core.live.SimulatedKitchen;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlannedAddition;
-import embercup.core.words.Words;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted.Need;
 import embercup.core.workings.Workings;
@@ -16,6 +15,7 @@ import embercup.server.notebook.Tasting;
 import embercup.server.plans.PlanResponse;
 import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
 import java.time.Clock;
@@ -162,7 +162,7 @@ public class Brews {
     }
 
     private static Map<String, String> phase(BrewEntity e) {
-        return Map.of("phase", Words.english().sentence("phase." + e.phase, Map.of()));
+        return Map.of("phase", HouseWords.words().sentence("phase." + e.phase, Map.of()));
     }
 
     private void refuseImpossible(BrewEntity e, BrewEvent event) {

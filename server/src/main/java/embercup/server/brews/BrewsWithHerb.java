@@ -1,7 +1,7 @@
 package embercup.server.brews;
 
-import embercup.core.words.Words;
 import embercup.server.herbs.HerbUses;
+import embercup.server.platform.HouseWords;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -21,7 +21,7 @@ class BrewsWithHerb implements HerbUses {
     @Transactional(readOnly = true)
     public List<String> usesOf(String slug) {
         return brews.openWith("[\"" + slug + "\"]").stream()
-                .map(n -> Words.english().sentence("use.brew", Map.of("name", n)))
+                .map(n -> HouseWords.words().sentence("use.brew", Map.of("name", n)))
                 .toList();
     }
 }

@@ -13,8 +13,8 @@ import embercup.core.measure.Quantity;
 import embercup.core.measure.Spread;
 import embercup.core.plan.PlannedAddition.Skin;
 import embercup.core.recipe.UsualAddition;
-import embercup.core.words.Words;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -132,7 +132,7 @@ public record HerbResponse(
         return new HerbLine(
                 h.slug(),
                 h.common(),
-                Words.english().lower(h.common()),
+                HouseWords.words().lower(h.common()),
                 h.latin(),
                 h.also(),
                 Fields.code(h.part()),
@@ -216,7 +216,8 @@ public record HerbResponse(
     private static List<String> prep(Herb h) {
         List<String> all = new ArrayList<>(h.brewing().prep());
         if (h.brewing().skin()) {
-            all.add(Words.english().name(Skin.PEELED) + " or " + Words.english().name(Skin.LEFT_ON));
+            all.add(HouseWords.words().name(Skin.PEELED) + " or "
+                    + HouseWords.words().name(Skin.LEFT_ON));
         }
         if (!h.brewing().cutting().isEmpty()) {
             all.add(h.brewing().cutting());

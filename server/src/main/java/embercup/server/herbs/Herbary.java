@@ -9,7 +9,6 @@ import embercup.core.materia.PlantPart;
 import embercup.core.materia.Severity;
 import embercup.core.materia.Tradition;
 import embercup.core.measure.Spread;
-import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
@@ -18,6 +17,7 @@ import embercup.core.workings.Wanted.Need;
 import embercup.server.herbs.OwnHerbDocument.SaysDocument;
 import embercup.server.herbs.OwnHerbDocument.WeightDocument;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import embercup.server.platform.RefusedException;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -40,8 +40,6 @@ public class Herbary {
 
     /** How well a spoon that the cook weighed herself repeats (common practice, no source), relative. */
     private static final double OWN_SPREAD = 0.15;
-
-    private static final Words WORDS = Words.english();
 
     private final Materia shipped;
     private final OwnHerbRepository repository;
@@ -185,9 +183,11 @@ public class Herbary {
                     Set.of(),
                     severity,
                     text.isEmpty()
-                            ? WORDS.sentence(
-                                    "own-herb.says-so", Map.of("severityCode", Fields.code(severity), "source", source))
-                            : WORDS.sentence("own-herb.says", Map.of("text", text, "source", source)),
+                            ? HouseWords.words()
+                                    .sentence(
+                                            "own-herb.says-so",
+                                            Map.of("severityCode", Fields.code(severity), "source", source))
+                            : HouseWords.words().sentence("own-herb.says", Map.of("text", text, "source", source)),
                     COOKS_SOURCE));
         }
         return herb.asSourceSays(

@@ -11,7 +11,6 @@ import embercup.core.measure.Quantity;
 import embercup.core.measure.Spread;
 import embercup.core.measure.Unit;
 import embercup.core.measure.Unit.Dimension;
-import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
@@ -21,6 +20,7 @@ import embercup.core.workings.Wanted.Need;
 import embercup.core.workings.Workings;
 import embercup.server.platform.CodeOf;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import embercup.server.platform.Within;
 import embercup.server.platform.WorkingsLine;
 import jakarta.validation.Valid;
@@ -152,7 +152,7 @@ class MeasuresController {
                 amount.low(),
                 amount.high(),
                 unit.code(),
-                nearest.map(Words.english()::nearest).orElse(null),
+                nearest.map(HouseWords.words()::nearest).orElse(null),
                 WorkingsLine.of(workings));
     }
 }

@@ -85,6 +85,13 @@ final class KitchenEntities {
 
         String schools = "";
 
+        String temperatures;
+        String weights;
+        String volumes;
+        String lengths;
+        String hours;
+        String dates;
+
         @Version
         Long version;
     }

@@ -7,6 +7,7 @@ import embercup.core.workings.Limit;
 import embercup.server.platform.CodeOf;
 import embercup.server.platform.Within;
 import embercup.server.platform.WorkingsLine;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
@@ -22,6 +23,8 @@ public record KitchenResponse(
         String measures,
         double liangG,
         double boilingC,
+        UnitsOfHouse units,
+        UnitsOfHouse.Scales scales,
         List<VesselResponse> vessels,
         List<BurnerResponse> burners) {
 
@@ -48,7 +51,9 @@ public record KitchenResponse(
 
             @CodeOf(KitchenSystem.class) @Nullable String measures,
 
-            @Within(Limit.LIANG_G) @Nullable Double liangG) {}
+            @Within(Limit.LIANG_G) @Nullable Double liangG,
+
+            @Valid @Nullable UnitsOfHouse units) {}
 
     /** A vessel by its inner size; {@code brimMl} is computed from it when missing. */
     public record VesselRequest(

@@ -5,6 +5,7 @@ import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Tradition;
+import embercup.core.measure.HouseUnits;
 import embercup.core.measure.KitchenSystem;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.workings.InvalidInputException;
@@ -66,6 +67,7 @@ public class Kitchens {
     public KitchenResponse sheet() {
         KitchenEntity k = place();
         Kitchen core = kitchen(k, Optional.empty(), Burner.SMALL);
+        HouseUnits units = units(k);
         return new KitchenResponse(
                 version(k.version),
                 k.altitudeM,
@@ -75,6 +77,8 @@ public class Kitchens {
                 k.measures,
                 k.liangG,
                 core.boilingC(),
+                UnitsOfHouse.of(units),
+                UnitsOfHouse.Scales.of(units),
                 vessels.findAllByOrderByBrimMl().stream().map(Kitchens::sheet).toList(),
                 burners.findAllByOrderByHighW().stream().map(Kitchens::sheet).toList());
     }
@@ -185,6 +189,9 @@ public class Kitchens {
         k.liangG = or(draft.liangG(), k.liangG);
         k.measures = Fields.code(Fields.oneOf(
                 KitchenSystem.class, Objects.requireNonNullElse(draft.measures(), k.measures), "measures"));
+        if (draft.units() != null) {
+            write(k, draft.units().read(units(k), KitchenSystem.US));
+        }
         InvalidInputException.Check check = new InvalidInputException.Check();
         check.range("altitudeM", k.altitudeM, Limit.ALTITUDE_M);
         check.range("roomC", k.roomC, Limit.ROOM_C);
@@ -275,6 +282,20 @@ public class Kitchens {
         InvalidInputException.Check check = new InvalidInputException.Check();
         burner(e).check(check, "");
         check.throwIfAny();
+    }
+
+    private static HouseUnits units(KitchenEntity k) {
+        return new UnitsOfHouse(k.temperatures, k.weights, k.volumes, k.lengths, k.hours, k.dates)
+                .read(HouseUnits.DEFAULT, Fields.oneOf(KitchenSystem.class, k.measures, "measures"));
+    }
+
+    private static void write(KitchenEntity k, HouseUnits units) {
+        k.temperatures = Fields.code(units.temperatures());
+        k.weights = Fields.code(units.weights());
+        k.volumes = Fields.code(units.volumes());
+        k.lengths = Fields.code(units.lengths());
+        k.hours = Fields.code(units.hours());
+        k.dates = Fields.code(units.dates());
     }
 
     private KitchenEntity place() {

@@ -1,5 +1,9 @@
 package embercup.server.kitchen;
 
+import embercup.core.measure.HouseUnits;
+import embercup.core.measure.KitchenSystem;
+import embercup.server.platform.Fields;
+import embercup.server.platform.HouseUnitsSource;
 import jakarta.persistence.EntityManagerFactory;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
@@ -18,7 +22,7 @@ import org.springframework.stereotype.Component;
  * entities: every plan asks it, and through entities it cost more than the planning, as a query of objects a sixth of it.
  */
 @Component
-class OwnKitchen {
+class OwnKitchen implements HouseUnitsSource {
 
     /** The first parameter is the burner wanted; without one it is the smallest. */
     private static final String PLACE = """
@@ -31,6 +35,9 @@ class OwnKitchen {
             from kitchen k left join burner b
               on b.id = coalesce(?::uuid, (select x.id from burner x order by x.high_w, x.id limit 1))
             where k.id = 1""";
+
+    private static final String UNITS =
+            "select temperatures, weights, volumes, lengths, hours, dates, measures from kitchen where id = 1";
 
     private final SessionFactory sessions;
 
@@ -65,6 +72,28 @@ class OwnKitchen {
     /** With the given burner, or with the smallest. */
     Row read(@Nullable UUID burnerId) {
         return sessions.fromStatelessSession(session -> session.doReturningWork(on -> read(on, burnerId)));
+    }
+
+    /** Asked for every answer that says something, and as lean for it. */
+    @Override
+    public HouseUnits houseUnits() {
+        return sessions.fromStatelessSession(session -> session.doReturningWork(OwnKitchen::units));
+    }
+
+    private static HouseUnits units(Connection on) throws SQLException {
+        try (PreparedStatement question = on.prepareStatement(UNITS);
+                ResultSet row = question.executeQuery()) {
+            return row.next()
+                    ? new UnitsOfHouse(
+                                    row.getString(1),
+                                    row.getString(2),
+                                    row.getString(3),
+                                    row.getString(4),
+                                    row.getString(5),
+                                    row.getString(6))
+                            .read(HouseUnits.DEFAULT, Fields.oneOf(KitchenSystem.class, row.getString(7), "measures"))
+                    : HouseUnits.DEFAULT;
+        }
     }
 
     /** Records and their fields are held apart by the control characters that are there for it. */

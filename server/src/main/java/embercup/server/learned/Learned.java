@@ -7,11 +7,11 @@ import embercup.core.kitchen.Water;
 import embercup.core.live.LiveBrew;
 import embercup.core.live.StoveFit;
 import embercup.core.plan.BrewPlan;
-import embercup.core.words.Words;
 import embercup.core.workings.Length;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.notebook.Notebook;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import embercup.server.platform.Ids;
 import java.time.Clock;
 import java.time.Instant;
@@ -102,7 +102,7 @@ public class Learned {
         }
         Burner as = fit.applied(burner);
         double mlPerMin = as.mediumW() / Water.latentHeatJPerG(boilingC) * 60;
-        String words = Words.english()
+        String words = HouseWords.words()
                 .sentence(
                         "learned.stove",
                         Map.of(
@@ -137,7 +137,7 @@ public class Learned {
         if (taste.notes() < LEAST_NOTES) {
             return Optional.empty();
         }
-        String words = Words.english()
+        String words = HouseWords.words()
                 .sentence(
                         "learned.taste",
                         Map.of("name", drinkerName, "percent", Math.round(taste.factor() * 100), "n", taste.notes()));

@@ -1,7 +1,7 @@
 package embercup.server.plans;
 
 import embercup.core.plan.Interleaving;
-import embercup.core.words.Words;
+import embercup.server.platform.HouseWords;
 import java.time.Instant;
 import java.util.List;
 
@@ -25,7 +25,7 @@ public record OneCookResponse(List<PotLine> pots, List<ClashLine> clashes) {
                                     start,
                                     p.pot().plan().readyFrom(start),
                                     p.movedS(),
-                                    p.why().map(Words.english()::say).orElse(""));
+                                    p.why().map(HouseWords.words()::say).orElse(""));
                         })
                         .toList(),
                 outcome.clashes().stream()
@@ -33,7 +33,7 @@ public record OneCookResponse(List<PotLine> pots, List<ClashLine> clashes) {
                                 place(pots, c.pot()),
                                 c.pot().name(),
                                 c.with(),
-                                Words.english().say(c)))
+                                HouseWords.words().say(c)))
                         .toList());
     }
 

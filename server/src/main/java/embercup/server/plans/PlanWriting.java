@@ -22,7 +22,6 @@ import embercup.core.plan.Prediction;
 import embercup.core.plan.Step;
 import embercup.core.plan.Taking;
 import embercup.core.recipe.Stage;
-import embercup.core.words.Words;
 import embercup.core.workings.Code;
 import embercup.core.workings.Workings;
 import embercup.server.learned.LearnedResponse;
@@ -39,6 +38,7 @@ import embercup.server.plans.PlanResponse.VesselLine;
 import embercup.server.plans.PlanResponse.Water;
 import embercup.server.plans.PlanResponse.WayLine;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import embercup.server.platform.SchoolsReading;
 import embercup.server.platform.WorkingsLine;
 import embercup.server.recipes.RecipeWriting;
@@ -58,8 +58,6 @@ public final class PlanWriting {
 
     /** Points of a curve that are sent: the eye sees no more on one screen. */
     private static final int MOST_POINTS = 90;
-
-    private static final Words WORDS = Words.english();
 
     private PlanWriting() {}
 
@@ -95,7 +93,7 @@ public final class PlanWriting {
                 drinkerName,
                 SchoolsReading.write(r.schools()),
                 r.spentHerbs(),
-                r.recipe().posology().map(WORDS::say).orElse(null),
+                r.recipe().posology().map(HouseWords.words()::say).orElse(null),
                 taken(r, otherIds));
     }
 
@@ -118,7 +116,8 @@ public final class PlanWriting {
                 steps(plan),
                 curve(plan.predicted()),
                 plan.reasons().stream()
-                        .map(x -> new PlanResponse.ReasonLine(x.stage(), WORDS.say(x), x.source()))
+                        .map(x -> new PlanResponse.ReasonLine(
+                                x.stage(), HouseWords.words().say(x), x.source()))
                         .toList());
     }
 
@@ -139,8 +138,8 @@ public final class PlanWriting {
                         plan.brew().cup().celsius(),
                         orNull(plan.brew().cup().drinkableAfterS()),
                         orNull(plan.brew().cup().honeyAfterS())),
-                keeping.map(k ->
-                                new PlanResponse.KeepsLine(k.hours(), k.mostHours(), WORDS.say((Record) k), k.source()))
+                keeping.map(k -> new PlanResponse.KeepsLine(
+                                k.hours(), k.mostHours(), HouseWords.words().say((Record) k), k.source()))
                         .orElse(null));
     }
 
@@ -161,7 +160,7 @@ public final class PlanWriting {
                 ways,
                 loads,
                 verdict.ask().stream()
-                        .map(a -> new PlanResponse.AskLine(WORDS.quantities(a.signs()), a.source()))
+                        .map(a -> new PlanResponse.AskLine(HouseWords.words().quantities(a.signs()), a.source()))
                         .toList(),
                 identityChecks);
     }
@@ -169,7 +168,7 @@ public final class PlanWriting {
     private static void add(
             List<CautionLine> cautions, List<Load> loads, Care.Verdict verdict, @Nullable String drinker) {
         for (Caution c : verdict.cautions()) {
-            String text = WORDS.say(c);
+            String text = HouseWords.words().say(c);
             cautions.add(new CautionLine(
                     c.code(),
                     Fields.code(c.severity()),
@@ -178,7 +177,7 @@ public final class PlanWriting {
                     drinker,
                     drinker == null
                             ? text
-                            : WORDS.sentence("caution-for.drinker", Map.of("name", drinker, "text", text)),
+                            : HouseWords.words().sentence("caution-for.drinker", Map.of("name", drinker, "text", text)),
                     c.source()));
         }
         verdict.loads().forEach(l -> loads.add(new Load(Fields.code(l.constituent()), l.mg(), l.limitMg(), drinker)));
@@ -192,13 +191,17 @@ public final class PlanWriting {
         return plan.additions().stream()
                 .map(a -> new AdditionLine(
                         new PlanResponse.HerbAsked(a.herb(), a.common(), Fields.code(a.form()), Fields.code(a.cut())),
-                        new PlanResponse.Goes(a.stage(), a.perCup(), WORDS.inCup(a)),
+                        new PlanResponse.Goes(
+                                a.stage(), a.perCup(), HouseWords.words().inCup(a)),
                         new PlanResponse.Weighed(a.grams(), a.lowG(), a.highG(), a.perCupG(), a.weigh()),
                         new PlanResponse.Told(
-                                WORDS.measure(a),
-                                WORDS.prep(a),
-                                WORDS.say(a.said()),
-                                a.measured().nearest().map(WORDS::nearest).orElse(null)),
+                                HouseWords.words().measure(a),
+                                HouseWords.words().prep(a),
+                                HouseWords.words().say(a.said()),
+                                a.measured()
+                                        .nearest()
+                                        .map(HouseWords.words()::nearest)
+                                        .orElse(null)),
                         a.leftShare(),
                         beside(a)))
                 .toList();
@@ -216,9 +219,10 @@ public final class PlanWriting {
                 beside.or().isEmpty()
                         ? null
                         : beside.or().stream()
-                                .map(h -> new PlanResponse.OtherHerb(h.slug(), WORDS.lower(h.common())))
+                                .map(h -> new PlanResponse.OtherHerb(
+                                        h.slug(), HouseWords.words().lower(h.common())))
                                 .toList(),
-                beside.to().map(WORDS::say).orElse(null));
+                beside.to().map(HouseWords.words()::say).orElse(null));
     }
 
     private static Water water(BrewPlan plan) {
@@ -230,8 +234,10 @@ public final class PlanWriting {
                 w.evaporatedMl(),
                 w.yieldMl(),
                 w.dipMl(),
-                WORDS.say(KitchenAmount.cups(
-                        Volume.millilitres(w.startMl()), plan.request().custom().system())));
+                HouseWords.words()
+                        .say(KitchenAmount.cups(
+                                Volume.millilitres(w.startMl()),
+                                plan.request().custom().system())));
     }
 
     /** One of the mugs, filled; none for what is kept in a jar or a bottle. */
@@ -290,9 +296,11 @@ public final class PlanWriting {
     }
 
     private static StepLine step(BrewPlan plan, Step s) {
-        String until = WORDS.until(plan, s);
-        StepLine.Told told =
-                new StepLine.Told(WORDS.label(plan, s), until.isEmpty() ? null : until, WORDS.confirm(plan, s));
+        String until = HouseWords.words().until(plan, s);
+        StepLine.Told told = new StepLine.Told(
+                HouseWords.words().label(plan, s),
+                until.isEmpty() ? null : until,
+                HouseWords.words().confirm(plan, s));
         StepLine.Span span = new StepLine.Span(s.startS(), s.durationS(), s.handsOn(), s.aside());
         boolean lid = s.fire().lid();
         if (s instanceof Step.Prepare prepare) {
@@ -355,7 +363,7 @@ public final class PlanWriting {
     }
 
     static PlanResponse.WayLine way(WayOut w) {
-        String text = WORDS.say(w);
+        String text = HouseWords.words().say(w);
         if (w instanceof WayOut.Replace r) {
             return WayLine.ofHerb(r.herb().slug(), r.with().slug(), null, text);
         } else if (w instanceof WayOut.LeaveOut l) {

@@ -15,7 +15,6 @@ import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Planner;
 import embercup.core.plan.Taking;
-import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
@@ -27,6 +26,7 @@ import embercup.server.learned.Learned;
 import embercup.server.learned.LearnedResponse;
 import embercup.server.people.People;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import embercup.server.recipes.RecipeReading;
 import embercup.server.recipes.RecipeResponse;
 import embercup.server.recipes.Recipes;
@@ -46,8 +46,6 @@ import org.springframework.stereotype.Service;
 /** Plans: resolves what a request refers to, lets the core plan, and lets care judge. */
 @Service
 public class Plans {
-
-    private static final Words WORDS = Words.english();
 
     private final OrderReading asks;
     private final Recipes recipes;
@@ -232,9 +230,15 @@ public class Plans {
             return care.judge(planner.plan(request.get()), history).cautions().stream()
                     .filter(c -> c.severity() != Severity.NOTE)
                     .findFirst()
-                    .map(c -> new MarkLine(recipe, Fields.code(c.severity()), WORDS.say(c)));
+                    .map(c -> new MarkLine(
+                            recipe,
+                            Fields.code(c.severity()),
+                            HouseWords.words().say(c)));
         } catch (InvalidInputException e) {
-            String text = WORDS.sentence("mark.unplannable", Map.of("what", WORDS.message(e.violations())));
+            String text = HouseWords.words()
+                    .sentence(
+                            "mark.unplannable",
+                            Map.of("what", HouseWords.words().message(e.violations())));
             return Optional.of(new MarkLine(recipe, Fields.code(Severity.CARE), text));
         }
     }

@@ -3,8 +3,8 @@ package embercup.server.plans;
 import embercup.core.materia.Tradition;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.Schools.Question;
-import embercup.core.words.Words;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -26,8 +26,6 @@ record SchoolResponse(
         Map<String, String> defaults,
         @Nullable String household) {
 
-    private static final Words WORDS = Words.english();
-
     /** One answer. */
     record ChoiceLine(String choice, String words) {}
 
@@ -44,10 +42,10 @@ record SchoolResponse(
         }
         return new SchoolResponse(
                 q.code(),
-                WORDS.name(q),
-                WORDS.why(q),
+                HouseWords.words().name(q),
+                HouseWords.words().why(q),
                 q.choices().stream()
-                        .map(c -> new ChoiceLine(c.code(), WORDS.name(c)))
+                        .map(c -> new ChoiceLine(c.code(), HouseWords.words().name(c)))
                         .toList(),
                 defaults,
                 household);

@@ -11,10 +11,10 @@ import embercup.core.plan.Planner;
 import embercup.core.plan.Taking;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
-import embercup.core.words.Words;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.plans.PlanResponse.WayLine;
+import embercup.server.platform.HouseWords;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -121,7 +121,7 @@ final class WaysOut {
     }
 
     private static String said(String key, Map<String, ?> arguments) {
-        return Words.english().sentence(key, arguments);
+        return HouseWords.words().sentence(key, arguments);
     }
 
     private static boolean stops(Care.Verdict verdict, String code) {
@@ -156,7 +156,7 @@ final class WaysOut {
     private Optional<WayLine> fewerCups() {
         for (int cups = (int) Math.ceil(request.cups()) - 1; cups >= 1; cups--) {
             if (starts(request.withCups(cups), history)) {
-                return Optional.of(WayLine.ofCups(cups, Words.english().say((WayOut) new WayOut.FewerCups(cups))));
+                return Optional.of(WayLine.ofCups(cups, HouseWords.words().say((WayOut) new WayOut.FewerCups(cups))));
             }
         }
         return Optional.empty();

@@ -18,7 +18,7 @@ final class Problem {
     /** One wrong value, with what would be right in words. */
     record Wrong(String field, String value, String wanted) {
         static Wrong of(Violation v) {
-            return new Wrong(v.field(), v.value(), Words.english().wanted(v));
+            return new Wrong(v.field(), v.value(), HouseWords.words().wanted(v));
         }
     }
 
@@ -36,9 +36,10 @@ final class Problem {
 
     /** What was sent is wrong: every violation, and all of them in one sentence. */
     static ProblemDetail invalid(HttpStatus status, List<Violation> violations) {
-        Map<String, ?> all = Map.of("what", Words.english().message(violations));
-        String detail = Words.english().sentence("problem.invalid-input-detail", all);
-        return of(status, "invalid-input", Words.english().sentence("problem.invalid-input", all), detail, violations);
+        Map<String, ?> all = Map.of("what", HouseWords.words().message(violations));
+        String detail = HouseWords.words().sentence("problem.invalid-input-detail", all);
+        return of(
+                status, "invalid-input", HouseWords.words().sentence("problem.invalid-input", all), detail, violations);
     }
 
     /** As the framework words it. */

@@ -1,29 +1,35 @@
 package embercup.server.platform;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
-import embercup.core.words.Words;
 import embercup.core.workings.Workings;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
-/** One step of the workings on the wire; what a step has not is left out, which halves the answer of a plan. */
+/**
+ * One step of the workings on the wire; what a step has not is left out, which halves the answer of a plan.
+ *
+ * @param unit of the core, in which it is computed
+ * @param beside the value as the house reads it, where that is another unit
+ */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record WorkingsLine(
         String label,
         @Nullable String formula,
         double value,
         @Nullable String unit,
+        @Nullable String beside,
         @Nullable String source,
         @Nullable List<WorkingsLine> inputs) {
 
     public static WorkingsLine of(Workings w) {
         return new WorkingsLine(
-                Words.english().label(w),
-                orNull(Words.english().formula(w)),
+                HouseWords.words().label(w),
+                orNull(HouseWords.words().formula(w)),
                 w.value(),
                 orNull(w.unit()),
+                HouseWords.words().beside(w.value(), w.unit()).orElse(null),
                 orNull(w.source()),
                 w.inputs().isEmpty()
                         ? null

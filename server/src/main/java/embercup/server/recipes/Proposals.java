@@ -10,7 +10,6 @@ import embercup.core.recipe.Reason;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Schools;
-import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
@@ -20,6 +19,7 @@ import embercup.server.herbs.Herbary;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import embercup.server.platform.SchoolsReading;
 import embercup.server.platform.Within;
 import jakarta.validation.Valid;
@@ -33,8 +33,6 @@ import org.springframework.stereotype.Service;
 /** Stages for a recipe that has none, and blends for an occasion. Keeps nothing. */
 @Service
 class Proposals {
-
-    private static final Words WORDS = Words.english();
 
     private final Herbary herbary;
     private final Kitchens kitchens;
@@ -94,9 +92,9 @@ class Proposals {
         Blend blend = Blend.of(materia, occasion, house, people.drinkerOrAdult(ask.drinkerId()), cups, cupMl);
         return new BlendResponse(
                 RecipeWriting.write(blend.recipe()),
-                blend.reasons().stream().map(WORDS::say).toList(),
+                blend.reasons().stream().map(HouseWords.words()::say).toList(),
                 lines(blend.stages()),
-                blend.leftOut().stream().map(WORDS::say).toList());
+                blend.leftOut().stream().map(HouseWords.words()::say).toList());
     }
 
     List<String> occasions() {
@@ -112,7 +110,7 @@ class Proposals {
 
     static List<ReasonLine> lines(List<Reason> reasons) {
         return reasons.stream()
-                .map(r -> new ReasonLine(r.stage(), WORDS.say(r), r.source()))
+                .map(r -> new ReasonLine(r.stage(), HouseWords.words().say(r), r.source()))
                 .toList();
     }
 }

@@ -6,13 +6,13 @@ import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Planner;
 import embercup.core.plan.Step;
 import embercup.core.recipe.Recipe;
-import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.herbs.HerbUses;
 import embercup.server.herbs.Herbary;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
 import embercup.server.recipes.RecipeResponse.RecipeRequest;
@@ -61,7 +61,7 @@ public class Recipes implements HerbUses {
     public List<String> usesOf(String slug) {
         String herb = json.writeValueAsString(List.of(Map.of("herb", slug)));
         return repository.namesWith(herb).stream()
-                .map(n -> Words.english().sentence("use.recipe", Map.of("name", n)))
+                .map(n -> HouseWords.words().sentence("use.recipe", Map.of("name", n)))
                 .toList();
     }
 

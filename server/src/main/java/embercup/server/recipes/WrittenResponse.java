@@ -4,10 +4,10 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import embercup.core.reading.Answers;
 import embercup.core.reading.Asked;
 import embercup.core.reading.Reading;
-import embercup.core.words.Words;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import embercup.server.platform.Within;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
@@ -20,8 +20,6 @@ import org.jspecify.annotations.Nullable;
  * @param language code of the language it was read in
  */
 record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine> lines) {
-
-    private static final Words WORDS = Words.english();
 
     /**
      * A recipe as somebody wrote it.
@@ -104,7 +102,7 @@ record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine>
                 l.spans().stream()
                         .map(s -> new SpanLine(s.from(), s.to(), Fields.code(s.mark())))
                         .toList(),
-                l.reads().stream().map(WORDS::say).distinct().toList(),
+                l.reads().stream().map(HouseWords.words()::say).distinct().toList(),
                 l.asks().stream().map(WrittenResponse::ask).toList(),
                 l.kept(),
                 l.additions().isEmpty() ? -1 : l.additions().get(0),
@@ -116,11 +114,11 @@ record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine>
         String why = asked.question() instanceof Asked.Question.WhichHerb w ? w.why() : "";
         return new QuestionLine(
                 asked.key(),
-                WORDS.say(asked.question()),
+                HouseWords.words().say(asked.question()),
                 why.isEmpty() ? null : why,
                 which || asked.question() instanceof Asked.Question.NoHerb,
                 asked.choices().stream()
-                        .map(c -> new AnswerLine(c.value(), WORDS.say(c)))
+                        .map(c -> new AnswerLine(c.value(), HouseWords.words().say(c)))
                         .toList(),
                 asked.taken().orElse(null));
     }

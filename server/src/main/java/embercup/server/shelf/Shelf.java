@@ -2,7 +2,6 @@ package embercup.server.shelf;
 
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
-import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
@@ -10,6 +9,7 @@ import embercup.core.workings.Wanted;
 import embercup.server.herbs.HerbUses;
 import embercup.server.herbs.Herbary;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
 import embercup.server.shelf.Tin.TinRequest;
@@ -50,7 +50,7 @@ public class Shelf implements HerbUses {
     @Override
     @Transactional(readOnly = true)
     public List<String> usesOf(String slug) {
-        return repository.existsByHerb(slug) ? List.of(Words.english().sentence("use.tin", Map.of())) : List.of();
+        return repository.existsByHerb(slug) ? List.of(HouseWords.words().sentence("use.tin", Map.of())) : List.of();
     }
 
     /** A second tin of the same herb and form is the first one filled again. */

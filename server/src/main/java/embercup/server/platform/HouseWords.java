@@ -1,0 +1,76 @@
+package embercup.server.platform;
+
+import embercup.core.measure.HouseUnits;
+import embercup.core.words.Words;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.i18n.LocaleContext;
+import org.springframework.context.i18n.LocaleContextHolder;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.LocaleContextResolver;
+
+/**
+ * The words of the trade in the units of the household. They come to whoever says something the way the framework brings a
+ * reader's language: bound to the thread for as long as it answers, read from the household when the first word is said.
+ */
+@Component("localeResolver")
+public class HouseWords implements LocaleContextResolver {
+
+    private final HouseUnitsSource source;
+    private final Map<HouseUnits, Words> ready = new ConcurrentHashMap<>();
+
+    HouseWords(HouseUnitsSource source) {
+        this.source = source;
+    }
+
+    /** The words for whoever is answered now; in the core's own units outside of any answer. */
+    public static Words words() {
+        return LocaleContextHolder.getLocaleContext() instanceof House house ? house.words() : Words.english();
+    }
+
+    /** Does something that says words and answers no request: it tells listeners. */
+    public void saying(Runnable something) {
+        LocaleContext before = LocaleContextHolder.getLocaleContext();
+        LocaleContextHolder.setLocaleContext(new House());
+        try {
+            something.run();
+        } finally {
+            LocaleContextHolder.setLocaleContext(before);
+        }
+    }
+
+    @Override
+    public LocaleContext resolveLocaleContext(HttpServletRequest request) {
+        return new House();
+    }
+
+    @Override
+    public void setLocaleContext(
+            HttpServletRequest request, @Nullable HttpServletResponse response, @Nullable LocaleContext context) {
+        throw new UnsupportedOperationException("the household is changed, not the request");
+    }
+
+    /** One answer's words, the same from its first to its last. */
+    private final class House implements LocaleContext {
+
+        private @Nullable Words words;
+
+        Words words() {
+            Words now = words;
+            if (now == null) {
+                now = ready.computeIfAbsent(source.houseUnits(), Words.english()::in);
+                words = now;
+            }
+            return now;
+        }
+
+        @Override
+        public Locale getLocale() {
+            return Locale.UK;
+        }
+    }
+}
