@@ -1,8 +1,9 @@
 import { QueryClientProvider } from "@tanstack/react-query";
-import { lazy, StrictMode } from "react";
+import { type ComponentType, lazy, StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter, Link, RouterProvider, useRouteError } from "react-router";
 import { queryClient } from "./api/queries";
+import { useHouse } from "./parts/house";
 import { Shell } from "./parts/Shell";
 import { Empty, Trouble } from "./parts/states";
 import { Today } from "./screens/today/Today";
@@ -17,6 +18,12 @@ const Notebook = lazy(() => import("./screens/notebook/Notebook"));
 const Herbs = lazy(() => import("./screens/herbs/Herbs"));
 const Keeping = lazy(() => import("./screens/keeping/Keeping"));
 const Household = lazy(() => import("./screens/household/Household"));
+
+/** A screen, drawn anew when the house reads its numbers in other units. */
+function InHouse({ screen: Screen }: { screen: ComponentType }) {
+  useHouse();
+  return <Screen />;
+}
 
 function Failed() {
   const error = useRouteError();
@@ -38,17 +45,17 @@ const router = createBrowserRouter([
     element: <Shell />,
     errorElement: <Failed />,
     children: [
-      { path: "/", element: <Today /> },
-      { path: "/choose", element: <Choose /> },
-      { path: "/recipe/new", element: <Recipe /> },
-      { path: "/recipe/:id", element: <Recipe /> },
-      { path: "/sheet/:recipeId", element: <Sheet /> },
-      { path: "/brew/:id", element: <Live /> },
-      { path: "/compare", element: <Compare /> },
-      { path: "/notebook", element: <Notebook /> },
-      { path: "/herbs/:slug?", element: <Herbs /> },
-      { path: "/keeping", element: <Keeping /> },
-      { path: "/household", element: <Household /> },
+      { path: "/", element: <InHouse screen={Today} /> },
+      { path: "/choose", element: <InHouse screen={Choose} /> },
+      { path: "/recipe/new", element: <InHouse screen={Recipe} /> },
+      { path: "/recipe/:id", element: <InHouse screen={Recipe} /> },
+      { path: "/sheet/:recipeId", element: <InHouse screen={Sheet} /> },
+      { path: "/brew/:id", element: <InHouse screen={Live} /> },
+      { path: "/compare", element: <InHouse screen={Compare} /> },
+      { path: "/notebook", element: <InHouse screen={Notebook} /> },
+      { path: "/herbs/:slug?", element: <InHouse screen={Herbs} /> },
+      { path: "/keeping", element: <InHouse screen={Keeping} /> },
+      { path: "/household", element: <InHouse screen={Household} /> },
       { path: "*", element: <Nowhere /> },
     ],
   },

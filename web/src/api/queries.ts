@@ -1,4 +1,5 @@
 import { keepPreviousData, QueryClient, useQuery } from "@tanstack/react-query";
+import { keepHouse } from "../parts/house";
 import { AwayError, api, type BrewResponse, type NotebookRequest, type OrderRequest } from "./client";
 import { keys } from "./keys";
 import { present } from "./present";
@@ -20,7 +21,15 @@ export const useRecipes = () => useQuery({ queryKey: keys.recipes, queryFn: api.
 export const useRecipe = (id: string) =>
   useQuery({ queryKey: keys.recipe(id), queryFn: () => api.recipe(id), enabled: id !== "" });
 export const usePeople = () => useQuery({ queryKey: keys.people, queryFn: api.people });
-export const useKitchen = () => useQuery({ queryKey: keys.kitchen, queryFn: api.kitchen });
+export const useKitchen = () =>
+  useQuery({
+    queryKey: keys.kitchen,
+    queryFn: async () => {
+      const kitchen = await api.kitchen();
+      keepHouse(kitchen);
+      return kitchen;
+    },
+  });
 export const useSources = () =>
   useQuery({ queryKey: keys.sources, queryFn: api.sources, staleTime: Number.POSITIVE_INFINITY });
 export const useHerbs = () =>

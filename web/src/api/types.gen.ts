@@ -1166,6 +1166,12 @@ export interface components {
             bodyMin: number;
             cut: string;
         };
+        Grain: {
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            step: number;
+        };
         Happened: {
             /** Format: date-time */
             at: string;
@@ -1294,8 +1300,10 @@ export interface components {
             measures: string;
             /** Format: double */
             roomC: number;
+            scales: components["schemas"]["Scales"];
             /** Format: double */
             tapC: number;
+            units: components["schemas"]["UnitsOfHouse"];
             /** Format: int64 */
             version: number;
             vessels: components["schemas"]["VesselResponse"][];
@@ -1536,6 +1544,7 @@ export interface components {
             roomC?: number;
             /** Format: double */
             tapC?: number;
+            units?: components["schemas"]["UnitsOfHouse"];
             /** Format: int64 */
             version?: number;
         };
@@ -1809,11 +1818,29 @@ export interface components {
             /** Format: double */
             timesADay?: number;
         };
+        ScaleLine: {
+            /** Format: double */
+            atZero: number;
+            /** Format: double */
+            each: number;
+            eighths: boolean;
+            grains: components["schemas"]["Grain"][];
+            unit: string;
+            /** Format: int32 */
+            units: number;
+        };
         ScaleRequest: {
             /** @enum {string} */
             command?: "tare" | "put" | "take";
             /** Format: double */
             grams?: number;
+        };
+        Scales: {
+            height: components["schemas"]["ScaleLine"];
+            length: components["schemas"]["ScaleLine"];
+            mass: components["schemas"]["ScaleLine"];
+            temperature: components["schemas"]["ScaleLine"];
+            volume: components["schemas"]["ScaleLine"];
         };
         SchoolRequest: {
             choice?: string;
@@ -2046,6 +2073,20 @@ export interface components {
              */
             kind: "undone";
         };
+        UnitsOfHouse: {
+            /** @enum {string} */
+            dates?: "day-month" | "month-day" | "year-month-day";
+            /** @enum {string} */
+            hours?: "twenty-four" | "twelve";
+            /** @enum {string} */
+            lengths?: "centimetres" | "inches";
+            /** @enum {string} */
+            temperatures?: "celsius" | "fahrenheit";
+            /** @enum {string} */
+            volumes?: "millilitres" | "fluid-ounces";
+            /** @enum {string} */
+            weights?: "grams" | "ounces";
+        };
         UsualLine: {
             /** Format: double */
             amount: number;
@@ -2171,6 +2212,7 @@ export interface components {
             startS: number;
         };
         WorkingsLine: {
+            beside?: string;
             formula?: string;
             inputs?: components["schemas"]["WorkingsLine"][];
             label: string;

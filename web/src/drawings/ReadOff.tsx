@@ -1,6 +1,6 @@
 import { Slider } from "radix-ui";
 import type { CurvePoint } from "../api/client";
-import { clock, millilitres, share } from "../parts/say";
+import { celsius, clock, millilitres, share } from "../parts/say";
 import type { Scale } from "./lineParts";
 
 /** Steps over the whole brew by an arrow key. */
@@ -28,7 +28,7 @@ export function ReadOff({
 }) {
   const moment = clock(new Date(start.getTime() + (cursor ?? 0) * 1000));
   const figures = at && {
-    first: `${Math.round(at.tempC)} °C · ${millilitres(at.waterMl)}`,
+    first: `${celsius(at.tempC)} · ${millilitres(at.waterMl)}`,
     second: `strength ${at.body.toFixed(2)} · aroma ${share(at.aroma)} · bite ${share(at.bite)}`,
   };
   return (

@@ -1,6 +1,7 @@
 import type { PlanResponse } from "../api/client";
 import { powerOf } from "../api/steps";
-import { millilitres } from "../parts/say";
+import { inCore, onScale, scaleOf } from "../parts/house";
+import { centimetres, millilitres } from "../parts/say";
 import { useDrag } from "./useDrag";
 
 interface VesselProps {
@@ -231,8 +232,8 @@ function power(plan: PlanResponse): number {
 
 function describe(plan: PlanResponse, levelCm: number): string {
   const v = plan.vessel;
-  const rim = (v.heightCm - levelCm).toFixed(1);
-  return `${v.name}, ${v.innerDiameterCm} cm wide and ${v.heightCm} cm high, filled to ${rim} cm below the rim`;
+  const rim = centimetres(v.heightCm - levelCm);
+  return `${v.name}, ${centimetres(v.innerDiameterCm)} wide and ${centimetres(v.heightCm)} high, filled to ${rim} below the rim`;
 }
 
 function inside(x: number, y: number, w: number, h: number, r: number): string {
@@ -255,22 +256,24 @@ function Scale({
   /** Stretches of the scale, px, where something else is written. */
   taken: (readonly [number, number])[];
 }) {
-  const brim = plan.vessel.brimMl;
-  const step = [50, 100, 250, 500, 1000, 2500, 5000, 10_000].find((s) => brim / s <= 5) ?? 20_000;
+  const scale = scaleOf("volume");
+  const brim = onScale(scale, plan.vessel.brimMl);
+  const steps = scale.units === scale.each ? IN_ML : IN_OUNCES;
+  const step = steps.find((s) => brim / s <= 5) ?? (steps.at(-1) ?? 1) * 2;
   const ticks = [];
-  for (let ml = step; ml <= brim; ml += step) ticks.push(ml);
+  for (let shown = step; shown <= brim; shown += step) ticks.push(shown);
   return (
     <g>
-      {ticks.map((ml) => {
-        const y = bottom - ml * pxPerMl;
+      {ticks.map((shown) => {
+        const y = bottom - inCore(scale, shown) * pxPerMl;
         if (y < top) return null;
         const near = taken.some(([from, to]) => y > from && y < to);
         return (
-          <g key={ml}>
+          <g key={shown}>
             <line x1={x} x2={x + 9} y1={y} y2={y} stroke="var(--muted)" strokeWidth={1} />
             {!near && (
               <text x={x + 14} y={y + 4.5} fontSize={13} style={{ fill: "var(--muted)" }}>
-                {ml}
+                {shown}
               </text>
             )}
           </g>
@@ -279,6 +282,10 @@ function Scale({
     </g>
   );
 }
+
+/** How far apart the marks of a jug are. */
+const IN_ML = [50, 100, 250, 500, 1000, 2500, 5000, 10_000];
+const IN_OUNCES = [2, 4, 8, 16, 32, 64, 128, 256, 512];
 
 /** The herb bed: leaflets strewn by a fixed pattern, so that they do not dance when a number changes. */
 function Bed({ x, width, bottom, height }: { x: number; width: number; bottom: number; height: number }) {

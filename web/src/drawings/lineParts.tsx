@@ -1,7 +1,7 @@
 import type { scaleLinear } from "d3-scale";
 import type { AdditionLine, CurvePoint, StageLine, StepLine } from "../api/client";
 import { powerOf } from "../api/steps";
-import { capital, clock, millilitres, share, span } from "../parts/say";
+import { capital, celsius, clock, date, millilitres, share, span } from "../parts/say";
 import type { FireLineProps } from "./lineProps";
 
 export function Flame({
@@ -272,7 +272,7 @@ export function Ends({
             textAnchor="end"
             style={{ fill: "var(--amber-text)" }}
           >
-            40 °C, honey: {clock(new Date(start.getTime() + honeyS * 1000))}
+            {celsius(40)}, honey: {clock(new Date(start.getTime() + honeyS * 1000))}
           </text>
         </g>
       )}
@@ -302,9 +302,7 @@ export function Axis({ x, endS, y, start }: { x: Scale; endS: number; y: number;
               textAnchor={x(t) < 30 ? "start" : "middle"}
               style={{ fill: "var(--muted)" }}
             >
-              {step >= 86_400
-                ? at.toLocaleDateString("en-GB", { day: "numeric", month: "short" })
-                : clock(at)}
+              {step >= 86_400 ? date(at) : clock(at)}
             </text>
           </g>
         );

@@ -3,9 +3,11 @@ import { Link } from "react-router";
 import type { BrewLine } from "../api/client";
 import { useDay } from "../api/queries";
 import { useNow } from "./now";
-import { clock, span } from "./say";
+import { clock, hour, span } from "./say";
 import { useWidth } from "./size";
 
+/** Room that the longest name of an hour takes. */
+const HOUR_PX = 46;
 const HEIGHT = 50;
 const LETTER = 6.9;
 
@@ -31,11 +33,11 @@ export function DayStrip() {
       <div ref={ref} className="relative" style={{ height: HEIGHT }}>
         <svg width={width} height={HEIGHT} className="absolute inset-0 overflow-visible" aria-hidden>
           <line x1={0} x2={width} y1={30} y2={30} stroke="var(--hairline)" strokeWidth={1} />
-          {hours.map((h) => (
+          {hours.map((h, i) => (
             <g key={h.getTime()}>
               <line x1={x(h)} x2={x(h)} y1={30} y2={37} stroke="var(--muted)" />
               <text x={Math.min(x(h) + 3, width - 16)} y={46} fontSize={12} style={{ fill: "var(--muted)" }}>
-                {String(h.getHours()).padStart(2, "0")}
+                {width / hours.length >= HOUR_PX || i % 2 === 0 ? hour(h) : ""}
               </text>
             </g>
           ))}

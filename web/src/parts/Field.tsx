@@ -1,4 +1,5 @@
 import { type ReactNode, useId } from "react";
+import { inCore, onScale, type Quantity, scaleOf } from "./house";
 
 const LINE =
   "min-h-11 w-full border-ink border-b-2 bg-transparent px-1 placeholder:text-muted aria-[invalid=true]:border-stop";
@@ -117,6 +118,27 @@ export function NumberField({
         </span>
       )}
     </Field>
+  );
+}
+
+/** A digit more than any scale of a kitchen shows. */
+const TYPED = 1e4;
+
+/** A quantity of the core, shown and typed in the unit of the house; may be left out. */
+export function QuantityField({
+  of,
+  value,
+  onChange,
+  ...rest
+}: Omit<Parameters<typeof NumberField>[0], "unit" | "step"> & { of: Quantity }) {
+  const scale = scaleOf(of);
+  return (
+    <NumberField
+      {...rest}
+      unit={scale.unit}
+      value={value === undefined ? undefined : Math.round(onScale(scale, value) * TYPED) / TYPED}
+      onChange={(shown) => onChange(shown === undefined ? undefined : inCore(scale, shown))}
+    />
   );
 }
 

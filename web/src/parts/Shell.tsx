@@ -1,9 +1,11 @@
 import { Suspense } from "react";
 import { NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
 import { useRefused, useWaiting } from "../api/outbox";
+import { useKitchen } from "../api/queries";
 import { DayStrip } from "./DayStrip";
+import { useHouse } from "./house";
 import { Keys } from "./Keys";
-import { Loading } from "./states";
+import { Loading, Trouble } from "./states";
 import { toggleTheme, useTheme } from "./theme";
 
 const PLACES = [
@@ -20,6 +22,8 @@ export function Shell() {
   const theme = useTheme();
   const waiting = useWaiting();
   const refused = useRefused();
+  const house = useHouse();
+  const kitchen = useKitchen();
   const live = useLocation().pathname.startsWith("/brew/");
   return (
     <div className="flex min-h-dvh flex-col">
@@ -61,9 +65,7 @@ export function Shell() {
           <Keys />
         </div>
       </header>
-      <div className={live ? "max-md:hidden" : ""}>
-        <DayStrip />
-      </div>
+      <div className={live ? "max-md:hidden" : ""}>{house && <DayStrip />}</div>
       {waiting > 0 && (
         <p role="status" className="bg-strip px-4 py-1.5 text-sm md:px-6">
           {waiting === 1 ? "One confirmation is" : `${waiting} confirmations are`} kept here until the kitchen
@@ -77,7 +79,13 @@ export function Shell() {
       )}
       <main id="main" className="mx-auto w-full max-w-[1280px] flex-1 px-4 pb-3 md:px-6">
         <Suspense fallback={<Loading what="the page" />}>
-          <Outlet />
+          {house ? (
+            <Outlet />
+          ) : kitchen.error ? (
+            <Trouble error={kitchen.error} again={kitchen.refetch} />
+          ) : (
+            <Loading what="the house" />
+          )}
         </Suspense>
       </main>
       <ScrollRestoration />

@@ -98,6 +98,7 @@ function Tree({ step, depth }: { step: Workings; depth: number }) {
         <span className={depth === 0 ? "font-semibold" : ""}>{step.label}</span>
         <span className="figure whitespace-nowrap text-base">
           {figure(step.value)} {step.unit}
+          {step.beside && <span className="font-normal text-muted"> · {step.beside}</span>}
         </span>
       </div>
       {step.formula && <div className="text-muted">{step.formula}</div>}

@@ -1,5 +1,6 @@
 import { Popover, RadioGroup } from "radix-ui";
 import { createContext, type ReactNode, useContext, useRef, useState } from "react";
+import { inCore, onScale, scaleOf } from "./house";
 
 /** Closes the word that a control stands in. */
 const Close = createContext(() => {});
@@ -91,6 +92,9 @@ export function OneOf<T extends string>({
   );
 }
 
+/** What the stepper offers; the server refuses what lies outside. */
+const CUP_ML = { low: 30, high: 1000 };
+
 /** Fewer and more, with the number between. */
 export function Stepper({
   label,
@@ -110,6 +114,11 @@ export function Stepper({
   onChange: (v: number) => void;
 }) {
   const to = (v: number) => onChange(Math.min(high, Math.max(low, v)));
+  // The next even step, also from an odd number between.
+  const next = (by: 1 | -1) => {
+    const steps = by * Math.floor((by * value) / step + 1e-6) + by;
+    return Number((steps * step).toFixed(2));
+  };
   const button =
     "grid size-12 place-items-center rounded-one border border-hairline text-2xl hover:bg-strip disabled:text-hairline";
   return (
@@ -119,7 +128,7 @@ export function Stepper({
         className={button}
         aria-label={`Less ${label}`}
         disabled={value <= low}
-        onClick={() => to(value - step)}
+        onClick={() => to(next(-1))}
       >
         −
       </button>
@@ -132,7 +141,7 @@ export function Stepper({
           value={value}
           min={low}
           max={high}
-          step={step}
+          step="any"
           onChange={(e) =>
             e.target.value !== "" && Number.isFinite(e.target.valueAsNumber) && to(e.target.valueAsNumber)
           }
@@ -144,10 +153,27 @@ export function Stepper({
         className={button}
         aria-label={`More ${label}`}
         disabled={value >= high}
-        onClick={() => to(value + step)}
+        onClick={() => to(next(1))}
       >
         +
       </button>
     </div>
+  );
+}
+
+/** The size of a cup, in the unit of the house. */
+export function CupSize({ value, onChange }: { value: number; onChange: (ml: number) => void }) {
+  const scale = scaleOf("volume");
+  const shown = (ml: number) => Math.round(onScale(scale, ml) * 100) / 100;
+  return (
+    <Stepper
+      label="cup size"
+      value={shown(value)}
+      low={shown(CUP_ML.low)}
+      high={shown(CUP_ML.high)}
+      step={scale.units === scale.each ? 10 : 0.5}
+      unit={scale.unit}
+      onChange={(v) => onChange(Math.min(CUP_ML.high, Math.max(CUP_ML.low, inCore(scale, v))))}
+    />
   );
 }

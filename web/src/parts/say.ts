@@ -1,23 +1,106 @@
+import { onScale, type Quantity, type ScaleLine, scaleOf, theHouse } from "./house";
+
 /** How numbers and times are said; one place, so that every screen says them alike. */
 
-export function grams(g: number): string {
-  if (g < 1) return g.toFixed(2);
-  return g < 20 ? g.toFixed(1) : Math.round(g).toString();
+const EIGHTHS = ["", "⅛", "¼", "⅜", "½", "⅝", "¾", "⅞"];
+
+/** To the nearest eighth: 1.5 is "1½". */
+export function fraction(n: number): string {
+  const eighths = Math.round(n * 8);
+  const whole = Math.floor(eighths / 8);
+  return `${whole || ""}${EIGHTHS[eighths % 8]}` || "0";
 }
 
-/** Millilitres as a jug shows them: to 5 mL from 100 on. */
-export function millilitres(ml: number): string {
-  return `${ml >= 100 ? Math.round(ml / 5) * 5 : Math.round(ml)} mL`;
+/** The number that a scale shows, to the step of its size, or `finer` by one digit. */
+export function shownBy(s: ScaleLine, inCore: number, finer = false): string {
+  const shown = onScale(s, inCore);
+  const grain = s.grains.filter((g) => Math.abs(shown) >= g.from).at(-1);
+  const step = (grain?.step ?? 1) / (finer && !s.eighths ? 10 : 1);
+  const number = Math.round(shown / step) * step;
+  if (s.eighths) return fraction(number);
+  if (step >= 1 || (step === 0.5 && Number.isInteger(number))) return number.toFixed(0);
+  return number.toFixed(step < 0.1 ? 2 : 1);
 }
 
+/** A quantity of the core as the house reads it: "8.0 g", "0.28 oz". */
+export function quantity(of: Quantity, inCore: number, finer = false): string {
+  const s = scaleOf(of);
+  return `${shownBy(s, inCore, finer)} ${s.unit}`;
+}
+
+/** "7.8–16 g". */
+export function range(of: Quantity, low: number, high: number): string {
+  const s = scaleOf(of);
+  const [from, to] = [shownBy(s, low), shownBy(s, high)];
+  return from === to ? `${to} ${s.unit}` : `${from}–${to} ${s.unit}`;
+}
+
+/** Number and unit apart, where they are not set alike. */
+export function apart(of: Quantity, inCore: number, finer = false): { number: string; unit: string } {
+  const s = scaleOf(of);
+  return { number: shownBy(s, inCore, finer), unit: s.unit };
+}
+
+/** "8.0 g". */
+export const grams = (g: number) => quantity("mass", g);
+
+/** As a jug shows them: to 5 mL from 100 on. */
+export const millilitres = (ml: number) => quantity("volume", ml);
+
+/** "85 °C"; `finer` to the tenth. */
+export const celsius = (c: number, finer = false) => quantity("temperature", c, finer);
+
+/** "5.2 cm", "2⅛ in". */
+export const centimetres = (cm: number) => quantity("length", cm);
+
+const dateOf = (at: Date | string) => (typeof at === "string" ? new Date(at) : at);
+const two = (n: number) => String(n).padStart(2, "0");
+
+/** The value of a control for a time: "21:05", whatever the house says. */
+export function timeValue(at: Date | string): string {
+  const d = dateOf(at);
+  return `${two(d.getHours())}:${two(d.getMinutes())}`;
+}
+
+/** "21:05", "9:05 pm". */
 export function clock(at: Date | string): string {
-  const d = typeof at === "string" ? new Date(at) : at;
-  return `${String(d.getHours()).padStart(2, "0")}:${String(d.getMinutes()).padStart(2, "0")}`;
+  const d = dateOf(at);
+  if (theHouse().units.hours !== "twelve") return timeValue(d);
+  return `${d.getHours() % 12 || 12}:${two(d.getMinutes())} ${d.getHours() < 12 ? "am" : "pm"}`;
 }
 
+/** The same for the value of a control. */
+export function clockOf(value: string): string {
+  const [h = "0", m = "0"] = value.split(":");
+  return clock(new Date(2000, 0, 1, Number(h), Number(m)));
+}
+
+/** A full hour on an axis: "21", "9 pm". */
+export function hour(at: Date): string {
+  if (theHouse().units.hours !== "twelve") return two(at.getHours());
+  return `${at.getHours() % 12 || 12} ${at.getHours() < 12 ? "am" : "pm"}`;
+}
+
+/** "26 Nov", "Nov 26", "2026-11-26". */
+export function date(at: Date | string): string {
+  const d = dateOf(at);
+  const order = theHouse().units.dates;
+  if (order === "year-month-day") return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
+  const month = d.toLocaleDateString("en-GB", { month: "short" });
+  return order === "month-day" ? `${month} ${d.getDate()}` : `${d.getDate()} ${month}`;
+}
+
+/** "Thu 26 Nov". */
 export function day(at: Date | string): string {
-  const d = typeof at === "string" ? new Date(at) : at;
-  return d.toLocaleDateString("en-GB", { weekday: "short", day: "numeric", month: "short" });
+  return `${dateOf(at).toLocaleDateString("en-GB", { weekday: "short" })} ${date(at)}`;
+}
+
+/** With its year: "26 Nov 2026", "Nov 26, 2026". */
+export function fullDate(at: Date | string): string {
+  const order = theHouse().units.dates;
+  const year = dateOf(at).getFullYear();
+  if (order === "year-month-day") return date(at);
+  return order === "month-day" ? `${date(at)}, ${year}` : `${date(at)} ${year}`;
 }
 
 /** "20 min", "1 h 30", "8 h", "45 s". */

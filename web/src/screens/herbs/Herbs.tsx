@@ -5,7 +5,7 @@ import { useFoundHerbs, useHerb, useHerbs, useSources } from "../../api/queries"
 import { condition } from "../../parts/conditions";
 import { Secondary } from "../../parts/Field";
 import { SearchField } from "../../parts/SearchField";
-import { capital, grams } from "../../parts/say";
+import { capital, grams, range } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { NewHerb } from "./NewHerb";
 import { OwnSource } from "./OwnSource";
@@ -158,9 +158,9 @@ function Doses({ herb }: { herb: HerbResponse }) {
       <ul className="mt-2 flex flex-col gap-2">
         {herb.doses.map((d) => (
           <li key={d.tradition + d.form}>
-            <span className="figure text-xl">{range(d.perCupG.low, d.perCupG.high)} g</span> {d.form}, a cup;{" "}
-            {range(d.timesADay.low, d.timesADay.high)} times a day, at most {grams(d.perDayG.high)} g a day (
-            {d.tradition})
+            <span className="figure text-xl">{range("mass", d.perCupG.low, d.perCupG.high)}</span> {d.form}, a
+            cup; {between(d.timesADay.low, d.timesADay.high)} times a day, at most {grams(d.perDayG.high)} a
+            day ({d.tradition})
             <Source of={d.source} />
           </li>
         ))}
@@ -175,7 +175,7 @@ function Doses({ herb }: { herb: HerbResponse }) {
   );
 }
 
-function range(low: number, high: number): string {
+function between(low: number, high: number): string {
   const say = (x: number) => (x === Math.round(x) ? String(x) : x.toFixed(2).replace(/0$/, ""));
   return low === high ? say(low) : `${say(low)}–${say(high)}`;
 }
@@ -193,9 +193,9 @@ function Weights({ herb }: { herb: HerbResponse }) {
                 1 tsp, {b.form}, {b.cut}
                 {b.ofPart && <span className="text-muted text-sm">, as its part usually is</span>}
               </td>
-              <td className="figure py-1 text-right">{b.gPerTsp.best} g</td>
+              <td className="figure py-1 text-right">{grams(b.gPerTsp.best)}</td>
               <td className="py-1 pl-3 text-right text-muted text-sm">
-                {b.gPerTsp.low.toFixed(1)}–{b.gPerTsp.high.toFixed(1)}
+                {range("mass", b.gPerTsp.low, b.gPerTsp.high)}
               </td>
             </tr>
           ))}
@@ -204,9 +204,9 @@ function Weights({ herb }: { herb: HerbResponse }) {
               <td className="py-1">
                 1 {p.unit === "in" ? "inch" : p.unit}, {p.form}
               </td>
-              <td className="figure py-1 text-right">{p.grams.best} g</td>
+              <td className="figure py-1 text-right">{grams(p.grams.best)}</td>
               <td className="py-1 pl-3 text-right text-muted text-sm">
-                {p.grams.low.toFixed(2)}–{p.grams.high.toFixed(2)}
+                {range("mass", p.grams.low, p.grams.high)}
               </td>
             </tr>
           ))}
@@ -323,7 +323,7 @@ function Cares({ herb }: { herb: HerbResponse }) {
       </ul>
       {herb.constituents.map((c) => (
         <p key={c.constituent} className="mt-2">
-          {capital(c.constituent)}: {range(c.mgPerG.low, c.mgPerG.high)} mg for a gram,{" "}
+          {capital(c.constituent)}: {between(c.mgPerG.low, c.mgPerG.high)} mg for a gram,{" "}
           {c.in === "cup" ? "in the cup" : "in the herb"}
           <Source of={c.source} />
         </p>

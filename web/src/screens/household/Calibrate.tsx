@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useCalibrate, useKeepBurner } from "../../api/changes";
 import type { BurnerResponse, VesselResponse } from "../../api/client";
-import { NumberField, Primary, Secondary, SelectField } from "../../parts/Field";
+import { NumberField, Primary, QuantityField, Secondary, SelectField } from "../../parts/Field";
 import { useNow } from "../../parts/now";
 import { Panel } from "../../parts/Panel";
 import { timer } from "../../parts/say";
@@ -53,7 +53,7 @@ export function Calibrate({
               options={pots.map((v) => ({ value: v.id, label: v.name }))}
               onChange={setVesselId}
             />
-            <NumberField label="Water" unit="mL" value={waterMl} onChange={setWaterMl} />
+            <QuantityField label="Water" of="volume" value={waterMl} onChange={setWaterMl} />
             <Clock label="Time to the boil" seconds={heatS} onSeconds={setHeatS} stop="It boils" />
           </div>
         </section>
@@ -61,7 +61,7 @@ export function Calibrate({
           <h3 className="text-xl">2. Boiling away</h3>
           <p className="mt-1">Lid off, medium flame, about ten minutes. Measure what is left.</p>
           <div className="mt-2 grid grid-cols-2 gap-4">
-            <NumberField label="Boiled away" unit="mL" value={boilOffMl} onChange={setBoilOffMl} />
+            <QuantityField label="Boiled away" of="volume" value={boilOffMl} onChange={setBoilOffMl} />
             <span />
             <Clock label="Time of boiling" seconds={boilOffS} onSeconds={setBoilOffS} stop="Off the flame" />
           </div>

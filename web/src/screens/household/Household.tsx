@@ -3,11 +3,13 @@ import type { BurnerResponse, Person, VesselResponse } from "../../api/client";
 import { useKitchen, usePeople } from "../../api/queries";
 import { conditionsSaid } from "../../parts/conditions";
 import { Secondary } from "../../parts/Field";
+import { apart, celsius, centimetres, millilitres, quantity } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
 import { BurnerForm } from "./BurnerForm";
 import { Calibrate } from "./Calibrate";
 import { PersonForm } from "./PersonForm";
 import { PlaceForm } from "./PlaceForm";
+import { Reads } from "./Reads";
 import { VesselForm } from "./VesselForm";
 
 type Open =
@@ -59,11 +61,11 @@ export default function Household() {
         <dl className="mt-2 grid grid-cols-[10rem_1fr] gap-y-1">
           <dt className="text-muted">Altitude</dt>
           <dd>
-            {k.altitudeM} m, water boils at {k.boilingC.toFixed(1)} °C
+            {quantity("height", k.altitudeM)}, water boils at {celsius(k.boilingC, true)}
           </dd>
           <dt className="text-muted">Room and tap</dt>
           <dd>
-            {k.roomC} °C and {k.tapC} °C
+            {celsius(k.roomC)} and {celsius(k.tapC)}
           </dd>
           <dt className="text-muted">Kettle</dt>
           <dd>{k.kettleW} W</dd>
@@ -75,6 +77,8 @@ export default function Household() {
         <div className="mt-3">
           <Secondary onClick={() => setOpen({ what: "place" })}>Change the place</Secondary>
         </div>
+        <h2 className="mt-8 text-2xl">How numbers are read</h2>
+        <Reads kitchen={k} />
       </section>
       <section aria-labelledby="vessels">
         <h1 id="vessels" className="text-3xl">
@@ -105,7 +109,8 @@ export default function Household() {
                 </svg>
                 <span className="block font-semibold underline underline-offset-4">{v.name}</span>
                 <span className="block text-muted">
-                  {v.innerDiameterCm} × {v.heightCm} cm, {Math.round(v.brimMl)} mL
+                  {apart("length", v.innerDiameterCm).number} × {centimetres(v.heightCm)},{" "}
+                  {millilitres(v.brimMl)}
                 </span>
               </button>
             </li>

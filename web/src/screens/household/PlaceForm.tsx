@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useKeepPlace } from "../../api/changes";
 import type { KitchenResponse, PlaceRequest } from "../../api/client";
-import { NumberField, SelectField } from "../../parts/Field";
+import { NumberField, QuantityField, SelectField } from "../../parts/Field";
 import { KeepingForm, useKeeping } from "./keeping";
 
 const SYSTEMS = [
@@ -35,9 +35,9 @@ export function PlaceForm({ kitchen, onClose }: { kitchen: KitchenResponse; onCl
       onTheirs={(k) => setDraft(pick(k))}
     >
       <div className="grid grid-cols-2 gap-4">
-        <NumberField
+        <QuantityField
           label="Altitude"
-          unit="m"
+          of="height"
           value={draft.altitudeM}
           wrong={keeping.wrong("altitudeM")}
           onChange={(altitudeM) => set({ altitudeM })}
@@ -49,16 +49,16 @@ export function PlaceForm({ kitchen, onClose }: { kitchen: KitchenResponse; onCl
           wrong={keeping.wrong("kettleW")}
           onChange={(kettleW) => set({ kettleW })}
         />
-        <NumberField
+        <QuantityField
           label="Room"
-          unit="°C"
+          of="temperature"
           value={draft.roomC}
           wrong={keeping.wrong("roomC")}
           onChange={(roomC) => set({ roomC })}
         />
-        <NumberField
+        <QuantityField
           label="Cold tap"
-          unit="°C"
+          of="temperature"
           value={draft.tapC}
           wrong={keeping.wrong("tapC")}
           onChange={(tapC) => set({ tapC })}

@@ -1,7 +1,8 @@
 import { useState } from "react";
 import { type Kept, useKeepVessel, useRemoveVessel } from "../../api/changes";
 import type { VesselRequest, VesselResponse } from "../../api/client";
-import { NumberField, SelectField, TextField } from "../../parts/Field";
+import { QuantityField, SelectField, TextField } from "../../parts/Field";
+import { millilitres } from "../../parts/say";
 import { KeepingForm, useKeeping } from "./keeping";
 
 const KINDS = ["pot", "jar", "press", "teapot", "thermos", "mug"].map((k) => ({ value: k, label: k }));
@@ -30,7 +31,7 @@ export function VesselForm({ vessel, onClose }: { vessel?: VesselResponse; onClo
   const set = (part: Partial<VesselRequest>) => setDraft({ ...draft, ...part });
   const cylinder =
     draft.innerDiameterCm && draft.heightCm
-      ? Math.round((Math.PI * draft.innerDiameterCm ** 2 * draft.heightCm) / 4)
+      ? (Math.PI * draft.innerDiameterCm ** 2 * draft.heightCm) / 4
       : undefined;
   return (
     <KeepingForm
@@ -55,26 +56,28 @@ export function VesselForm({ vessel, onClose }: { vessel?: VesselResponse; onClo
           options={KINDS}
           onChange={(kind) => set({ kind: kind as VesselRequest["kind"] })}
         />
-        <NumberField
+        <QuantityField
           label="Wide inside"
-          unit="cm"
+          of="length"
           value={draft.innerDiameterCm}
           wrong={keeping.wrong("innerDiameterCm")}
           onChange={(innerDiameterCm) => set({ innerDiameterCm, brimMl: undefined })}
         />
-        <NumberField
+        <QuantityField
           label="High inside"
-          unit="cm"
+          of="length"
           value={draft.heightCm}
           wrong={keeping.wrong("heightCm")}
           onChange={(heightCm) => set({ heightCm, brimMl: undefined })}
         />
-        <NumberField
+        <QuantityField
           className="col-span-2"
           label={
-            cylinder ? `Full to the brim (straight walls would make ${cylinder} mL)` : "Full to the brim"
+            cylinder
+              ? `Full to the brim (straight walls would make ${millilitres(cylinder)})`
+              : "Full to the brim"
           }
-          unit="mL"
+          of="volume"
           value={draft.brimMl}
           wrong={keeping.wrong("brimMl")}
           onChange={(brimMl) => set({ brimMl })}

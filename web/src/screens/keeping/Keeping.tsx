@@ -5,7 +5,7 @@ import type { Tin } from "../../api/client";
 import { useShelf } from "../../api/queries";
 import { NumberField, Primary, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
-import { day } from "../../parts/say";
+import { fullDate, grams } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { FORMS } from "../recipe/doc";
 
@@ -52,10 +52,10 @@ function Line({ tin }: { tin: Tin }) {
           {tin.note && `, ${tin.note}`}
         </span>
       </span>
-      <span className="figure text-right text-lg">{tin.grams != null ? `${tin.grams} g` : ""}</span>
+      <span className="figure text-right text-lg">{tin.grams != null ? grams(tin.grams) : ""}</span>
       <span className={`text-sm ${tin.stale ? "font-semibold text-amber-text" : "text-muted"}`}>
         {tin.bestBefore
-          ? `${tin.stale ? "past its time since" : "good until"} ${day(tin.bestBefore)} ${tin.bestBefore.slice(0, 4)}`
+          ? `${tin.stale ? "past its time since" : "good until"} ${fullDate(tin.bestBefore)}`
           : "keeps"}
       </span>
       <span className="flex gap-4 text-sm">

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { BrewResponse } from "../../api/client";
 import { useNow } from "../../parts/now";
-import { clock } from "../../parts/say";
+import { celsius, clock } from "../../parts/say";
 import { useAlarm } from "./alarm";
 import { useBrewClock } from "./clock";
 
@@ -27,8 +27,8 @@ export function Honey({ brew }: { brew: BrewResponse }) {
   return (
     <p className="mt-3 max-w-prose border-amber border-l-[5px] pl-3">
       {due
-        ? "Honey may go in now: the cup has cooled to 40 °C."
-        : `Honey may go in from ${clock(new Date(honeyAt))}, when the cup has cooled to 40 °C.`}{" "}
+        ? `Honey may go in now: the cup has cooled to ${celsius(40)}.`
+        : `Honey may go in from ${clock(new Date(honeyAt))}, when the cup has cooled to ${celsius(40)}.`}{" "}
       {(!due || wanted) && (
         <button
           type="button"

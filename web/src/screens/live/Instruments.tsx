@@ -2,6 +2,8 @@ import { useEffect, useRef, useState } from "react";
 import { useSimulate } from "../../api/changes";
 import type { BrewResponse } from "../../api/client";
 import { confirm } from "../../api/outbox";
+import { scaleOf } from "../../parts/house";
+import { apart } from "../../parts/say";
 import { type KitchenReadings, useKitchenReadings } from "./devices";
 
 const SPEEDS = [1, 10, 60, 120];
@@ -77,11 +79,14 @@ export function Instruments({ brew, kitchen }: { brew: BrewResponse; kitchen: Ki
       </p>
       <p className="mt-1 flex flex-wrap items-baseline gap-x-5" aria-live="off">
         <span>
-          <span className="figure text-2xl">{readings ? readings.tempC.toFixed(1) : "–"}</span> °C
+          <span className="figure text-2xl">
+            {readings ? apart("temperature", readings.tempC, true).number : "–"}
+          </span>{" "}
+          {scaleOf("temperature").unit}
         </span>
         <span>
-          <span className="figure text-2xl">{readings ? Math.round(readings.weightG) : "–"}</span> g on the
-          scale
+          <span className="figure text-2xl">{readings ? apart("mass", readings.weightG).number : "–"}</span>{" "}
+          {scaleOf("mass").unit} on the scale
         </span>
         <span>{readings?.boils ? "it boils" : "quiet"}</span>
       </p>

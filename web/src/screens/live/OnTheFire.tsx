@@ -8,7 +8,7 @@ import { FireLine } from "../../drawings/FireLine";
 import { VesselDrawing } from "../../drawings/Vessel";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
-import { capital, clock, share, span, timer } from "../../parts/say";
+import { capital, celsius, clock, millilitres, share, span, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { FiguresOf } from "../../parts/Why";
 import { Measures } from "../sheet/Measures";
@@ -172,10 +172,10 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
           />
           {point && (
             <dl className="mb-6 min-w-24 text-sm">
-              <dd className="figure text-2xl">{Math.round(kitchen.readings?.tempC ?? point.tempC)} °C</dd>
+              <dd className="figure text-2xl">{celsius(kitchen.readings?.tempC ?? point.tempC)}</dd>
               <dt className="text-muted">{kitchen.readings ? "thermometer" : "predicted"}</dt>
               <dd className="figure mt-2 text-2xl">
-                {Math.round((kitchen.readings?.waterMl ?? point.waterMl) / 5) * 5} mL
+                {millilitres(kitchen.readings?.waterMl ?? point.waterMl)}
               </dd>
               <dt className="text-muted">
                 {where(plan, mugs !== undefined, kitchen.readings !== undefined)}

@@ -38,7 +38,7 @@ export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
           planned {brew.plan.strength.toFixed(2)}, as it went {brew.strength.toFixed(2)}
         </dd>
         <dt className="text-muted">Herbs</dt>
-        <dd>{brew.plan.additions.map((a) => `${grams(a.grams)} g ${a.common.toLowerCase()}`).join(", ")}</dd>
+        <dd>{brew.plan.additions.map((a) => `${grams(a.grams)} ${a.common.toLowerCase()}`).join(", ")}</dd>
         <dt className="text-muted">Water</dt>
         <dd>
           {millilitres(brew.plan.water.pourMl)} in, planned {millilitres(brew.plan.water.yieldMl)} strained,

@@ -1,11 +1,12 @@
 import { useState } from "react";
 import type { BrewResponse, MeasuredRequest } from "../../api/client";
 import { confirm } from "../../api/outbox";
+import { inCore, onScale, scaleOf } from "../../parts/house";
 
 const KINDS = [
-  { value: "level-cm", label: "surface under the rim", unit: "cm", most: 60 },
-  { value: "volume-ml", label: "in the pot or jug", unit: "mL", most: 60_000 },
-  { value: "temperature-c", label: "thermometer", unit: "°C", most: 130 },
+  { value: "level-cm", label: "surface under the rim", of: "length", most: 60 },
+  { value: "volume-ml", label: "in the pot or jug", of: "volume", most: 60_000 },
+  { value: "temperature-c", label: "thermometer", of: "temperature", most: 130 },
 ] as const;
 
 /** What the cook reads off a spoon, a jug or a thermometer; the rest is predicted anew from it. */
@@ -14,6 +15,7 @@ export function Read({ brew }: { brew: BrewResponse }) {
   const [kind, setKind] = useState<(typeof KINDS)[number]["value"]>("volume-ml");
   const [value, setValue] = useState("");
   const k = KINDS.find((x) => x.value === kind) ?? KINDS[0];
+  const scale = scaleOf(k.of);
   if (!open) {
     return (
       <button
@@ -33,7 +35,7 @@ export function Read({ brew }: { brew: BrewResponse }) {
         confirm(brew.id, {
           kind: "measured",
           reading: kind as MeasuredRequest["reading"],
-          value: Number(value),
+          value: inCore(scale, Number(value)),
         });
         setOpen(false);
         setValue("");
@@ -58,12 +60,12 @@ export function Read({ brew }: { brew: BrewResponse }) {
           type="number"
           step="any"
           min={0}
-          max={k.most}
+          max={onScale(scale, k.most)}
           value={value}
           onChange={(e) => setValue(e.target.value)}
           className="figure w-24 border-ink border-b-2 bg-transparent text-xl"
         />
-        {k.unit}
+        {scale.unit}
       </label>
       <button type="submit" className="min-h-11 rounded-one bg-ink px-4 text-ground">
         Note it

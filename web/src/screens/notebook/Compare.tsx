@@ -130,7 +130,7 @@ function compared(brews: BrewResponse[]): Row[] {
       row(
         `${h.toLowerCase()}, a cup`,
         plans.map((p) => p.additions.find((a) => a.common === h)?.perCupG ?? null),
-        (n) => `${grams(n)} g`,
+        grams,
       ),
     ),
     text(

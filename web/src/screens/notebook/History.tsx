@@ -2,7 +2,7 @@ import { scaleLinear, scaleTime } from "d3-scale";
 import { line } from "d3-shape";
 import { Link } from "react-router";
 import { useHistory } from "../../api/queries";
-import { day } from "../../parts/say";
+import { day, grams } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 
 /** Half of five dots, px: so far the last liking reaches beyond its brew. */
@@ -98,7 +98,7 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
             }
             style={{ fill: "var(--muted)" }}
           >
-            {last.gramsPerCup.toFixed(1)} g a cup
+            {grams(last.gramsPerCup)} a cup
           </text>
           {left > 60 && (
             <text x={right + 8 + HALF_OF_FIVE} y={height - 8} style={{ fill: "var(--herb)" }}>

@@ -1,7 +1,7 @@
 import type { AdditionDocument, AdditionLine, HerbLine, StageDocument } from "../../api/client";
 import { NumberField, Secondary, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
-import { grams } from "../../parts/say";
+import { fraction, grams, range } from "../../parts/say";
 import { OneOf, Word } from "../../parts/Word";
 import { CUTS, FORMS, placeWords, UNITS } from "./doc";
 import type { Wrong } from "./draft";
@@ -183,23 +183,20 @@ export function amountWords(a: AdditionDocument): string {
   return `${number} ${word}`;
 }
 
-const EIGHTHS = ["", "⅛", "¼", "⅜", "½", "⅝", "¾", "⅞"];
-
+/** In eighths where it is one of them, else as it is. */
 function said(n: number | undefined): string {
   if (n === undefined) return "?";
-  const whole = Math.floor(n);
-  const eighth = (n - whole) * 8;
-  if (Math.abs(eighth - Math.round(eighth)) > 0.02 || Math.round(eighth) === 8)
-    return String(Math.round(n * 100) / 100);
-  return `${whole === 0 && eighth > 0.1 ? "" : whole}${EIGHTHS[Math.round(eighth)]}`;
+  const eighth = n * 8;
+  const near = Math.abs(eighth - Math.round(eighth)) <= 0.02 && Math.round(eighth) > 0;
+  return near ? fraction(n) : String(Math.round(n * 100) / 100);
 }
 
 /** What stands beside: grams, and what is usual of it. */
 function beside(a: AdditionDocument, p: AdditionLine): string {
-  const weight = a.unit === "g" ? "" : `about ${grams(p.grams)} g`;
+  const weight = a.unit === "g" ? "" : `about ${grams(p.grams)}`;
   const usual =
     p.usualLowG === undefined || p.usualHighG === undefined
       ? ""
-      : `usually ${grams(p.usualLowG)}–${grams(p.usualHighG)} g a cup`;
+      : `usually ${range("mass", p.usualLowG, p.usualHighG)} a cup`;
   return [weight, usual, p.weigh ? "weigh this one" : ""].filter(Boolean).join("; ");
 }

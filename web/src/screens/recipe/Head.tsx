@@ -1,7 +1,7 @@
 import type { RecipeDocument } from "../../api/client";
-import { NumberField, SelectField, TextField } from "../../parts/Field";
-import { millilitres } from "../../parts/say";
-import { OneOf, Stepper, Word } from "../../parts/Word";
+import { NumberField, QuantityField, SelectField, TextField } from "../../parts/Field";
+import { centimetres, millilitres } from "../../parts/say";
+import { CupSize, OneOf, Stepper, Word } from "../../parts/Word";
 import { MENSTRUA, TRADITIONS } from "./doc";
 import type { Draft, Wrong } from "./draft";
 
@@ -43,17 +43,7 @@ export function Head({ draft, set, setRecipe, wrong }: HeadProps) {
         </Word>{" "}
         of{" "}
         <Word label="Size of a cup" shown={millilitres(r.cupMl ?? 0)}>
-          {() => (
-            <Stepper
-              label="size of a cup"
-              value={Math.round(r.cupMl ?? 240)}
-              low={30}
-              high={1000}
-              step={10}
-              unit="mL"
-              onChange={(cupMl) => setRecipe({ cupMl })}
-            />
-          )}
+          {() => <CupSize value={r.cupMl ?? 240} onChange={(cupMl) => setRecipe({ cupMl })} />}
         </Word>
         , from <Liquid r={r} setRecipe={setRecipe} />; taken{" "}
         <Taken posology={r.posology} setRecipe={setRecipe} />; dosed by{" "}
@@ -113,17 +103,18 @@ function Liquid({ r, setRecipe }: { r: RecipeDocument; setRecipe: HeadProps["set
   const kind = r.menstruum ?? "water";
   const filled =
     r.headspaceCm !== undefined
-      ? ` to ${r.headspaceCm} cm below the rim`
+      ? ` to ${centimetres(r.headspaceCm)} below the rim`
       : r.coverCm !== undefined
-        ? ` ${r.coverCm} cm over the herbs`
+        ? ` ${centimetres(r.coverCm)} over the herbs`
         : "";
   const shown = `${r.pourMl === undefined ? (filled ? "" : "as much as it needs of ") : `${millilitres(r.pourMl)} of `}${kind}${filled}`;
   return (
     <Word label="Water to start with" shown={shown}>
       {() => (
         <div className="flex w-64 flex-col gap-2">
-          <NumberField
-            label="Millilitres; empty for as much as it needs"
+          <QuantityField
+            of="volume"
+            label="How much; empty for as much as it needs"
             value={r.pourMl}
             onChange={(pourMl) => setRecipe({ pourMl })}
           />

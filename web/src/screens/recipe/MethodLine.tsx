@@ -2,7 +2,7 @@ import { useMemo } from "react";
 import type { PlanResponse, RecipeDocument, StageDocument } from "../../api/client";
 import { FireLine } from "../../drawings/FireLine";
 import { Handles } from "../../drawings/Handles";
-import { NumberField, Secondary, SelectField, TextField } from "../../parts/Field";
+import { NumberField, QuantityField, Secondary, SelectField, TextField } from "../../parts/Field";
 import { millilitres, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { OneOf, Word } from "../../parts/Word";
@@ -265,11 +265,17 @@ function Numbers({
         </>
       )}
       {kind?.toMl !== undefined && (
-        <NumberField label="Millilitres" value={stage.toMl} onChange={(toMl) => onChange({ toMl })} />
+        <QuantityField
+          label="Down to"
+          of="volume"
+          value={stage.toMl}
+          onChange={(toMl) => onChange({ toMl })}
+        />
       )}
       {kind?.toC !== undefined && (
-        <NumberField
-          label={stage.kind === "cool" ? "Degrees, °C" : "Degrees, °C; empty for the boil"}
+        <QuantityField
+          of="temperature"
+          label={stage.kind === "cool" ? "Degrees" : "Degrees; empty for the boil"}
           value={stage.toC}
           onChange={(toC) => onChange({ toC })}
         />

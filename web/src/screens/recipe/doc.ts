@@ -1,5 +1,5 @@
 import type { AdditionDocument, RecipeDocument, StageDocument } from "../../api/client";
-import { millilitres, span } from "../../parts/say";
+import { celsius, millilitres, span } from "../../parts/say";
 
 /** What a stage of each kind has to say, in the cook's words. */
 export const STAGES: {
@@ -79,7 +79,7 @@ export const FORMS = [
 ];
 export const TRADITIONS = [
   { value: "folk", label: "folk: spoons per cup" },
-  { value: "monograph", label: "monograph: grams per 150 mL" },
+  { value: "monograph", label: "monograph: by the cup of 150 mL" },
   { value: "chinese", label: "Chinese: grams a day, two boils" },
   { value: "ayurvedic", label: "kitchen decoction: start and end volume" },
 ];
@@ -131,15 +131,15 @@ export function stageWords(s: StageDocument): string {
     : "";
   switch (s.kind) {
     case "heat":
-      return s.toC === undefined ? "bring to the boil" : `heat to ${Math.round(s.toC)} °C`;
+      return s.toC === undefined ? "bring to the boil" : `heat to ${celsius(s.toC)}`;
     case "pour":
-      return s.toC === undefined ? "pour boiling water on" : `pour on at ${Math.round(s.toC)} °C`;
+      return s.toC === undefined ? "pour boiling water on" : `pour on at ${celsius(s.toC)}`;
     case "reduce":
       return `boil down to ${millilitres(s.toMl ?? 0)}`;
     case "refill":
       return `${millilitres(s.toMl ?? 0)} of fresh water on the same herbs`;
     case "cool":
-      return `cool to ${Math.round(s.toC ?? 60)} °C`;
+      return `cool to ${celsius(s.toC ?? 60)}`;
     case "macerate":
       return `stand cold ${time}${s.place === "fridge" ? " in the fridge" : s.place === "sun" ? " in the sun" : ""}`;
     case "steep":

@@ -4,7 +4,7 @@ import { powerOf, stagesOf } from "../../api/steps";
 import { FireLine } from "../../drawings/FireLine";
 import { Handles } from "../../drawings/Handles";
 import { VesselDrawing } from "../../drawings/Vessel";
-import { clock, millilitres } from "../../parts/say";
+import { celsius, centimetres, clock, millilitres } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { Why } from "../../parts/Why";
 import { Cautions, Ways } from "./Cautions";
@@ -106,12 +106,12 @@ export const Drawn = memo(function Drawn({
             <Why what="strained liquor" of="water.yieldMl" className="text-ink">
               {millilitres(w.yieldMl)}
             </Why>
-            . Surface {rim.toFixed(1)} cm under the rim
+            . Surface {centimetres(rim)} under the rim
             {w.dipMl > 0 && (
               <>
                 ; stop at{" "}
                 <Why what="the mark of the reduction" of="water.dipMl" className="text-ink">
-                  {(plan.vessel.heightCm - plan.vessel.dipLevelCm).toFixed(1)} cm
+                  {centimetres(plan.vessel.heightCm - plan.vessel.dipLevelCm)}
                 </Why>{" "}
                 under it
               </>
@@ -122,7 +122,7 @@ export const Drawn = memo(function Drawn({
                 {" "}
                 Water boils at{" "}
                 <Why what="water boils at" of="boilingC" className="text-ink">
-                  {plan.boilingC.toFixed(1)} °C
+                  {celsius(plan.boilingC, true)}
                 </Why>
                 .
               </>

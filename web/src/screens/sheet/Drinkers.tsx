@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Person, PlanResponse, SharerLine } from "../../api/client";
 import { Conditions } from "../../parts/Conditions";
 import { conditionsSaid } from "../../parts/conditions";
+import { millilitres } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
 import type { Order, Ordered, Sharer } from "./order";
 
@@ -145,7 +146,8 @@ export function cupsSaid(n: number): string {
   return part || rest === 0 ? `${whole || ""}${part} cups` : `${n} cups`;
 }
 
-const times = (n: number, ml: number) => (n === 1 ? `${ml} mL once` : `${n} times ${ml} mL`);
+const times = (n: number, ml: number) =>
+  n === 1 ? `${millilitres(ml)} once` : `${n} times ${millilitres(ml)}`;
 
 function sharerSaid(o: Sharer, told: SharerLine | undefined, people: Person[], cupMl: number): string {
   const name = o.id === GUEST ? o.name || "a guest" : (people.find((p) => p.id === o.id)?.name ?? "somebody");

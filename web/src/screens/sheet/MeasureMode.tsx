@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { PlanResponse } from "../../api/client";
 import { Primary, Secondary } from "../../parts/Field";
 import { Panel } from "../../parts/Panel";
-import { grams, millilitres } from "../../parts/say";
+import { apart, grams, millilitres } from "../../parts/say";
 import { useScale } from "../live/devices";
 
 /** One herb at a time in large type, ticked off, with its prep; beside it the scale, when there is one. */
@@ -36,8 +36,8 @@ export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: ()
           </p>
           <p className="mt-4 flex flex-wrap items-baseline gap-x-6">
             <span className="figure text-[5rem] leading-none sm:text-[6.5rem]">
-              {grams(a.grams)}
-              <span className="ml-2 text-3xl">g</span>
+              {apart("mass", a.grams).number}
+              <span className="ml-2 text-3xl">{apart("mass", a.grams).unit}</span>
             </span>
             <span className="text-3xl">
               {a.weigh ? <span className="font-semibold text-amber-text">weigh this one</span> : a.measure}
@@ -49,16 +49,12 @@ export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: ()
               <p className="flex flex-wrap items-baseline gap-x-5">
                 <span className="text-muted">on the scale</span>
                 <output className="figure text-5xl" aria-label="Weight on the scale">
-                  {net.toFixed(1)} g
+                  {grams(net)}
                 </output>
                 <span
                   className={`text-xl ${there ? "font-semibold text-herb" : left < 0 ? "text-amber-text" : ""}`}
                 >
-                  {there
-                    ? "that is it"
-                    : left > 0
-                      ? `${left.toFixed(1)} g to go`
-                      : `${(-left).toFixed(1)} g too much`}
+                  {there ? "that is it" : left > 0 ? `${grams(left)} to go` : `${grams(-left)} too much`}
                 </span>
               </p>
               <progress

@@ -1,6 +1,6 @@
 import type { AdditionLine, PlanResponse } from "../../api/client";
 import { stagesOf } from "../../api/steps";
-import { grams } from "../../parts/say";
+import { apart, grams, range } from "../../parts/say";
 import { Why } from "../../parts/Why";
 import type { Change } from "./order";
 
@@ -32,8 +32,8 @@ export function Measures({
             className={`grid grid-cols-[5.6rem_minmax(0,1fr)] items-baseline gap-x-4 border-hairline border-b ${narrow ? "" : "sm:grid-cols-[5.6rem_minmax(0,1fr)_minmax(0,8.75rem)]"} ${tight ? "py-1" : "py-2"} ${ticked?.has(i) ? "opacity-60" : ""}`}
           >
             <Why what={`${a.common}, grams`} of={`additions.${i}.grams`} className="text-right">
-              <span className="figure text-[1.7rem] leading-none">{grams(a.grams)}</span>
-              <span className="ml-1.5 text-muted">g</span>
+              <span className="figure text-[1.7rem] leading-none">{apart("mass", a.grams).number}</span>
+              <span className="ml-1.5 text-muted">{apart("mass", a.grams).unit}</span>
             </Why>
             <div className="min-w-0">
               {onTick ? (
@@ -75,7 +75,7 @@ function Open({ a, onChange }: { a: AdditionLine; onChange?: (c: Change) => void
   const { usualLowG: low, usualHighG: high, usualG: usual, usualSide: off } = a;
   const choices = [
     ...(off && usual !== undefined && onChange
-      ? [{ words: `take ${grams(usual)} g`, change: { herb: a.herb, perCupG: usual } }]
+      ? [{ words: `take ${grams(usual)}`, change: { herb: a.herb, perCupG: usual } }]
       : []),
     ...(a.optional && onChange ? [{ words: "leave it out", change: { herb: a.herb } }] : []),
     ...(onChange
@@ -90,7 +90,7 @@ function Open({ a, onChange }: { a: AdditionLine; onChange?: (c: Change) => void
     <span className="no-print flex flex-wrap gap-x-3 text-sm">
       {off && low !== undefined && high !== undefined && (
         <span className="text-muted">
-          {off} than usual: {grams(low)}–{grams(high)} g a cup
+          {off} than usual: {range("mass", low, high)} a cup
         </span>
       )}
       {choices.map((c) => (
@@ -135,7 +135,6 @@ function placeOf(a: AdditionLine, plan: PlanResponse): string {
 }
 
 function spread(a: AdditionLine): string {
-  const range = `${grams(a.lowG)}–${grams(a.highG)} g by spoon`;
-  if (!a.weigh) return range;
+  if (!a.weigh) return `${range("mass", a.lowG, a.highG)} by spoon`;
   return a.nearest ? `the weight of ${a.measure} is a rough guess` : `${a.measure} may pass the day’s limit`;
 }

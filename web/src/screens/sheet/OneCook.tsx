@@ -4,7 +4,7 @@ import { api, type OrderRequest } from "../../api/client";
 import { keys } from "../../api/keys";
 import { useDay } from "../../api/queries";
 import { Primary } from "../../parts/Field";
-import { clock, span } from "../../parts/say";
+import { clock, span, timeValue } from "../../parts/say";
 import { Word } from "../../parts/Word";
 
 /** The order once it has rested: other pots are asked after the sheet is redrawn, not with every step of a control. */
@@ -52,7 +52,7 @@ export function OneCook({ asked, onAt }: { asked: OrderRequest; onAt: (hhmm: str
             <div className="mt-3">
               <Primary
                 onClick={() => {
-                  onAt(clock(moved.readyAt));
+                  onAt(timeValue(moved.readyAt));
                   close();
                 }}
               >

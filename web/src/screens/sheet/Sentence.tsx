@@ -2,8 +2,8 @@ import { useState } from "react";
 import type { KitchenResponse, Person, PlanResponse } from "../../api/client";
 import { present, presentMs } from "../../api/present";
 import { conditionsSaid } from "../../parts/conditions";
-import { clock } from "../../parts/say";
-import { OneOf, Stepper, Word } from "../../parts/Word";
+import { centimetres, clockOf, millilitres, timeValue } from "../../parts/say";
+import { CupSize, OneOf, Stepper, Word } from "../../parts/Word";
 import { Drinkers } from "./Drinkers";
 import type { Order, Ordered } from "./order";
 
@@ -52,18 +52,8 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
         )}
       </Word>{" "}
       of{" "}
-      <Word label="Cup size" shown={`${Math.round(cupMl)} mL`}>
-        {() => (
-          <Stepper
-            label="cup size"
-            value={cupMl}
-            low={30}
-            high={1000}
-            step={10}
-            unit="mL"
-            onChange={(v) => onChange({ cupMl: v })}
-          />
-        )}
+      <Word label="Cup size" shown={millilitres(cupMl)}>
+        {() => <CupSize value={cupMl} onChange={(v) => onChange({ cupMl: v })} />}
       </Word>
       ,{" "}
       <Word label="Strength" shown={order.strength}>
@@ -115,7 +105,7 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
               ...kitchen.vessels.map((v) => ({
                 value: v.id,
                 label: v.name,
-                gloss: `${v.innerDiameterCm} cm wide, ${v.heightCm} cm high, ${Math.round(v.brimMl)} mL`,
+                gloss: `${centimetres(v.innerDiameterCm)} wide, ${centimetres(v.heightCm)} high, ${millilitres(v.brimMl)}`,
               })),
             ]}
             onPick={(id) => {
@@ -147,7 +137,7 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
         </>
       )}
       , to drink{" "}
-      <Word label="Ready at" shown={order.at ? `at ${order.at}` : "as soon as it is done"}>
+      <Word label="Ready at" shown={order.at ? `at ${clockOf(order.at)}` : "as soon as it is done"}>
         {(close) => (
           <ReadyAt
             at={order.at}
@@ -180,7 +170,7 @@ function ReadyAt({
   soon: Date;
   onPick: (at: string | undefined) => void;
 }) {
-  const [time, setTime] = useState(at ?? clock(new Date(soon.getTime() + 30 * 60_000)));
+  const [time, setTime] = useState(at ?? timeValue(new Date(soon.getTime() + 30 * 60_000)));
   return (
     <form
       className="flex flex-col gap-3"
@@ -201,7 +191,7 @@ function ReadyAt({
       </label>
       <div className="flex gap-2">
         <button type="submit" className="min-h-11 flex-1 rounded-one bg-ink px-3 text-ground">
-          Drink at {time}
+          Drink at {clockOf(time)}
         </button>
         <button
           type="button"

@@ -277,7 +277,7 @@ const words = (slug: string) => slug.replaceAll("-", " ");
 
 function changeWords(c: Change): string {
   if (c.share !== undefined) return `${Math.round(c.share * 100)} % of the ${words(c.herb)}`;
-  if (c.perCupG !== undefined) return `${grams(c.perCupG)} g of ${words(c.herb)} a cup, as is usual`;
+  if (c.perCupG !== undefined) return `${grams(c.perCupG)} of ${words(c.herb)} a cup, as is usual`;
   if (c.form) return `${words(c.herb)} ${c.form}`;
   return c.with ? `${words(c.with)} instead of ${words(c.herb)}` : `without ${words(c.herb)}`;
 }

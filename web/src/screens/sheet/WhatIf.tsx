@@ -1,5 +1,5 @@
 import type { PlanResponse } from "../../api/client";
-import { millilitres, share, span } from "../../parts/say";
+import { grams, millilitres, share, span } from "../../parts/say";
 
 /** Two settings side by side: what was held against what is ordered now. */
 export function WhatIf({
@@ -21,7 +21,7 @@ export function WhatIf({
     ...held.additions.flatMap((a, i) => {
       const now = plan.additions[i];
       return now && now.herb === a.herb && Math.abs(now.grams - a.grams) > 0.05
-        ? [{ what: a.common.toLowerCase(), was: `${a.grams.toFixed(1)} g`, is: `${now.grams.toFixed(1)} g` }]
+        ? [{ what: a.common.toLowerCase(), was: grams(a.grams), is: grams(now.grams) }]
         : [];
     }),
   ];

@@ -93,10 +93,21 @@ public sealed interface BrewEvent {
 
     /** What was read, with its unit. */
     enum Reading {
-        VOLUME_ML,
-        TEMPERATURE_C,
-        WEIGHT_G,
-        LEVEL_CM
+        VOLUME_ML("mL"),
+        TEMPERATURE_C("°C"),
+        WEIGHT_G("g"),
+        LEVEL_CM("cm");
+
+        private final String unit;
+
+        Reading(String unit) {
+            this.unit = unit;
+        }
+
+        /** Symbol of the unit that its value is in. */
+        public String unit() {
+            return unit;
+        }
     }
 
     /**

@@ -90,7 +90,21 @@ public final class Words {
     }
 
     /**
-     * A quantity as the house shows it: "620 mL", "21 fl oz".
+     * A quantity as the house reads it: "620 mL", "21 fl oz".
+     *
+     * @param unit of the core: g, mL, cm, m or °C
+     * @throws IllegalArgumentException for a unit that every house shows as the core has it
+     */
+    public String shown(double value, String unit) {
+        return catalogue
+                .units()
+                .ofUnit(unit)
+                .map(s -> numbers.shown(s, value))
+                .orElseThrow(() -> new IllegalArgumentException("no house reads " + unit));
+    }
+
+    /**
+     * The same beside the core's own number.
      *
      * @param unit of the core: g, mL, cm, m or °C
      * @return empty for a unit that every house shows as the core has it, and when the house has the core's own

@@ -13,7 +13,6 @@ import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /** Writes a folded brew for the wire. */
@@ -134,13 +133,17 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
 
     @Override
     public BrewResponse.Happened measured(BrewEvent.Measured e) {
-        String unit = e.reading().name().toLowerCase(Locale.ROOT).replaceFirst(".*_", "");
-        return BrewResponse.Happened.of(e.id(), e.at(), "measured", e.value() + " " + unit);
+        return BrewResponse.Happened.of(
+                e.id(),
+                e.at(),
+                "measured",
+                HouseWords.words().shown(e.value(), e.reading().unit()));
     }
 
     @Override
     public BrewResponse.Happened poured(BrewEvent.Poured e) {
-        return BrewResponse.Happened.of(e.id(), e.at(), "poured", Math.round(e.ml()) + " mL");
+        return BrewResponse.Happened.of(
+                e.id(), e.at(), "poured", HouseWords.words().shown(e.ml(), "mL"));
     }
 
     @Override
