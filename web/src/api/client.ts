@@ -26,6 +26,7 @@ const by = (id: string) => ({ params: { path: { id } } });
 /** Every question and every change, by what the kitchen calls it. */
 export const api = {
   recipes: () => told(http.GET("/api/recipes")),
+  starters: () => told(http.GET("/api/recipes/starters")),
   recipe: (id: string) => told(http.GET("/api/recipes/{id}", by(id))),
   people: () => told(http.GET("/api/people")),
   kitchen: () => told(http.GET("/api/kitchen")),

@@ -7,6 +7,7 @@ import type { NotebookRequest, OrderRequest } from "./shapes";
 export const keys = {
   everything: [] as const,
   recipes: ["recipes"] as const,
+  starters: ["starters"] as const,
   recipe: (id: string) => ["recipes", id] as const,
   versions: (id?: string) => (id === undefined ? (["versions"] as const) : (["versions", id] as const)),
   people: ["people"] as const,

@@ -18,6 +18,9 @@ export const queryClient = new QueryClient({
 });
 
 export const useRecipes = () => useQuery({ queryKey: keys.recipes, queryFn: api.recipes });
+/** Pots for a household that has none yet. */
+export const useStarters = () =>
+  useQuery({ queryKey: keys.starters, queryFn: api.starters, staleTime: Number.POSITIVE_INFINITY });
 export const useRecipe = (id: string) =>
   useQuery({ queryKey: keys.recipe(id), queryFn: () => api.recipe(id), enabled: id !== "" });
 export const usePeople = () => useQuery({ queryKey: keys.people, queryFn: api.people });

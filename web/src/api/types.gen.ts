@@ -596,6 +596,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipes/starters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["starters"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes/{id}": {
         parameters: {
             query?: never;
@@ -742,6 +758,8 @@ export interface components {
             /** Format: int32 */
             stage: number;
             /** Format: double */
+            usualAsWrittenG?: number;
+            /** Format: double */
             usualG?: number;
             /** Format: double */
             usualHighG?: number;
@@ -815,6 +833,8 @@ export interface components {
             drinker?: components["schemas"]["DrinkerPart"];
             /** Format: uuid */
             drinkerId?: string;
+            /** @description what a drinker who is not of the household is called */
+            guest?: string;
             /** Format: uuid */
             id?: string;
             kitchen?: components["schemas"]["KitchenPart"];
@@ -1430,6 +1450,8 @@ export interface components {
             drinker?: components["schemas"]["DrinkerPart"];
             /** Format: uuid */
             drinkerId?: string;
+            /** @description what a drinker who is not of the household is called */
+            guest?: string;
             kitchen?: components["schemas"]["KitchenPart"];
             /** Format: double */
             liangG?: number;
@@ -1988,6 +2010,12 @@ export interface components {
              * @enum {string}
              */
             kind: "started";
+        };
+        StarterResponse: {
+            about: string;
+            purposes: string[];
+            recipe: components["schemas"]["RecipeDocument"];
+            thumb: components["schemas"]["Thumb"];
         };
         StepDoneRequest: {
             /** Format: double */
@@ -3369,6 +3397,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WrittenResponse"];
+                };
+            };
+        };
+    };
+    starters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StarterResponse"][];
                 };
             };
         };

@@ -1,7 +1,46 @@
+import type { ReactNode } from "react";
 import { Link } from "react-router";
 import type { MarkLine, RecipeResponse } from "../api/client";
 import { Thumb } from "../drawings/Thumb";
 import { span } from "./say";
+
+/** The grid of a pot's line, whatever it does when it is clicked. */
+export const POT_LINE =
+  "grid w-full grid-cols-[1fr_auto] items-center gap-x-6 gap-y-1 py-2.5 text-left hover:bg-strip md:grid-cols-[minmax(0,1fr)_220px_132px] md:px-2";
+
+/** A pot as it stands in a list: name, what it is for, fire line, times; `children` under the name. */
+export function PotLine({
+  pot,
+  children,
+}: {
+  pot: Pick<RecipeResponse, "about" | "recipe" | "thumb">;
+  children?: ReactNode;
+}) {
+  return (
+    <>
+      <span className="min-w-0">
+        <span className="block font-display font-semibold text-xl leading-tight [font-stretch:82%]">
+          {pot.recipe.name}
+        </span>
+        <span className="line-clamp-1 block text-muted text-sm">{pot.about}</span>
+        {children}
+      </span>
+      <span className="max-md:col-span-2 max-md:row-start-2">
+        <Thumb
+          thumb={pot.thumb}
+          label={`Fire line of ${pot.recipe.name}: ${pot.thumb.segments.map((s) => s.kind).join(", ")}`}
+        />
+      </span>
+      <span className="text-right text-sm">
+        <span className="figure block text-xl">{span(pot.thumb.minutes * 60)}</span>
+        <span className="block text-muted">{span(pot.thumb.handsOnMinutes * 60)} by hand</span>
+        <span className="block text-muted">
+          {pot.recipe.cups} {pot.recipe.cups === 1 ? "cup" : "cups"}
+        </span>
+      </span>
+    </>
+  );
+}
 
 /** Recipes as lines: name, what it is for, its thumb-sized fire line, the times, and what it has to say to a drinker. */
 export function PotList({
@@ -23,15 +62,8 @@ export function PotList({
         const gone = missing?.(r) ?? [];
         return (
           <li key={r.id} className="border-hairline border-b">
-            <Link
-              to={`/sheet/${r.id}${who ? `?who=${who}` : ""}`}
-              className="grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-1 py-2.5 hover:bg-strip md:grid-cols-[minmax(0,1fr)_220px_132px] md:px-2"
-            >
-              <span className="min-w-0">
-                <span className="block font-display font-semibold text-xl leading-tight [font-stretch:82%]">
-                  {r.recipe.name}
-                </span>
-                <span className="line-clamp-1 block text-muted text-sm">{r.about}</span>
+            <Link to={`/sheet/${r.id}${who ? `?who=${who}` : ""}`} className={POT_LINE}>
+              <PotLine pot={r}>
                 {mark && (
                   <span
                     className={`mt-0.5 line-clamp-2 block border-l-4 pl-2 text-sm ${mark.severity === "stop" ? "border-stop text-stop" : "border-amber text-amber-text"}`}
@@ -44,20 +76,7 @@ export function PotList({
                     not in the house: {gone.map((g) => g.replaceAll("-", " ")).join(", ")}
                   </span>
                 )}
-              </span>
-              <span className="max-md:col-span-2 max-md:row-start-2">
-                <Thumb
-                  thumb={r.thumb}
-                  label={`Fire line of ${r.recipe.name}: ${r.thumb.segments.map((s) => s.kind).join(", ")}`}
-                />
-              </span>
-              <span className="text-right text-sm">
-                <span className="figure block text-xl">{span(r.thumb.minutes * 60)}</span>
-                <span className="block text-muted">{span(r.thumb.handsOnMinutes * 60)} by hand</span>
-                <span className="block text-muted">
-                  {r.recipe.cups} {r.recipe.cups === 1 ? "cup" : "cups"}
-                </span>
-              </span>
+              </PotLine>
             </Link>
           </li>
         );

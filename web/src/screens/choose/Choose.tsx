@@ -9,6 +9,7 @@ import { SearchField } from "../../parts/SearchField";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { useParam } from "../../parts/useParam";
 import { OneOf, Word } from "../../parts/Word";
+import { StarterPots } from "../today/Welcome";
 
 const TIMES = [
   { value: "", label: "any time", most: Number.POSITIVE_INFINITY },
@@ -95,7 +96,9 @@ export default function Choose() {
         />
       </div>
       <div className="mt-5">
-        {found.length > 0 ? (
+        {recipes.data?.length === 0 ? (
+          <StarterPots />
+        ) : found.length > 0 ? (
           <PotList
             recipes={found}
             marks={marks.data}

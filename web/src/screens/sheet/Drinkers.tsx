@@ -4,7 +4,7 @@ import { Conditions } from "../../parts/Conditions";
 import { conditionsSaid } from "../../parts/conditions";
 import { millilitres } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
-import type { Order, Ordered, Sharer } from "./order";
+import type { Guest, Order, Ordered, Sharer } from "./order";
 
 /** What a cook says to parts of a cup. */
 const SERVINGS = [
@@ -194,42 +194,108 @@ function OneSharer({
 }
 
 function Somebody({ people, onAdd }: { people: Person[]; onAdd: (s: Sharer) => void }) {
-  const [guest, setGuest] = useState<Sharer | null>(null);
-  if (guest === null)
-    return (
-      <div className="flex flex-col">
-        <p className="mb-1 text-muted text-sm">Who drinks of this pot too?</p>
-        {people.map((p) => (
-          <button
-            key={p.id}
-            type="button"
-            className="min-h-11 border-hairline border-b px-2 text-left hover:bg-strip"
-            onClick={() => onAdd({ id: p.id, cupsADay: 1 })}
-          >
-            {p.name}
-            <span className="block text-muted text-sm">
-              {p.ageYears} years
-              {p.conditions.length > 0 && `, ${conditionsSaid(p.conditions, p.trimester)}`}
-            </span>
-          </button>
-        ))}
+  const [guest, setGuest] = useState(false);
+  if (guest)
+    return <GuestForm verb="Drinks of it too" onDone={(g) => onAdd({ id: GUEST, cupsADay: 1, ...g })} />;
+  return (
+    <div className="flex flex-col">
+      <p className="mb-1 text-muted text-sm">Who drinks of this pot too?</p>
+      {people.map((p) => (
         <button
+          key={p.id}
           type="button"
-          className="min-h-11 px-2 text-left hover:bg-strip"
-          onClick={() => setGuest({ id: GUEST, cupsADay: 1, ageYears: 40 })}
+          className="min-h-11 border-hairline border-b px-2 text-left hover:bg-strip"
+          onClick={() => onAdd({ id: p.id, cupsADay: 1 })}
         >
-          A guest
-          <span className="block text-muted text-sm">with a word or two about them</span>
+          {p.name}
+          <span className="block text-muted text-sm">{about(p)}</span>
         </button>
-      </div>
+      ))}
+      <AGuest onClick={() => setGuest(true)} />
+    </div>
+  );
+}
+
+/** "8 years, 26 kg, pregnant". */
+function about(p: Person): string {
+  const parts = [`${p.ageYears} years`];
+  if (p.weightKg) parts.push(`${p.weightKg} kg`);
+  if (p.conditions.length > 0) parts.push(conditionsSaid(p.conditions, p.trimester));
+  return parts.join(", ");
+}
+
+function AGuest({ onClick }: { onClick: () => void }) {
+  return (
+    <button type="button" className="min-h-11 w-full px-2 text-left hover:bg-strip" onClick={onClick}>
+      A guest
+      <span className="block text-muted text-sm">
+        with a word or two about them; nothing is kept in Household
+      </span>
+    </button>
+  );
+}
+
+/** For whom it is: one of the household, or a guest. */
+export function Drinker({ order, people, onChange }: Omit<DrinkersProps, "plan">) {
+  const drinker = people.find((p) => p.id === order.drinkerId);
+  const shown = order.guest ? order.guest.name || "a guest" : (drinker?.name ?? "an adult");
+  return (
+    <Word label="Drinker" shown={shown}>
+      {(close) => <ForWhom order={order} people={people} onChange={onChange} close={close} />}
+    </Word>
+  );
+}
+
+function ForWhom({ order, people, onChange, close }: Omit<DrinkersProps, "plan"> & { close: () => void }) {
+  const [guest, setGuest] = useState(order.guest !== undefined);
+  const known =
+    people.length > 0
+      ? people.map((p) => ({ value: p.id, label: p.name, gloss: about(p) }))
+      : [{ value: "", label: "an adult", gloss: "with nothing to be minded" }];
+  if (guest)
+    return (
+      <>
+        <GuestForm
+          verb="It is for this guest"
+          start={order.guest}
+          onDone={(g) => {
+            onChange({ guest: g, drinkerId: undefined });
+            close();
+          }}
+        />
+        <Small onClick={() => setGuest(false)}>Somebody of the household</Small>
+      </>
     );
+  return (
+    <>
+      <OneOf
+        label="Drinker"
+        value={order.drinkerId ?? ""}
+        options={known}
+        onPick={(id) => onChange({ drinkerId: id || undefined, guest: undefined })}
+      />
+      <AGuest onClick={() => setGuest(true)} />
+    </>
+  );
+}
+
+function GuestForm({
+  start = { ageYears: 40 },
+  verb,
+  onDone,
+}: {
+  start?: Guest;
+  verb: string;
+  onDone: (g: Guest) => void;
+}) {
+  const [guest, setGuest] = useState<Guest>(start);
   const field = "min-h-11 rounded-one border border-hairline bg-transparent px-2";
   return (
     <form
-      className="flex max-h-[70vh] w-[min(26rem,86vw)] flex-col gap-3 overflow-y-auto"
+      className="flex max-h-[60vh] w-[min(26rem,86vw)] flex-col gap-3 overflow-y-auto"
       onSubmit={(e) => {
         e.preventDefault();
-        onAdd(guest);
+        onDone(guest);
       }}
     >
       <div className="grid grid-cols-[1fr_6rem] gap-3">
@@ -261,9 +327,11 @@ function Somebody({ people, onAdd }: { people: Person[]; onAdd: (s: Sharer) => v
         conditions={guest.conditions ?? []}
         onConditions={(conditions) => setGuest({ ...guest, conditions })}
       />
-      <button type="submit" className="min-h-11 rounded-one bg-ink px-3 text-ground">
-        Drinks of it too
-      </button>
+      <div className="sticky bottom-0 bg-raised pt-1">
+        <button type="submit" className="min-h-11 w-full rounded-one bg-ink px-3 text-ground">
+          {verb}
+        </button>
+      </div>
     </form>
   );
 }

@@ -72,10 +72,10 @@ export function Measures({
 
 /** What the recipe leaves to the cook, and what is usual: each one click. */
 function Open({ a, onChange }: { a: AdditionLine; onChange?: (c: Change) => void }) {
-  const { usualLowG: low, usualHighG: high, usualG: usual, usualSide: off } = a;
+  const { usualLowG: low, usualHighG: high, usualG: usual, usualAsWrittenG: written, usualSide: off } = a;
   const choices = [
-    ...(off && usual !== undefined && onChange
-      ? [{ words: `take ${grams(usual)}`, change: { herb: a.herb, perCupG: usual } }]
+    ...(off && usual !== undefined && written !== undefined && onChange
+      ? [{ words: `take ${grams(usual)}`, change: { herb: a.herb, perCupG: written } }]
       : []),
     ...(a.optional && onChange ? [{ words: "leave it out", change: { herb: a.herb } }] : []),
     ...(onChange

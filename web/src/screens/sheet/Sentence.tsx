@@ -1,10 +1,9 @@
 import { useState } from "react";
 import type { KitchenResponse, Person, PlanResponse } from "../../api/client";
 import { present, presentMs } from "../../api/present";
-import { conditionsSaid } from "../../parts/conditions";
 import { centimetres, clockOf, millilitres, timeValue } from "../../parts/say";
 import { CupSize, OneOf, Stepper, Word } from "../../parts/Word";
-import { Drinkers } from "./Drinkers";
+import { Drinker, Drinkers } from "./Drinkers";
 import type { Order, Ordered } from "./order";
 
 const STRENGTHS = [
@@ -31,7 +30,6 @@ interface SentenceProps {
 export function Sentence({ order, plan, people, kitchen, own, onChange }: SentenceProps) {
   const cups = order.cups ?? own.cups;
   const cupMl = order.cupMl ?? own.cupMl;
-  const drinker = people.find((p) => p.id === order.drinkerId);
   const vessel = kitchen.vessels.find((v) => v.id === order.vesselId);
   const burner = kitchen.burners.find((b) => b.id === order.burnerId) ?? kitchen.burners[0];
   const onFire = plan?.vessel.kind === "pot";
@@ -68,19 +66,7 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
           />
         )}
       </Word>{" "}
-      strength, for{" "}
-      <Word label="Drinker" shown={drinker?.name ?? "an adult"}>
-        {() => (
-          <OneOf
-            label="Drinker"
-            value={order.drinkerId ?? ""}
-            options={people.map((p) => ({ value: p.id, label: p.name, gloss: about(p) }))}
-            onPick={(id) => {
-              onChange({ drinkerId: id });
-            }}
-          />
-        )}
-      </Word>
+      strength, for <Drinker order={order} people={people} onChange={onChange} />
       <Drinkers order={order} plan={plan} people={people} onChange={onChange} />, as{" "}
       <Word label="Purpose" shown={purpose.label}>
         {() => (
@@ -152,13 +138,6 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
       .
     </p>
   );
-}
-
-function about(p: Person): string {
-  const parts = [`${p.ageYears} years`];
-  if (p.weightKg) parts.push(`${p.weightKg} kg`);
-  if (p.conditions.length > 0) parts.push(conditionsSaid(p.conditions, p.trimester));
-  return parts.join(", ");
 }
 
 function ReadyAt({

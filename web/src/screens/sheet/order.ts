@@ -10,6 +10,8 @@ export interface Order {
   strength?: Strength;
   purpose: "everyday" | "tonic" | "acute";
   drinkerId?: string;
+  /** Who drinks it without being of the household. */
+  guest?: Guest;
   vesselId?: string;
   burnerId?: string;
   /** "HH:MM" of today or tomorrow; empty for as soon as possible. */
@@ -34,17 +36,20 @@ export interface Order {
   others: Sharer[];
 }
 
+/** Somebody who is not kept: a word or two, and what is to be minded. */
+export interface Guest {
+  name?: string;
+  ageYears?: number;
+  conditions?: string[];
+}
+
 /** Somebody who drinks of the pot too: of the household, or a guest. */
-export interface Sharer {
+export interface Sharer extends Guest {
   /** Of the household; a guest is "guest". */
   id: string;
   cupsADay: number;
   /** Part of a cup in one serving; empty for what a child may have, else a whole cup. */
   serving?: number;
-  /** Of a guest: a word or two, and what is to be minded. */
-  name?: string;
-  ageYears?: number;
-  conditions?: string[];
 }
 
 /** A herb left out, replaced, lessened, or taken in its other form. */
@@ -70,8 +75,9 @@ export function settled(order: Order, people: Person[] | undefined): Ordered {
   const drinker = people?.find((p) => (order.drinkerId ? p.id === order.drinkerId : p.brewer));
   return {
     ...order,
-    drinkerId: order.drinkerId ?? drinker?.id,
-    strength: order.strength ?? (drinker?.usualStrength as Strength) ?? "standard",
+    drinkerId: order.guest ? undefined : (order.drinkerId ?? drinker?.id),
+    strength:
+      order.strength ?? (order.guest ? undefined : (drinker?.usualStrength as Strength)) ?? "standard",
   };
 }
 
@@ -88,6 +94,7 @@ export function readOrder(params: URLSearchParams): Order {
     strength: (["gentle", "standard", "strong"] as const).find((s) => s === params.get("strength")),
     purpose: oneOf(params.get("as"), ["everyday", "tonic", "acute"], "everyday"),
     drinkerId: params.get("who") ?? undefined,
+    guest: readGuest(params.get("guest")),
     vesselId: params.get("in") ?? undefined,
     burnerId: params.get("on") ?? undefined,
     at: params.get("at") ?? undefined,
@@ -102,6 +109,18 @@ export function readOrder(params: URLSearchParams): Order {
     others: params.getAll("with").flatMap(readSharer),
   };
 }
+
+function readGuest(text: string | null): Guest | undefined {
+  if (text === null) return undefined;
+  const [age = "", name = "", ...conditions] = text.split("~");
+  return {
+    ageYears: number(age || null),
+    name: name || undefined,
+    conditions: conditions.length > 0 ? conditions : undefined,
+  };
+}
+
+const writeGuest = (g: Guest) => [g.ageYears ?? "", g.name ?? "", ...(g.conditions ?? [])].join("~");
 
 function readSharer(text: string): Sharer[] {
   const [id = "", cups = "1", serving = "", age = "", name = "", ...conditions] = text.split("~");
@@ -184,6 +203,7 @@ export function writeOrder(order: Order): URLSearchParams {
   put("strength", order.strength);
   put("as", order.purpose, "everyday");
   put("who", order.drinkerId);
+  put("guest", order.guest && writeGuest(order.guest));
   put("in", order.vesselId);
   put("on", order.burnerId);
   put("at", order.at);
@@ -209,14 +229,16 @@ export function nextAt(hhmm: string, now: Date): Date {
   return at;
 }
 
+const drinkerOf = (g: Guest): NonNullable<OrderRequest["drinker"]> => ({
+  ageYears: g.ageYears,
+  conditions: g.conditions as NonNullable<OrderRequest["drinker"]>["conditions"],
+});
+
 function sharer(s: Sharer) {
   return s.id === "guest"
     ? {
         name: s.name || "the guest",
-        drinker: {
-          ageYears: s.ageYears ?? 40,
-          conditions: s.conditions as NonNullable<OrderRequest["drinker"]>["conditions"],
-        },
+        drinker: drinkerOf(s),
         cupsADay: s.cupsADay,
         serving: s.serving,
       }
@@ -240,6 +262,8 @@ export function ask(
     strength: order.strength,
     purpose: order.purpose,
     drinkerId: order.drinkerId,
+    drinker: order.guest && drinkerOf(order.guest),
+    guest: order.guest && (order.guest.name || "a guest"),
     cupsADay: order.aDay,
     prescribedDays: order.prescribed,
     others: order.others.length > 0 ? order.others.map(sharer) : undefined,

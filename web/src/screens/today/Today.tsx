@@ -4,7 +4,8 @@ import { useDay, useNotebook, useRecipes } from "../../api/queries";
 import { useNow } from "../../parts/now";
 import { PotList } from "../../parts/PotList";
 import { clock, day, timer } from "../../parts/say";
-import { Empty, Loading, Trouble } from "../../parts/states";
+import { Loading, Trouble } from "../../parts/states";
+import { Welcome } from "./Welcome";
 
 /** What is on the fire, the household's pots, and what was noted last. */
 export function Today() {
@@ -13,6 +14,7 @@ export function Today() {
   const notes = useNotebook({ page: 0 });
   // All of the page or nothing: what comes later would push down what is read already.
   if (recipes.isPending || today.isPending || notes.isPending) return <Loading what="the kitchen" />;
+  if (recipes.data?.length === 0 && today.data?.open.length === 0) return <Welcome />;
   return (
     <div className="grid gap-x-12 gap-y-8 pt-6 lg:grid-cols-[minmax(0,1fr)_300px]">
       <title>Today · Ember Cup</title>
@@ -35,15 +37,6 @@ export function Today() {
           </h1>
           <div className="mt-3">
             {recipes.error && <Trouble error={recipes.error} again={() => recipes.refetch()} />}
-            {recipes.data?.length === 0 && (
-              <Empty title="No pots yet">
-                A recipe kept here stands on this page, with its fire line.{" "}
-                <Link to="/recipe/new" className="underline underline-offset-4">
-                  Write the first one
-                </Link>{" "}
-                or paste one.
-              </Empty>
-            )}
             {recipes.data && recipes.data.length > 0 && <PotList recipes={recipes.data} />}
           </div>
         </section>

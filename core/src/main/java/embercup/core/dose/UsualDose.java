@@ -36,6 +36,11 @@ public record UsualDose(Materia materia, Herb herb, Form form, Tradition traditi
             return (lowG + highG) / 2;
         }
 
+        /** The same for somebody who takes a share of an adult's dose. */
+        public Range times(double share) {
+            return new Range(lowG * share, highG * share, source);
+        }
+
         /** On which side of the range an amount is; empty within it. */
         public Optional<Side> side(double grams) {
             if (grams < lowG * (1 - ROUNDING)) {

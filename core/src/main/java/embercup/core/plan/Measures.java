@@ -1,5 +1,6 @@
 package embercup.core.plan;
 
+import embercup.core.dose.ChildDose;
 import embercup.core.dose.DayLimits;
 import embercup.core.dose.DoseRule;
 import embercup.core.dose.DoseRule.Dose;
@@ -284,8 +285,10 @@ final class Measures {
                         a.open().amountTo().getAsDouble() * grams / asWritten,
                         a.quantity().unit())))
                 : Optional.empty();
+        double share = ChildDose.share(request.drinker()).value();
         return new PlannedAddition.Beside(
-                usual(own).inCup(),
+                usual(own).inCup().map(u -> u.times(share)).filter(u -> u.highG() > 0),
+                share,
                 a.open().optional(),
                 a.open().or().stream()
                         .map(o -> HerbName.of(materia.herb(o.herb(), "herb")))

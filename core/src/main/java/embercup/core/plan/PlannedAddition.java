@@ -43,17 +43,30 @@ public record PlannedAddition(
     /**
      * What stands beside the amount.
      *
-     * @param usualPerCup usual single dose in a cup, g of this form; empty when none is published
+     * @param usualPerCup usual single dose of this drinker in a cup, g of this form; empty when none is published, and for a child
+     *     that gets nothing
+     * @param shareOfAdult this drinker's share of what the recipe has in a cup, above 0–1
      * @param optional whether the recipe may go without it
      * @param or what the recipe has instead of it
      * @param to upper end of a range that the recipe says, as the cook measures it; empty for one amount
      */
     public record Beside(
-            Optional<UsualDose.Range> usualPerCup, boolean optional, List<HerbName> or, Optional<KitchenAmount> to) {
-        static final Beside NOTHING = new Beside(Optional.empty(), false, List.of(), Optional.empty());
+            Optional<UsualDose.Range> usualPerCup,
+            double shareOfAdult,
+            boolean optional,
+            List<HerbName> or,
+            Optional<KitchenAmount> to) {
+        static final Beside NOTHING = new Beside(Optional.empty(), 1, false, List.of(), Optional.empty());
 
+        /** A line that an earlier version kept says no share. */
         public Beside {
             or = List.copyOf(or);
+            shareOfAdult = shareOfAdult > 0 ? shareOfAdult : 1;
+        }
+
+        /** What the recipe must have in a cup, g, so that this drinker gets the middle of what is usual. */
+        public Optional<Double> usualAsWrittenG() {
+            return usualPerCup.map(u -> u.middleG() / shareOfAdult);
         }
     }
 

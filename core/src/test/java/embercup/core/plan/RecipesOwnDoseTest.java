@@ -40,6 +40,25 @@ class RecipesOwnDoseTest {
         return plan(text).additions().get(0);
     }
 
+    /** Young's and Clark's rules (mem): a child has a share of what is usual for an adult, and is measured against that share. */
+    @Test
+    void whatIsUsualForAChildIsAChildsShareOfIt() {
+        PlanRequest adults = PlanRequest.asWritten(
+                read("Mint\n2 g dried peppermint\n1 cup water\nPour boiling water, steep 5 minutes, strain."));
+        PlannedAddition adult = new Planner(MATERIA).plan(adults).additions().get(0);
+        PlannedAddition child = new Planner(MATERIA)
+                .plan(adults.withDrinker(Pots.child(9, 28)))
+                .additions()
+                .get(0);
+        assertThat(child.grams()).isLessThan(1);
+        assertThat(child.againstUsual()).isEmpty();
+        assertThat(child.beside().usualPerCup().orElseThrow().highG())
+                .isLessThan(adult.beside().usualPerCup().orElseThrow().highG() / 2);
+        assertThat(child.beside().usualAsWrittenG().orElseThrow())
+                .as("the recipe's amount that makes it is an adult's")
+                .isCloseTo(adult.beside().usualPerCup().orElseThrow().middleG(), within(1e-9));
+    }
+
     /** Two spoons of crushed seeds to two cups are common practice, no source; handbooks' usual days are no limits. */
     @Test
     void twelveGramsWrittenAreTwelveGramsPlanned() {

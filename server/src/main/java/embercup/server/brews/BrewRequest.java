@@ -38,7 +38,7 @@ public record BrewRequest(
         OrderRequest order = new OrderRequest(
                 new OrderRequest.Pot(recipe.id(), null, null, null, null),
                 new OrderRequest.Serving(null, null, strength, null),
-                new OrderRequest.For(drinkerId, null, null, false),
+                new OrderRequest.For(drinkerId, null, null, null, false),
                 new OrderRequest.Taken(null, null, null),
                 null,
                 new OrderRequest.Custom(null, null, null),

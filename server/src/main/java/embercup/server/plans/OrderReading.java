@@ -100,7 +100,7 @@ class OrderReading {
                 request,
                 burnerId,
                 ask.drinks().drinkerId(),
-                person == null ? "" : person.name(),
+                name(ask, person),
                 others(ask).stream().map(SharerPart::drinkerId).toList(),
                 household.own().inTins());
     }
@@ -167,6 +167,13 @@ class OrderReading {
                 ? recipe
                 : recipe.in(new Menstruum(
                         Fields.oneOf(Menstruum.Kind.class, ask.pot().menstruum(), "menstruum"), 0));
+    }
+
+    private static String name(OrderRequest ask, @Nullable Person person) {
+        if (person != null) {
+            return person.name();
+        }
+        return Fields.textOrEmpty(ask.drinks().guest(), "guest", Length.SHORT_NAME);
     }
 
     private Drinker drinker(OrderRequest ask, @Nullable Person person) {

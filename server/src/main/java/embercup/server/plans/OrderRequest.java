@@ -73,6 +73,11 @@ public record OrderRequest(
             @Nullable UUID drinkerId,
             @Valid @Nullable DrinkerPart drinker,
 
+            @Schema(description = "what a drinker who is not of the household is called")
+            @Size(max = Length.SHORT_NAME)
+            @Nullable
+            String guest,
+
             @Schema(description = "the drinker's own factor on the dose; what is learned when it is missing")
             @Within(Limit.TASTE)
             @Nullable

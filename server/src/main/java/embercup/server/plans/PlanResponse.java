@@ -155,6 +155,7 @@ public record PlanResponse(
      * @param usualLowG lowest usual single dose in a cup, g; missing when none is published
      * @param usualHighG highest
      * @param usualG its middle
+     * @param usualAsWrittenG what the recipe must have in a cup, so that this drinker gets the middle
      * @param usualSide "less" or "more" when the amount is outside it
      * @param optional whether the recipe may go without it
      * @param or what the recipe has instead
@@ -165,12 +166,13 @@ public record PlanResponse(
             @Nullable Double usualLowG,
             @Nullable Double usualHighG,
             @Nullable Double usualG,
+            @Nullable Double usualAsWrittenG,
             @Nullable String usualSide,
             @Nullable String usualSource,
             @Nullable Boolean optional,
             @Nullable List<OtherHerb> or,
             @Nullable String measureTo) {
-        static final BesideLine NOTHING = new BesideLine(null, null, null, null, null, null, null, null);
+        static final BesideLine NOTHING = new BesideLine(null, null, null, null, null, null, null, null, null);
     }
 
     public record OtherHerb(String herb, String common) {}

@@ -213,6 +213,7 @@ public final class PlanWriting {
                 beside.usualPerCup().map(UsualDose.Range::lowG).orElse(null),
                 beside.usualPerCup().map(UsualDose.Range::highG).orElse(null),
                 beside.usualPerCup().map(UsualDose.Range::middleG).orElse(null),
+                beside.usualAsWrittenG().orElse(null),
                 a.againstUsual().map(Code::of).orElse(null),
                 beside.usualPerCup().map(UsualDose.Range::source).orElse(null),
                 beside.optional() ? true : null,
@@ -413,7 +414,7 @@ public final class PlanWriting {
                         request.cupMl(),
                         Fields.code(request.strength()),
                         Fields.code(request.purpose())),
-                new OrderRequest.For(null, drinker(d), request.taste() == 1 ? null : request.taste(), null),
+                new OrderRequest.For(null, drinker(d), null, request.taste() == 1 ? null : request.taste(), null),
                 taken(request.taking()),
                 new KitchenPart(
                         k.altitudeM(),

@@ -23,11 +23,13 @@ class RecipesController {
     private final Recipes recipes;
     private final Proposals proposals;
     private final Readings readings;
+    private final Starters starters;
 
-    RecipesController(Recipes recipes, Proposals proposals, Readings readings) {
+    RecipesController(Recipes recipes, Proposals proposals, Readings readings, Starters starters) {
         this.recipes = recipes;
         this.proposals = proposals;
         this.readings = readings;
+        this.starters = starters;
     }
 
     /** Stages for a recipe, from the plant parts of its herbs and its tradition. Keeps nothing. */
@@ -70,6 +72,12 @@ class RecipesController {
     @GetMapping("/{id}/versions")
     List<RecipeResponse.RecipeVersion> versions(@PathVariable UUID id) {
         return recipes.versions(id);
+    }
+
+    /** Pots for a household that has none yet. */
+    @GetMapping("/starters")
+    List<Starters.StarterResponse> starters() {
+        return starters.pots();
     }
 
     /** What people reach for a cup for. */

@@ -1,0 +1,128 @@
+import type { ReactNode } from "react";
+import { Link, useNavigate } from "react-router";
+import { useKeepRecipe } from "../../api/changes";
+import { useKitchen, usePeople, useShelf, useStarters } from "../../api/queries";
+import { POT_LINE, PotLine } from "../../parts/PotList";
+import { celsius } from "../../parts/say";
+import { Loading, Trouble } from "../../parts/states";
+
+/** Whoever has no pot yet: three to begin with, and what to enter first, with what it is good for. */
+export function Welcome() {
+  const people = usePeople();
+  const shelf = useShelf();
+  const kitchen = useKitchen();
+  const k = kitchen.data;
+  return (
+    <div className="grid gap-x-12 gap-y-8 pt-6 lg:grid-cols-[minmax(0,1fr)_380px]">
+      <title>Today · Ember Cup</title>
+      <section aria-labelledby="first">
+        <h1 id="first" className="text-3xl">
+          Begin with a pot
+        </h1>
+        <p className="mt-2 max-w-prose">
+          Nothing is kept here yet, and nothing has to be entered before the first cup. Take one of these
+          three: one is poured, one simmered, one drawn cold.
+        </p>
+        <div className="mt-4">
+          <StarterPots />
+        </div>
+        <p className="mt-4 flex flex-wrap gap-x-6">
+          <Link to="/recipe/new" className="min-h-11 underline underline-offset-4">
+            Paste or write a recipe of your own
+          </Link>
+          <Link to="/herbs" className="min-h-11 underline underline-offset-4">
+            Begin with a herb
+          </Link>
+        </p>
+      </section>
+      <section aria-labelledby="enter">
+        <h2 id="enter" className="text-2xl">
+          What to enter, and why
+        </h2>
+        <ol className="mt-3 border-hairline border-t">
+          <Entry to="/household" what="Who drinks" done={people.data?.map((p) => p.name).join(", ")}>
+            Age and what is to be minded decide doses and cautions. A guest needs no entry.
+          </Entry>
+          <Entry
+            to="/household"
+            what="How numbers are read"
+            done={k && `water boils here at ${celsius(k.boilingC, true)}`}
+          >
+            °C or °F, grams or ounces, 24 or 12 hours; and how high above the sea.
+          </Entry>
+          <Entry
+            to="/keeping"
+            what="What is in the tins"
+            done={shelf.data && shelf.data.length > 0 ? `${shelf.data.length} tins` : ""}
+          >
+            Then Choose shows what can be brewed from the house.
+          </Entry>
+          <Entry
+            to="/household"
+            what="Vessels and stove, later"
+            done={k?.vessels.map((v) => v.name).join(", ")}
+          >
+            They may wait: until then a usual kitchen’s are drawn. With your own, the mark on the spoon and
+            the minutes to the boil are yours.
+          </Entry>
+        </ol>
+      </section>
+    </div>
+  );
+}
+
+function Entry({
+  to,
+  what,
+  done,
+  children,
+}: {
+  to: string;
+  what: string;
+  /** What is entered already. */
+  done?: string;
+  children: ReactNode;
+}) {
+  return (
+    <li className="border-hairline border-b">
+      <Link to={to} className="block py-3 hover:bg-strip">
+        <span className="font-semibold underline underline-offset-4">{what}</span>
+        <span className="mt-1 block text-muted text-sm">{children}</span>
+        {done && <span className="block text-sm">Now: {done}</span>}
+      </Link>
+    </li>
+  );
+}
+
+/** Three pots of our own; one that is taken is kept as a recipe like any other, and its sheet opens. */
+export function StarterPots() {
+  const starters = useStarters();
+  const navigate = useNavigate();
+  const { mutate, isPending, error } = useKeepRecipe();
+  if (starters.isPending) return <Loading what="three pots" />;
+  if (starters.error) return <Trouble error={starters.error} again={() => starters.refetch()} />;
+  return (
+    <>
+      <ul aria-label="Pots to begin with" className="border-hairline border-t">
+        {starters.data.map((pot) => (
+          <li key={pot.recipe.name} className="border-hairline border-b">
+            <button
+              type="button"
+              className={POT_LINE}
+              disabled={isPending}
+              onClick={() =>
+                mutate(
+                  { id: undefined, draft: { about: pot.about, purposes: pot.purposes, recipe: pot.recipe } },
+                  { onSuccess: (kept) => navigate(`/sheet/${kept.id}`) },
+                )
+              }
+            >
+              <PotLine pot={pot} />
+            </button>
+          </li>
+        ))}
+      </ul>
+      {error != null && <Trouble error={error} />}
+    </>
+  );
+}
