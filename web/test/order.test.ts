@@ -65,7 +65,11 @@ function anyOrder(random: () => number): Order {
     ...(random() < 0.5 ? [{ stage: 1, part: "minutes" as const, value: 12.5 }] : []),
     ...(random() < 0.5 ? [{ stage: 0, part: "lid" as const, value: 1 }] : []),
     ...(random() < 0.5 ? [{ addition: 2, part: "stage" as const, value: 1 }] : []),
+    ...(random() < 0.3 ? [{ meant: "cups" as const, says: "water-leaves" }] : []),
   ];
+  if (random() < 0.2) order.tweaks = [{ meant: "other", cupMl: 312.5 }];
+  order.guest = random() < 0.3 ? { ageYears: 9, name: "Nils", conditions: ["reflux"] } : undefined;
+  order.tweaks = [...order.tweaks];
   return order;
 }
 
@@ -83,9 +87,32 @@ describe("the order in the address", () => {
 
   it("takes no harm from an address that somebody typed", () => {
     const order = readOrder(
-      new URLSearchParams("cups=many&strength=brutal&as=cure&t=s1.colour.3&t=x&t=sNaN.lid.1"),
+      new URLSearchParams(
+        "cups=many&strength=brutal&as=cure&t=s1.colour.3&t=x&t=sNaN.lid.1&t=meant.other.-3",
+      ),
     );
     expect(order).toEqual(PLAIN);
+  });
+
+  it("is for a guest of whom only a word is known, and for nobody of the household then", () => {
+    const order: Order = { ...PLAIN, drinkerId: "a", guest: { ageYears: 9, name: "Nils" } };
+    const asked = ask("r", undefined, settled(order, []), new Date("2026-11-26T10:00:00Z"));
+    expect(asked.drinkerId).toBeUndefined();
+    expect(asked.guest).toBe("Nils");
+    expect(asked.drinker).toEqual({ ageYears: 9, conditions: undefined });
+  });
+
+  it("decides which is meant where a recipe contradicts itself", () => {
+    const water = { name: "Pot", cups: 2, cupMl: 240, pourMl: 1000, stages: [{ kind: "simmer" as const }] };
+    expect(applied(water, [{ meant: "cups", says: "water-leaves" }]).pourMl).toBeUndefined();
+    expect(applied(water, [{ meant: "other", cupMl: 450 }])).toMatchObject({ cupMl: 450, pourMl: 1000 });
+    const reduced = {
+      ...water,
+      stages: [{ kind: "reduce" as const, toMl: 300 }, { kind: "strain" as const }],
+    };
+    const meant = applied(reduced, [{ meant: "cups", says: "reduction-stops-at" }]);
+    expect(meant.stages?.[0]?.toMl, "the mark goes to where the cups are").toBe(480);
+    expect(reduced.stages[0]?.toMl).toBe(300);
   });
 
   it("asks for everybody who drinks of the pot, a guest by what is known of her", () => {

@@ -1032,6 +1032,7 @@ export interface components {
         };
         CautionLine: {
             code: string;
+            decide?: components["schemas"]["DecideLine"];
             drinker?: string;
             herb?: string;
             herbs?: string[];
@@ -1097,6 +1098,11 @@ export interface components {
             open: components["schemas"]["BrewLine"][];
             /** Format: date-time */
             serverNow: string;
+        };
+        DecideLine: {
+            /** Format: double */
+            cupMl: number;
+            says: string;
         };
         DoseLine: {
             form: string;

@@ -7,7 +7,18 @@ import { millilitres, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { OneOf, Word } from "../../parts/Word";
 import { applied } from "../sheet/order";
-import { FLAMES, kindOf, STAGES, stageOf, stageWords, swapped, withoutStage, withStage } from "./doc";
+import { Decide } from "./Decide";
+import {
+  decided,
+  FLAMES,
+  kindOf,
+  STAGES,
+  stageOf,
+  stageWords,
+  swapped,
+  withoutStage,
+  withStage,
+} from "./doc";
 
 /** The method on its fire line: stages made, moved, stretched and taken out where they stand. */
 export function MethodLine({
@@ -93,42 +104,17 @@ export function MethodLine({
         </p>
       ))}
       {plan?.cautions
-        .filter((c) => c.severity !== "note" || c.code === "recipe-contradicts-itself")
+        .filter((c) => c.severity !== "note" || c.decide)
         .map((c) => (
           <p
             key={c.code + c.text}
             className={`mt-1.5 max-w-prose border-l-4 pl-2 ${c.severity === "stop" ? "border-stop" : "border-amber"}`}
           >
             {c.text}
-            {c.code === "recipe-contradicts-itself" && plan && (
-              <Decide recipe={recipe} yieldMl={plan.water.yieldMl} onChange={onChange} />
-            )}
+            {c.decide && <Decide decide={c.decide} onMeant={(m) => onChange(decided(recipe, m))} />}
           </p>
         ))}
     </section>
-  );
-}
-
-/** The cups and the water do not agree: which of them is meant, each one tap. */
-function Decide({
-  recipe,
-  yieldMl,
-  onChange,
-}: {
-  recipe: RecipeDocument;
-  yieldMl: number;
-  onChange: (r: RecipeDocument) => void;
-}) {
-  const cups = recipe.cups ?? 1;
-  return (
-    <span className="mt-1 flex flex-wrap gap-2">
-      <Secondary onClick={() => onChange({ ...recipe, pourMl: undefined })}>
-        The cups are meant: as much water as they need
-      </Secondary>
-      <Secondary
-        onClick={() => onChange({ ...recipe, cupMl: Math.min(1000, Math.round((yieldMl / cups) * 10) / 10) })}
-      >{`The water is meant: ${millilitres(yieldMl / cups)} in each cup`}</Secondary>
-    </span>
   );
 }
 

@@ -160,6 +160,19 @@ export function placeWords(stages: StageDocument[]): { value: string; label: str
   return stages.map((s, i) => ({ value: String(i), label: `${i + 1}. ${stageWords(s)}` }));
 }
 
+/** Which of two is meant when a recipe contradicts itself: its cups, or what the water leaves or the reduction stops at. */
+export type Meant = { meant: "cups"; says: string } | { meant: "other"; cupMl: number };
+
+/** The recipe after it was decided which is meant. */
+export function decided(recipe: RecipeDocument, which: Meant): RecipeDocument {
+  if (which.meant === "other") return { ...recipe, cupMl: which.cupMl };
+  if (which.says === "water-leaves") return { ...recipe, pourMl: undefined };
+  const stages = recipe.stages ?? [];
+  const last = stages.findLastIndex((s) => s.kind === "reduce");
+  const toMl = (recipe.cups ?? 1) * (recipe.cupMl ?? 240);
+  return { ...recipe, stages: stages.map((s, i) => (i === last ? { ...s, toMl } : s)) };
+}
+
 /** Takes a stage out; what went in there goes in at the one that follows. */
 export function withoutStage(recipe: RecipeDocument, at: number): RecipeDocument {
   const stages = (recipe.stages ?? []).filter((_, i) => i !== at);

@@ -1,9 +1,10 @@
 import { useState } from "react";
-import { Link, useParams } from "react-router";
 import type { CautionLine, PlanResponse, WayLine } from "../../api/client";
 import { useSources } from "../../api/queries";
 import { capital } from "../../parts/say";
 import { Why } from "../../parts/Why";
+import { Decide } from "../recipe/Decide";
+import type { Meant } from "../recipe/doc";
 
 const WORDS = { stop: "Stop", care: "Care", note: "Note" } as const;
 const COLOURS: Record<string, string> = {
@@ -18,8 +19,11 @@ const SHOWN = 2;
 export function Cautions({
   plan,
   onWay,
+  onMeant,
 }: {
   plan: PlanResponse;
+  /** Decides what a recipe that contradicts itself means. */
+  onMeant?: (which: Meant) => void;
   /** Takes a way out of a stop; missing where the ways out stand elsewhere. */
   onWay?: (way: WayLine) => void;
 }) {
@@ -36,7 +40,7 @@ export function Cautions({
       </h2>
       <ul className="flex flex-col gap-2.5">
         {shown.map((c, i) => (
-          <Caution key={i} caution={c} whole={all} />
+          <Caution key={i} caution={c} whole={all} onMeant={onMeant} />
         ))}
       </ul>
       {plan.stopped && onWay && <Ways ways={plan.waysOut} onWay={onWay} />}
@@ -122,22 +126,22 @@ function Signs({ ask }: { ask: NonNullable<PlanResponse["ask"]> }) {
   );
 }
 
-function Caution({ caution, whole }: { caution: CautionLine; whole: boolean }) {
-  const { recipeId } = useParams();
+function Caution({
+  caution,
+  whole,
+  onMeant,
+}: {
+  caution: CautionLine;
+  whole: boolean;
+  onMeant?: (which: Meant) => void;
+}) {
   const source = useSources().data?.find((s) => s.key === caution.source);
   const colour = COLOURS[caution.severity] ?? COLOURS.note;
   return (
     <li className={`border-l-[5px] pl-3 text-[15px] leading-snug ${colour}`}>
       <strong>{WORDS[caution.severity as keyof typeof WORDS]}</strong>{" "}
       <span className="text-ink">{caution.text}</span>
-      {caution.code === "recipe-contradicts-itself" && recipeId && (
-        <>
-          {" "}
-          <Link className="no-print underline underline-offset-4" to={`/recipe/${recipeId}`}>
-            Decide it in the recipe
-          </Link>
-        </>
-      )}
+      {caution.decide && onMeant && <Decide decide={caution.decide} onMeant={onMeant} />}
       {whole && source && <span className="block text-muted text-sm">{source.title}</span>}
     </li>
   );

@@ -141,7 +141,7 @@ export const Drawn = memo(function Drawn({
             law decides on regulated herbs.
           </p>
         </div>
-        <Cautions plan={plan} onWay={wide ? undefined : onWay} />
+        <Cautions plan={plan} onWay={wide ? undefined : onWay} onMeant={onTweak} />
       </div>
       {reasons.length > FEW && <p className="mt-2 max-w-5xl text-muted text-sm">{reasons.join(" ")}</p>}
       <section aria-label="Fire line" className="mt-3" ref={line.ref}>

@@ -117,7 +117,14 @@ export default function Sheet() {
     },
     [change],
   );
-  const tweak = useCallback((t: Tweak) => change({ tweaks: tweaked(latest.current.order, t) }), [change]);
+  const tweak = useCallback(
+    (t: Tweak) =>
+      change({
+        tweaks: tweaked(latest.current.order, t),
+        ...("meant" in t && t.meant === "other" ? { cupMl: undefined } : {}),
+      }),
+    [change],
+  );
   const drop = useCallback(() => setHeld(null), []);
   const tweaks = JSON.stringify(order.tweaks);
   const stages = useMemo(() => (doc ? (applied(doc, JSON.parse(tweaks)).stages ?? []) : []), [doc, tweaks]);
@@ -126,6 +133,7 @@ export default function Sheet() {
   useKey("p", () => window.print());
   useKey("m", () => setOpen("measure"));
 
+  const ownCupMl = order.tweaks.flatMap((t) => ("meant" in t && t.meant === "other" ? [t.cupMl] : []))[0];
   const figures = useMemo(() => ({ key: asked, load: () => api.planWorkings(asked) }), [asked]);
 
   if (recipe.isPending || people.isPending || kitchen.isPending) return <Loading what="the sheet" />;
@@ -159,7 +167,7 @@ export default function Sheet() {
             plan={plan}
             people={people.data}
             kitchen={kitchen.data}
-            own={{ cups: recipe.data.recipe.cups ?? 1, cupMl: recipe.data.recipe.cupMl ?? 240 }}
+            own={{ cups: recipe.data.recipe.cups ?? 1, cupMl: ownCupMl ?? recipe.data.recipe.cupMl ?? 240 }}
             onChange={change}
           />
           <Changed order={order} change={change} />
@@ -238,7 +246,14 @@ function Changed({ order, change }: { order: Order; change: (part: Partial<Order
       ? [{ words: `drawn with ${order.menstruum}`, back: () => change({ menstruum: undefined }) }]
       : []),
     ...(order.tweaks.length > 0
-      ? [{ words: "moved by hand on the drawing", back: () => change({ tweaks: [] }) }]
+      ? [
+          {
+            words: order.tweaks.every((t) => "meant" in t)
+              ? "decided which is meant"
+              : "moved by hand on the drawing",
+            back: () => change({ tweaks: [] }),
+          },
+        ]
       : []),
   ];
   if (items.length === 0) return null;

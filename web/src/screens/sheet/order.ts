@@ -1,4 +1,5 @@
 import type { OrderRequest, Person, RecipeDocument } from "../../api/client";
+import { decided, type Meant } from "../recipe/doc";
 
 export type Strength = "gentle" | "standard" | "strong";
 
@@ -62,8 +63,9 @@ export interface Change {
   form?: "fresh" | "dried";
 }
 
-/** One number of one stage, or the stage of one herb. */
+/** One number of one stage, the stage of one herb, or which of two is meant. */
 export type Tweak =
+  | Meant
   | { stage: number; part: "minutes" | "toMl" | "lid"; value: number }
   | { addition: number; part: "stage"; value: number };
 
@@ -161,6 +163,9 @@ function writeChange(c: Change): string {
 
 function readTweak(text: string): Tweak[] {
   const [where = "", part, ...number] = text.split(".");
+  if (where === "meant" && part === "cups") return [{ meant: "cups", says: number.join(".") }];
+  if (where === "meant" && part === "other" && Number(number.join(".")) > 0)
+    return [{ meant: "other", cupMl: Number(number.join(".")) }];
   const at = Number(where.slice(1));
   const value = Number(number.join("."));
   if (!Number.isInteger(at) || !Number.isFinite(value)) return [];
@@ -168,7 +173,13 @@ function readTweak(text: string): Tweak[] {
   return part === "minutes" || part === "toMl" || part === "lid" ? [{ stage: at, part, value }] : [];
 }
 
-const tweakKey = (t: Tweak) => ("addition" in t ? `a${t.addition}.stage` : `s${t.stage}.${t.part}`);
+const tweakKey = (t: Tweak) =>
+  "meant" in t ? "meant" : "addition" in t ? `a${t.addition}.stage` : `s${t.stage}.${t.part}`;
+
+function writeTweak(t: Tweak): string {
+  if (!("meant" in t)) return `${tweakKey(t)}.${t.value}`;
+  return `meant.${t.meant}.${t.meant === "cups" ? t.says : t.cupMl}`;
+}
 
 /** The order with one more tweak; an earlier one of the same thing gives way. */
 export function tweaked(order: Order, tweak: Tweak): Tweak[] {
@@ -176,10 +187,12 @@ export function tweaked(order: Order, tweak: Tweak): Tweak[] {
 }
 
 /** The recipe as the drawings were moved. */
-export function applied(recipe: RecipeDocument, tweaks: Tweak[]): RecipeDocument {
+export function applied(kept: RecipeDocument, tweaks: Tweak[]): RecipeDocument {
+  const recipe = tweaks.reduce((r, t) => ("meant" in t ? decided(r, t) : r), kept);
   const stages = (recipe.stages ?? []).map((s) => ({ ...s }));
   const additions = (recipe.additions ?? []).map((a) => ({ ...a }));
   for (const t of tweaks) {
+    if ("meant" in t) continue;
     if ("addition" in t) {
       const a = additions[t.addition];
       if (a) a.stage = Math.max(0, Math.min(stages.length - 1, t.value));
@@ -216,7 +229,7 @@ export function writeOrder(order: Order): URLSearchParams {
   for (const c of order.changes) params.append("change", writeChange(c));
   for (const [question, choice] of Object.entries(order.schools))
     params.append("school", `${question}.${choice}`);
-  for (const t of order.tweaks) params.append("t", `${tweakKey(t)}.${t.value}`);
+  for (const t of order.tweaks) params.append("t", writeTweak(t));
   return params;
 }
 

@@ -176,6 +176,28 @@ class NewcomersTest {
     }
 
     @Test
+    void whichOfTwoWatersIsMeantIsDecidedOnTheSheetByOneTap() {
+        Page page = browser.phone();
+        paste(page, """
+                Two waters
+                2 tbsp dried burdock root
+                6 cups of water
+                Simmer for 10 minutes, strain. Makes 2 cups.
+                """);
+        keep(page);
+        Locator contradiction = page.getByText(Pattern.compile("Decide which one is meant"));
+        assertThat(contradiction).isVisible();
+        button(page, "^The cups are meant").click();
+        assertThat(contradiction).isHidden();
+        assertThat(page.getByText("decided which is meant")).isVisible();
+        button(page, "^take back$").click();
+        assertThat(contradiction).isVisible();
+        button(page, "^The water is meant: \\d+ mL in each cup").click();
+        assertThat(contradiction).isHidden();
+        assertThat(button(page, "^Cup size: [67]\\d\\d mL")).isVisible();
+    }
+
+    @Test
     void theWordsOfARecipeAreOpenedAndChangedWithKeysAlone() {
         Page page = browser.laptop();
         paste(

@@ -155,7 +155,13 @@ public sealed interface Caution {
 
     /** @param says what says otherwise than the recipe's cups */
     record RecipeContradictsItself(double cups, Volume cup, Volume all, Contradiction says, Volume other)
-            implements Careful {}
+            implements Careful {
+
+        /** What is in each cup when not the cups but the other is meant. */
+        public Volume otherCup() {
+            return Volume.millilitres(other.millilitres() / cups);
+        }
+    }
 
     /** What can say otherwise than the cups of a recipe. */
     enum Contradiction {

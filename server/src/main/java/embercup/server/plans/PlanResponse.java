@@ -252,7 +252,18 @@ public record PlanResponse(
             @Nullable List<String> herbs,
             @Nullable String drinker,
             String text,
-            String source) {}
+            String source,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
+            DecideLine decide) {}
+
+    /**
+     * What has to be decided of a recipe that contradicts itself: its cups are meant, or what says otherwise.
+     *
+     * @param says what says otherwise: "reduction-stops-at" or "water-leaves"
+     * @param cupMl what is in each cup when that is meant
+     */
+    public record DecideLine(String says, double cupMl) {}
 
     /**
      * What can be done about a stop: another herb, less of it or without it, fewer cups or fewer a day, a practitioner's word, another menstruum, another drinker,

@@ -178,7 +178,8 @@ public final class PlanWriting {
                     drinker == null
                             ? text
                             : HouseWords.words().sentence("caution-for.drinker", Map.of("name", drinker, "text", text)),
-                    c.source()));
+                    c.source(),
+                    decide(c)));
         }
         verdict.loads().forEach(l -> loads.add(new Load(Fields.code(l.constituent()), l.mg(), l.limitMg(), drinker)));
     }
@@ -205,6 +206,13 @@ public final class PlanWriting {
                         a.leftShare(),
                         beside(a)))
                 .toList();
+    }
+
+    private static PlanResponse.@Nullable DecideLine decide(Caution caution) {
+        return caution instanceof Caution.RecipeContradictsItself c
+                ? new PlanResponse.DecideLine(
+                        Fields.code(c.says()), c.otherCup().millilitres())
+                : null;
     }
 
     private static PlanResponse.BesideLine beside(PlannedAddition a) {

@@ -1,0 +1,27 @@
+import type { CautionLine } from "../../api/client";
+import { Secondary } from "../../parts/Field";
+import { millilitres } from "../../parts/say";
+import type { Meant } from "./doc";
+
+/** A recipe that contradicts itself: which of the two is meant, each one tap. */
+export function Decide({
+  decide,
+  onMeant,
+}: {
+  decide: NonNullable<CautionLine["decide"]>;
+  onMeant: (which: Meant) => void;
+}) {
+  const reduced = decide.says === "reduction-stops-at";
+  return (
+    <span className="no-print mt-1 flex flex-wrap gap-2 text-ink">
+      <Secondary onClick={() => onMeant({ meant: "cups", says: decide.says })}>
+        {reduced
+          ? "The cups are meant: stop at all of them"
+          : "The cups are meant: as much water as they need"}
+      </Secondary>
+      <Secondary onClick={() => onMeant({ meant: "other", cupMl: decide.cupMl })}>
+        {`${reduced ? "The mark" : "The water"} is meant: ${millilitres(decide.cupMl)} in each cup`}
+      </Secondary>
+    </span>
+  );
+}
