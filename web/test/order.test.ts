@@ -67,7 +67,7 @@ function anyOrder(random: () => number): Order {
     ...(random() < 0.5 ? [{ addition: 2, part: "stage" as const, value: 1 }] : []),
     ...(random() < 0.3 ? [{ meant: "cups" as const, says: "water-leaves" }] : []),
   ];
-  if (random() < 0.2) order.tweaks = [{ meant: "other", cupMl: 312.5 }];
+  if (random() < 0.2) order.tweaks = [{ meant: "other", cups: 4, cupMl: 312.5 }];
   order.guest = random() < 0.3 ? { ageYears: 9, name: "Nils", conditions: ["reflux"] } : undefined;
   order.tweaks = [...order.tweaks];
   return order;
@@ -88,7 +88,7 @@ describe("the order in the address", () => {
   it("takes no harm from an address that somebody typed", () => {
     const order = readOrder(
       new URLSearchParams(
-        "cups=many&strength=brutal&as=cure&t=s1.colour.3&t=x&t=sNaN.lid.1&t=meant.other.-3",
+        "cups=many&strength=brutal&as=cure&t=s1.colour.3&t=x&t=sNaN.lid.1&t=meant.other.-3&t=meant.other.2x",
       ),
     );
     expect(order).toEqual(PLAIN);
@@ -105,7 +105,11 @@ describe("the order in the address", () => {
   it("decides which is meant where a recipe contradicts itself", () => {
     const water = { name: "Pot", cups: 2, cupMl: 240, pourMl: 1000, stages: [{ kind: "simmer" as const }] };
     expect(applied(water, [{ meant: "cups", says: "water-leaves" }]).pourMl).toBeUndefined();
-    expect(applied(water, [{ meant: "other", cupMl: 450 }])).toMatchObject({ cupMl: 450, pourMl: 1000 });
+    expect(applied(water, [{ meant: "other", cups: 3, cupMl: 300 }])).toMatchObject({
+      cups: 3,
+      cupMl: 300,
+      pourMl: 1000,
+    });
     const reduced = {
       ...water,
       stages: [{ kind: "reduce" as const, toMl: 300 }, { kind: "strain" as const }],

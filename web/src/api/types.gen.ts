@@ -1102,6 +1102,8 @@ export interface components {
         DecideLine: {
             /** Format: double */
             cupMl: number;
+            /** Format: double */
+            cups: number;
             says: string;
         };
         DoseLine: {

@@ -53,6 +53,16 @@ export const celsius = (c: number, finer = false) => quantity("temperature", c, 
 /** "5.2 cm", "2⅛ in". */
 export const centimetres = (cm: number) => quantity("length", cm);
 
+/** "half a cup", "1½ cups". */
+export function cupsSaid(n: number): string {
+  if (n === 0.5) return "half a cup";
+  if (n === 1) return "1 cup";
+  const whole = Math.floor(n);
+  const rest = n - whole;
+  const part = rest === 0.5 ? "½" : rest === 0.25 ? "¼" : rest === 0.75 ? "¾" : "";
+  return part || rest === 0 ? `${whole || ""}${part} cups` : `${n} cups`;
+}
+
 const dateOf = (at: Date | string) => (typeof at === "string" ? new Date(at) : at);
 const two = (n: number) => String(n).padStart(2, "0");
 

@@ -1,6 +1,6 @@
 import type { CautionLine } from "../../api/client";
 import { Secondary } from "../../parts/Field";
-import { millilitres } from "../../parts/say";
+import { cupsSaid, millilitres } from "../../parts/say";
 import type { Meant } from "./doc";
 
 /** A recipe that contradicts itself: which of the two is meant, each one tap. */
@@ -19,8 +19,8 @@ export function Decide({
           ? "The cups are meant: stop at all of them"
           : "The cups are meant: as much water as they need"}
       </Secondary>
-      <Secondary onClick={() => onMeant({ meant: "other", cupMl: decide.cupMl })}>
-        {`${reduced ? "The mark" : "The water"} is meant: ${millilitres(decide.cupMl)} in each cup`}
+      <Secondary onClick={() => onMeant({ meant: "other", cups: decide.cups, cupMl: decide.cupMl })}>
+        {`${reduced ? "The mark" : "The water"} is meant: ${cupsSaid(decide.cups)} of ${millilitres(decide.cupMl)}`}
       </Secondary>
     </span>
   );

@@ -116,7 +116,19 @@ function Liquid({ r, setRecipe }: { r: RecipeDocument; setRecipe: HeadProps["set
             of="volume"
             label="How much; empty for as much as it needs"
             value={r.pourMl}
-            onChange={(pourMl) => setRecipe({ pourMl })}
+            onChange={(pourMl) => setRecipe({ pourMl, headspaceCm: undefined, coverCm: undefined })}
+          />
+          <QuantityField
+            of="length"
+            label="Or filled up to below the rim"
+            value={r.headspaceCm}
+            onChange={(headspaceCm) => setRecipe({ headspaceCm, pourMl: undefined, coverCm: undefined })}
+          />
+          <QuantityField
+            of="length"
+            label="Or standing over the herbs"
+            value={r.coverCm}
+            onChange={(coverCm) => setRecipe({ coverCm, pourMl: undefined, headspaceCm: undefined })}
           />
           <SelectField
             label="Of what"

@@ -161,12 +161,13 @@ export function placeWords(stages: StageDocument[]): { value: string; label: str
 }
 
 /** Which of two is meant when a recipe contradicts itself: its cups, or what the water leaves or the reduction stops at. */
-export type Meant = { meant: "cups"; says: string } | { meant: "other"; cupMl: number };
+export type Meant = { meant: "cups"; says: string } | { meant: "other"; cups: number; cupMl: number };
 
 /** The recipe after it was decided which is meant. */
 export function decided(recipe: RecipeDocument, which: Meant): RecipeDocument {
-  if (which.meant === "other") return { ...recipe, cupMl: which.cupMl };
-  if (which.says === "water-leaves") return { ...recipe, pourMl: undefined };
+  if (which.meant === "other") return { ...recipe, cups: which.cups, cupMl: which.cupMl };
+  if (which.says === "water-leaves")
+    return { ...recipe, pourMl: undefined, headspaceCm: undefined, coverCm: undefined };
   const stages = recipe.stages ?? [];
   const last = stages.findLastIndex((s) => s.kind === "reduce");
   const toMl = (recipe.cups ?? 1) * (recipe.cupMl ?? 240);

@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Person, PlanResponse, SharerLine } from "../../api/client";
 import { Conditions } from "../../parts/Conditions";
 import { conditionsSaid } from "../../parts/conditions";
-import { millilitres } from "../../parts/say";
+import { cupsSaid, millilitres } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
 import type { Guest, Order, Ordered, Sharer } from "./order";
 
@@ -134,16 +134,6 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
       {order.others.length > 0 && <> {somebody}</>}
     </>
   );
-}
-
-/** "half a cup", "1½ cups". */
-export function cupsSaid(n: number): string {
-  if (n === 0.5) return "half a cup";
-  if (n === 1) return "1 cup";
-  const whole = Math.floor(n);
-  const rest = n - whole;
-  const part = rest === 0.5 ? "½" : rest === 0.25 ? "¼" : rest === 0.75 ? "¾" : "";
-  return part || rest === 0 ? `${whole || ""}${part} cups` : `${n} cups`;
 }
 
 const times = (n: number, ml: number) =>

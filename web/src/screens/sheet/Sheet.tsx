@@ -121,7 +121,7 @@ export default function Sheet() {
     (t: Tweak) =>
       change({
         tweaks: tweaked(latest.current.order, t),
-        ...("meant" in t && t.meant === "other" ? { cupMl: undefined } : {}),
+        ...("meant" in t && t.meant === "other" ? { cups: undefined, cupMl: undefined } : {}),
       }),
     [change],
   );
@@ -133,7 +133,7 @@ export default function Sheet() {
   useKey("p", () => window.print());
   useKey("m", () => setOpen("measure"));
 
-  const ownCupMl = order.tweaks.flatMap((t) => ("meant" in t && t.meant === "other" ? [t.cupMl] : []))[0];
+  const meant = order.tweaks.flatMap((t) => ("meant" in t && t.meant === "other" ? [t] : []))[0];
   const figures = useMemo(() => ({ key: asked, load: () => api.planWorkings(asked) }), [asked]);
 
   if (recipe.isPending || people.isPending || kitchen.isPending) return <Loading what="the sheet" />;
@@ -167,7 +167,10 @@ export default function Sheet() {
             plan={plan}
             people={people.data}
             kitchen={kitchen.data}
-            own={{ cups: recipe.data.recipe.cups ?? 1, cupMl: ownCupMl ?? recipe.data.recipe.cupMl ?? 240 }}
+            own={{
+              cups: meant?.cups ?? recipe.data.recipe.cups ?? 1,
+              cupMl: meant?.cupMl ?? recipe.data.recipe.cupMl ?? 240,
+            }}
             onChange={change}
           />
           <Changed order={order} change={change} />

@@ -164,8 +164,10 @@ function writeChange(c: Change): string {
 function readTweak(text: string): Tweak[] {
   const [where = "", part, ...number] = text.split(".");
   if (where === "meant" && part === "cups") return [{ meant: "cups", says: number.join(".") }];
-  if (where === "meant" && part === "other" && Number(number.join(".")) > 0)
-    return [{ meant: "other", cupMl: Number(number.join(".")) }];
+  if (where === "meant" && part === "other") {
+    const [cups, cupMl] = number.join(".").split("x").map(Number);
+    return cups && cupMl && cups > 0 && cupMl > 0 ? [{ meant: "other", cups, cupMl }] : [];
+  }
   const at = Number(where.slice(1));
   const value = Number(number.join("."));
   if (!Number.isInteger(at) || !Number.isFinite(value)) return [];
@@ -178,7 +180,7 @@ const tweakKey = (t: Tweak) =>
 
 function writeTweak(t: Tweak): string {
   if (!("meant" in t)) return `${tweakKey(t)}.${t.value}`;
-  return `meant.${t.meant}.${t.meant === "cups" ? t.says : t.cupMl}`;
+  return `meant.${t.meant}.${t.meant === "cups" ? t.says : `${t.cups}x${t.cupMl}`}`;
 }
 
 /** The order with one more tweak; an earlier one of the same thing gives way. */

@@ -11,6 +11,7 @@ import embercup.core.measure.Volume;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Told;
 import embercup.core.workings.Code;
+import embercup.core.workings.Limit;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
@@ -157,9 +158,15 @@ public sealed interface Caution {
     record RecipeContradictsItself(double cups, Volume cup, Volume all, Contradiction says, Volume other)
             implements Careful {
 
-        /** What is in each cup when not the cups but the other is meant. */
+        /** How many cups it is when not the cups but the other is meant: so many that a cup stays about as large as it is. */
+        public double otherCups() {
+            double most = Limit.CUPS.high();
+            return Math.min(most, Math.max(1, Math.rint(other.millilitres() / cup.millilitres())));
+        }
+
+        /** What is in each of them. */
         public Volume otherCup() {
-            return Volume.millilitres(other.millilitres() / cups);
+            return Volume.millilitres(other.millilitres() / otherCups());
         }
     }
 

@@ -64,7 +64,7 @@ public final class Planner {
         BrewResult brew = reckoning.result();
         waits.stream().filter(r -> !brew.stages().get(r.stage()).needless()).forEach(reasons::add);
         notes.addAll(PotNotes.of(materia, request, additions, pot, brew));
-        Standard standard = standard(request);
+        Standard standard = standard(request, pot.vessel());
         Prediction predicted = Prediction.of(pot, standard, additions, brew);
         Figures.waterAndTimes(workings, pot, filled.pour, reckoning);
         workings.put("totalS", Figures.total(predicted));
@@ -119,9 +119,18 @@ public final class Planner {
         Vessel first =
                 request.kitchen().vessel().orElseGet(() -> request.kitchen().fitting(usual, 1.3 * request.liquorMl()));
         Filled filled = fill(request, setup(request, charges, first));
+        if (byVessel(request)) {
+            return filled;
+        }
         Vessel fitting = request.kitchen().vessel().orElseGet(() -> request.kitchen()
                 .fitting(usual, filled.pot.pourMl() + filled.pot.displacedMl()));
         return fitting.equals(first) ? filled : fill(request, filled.pot.in(fitting));
+    }
+
+    /** Whether the vessel says the water: it is filled so for the recipe's own cups; more or fewer are solved. */
+    private static boolean byVessel(PlanRequest request) {
+        double scale = request.liquorMl() / request.recipe().statedYieldMl();
+        return Filling.of(request.recipe()).isPresent() && Math.abs(scale - 1) < 1e-9;
     }
 
     private BrewSetup setup(PlanRequest request, List<Charge> charges, Vessel vessel) {
@@ -146,8 +155,8 @@ public final class Planner {
     }
 
     /**
-     * Starting water. A recipe's own pour is kept, or grown with its yield for more cups; a reduction starts from half as
-     * much again as it ends with; everything else is solved for the yield.
+     * Starting water. A recipe's own pour is kept, or grown with its yield for more cups; one that fills its vessel is filled;
+     * a reduction starts from half as much again as it ends with; everything else is solved for the yield.
      */
     private static Filled fill(PlanRequest request, BrewSetup setup) {
         Recipe recipe = request.recipe();
@@ -161,6 +170,9 @@ public final class Planner {
             BrewSetup asWritten = setup.own(new Cups(recipe.cups(), recipe.cupMl()), own.value());
             Workings leaves = leaves(Reckoning.of(asWritten), own);
             return solved(setup, Workings.product(Term.STRAINED_LIQUOR, "mL", leaves, times));
+        }
+        if (byVessel(request)) {
+            return stated(setup, Filling.water(Filling.of(recipe).orElseThrow(), setup));
         }
         Optional<Stage.Reduce> reduction = WaterPlan.lastReduction(recipe.stages());
         if (reduction.isPresent()) {
@@ -232,9 +244,12 @@ public final class Planner {
         return false;
     }
 
-    /** The recipe's own standard cup, as written, in a standard kitchen. */
-    private Standard standard(PlanRequest request) {
+    /** The recipe's own standard cup, as written, in a standard kitchen; one that says its water by the vessel, in that. */
+    private Standard standard(PlanRequest request, Vessel vessel) {
         PlanRequest written = PlanRequest.asWritten(request.recipe()).withCustom(request.custom());
+        if (Filling.of(request.recipe()).isPresent()) {
+            written = written.withKitchen(written.kitchen().withVessel(vessel));
+        }
         BrewSetup own = fill(written, ownCharges(written)).pot;
         return new Standard(
                 own, BrewSimulation.bodyPerMl(own), materia.extraction().bandRelative());

@@ -130,7 +130,8 @@ final class PotNotes {
                 .filter(r -> !recipe.has(StageKind.REFILL) && differ(r.toMl(), stated))
                 .ifPresent(r -> notes.add(contradiction(recipe, Contradiction.REDUCTION_STOPS_AT, r.toMl())));
         double own = brew.yieldMl() / (request.liquorMl() / stated);
-        if (recipe.pourMl().isPresent() && !recipe.has(StageKind.REDUCE) && differ(own, stated)) {
+        boolean says = recipe.pourMl().isPresent() || Filling.of(recipe).isPresent();
+        if (says && !recipe.has(StageKind.REDUCE) && differ(own, stated)) {
             notes.add(contradiction(recipe, Contradiction.WATER_LEAVES, own));
         }
     }

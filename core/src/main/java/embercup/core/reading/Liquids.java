@@ -128,11 +128,12 @@ final class Liquids {
         for (int i = 0; i < s.items().size(); i++) {
             if (!(s.items().get(i) instanceof Item.Thing thing)
                     || thing.phrase().amount == null
-                    || thing.phrase().named()) {
+                    || thing.phrase().herb()) {
                 continue;
             }
             Amount amount = thing.phrase().amount;
             Unit unit = amount.unit().orElse(Unit.PIECE);
+            // "cold water two inches over the herb": of water a length is how high it stands.
             if (unit.dimension() == Unit.Dimension.LENGTH) {
                 Optional<Label> from = s.atom(Kind.HEADSPACE).or(() -> s.atom(Kind.ABOVE));
                 if (from.isPresent()) {
@@ -144,6 +145,7 @@ final class Liquids {
                     line.reads.add(new Understood.Filled(fill));
                 }
             } else if (unit.dimension() == Unit.Dimension.VOLUME
+                    && !thing.phrase().named()
                     && i + 1 < s.items().size()
                     && s.items().get(i + 1) instanceof Item.Atom a
                     && a.label().is(Kind.VESSEL)

@@ -261,9 +261,10 @@ public record PlanResponse(
      * What has to be decided of a recipe that contradicts itself: its cups are meant, or what says otherwise.
      *
      * @param says what says otherwise: "reduction-stops-at" or "water-leaves"
-     * @param cupMl what is in each cup when that is meant
+     * @param cups how many cups it is when that is meant
+     * @param cupMl what is in each of them
      */
-    public record DecideLine(String says, double cupMl) {}
+    public record DecideLine(String says, double cups, double cupMl) {}
 
     /**
      * What can be done about a stop: another herb, less of it or without it, fewer cups or fewer a day, a practitioner's word, another menstruum, another drinker,

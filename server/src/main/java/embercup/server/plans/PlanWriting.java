@@ -211,7 +211,7 @@ public final class PlanWriting {
     private static PlanResponse.@Nullable DecideLine decide(Caution caution) {
         return caution instanceof Caution.RecipeContradictsItself c
                 ? new PlanResponse.DecideLine(
-                        Fields.code(c.says()), c.otherCup().millilitres())
+                        Fields.code(c.says()), c.otherCups(), c.otherCup().millilitres())
                 : null;
     }
 
