@@ -11,7 +11,8 @@ export function HerbPicker({
   hint = "herb",
 }: {
   value: string;
-  onPick: (slug: string) => void;
+  /** @param typed what was typed to find it: "fresh ginger" says more than its name */
+  onPick: (slug: string, typed: string) => void;
   label?: string;
   wrong?: string;
   /** What stands there while nothing is chosen. */
@@ -25,7 +26,7 @@ export function HerbPicker({
   const shown = typed ?? herbs.data?.find((h) => h.slug === value)?.common ?? value;
   const hits = typed === null ? [] : (found.data ?? []).filter((h) => !h.stop).slice(0, 8);
   const pick = (slug: string) => {
-    onPick(slug);
+    onPick(slug, typed ?? "");
     setTyped(null);
     setAt(0);
   };

@@ -10,10 +10,12 @@ interface HeadProps {
   set: (d: Partial<Draft>) => void;
   setRecipe: (r: Partial<RecipeDocument>) => void;
   wrong: Wrong;
+  /** What it is called while nobody names it. */
+  suggestion: string;
 }
 
 /** What the recipe makes, of what, and how it is taken: a sentence whose parts open in place. */
-export function Head({ draft, set, setRecipe, wrong }: HeadProps) {
+export function Head({ draft, set, setRecipe, wrong, suggestion }: HeadProps) {
   const r = draft.recipe;
   const complaints = ["cups", "cupMl", "pourMl", "alcoholPercent", "dilutionParts", "tradition", "keepsDays"]
     .map(wrong)
@@ -24,6 +26,7 @@ export function Head({ draft, set, setRecipe, wrong }: HeadProps) {
         className="max-w-2xl text-2xl"
         label="Name"
         value={r.name ?? ""}
+        placeholder={suggestion}
         wrong={wrong("name")}
         onChange={(name) => setRecipe({ name })}
       />

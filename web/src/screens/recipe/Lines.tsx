@@ -7,6 +7,7 @@ import type {
   WrittenLine,
 } from "../../api/client";
 import { HerbPicker } from "../../parts/HerbPicker";
+import { capital } from "../../parts/say";
 import { AdditionWords } from "./AdditionWords";
 import type { Wrong } from "./draft";
 
@@ -26,7 +27,8 @@ interface LinesProps {
   wrong: Wrong;
   onChange: (i: number, part: Partial<AdditionDocument>) => void;
   onRemove: (i: number) => void;
-  onAdd: (herb: HerbLine) => void;
+  /** @param typed what was typed to find it */
+  onAdd: (herb: HerbLine, typed: string) => void;
   onAnswer: (line: number, ask: QuestionLine, value: string) => void;
 }
 
@@ -64,14 +66,14 @@ export function Lines(props: LinesProps) {
           </li>
         ))}
       </ul>
-      <div className="mt-2 max-w-72">
+      <div className="mt-2 max-w-80">
         <HerbPicker
           label={`Herb ${additions.length + 1}`}
-          hint={additions.length === 0 ? "a herb: ginger, sleep, hinojo" : "another herb"}
+          hint={additions.length === 0 ? "a herb: 1 inch fresh ginger, sleep, hinojo" : "another herb"}
           value=""
-          onPick={(slug) => {
+          onPick={(slug, typed) => {
             const herb = herbs.find((h) => h.slug === slug);
-            if (herb) onAdd(herb);
+            if (herb) onAdd(herb, typed);
           }}
         />
       </div>
@@ -144,7 +146,7 @@ function Question({ ask, onAnswer }: { ask: QuestionLine; onAnswer: (value: stri
               label={`${ask.question} Another herb`}
               hint="another herb"
               value=""
-              onPick={onAnswer}
+              onPick={(slug) => onAnswer(slug)}
             />
           </div>
         )}
@@ -171,5 +173,3 @@ function Addition({ i, ...props }: LinesProps & { i: number }) {
     />
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -2,7 +2,10 @@ import { useMemo, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { useKeepRecipe, usePropose, useReadRecipe } from "../../api/changes";
 import {
+  type AdditionDocument,
   type AnswerPart,
+  api,
+  type HerbLine,
   keptInstead,
   ProblemError,
   type QuestionLine,
@@ -13,6 +16,7 @@ import {
 import { useHerbs, useOccasions, usePlan, useRecipe } from "../../api/queries";
 import { Primary, Secondary } from "../../parts/Field";
 import { Loading, Trouble } from "../../parts/states";
+import { nameOf, saidLine, usualLine } from "./doc";
 import { type Draft, draftOf } from "./draft";
 import { Head } from "./Head";
 import { Lines } from "./Lines";
@@ -81,12 +85,20 @@ function Editor({
       ? failure.violations.find((v) => v.field === `recipe.${field}`)?.wanted
       : undefined;
 
+  const additions = recipe.additions ?? [];
+  const suggestion = nameOf(additions, herbs.data ?? []);
+
   const keep = (version: number | undefined) => {
     proposing.reset();
     keeping.mutate(
       {
         id,
-        draft: { version, about: draft.about, purposes: draft.purposes, recipe: withoutEmptyNotes(recipe) },
+        draft: {
+          version,
+          about: draft.about,
+          purposes: draft.purposes,
+          recipe: withoutEmptyNotes({ ...recipe, name: recipe.name || suggestion }),
+        },
       },
       { onSuccess: (saved) => navigate(`/sheet/${saved.id}`) },
     );
@@ -94,7 +106,7 @@ function Editor({
   const propose = () => {
     keeping.reset();
     proposing.mutate(
-      { ...recipe, stages: undefined },
+      { ...recipe, name: recipe.name || suggestion, stages: undefined },
       {
         onSuccess: (p) => {
           setRecipe({ stages: p.recipe.stages, additions: p.recipe.additions });
@@ -126,7 +138,23 @@ function Editor({
       },
     );
   };
-  const additions = recipe.additions ?? [];
+  const add = (herb: HerbLine, typed: string) => {
+    const usual = usualLine(herb, recipe.cups ?? 1);
+    const put = (line: AdditionDocument) => {
+      setBefore((b) => [...b.slice(-40), draft]);
+      setDraft((d) => ({
+        ...d,
+        recipe: { ...d.recipe, additions: [...(d.recipe.additions ?? []), line] },
+        from: [...d.from, -1],
+      }));
+    };
+    // "1 inch fresh ginger" says more than which herb it is.
+    if (!/\s/.test(typed.trim())) return put(usual);
+    api
+      .readRecipe({ text: typed })
+      .then((w) => put(saidLine(w.recipe.additions ?? [], typed, usual)))
+      .catch(() => put(usual));
+  };
 
   return (
     <form
@@ -174,7 +202,7 @@ function Editor({
           onFound={begin}
         />
       )}
-      <Head draft={draft} set={set} setRecipe={setRecipe} wrong={wrong} />
+      <Head draft={draft} set={set} setRecipe={setRecipe} wrong={wrong} suggestion={suggestion} />
       <Lines
         recipe={recipe}
         from={draft.from}
@@ -191,25 +219,7 @@ function Editor({
             from: draft.from.filter((_, j) => j !== i),
           })
         }
-        onAdd={(herb) =>
-          set({
-            recipe: {
-              ...recipe,
-              additions: [
-                ...additions,
-                {
-                  herb: herb.slug,
-                  form: herb.usual.form as "dried" | "fresh",
-                  cut: herb.usual.cut as NonNullable<RecipeDocument["additions"]>[number]["cut"],
-                  amount: Math.round(herb.usual.amount * (recipe.cups ?? 1) * 10) / 10,
-                  unit: herb.usual.unit,
-                  stage: 0,
-                },
-              ],
-            },
-            from: [...draft.from, -1],
-          })
-        }
+        onAdd={add}
         onAnswer={answer}
       />
       {written && (

@@ -1,5 +1,5 @@
-import type { AdditionDocument, RecipeDocument, StageDocument } from "../../api/client";
-import { celsius, millilitres, span } from "../../parts/say";
+import type { AdditionDocument, HerbLine, RecipeDocument, StageDocument } from "../../api/client";
+import { capital, celsius, millilitres, span } from "../../parts/say";
 
 /** What a stage of each kind has to say, in the cook's words. */
 export const STAGES: {
@@ -118,6 +118,37 @@ export const EMPTY: RecipeDocument = {
   cupMl: 240,
   additions: [],
 };
+
+/** A new line of a herb: its usual dose, form and cut, for so many cups. */
+export function usualLine(herb: HerbLine, cups: number): AdditionDocument {
+  return {
+    herb: herb.slug,
+    form: herb.usual.form as AdditionDocument["form"],
+    cut: herb.usual.cut as AdditionDocument["cut"],
+    amount: Math.round(herb.usual.amount * cups * 10) / 10,
+    unit: herb.usual.unit,
+    stage: 0,
+  };
+}
+
+/** The same as it was typed, where one line of that herb was read of it; an amount that was not said is the usual one. */
+export function saidLine(read: AdditionDocument[], typed: string, usual: AdditionDocument): AdditionDocument {
+  const [line, ...more] = read;
+  if (!line || more.length > 0 || line.herb !== usual.herb) return usual;
+  const { amount, unit } = line;
+  const said = /\d|½|¼|¾|⅓|⅔/.test(typed) || unit !== "g";
+  const asUsual = line.form === usual.form ? { amount: usual.amount, unit: usual.unit } : { amount, unit };
+  return { ...line, ...(said ? {} : asUsual), stage: 0 };
+}
+
+/** "Ginger and turmeric": what a recipe is called that nobody named. */
+export function nameOf(additions: AdditionDocument[], herbs: HerbLine[]): string {
+  const names = [...new Set(additions.map((a) => a.herb))].map(
+    (slug) => herbs.find((h) => h.slug === slug)?.named ?? slug ?? "",
+  );
+  const all = names.length < 2 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
+  return capital(all);
+}
 
 /** What is done in a stage, as the order says things: "simmer 20–30 min". */
 export function stageWords(s: StageDocument): string {

@@ -87,7 +87,7 @@ function Open({ a, onChange }: { a: AdditionLine; onChange?: (c: Change) => void
   ];
   if (!off && choices.length === 0) return null;
   return (
-    <span className="no-print flex flex-wrap gap-x-3 text-sm">
+    <span className="flex flex-wrap gap-x-3 text-sm">
       {off && low !== undefined && high !== undefined && (
         <span className="text-muted">
           {off} than usual: {range("mass", low, high)} a cup
@@ -97,7 +97,7 @@ function Open({ a, onChange }: { a: AdditionLine; onChange?: (c: Change) => void
         <button
           key={c.words}
           type="button"
-          className="min-h-6 underline underline-offset-4"
+          className="no-print min-h-6 underline underline-offset-4"
           onClick={() => onChange?.(c.change)}
         >
           {c.words}

@@ -8,14 +8,41 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Somebody who never saw it gets three usual pots right, from what is written and by hand, on the laptop and on the phone. */
 class NewcomersTest {
 
     @RegisterExtension
     final Browser browser = new Browser();
+
+    /** Every click, and every field typed into, counts one; the count outlives a page. */
+    private static final String COUNTER = """
+            let typed = null;
+            const one = () => sessionStorage.setItem('did', 1 + Number(sessionStorage.getItem('did') ?? 0));
+            const field = (e) => e.target.closest('input:not([type=checkbox]),textarea,select');
+            addEventListener('click', (e) => { if (!field(e)) { typed = null; one(); } }, true);
+            addEventListener('pointerdown', (e) => { if (e.target.closest('[role=option]')) { typed = null; one(); } }, true);
+            addEventListener('input', (e) => { if (field(e) && typed !== e.target) { typed = e.target; one(); } }, true);
+            """;
+
+    /** A click on what is found comes as its pointer, which is counted, and as its click. */
+    private static void atMostTen(Page page) {
+        Object did = page.evaluate("Number(sessionStorage.getItem('did'))");
+        Assertions.assertThat(((Number) did).intValue())
+                .as("clicks and fields from the empty page to the sheet")
+                .isBetween(2, 10);
+    }
+
+    private Page counted(String device) {
+        Page page = device.equals("phone") ? browser.phone() : browser.laptop();
+        page.addInitScript(COUNTER);
+        return page;
+    }
 
     private static void paste(Page page, String text) {
         page.navigate("/choose");
@@ -52,9 +79,10 @@ class NewcomersTest {
 
     // ---- (a) fresh ginger and turmeric for two, with honey
 
-    @Test
-    void gingerAndTurmericForTwoFromAText() {
-        Page page = browser.laptop();
+    @ParameterizedTest
+    @ValueSource(strings = {"laptop", "phone"})
+    void gingerAndTurmericForTwoFromAText(String device) {
+        Page page = counted(device);
         paste(page, """
                 Ginger and turmeric for two
                 a thumb of fresh ginger
@@ -68,34 +96,36 @@ class NewcomersTest {
         assertThat(page.getByText("1 tsp to each cup").first()).isVisible();
         assertThat(button(page, "^Cups: 2 cups")).isVisible();
         assertThat(button(page, "Start now")).isVisible();
+        atMostTen(page);
     }
 
-    @Test
-    void gingerAndTurmericForTwoByHand() {
-        Page page = browser.laptop();
+    @ParameterizedTest
+    @ValueSource(strings = {"laptop", "phone"})
+    void gingerAndTurmericForTwoByHand(String device) {
+        Page page = counted(device);
         page.navigate("/recipe/new");
-        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Two roots");
-        herb(page, 1, "jengibre", "Ginger");
-        button(page, "^Form of herb 1").click();
-        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("fresh"))
-                .click();
-        herb(page, 2, "turmeric", "Turmeric");
-        button(page, "^Form of herb 2").click();
-        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("fresh"))
-                .click();
+        herb(page, 1, "1 inch fresh ginger", "Ginger");
+        assertThat(button(page, "^Amount of herb 1: 1 inch")).isVisible();
+        assertThat(button(page, "^Form of herb 1: fresh")).isVisible();
+        herb(page, 2, "1 inch fresh turmeric", "Turmeric");
+        assertThat(button(page, "^Form of herb 2: fresh")).isVisible();
         herb(page, 3, "honey", "Honey");
+        assertThat(button(page, "^Herb 3: honey")).isVisible();
         button(page, "Propose the stages").click();
         assertThat(button(page, "^Stage 1: bring to the boil")).isVisible();
         keep(page);
+        assertThat(page.getByText("Ginger, turmeric and honey").first()).isVisible();
         assertThat(page.getByText(Pattern.compile("into the cup below 40")).first())
-                .isVisible();
+                .isAttached();
+        atMostTen(page);
     }
 
     // ---- (b) one cup of dried chamomile in a tea ball
 
-    @Test
-    void aCupOfChamomileFromATextOnThePhone() {
-        Page page = browser.phone();
+    @ParameterizedTest
+    @ValueSource(strings = {"laptop", "phone"})
+    void aCupOfChamomileFromAText(String device) {
+        Page page = counted(device);
         paste(page, """
                 1 heaped teaspoon of dried chamomile in a tea ball
                 1 mug of boiling water
@@ -104,24 +134,28 @@ class NewcomersTest {
         keep(page);
         assertThat(page.getByText("1½ tsp").first()).isVisible();
         assertThat(button(page, "^Cups: 1 cup")).isVisible();
+        atMostTen(page);
     }
 
-    @Test
-    void aCupOfChamomileFromItsPage() {
-        Page page = browser.laptop();
+    @ParameterizedTest
+    @ValueSource(strings = {"laptop", "phone"})
+    void aCupOfChamomileFromItsPage(String device) {
+        Page page = counted(device);
         page.navigate("/herbs?words=kamille");
         link(page, "Chamomile flower").click();
         link(page, "Brew this").click();
         page.getByText(Pattern.compile("mL strained")).waitFor();
         keep(page);
         assertThat(page.getByText("A cup of chamomile flower").first()).isVisible();
+        atMostTen(page);
     }
 
     // ---- (c) an overnight jar of marshmallow root
 
-    @Test
-    void anOvernightJarFromAText() {
-        Page page = browser.laptop();
+    @ParameterizedTest
+    @ValueSource(strings = {"laptop", "phone"})
+    void anOvernightJarFromAText(String device) {
+        Page page = counted(device);
         paste(
                 page,
                 "I put four spoons of dried marshmallow root into a jar with a litre of cold water overnight and strain it in the morning.");
@@ -131,11 +165,13 @@ class NewcomersTest {
         keep(page);
         assertThat(page.getByText("4 tbsp").first()).isVisible();
         assertThat(page.getByText(Pattern.compile("stand 10 h")).first()).isAttached();
+        atMostTen(page);
     }
 
-    @Test
-    void anOvernightJarByHandOnThePhone() {
-        Page page = browser.phone();
+    @ParameterizedTest
+    @ValueSource(strings = {"laptop", "phone"})
+    void anOvernightJarByHand(String device) {
+        Page page = counted(device);
         page.navigate("/recipe/new");
         page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Night jar");
         herb(page, 1, "malvavisco", "Marshmallow root");
@@ -146,6 +182,7 @@ class NewcomersTest {
         assertThat(button(page, "^Stage 1: stand cold 8 h")).isVisible();
         keep(page);
         assertThat(page.getByText("Night jar").first()).isVisible();
+        atMostTen(page);
     }
 
     // ---- what is asked
