@@ -3,7 +3,7 @@ import { curveMonotoneX, line } from "d3-shape";
 import { useMemo, useState } from "react";
 import type { CurvePoint, StepLine } from "../api/client";
 import { powerOf, stagesOf } from "../api/steps";
-import { clock, span } from "../parts/say";
+import { clock, millilitres, span } from "../parts/say";
 import { stateAt } from "./curve";
 import { Addition, Axis, Ends, Figures, Flame, lids, marks, roomBehind, shown } from "./lineParts";
 import type { FireLineProps } from "./lineProps";
@@ -14,6 +14,8 @@ const INSET = 4;
 const NOW_WORD = 36;
 /** A wait shorter than this is none, s. */
 const SOON_S = 60;
+/** A narrow line lower than this has no words, px. */
+const WORDS_FROM_PX = 100;
 /** Room for the figures behind the end of the brew, px. */
 const FIGURES = 128;
 
@@ -22,6 +24,8 @@ export function FireLine(props: FireLineProps) {
   const { steps, curve, additions, start, totalS, width, height, nowS } = props;
   const [cursor, setCursor] = useState<number | null>(null);
   const compact = width < 560;
+  const sayAt = (s: number) => (start ? clock(new Date(start.getTime() + s * 1000)) : s < 1 ? "0" : span(s));
+  const bare = compact && height < WORDS_FROM_PX;
   const honeyS = props.honeyAfterS === undefined ? null : totalS + props.honeyAfterS;
   const waits = props.honeyAfterS !== undefined && props.honeyAfterS > SOON_S;
   const showHoney = honeyS !== null && waits && honeyS < totalS * 1.9 && !compact;
@@ -29,9 +33,13 @@ export function FireLine(props: FireLineProps) {
   const margin = compact ? 0 : FIGURES;
   const endS = Math.max(shownS * (1 + margin / (width - margin)), showHoney ? honeyS * 1.01 : 0);
   const x = scaleLinear([0, endS], [INSET, width - INSET]);
-  const band = compact ? { top: height * 0.16, base: height * 0.52 } : { top: 52, base: height * 0.49 };
+  const band = bare
+    ? { top: height * 0.16, base: height * 0.52 }
+    : compact
+      ? { top: 42, base: height * 0.55 }
+      : { top: 52, base: height * 0.49 };
   const curveTop = band.base + (compact ? 4 : 14);
-  const curveBase = compact ? height - 4 : height - 26;
+  const curveBase = bare ? height - 4 : height - (compact ? 22 : 26);
   const stages = stagesOf(steps);
   const herbs = marks(additions, stages, x);
   const nextMark = (s: StepLine) => herbs.map((m) => x(m.atS)).find((px) => px > x(s.startS) + 1);
@@ -62,7 +70,7 @@ export function FireLine(props: FireLineProps) {
     : "";
   const figuresFollow = (px: number) => px < x(totalS) + 2 && px > x(totalS) - NOW_WORD;
   const at = cursor === null ? undefined : stateAt(curve, cursor);
-  const text = describe(steps, totalS, start);
+  const text = describe(steps, totalS, sayAt);
   const move = (clientX: number, box: DOMRect) =>
     setCursor(Math.max(0, Math.min(endS, x.invert(clientX - box.left))));
   return (
@@ -86,7 +94,7 @@ export function FireLine(props: FireLineProps) {
             w={x(s.startS + s.durationS) - x(s.startS)}
             base={band.base}
             h={power(powerOf(s))}
-            compact={compact}
+            size={bare ? "bare" : compact ? "narrow" : "wide"}
             room={Math.min(roomBehind(stages, s, totalS, x), (nextMark(s) ?? width) - x(s.startS))}
           />
         ))}
@@ -133,9 +141,9 @@ export function FireLine(props: FireLineProps) {
             x={x(m.atS)}
             room={(i + 1 < all.length ? x(all[i + 1]?.atS ?? endS) : width) - x(m.atS) - 14}
             words={m.words}
-            top={compact ? 4 : 10}
+            top={bare ? 4 : 10}
             base={band.base}
-            compact={compact}
+            size={bare ? "bare" : compact ? "narrow" : "wide"}
           />
         ))}
         <path d={paths.water} fill="none" stroke="var(--water)" strokeWidth={2.5} />
@@ -186,12 +194,31 @@ export function FireLine(props: FireLineProps) {
             base={band.base}
             curveBase={curveBase}
             totalS={totalS}
-            start={start}
+            sayAt={sayAt}
             honeyS={showHoney ? honeyS : null}
-            word={props.readyWord ?? "ready"}
+            word={props.readyWord ?? (start ? "ready," : "ready after")}
           />
         )}
-        {!compact && <Axis x={x} endS={endS} y={curveBase} start={start} />}
+        {!bare && (
+          <Axis
+            x={x}
+            endS={endS}
+            y={curveBase}
+            start={start}
+            sayAt={sayAt}
+            readyS={compact ? totalS : undefined}
+          />
+        )}
+        {compact && !bare && last && (
+          <g fontSize={12} fontWeight={600} style={{ fill: "var(--water)" }}>
+            <text x={x(props.stageStartS) + 5} y={yWater(props.startMl) + 14}>
+              {millilitres(props.startMl)}
+            </text>
+            <text x={x(last.tS) - 5} y={yWater(last.waterMl) + 14} textAnchor="end">
+              {millilitres(props.yieldMl)}
+            </text>
+          </g>
+        )}
         {nowS !== undefined && nowS <= endS && (
           <g>
             <rect
@@ -247,7 +274,7 @@ export function FireLine(props: FireLineProps) {
           cursor={cursor}
           at={at}
           onCursor={setCursor}
-          start={start}
+          sayAt={sayAt}
           endS={last?.tS ?? endS}
           x={x}
           box={{ left: 0, top: curveTop, width, height: curveBase - curveTop }}
@@ -258,7 +285,7 @@ export function FireLine(props: FireLineProps) {
   );
 }
 
-function describe(steps: StepLine[], totalS: number, start: Date): string {
+function describe(steps: StepLine[], totalS: number, sayAt: (s: number) => string): string {
   const stages = stagesOf(steps).map((s) => `${s.label}, ${span(s.durationS)}`);
-  return `Fire line from ${clock(start)}, ${span(totalS)} in all: ${stages.join("; ")}`;
+  return `Fire line from ${sayAt(0)}, ${span(totalS)} in all: ${stages.join("; ")}`;
 }

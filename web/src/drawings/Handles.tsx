@@ -22,6 +22,8 @@ export function Handles({
   strength,
   onStrength,
   onTweak,
+  onMove,
+  onJoin,
 }: {
   plan: PlanResponse;
   /** The recipe's own stages, with the tweaks so far. */
@@ -35,11 +37,44 @@ export function Handles({
   strength: Strength;
   onStrength: (s: Strength) => void;
   onTweak: (t: Tweak) => void;
+  /** Puts a whole stage where another is; missing where the recipe itself is not written. */
+  onMove?: (from: number, to: number) => void;
+  /** Makes one of a stage and the next, which is of its kind. */
+  onJoin?: (at: number) => void;
 }) {
   const x = scaleLinear([0, endS], [4, width - 4]);
   const main = stagesOf(plan.steps).filter((s) => s.kind !== "heat" || stages[s.stage]?.kind === "heat");
   return (
     <div className="no-print pointer-events-none absolute inset-x-0 top-0" style={{ height: bandBase }}>
+      {onMove &&
+        stages.map((doc, i) => (
+          <Whole
+            key={`${i}.whole`}
+            at={i}
+            stages={stages}
+            kind={doc.kind ?? ""}
+            spans={spansOf(plan, stages, x)}
+            top={bandTop}
+            height={bandBase - bandTop}
+            onMove={onMove}
+          />
+        ))}
+      {onJoin &&
+        stages.map((doc, i) => {
+          const next = main.find((s) => s.stage === i + 1);
+          return doc.kind === stages[i + 1]?.kind && doc.minutes && next ? (
+            <button
+              key={`${i}.join`}
+              type="button"
+              aria-label={`Join stages ${i + 1} and ${i + 2}`}
+              onClick={() => onJoin(i)}
+              className="pointer-events-auto absolute z-10 -translate-x-1/2 rounded-one border border-ink bg-ground px-1.5 text-[13px] hover:bg-strip"
+              style={{ left: x(next.startS), top: bandBase + 2 }}
+            >
+              join
+            </button>
+          ) : null;
+        })}
       {main.map((s) => {
         const doc = stages[s.stage];
         if (!doc?.minutes || s.durationS <= 0) return null;
@@ -84,6 +119,71 @@ export function Handles({
         <Herb key={i} plan={plan} addition={a} index={i} stages={stages} x={x} onTweak={onTweak} />
       ))}
     </div>
+  );
+}
+
+/** Where each stage stands on the line, px: from and to; a moment has no length. */
+function spansOf(plan: PlanResponse, stages: StageDocument[], x: (s: number) => number): [number, number][] {
+  let end = x(0);
+  return stages.map((_, i) => {
+    const own = stagesOf(plan.steps).filter((s) => s.stage === i);
+    const from = own[0] ? x(own[0].startS) : end;
+    const last = own.at(-1);
+    end = last ? x(last.startS + last.durationS) : from;
+    return [from, end];
+  });
+}
+
+/** A stage as one piece: dragged to where another is, or moved by arrow keys; its herbs go with it. */
+function Whole({
+  at,
+  stages,
+  kind,
+  spans,
+  top,
+  height,
+  onMove,
+}: {
+  at: number;
+  stages: StageDocument[];
+  kind: string;
+  spans: [number, number][];
+  top: number;
+  height: number;
+  onMove: (from: number, to: number) => void;
+}) {
+  const [from, end] = spans[at] ?? [0, 0];
+  const middle = ([a, b]: [number, number]) => (a + b) / 2;
+  const to = (next: number) => {
+    const clamped = Math.max(0, Math.min(stages.length - 1, next));
+    if (clamped !== at) onMove(at, clamped);
+  };
+  const drag = useDrag("x", (by) => {
+    if (Math.abs(by) < 12) return;
+    const px = (from + end) / 2 + by;
+    const passed = spans.filter((s, i) => (i < at ? middle(s) > px : i > at ? middle(s) < px : false)).length;
+    to(by < 0 ? at - passed : at + passed);
+  });
+  const width = Math.max(22, end - from - 14);
+  return (
+    <div
+      role="slider"
+      tabIndex={0}
+      aria-label={`Place of stage ${at + 1}, ${kind}`}
+      aria-valuenow={at + 1}
+      aria-valuemin={1}
+      aria-valuemax={stages.length}
+      aria-valuetext={`${at + 1} of ${stages.length}`}
+      className={`pointer-events-auto absolute cursor-grab touch-none rounded-one hover:bg-ink/5 ${drag.by !== null && Math.abs(drag.by) > 4 ? "z-10 border border-ink border-dashed bg-ink/10" : ""}`}
+      style={{ left: from + (drag.by ?? 0), top, width, height }}
+      onKeyDown={(e) => {
+        if (e.key === "ArrowRight" || e.key === "ArrowUp") to(at + 1);
+        else if (e.key === "ArrowLeft" || e.key === "ArrowDown") to(at - 1);
+        else return;
+        e.preventDefault();
+      }}
+      {...drag.handlers}
+    />
   );
 }
 

@@ -1,6 +1,6 @@
 import { Slider } from "radix-ui";
 import type { CurvePoint } from "../api/client";
-import { celsius, clock, millilitres, share } from "../parts/say";
+import { celsius, millilitres, share } from "../parts/say";
 import type { Scale } from "./lineParts";
 
 /** Steps over the whole brew by an arrow key. */
@@ -11,7 +11,7 @@ export function ReadOff({
   cursor,
   at,
   onCursor,
-  start,
+  sayAt,
   endS,
   x,
   box,
@@ -20,13 +20,13 @@ export function ReadOff({
   cursor: number | null;
   at: CurvePoint | undefined;
   onCursor: (tS: number | null) => void;
-  start: Date;
+  sayAt: (s: number) => string;
   endS: number;
   x: Scale;
   box: { left: number; top: number; width: number; height: number };
   labelTop: number;
 }) {
-  const moment = clock(new Date(start.getTime() + (cursor ?? 0) * 1000));
+  const moment = sayAt(cursor ?? 0);
   const figures = at && {
     first: `${celsius(at.tempC)} · ${millilitres(at.waterMl)}`,
     second: `strength ${at.body.toFixed(2)} · aroma ${share(at.aroma)} · bite ${share(at.bite)}`,

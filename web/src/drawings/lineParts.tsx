@@ -1,8 +1,14 @@
 import type { scaleLinear } from "d3-scale";
 import type { AdditionLine, CurvePoint, StageLine, StepLine } from "../api/client";
 import { powerOf } from "../api/steps";
-import { capital, celsius, clock, date, millilitres, share, span } from "../parts/say";
+import { capital, celsius, date, millilitres, share, span } from "../parts/say";
 import type { FireLineProps } from "./lineProps";
+
+/** How much of the line is written: all of it, what fits a phone, or nothing. */
+export type LineSize = "wide" | "narrow" | "bare";
+
+/** Width of a letter of the words on the line, px. */
+const LETTER: Record<LineSize, number> = { wide: 7.4, narrow: 6.4, bare: 0 };
 
 export function Flame({
   step,
@@ -10,7 +16,7 @@ export function Flame({
   w,
   base,
   h,
-  compact,
+  size,
   room,
 }: {
   step: StepLine;
@@ -18,12 +24,15 @@ export function Flame({
   w: number;
   base: number;
   h: number;
-  compact: boolean;
+  size: LineSize;
   room: number;
 }) {
   const words = say(step);
-  const long = words.main.length * 7.4 + 16;
-  const fits = !compact && w > Math.min(long, words.short.length * 7.4 + 14);
+  const wide = size === "wide";
+  const inset = wide ? 9 : 4;
+  const long = words.main.length * LETTER[size] + 2 * inset;
+  const brief = words.short.length * LETTER[size] + 2 * inset;
+  const fits = size !== "bare" && w > Math.min(long, brief);
   const main = w > long ? words.main : words.short;
   const inside = h > 28;
   return (
@@ -34,30 +43,35 @@ export function Flame({
           d={`M${x},${base - h} H${x + w} V${base}`}
           fill="none"
           stroke="var(--ember)"
-          strokeWidth={compact ? 2 : 3}
+          strokeWidth={wide ? 3 : 2}
         />
       )}
       {step.kind === "strain" && (
         <line
           x1={x}
           x2={x}
-          y1={compact ? base - 22 : base - 58}
+          y1={wide ? base - 58 : base - 22}
           y2={base}
           stroke="var(--ink)"
-          strokeWidth={compact ? 2 : 2.5}
+          strokeWidth={wide ? 2.5 : 2}
         />
       )}
       {fits && (
-        <text x={x + 9} y={inside ? base - h + 21 : base - h - 9} fontSize={15} fontWeight={600}>
+        <text
+          x={x + inset}
+          y={inside ? base - h + (wide ? 21 : 16) : base - h - (wide ? 9 : 6)}
+          fontSize={wide ? 15 : 13}
+          fontWeight={600}
+        >
           {main}
         </text>
       )}
-      {fits && words.sub && h > 44 && w > words.sub.length * 7 + 14 && (
+      {fits && wide && words.sub && h > 44 && w > words.sub.length * 7 + 14 && (
         <text x={x + 9} y={base - h + 39} fontSize={14}>
           {words.sub}
         </text>
       )}
-      {step.kind === "strain" && !compact && room > 56 && (
+      {step.kind === "strain" && wide && room > 56 && (
         <text x={x + 8} y={base - 46} fontSize={14}>
           strain
         </text>
@@ -151,24 +165,34 @@ export function Addition({
   words,
   top,
   base,
-  compact,
+  size,
 }: {
   x: number;
   room: number;
   words: string[];
   top: number;
   base: number;
-  compact: boolean;
+  size: LineSize;
 }) {
+  const wide = size === "wide";
+  const letter = wide ? 7 : 6.4;
   const all = words.join(", ");
-  const text = all.length * 7 < room ? all : words.length > 1 ? `${words.length} herbs` : (words[0] ?? "");
-  const turned = text.length * 7 > room && x > text.length * 7 + 16;
+  const text =
+    all.length * letter < room ? all : words.length > 1 ? `${words.length} herbs` : (words[0] ?? "");
+  const turned = text.length * letter > room && x > text.length * letter + 16;
+  // On a phone a name that has no room stands nowhere rather than over another; the measures say it.
+  const silent = size === "bare" || (!wide && !turned && text.length * letter > room);
   return (
     <g>
       <line x1={x} x2={x} y1={top} y2={base} stroke="var(--herb)" strokeWidth={2} />
-      <circle cx={x} cy={top} r={compact ? 4 : 6} fill="var(--herb)" />
-      {!compact && (
-        <text x={turned ? x - 11 : x + 12} y={top + 5} fontSize={14} textAnchor={turned ? "end" : "start"}>
+      <circle cx={x} cy={top} r={wide ? 6 : 4} fill="var(--herb)" />
+      {!silent && (
+        <text
+          x={turned ? x - 11 : x + (wide ? 12 : 8)}
+          y={top + 5}
+          fontSize={wide ? 14 : 13}
+          textAnchor={turned ? "end" : "start"}
+        >
           {text}
         </text>
       )}
@@ -235,7 +259,7 @@ export function Ends({
   base,
   curveBase,
   totalS,
-  start,
+  sayAt,
   honeyS,
   word,
 }: {
@@ -243,16 +267,16 @@ export function Ends({
   base: number;
   curveBase: number;
   totalS: number;
-  start: Date;
+  sayAt: (s: number) => string;
   honeyS: number | null;
   word: string;
 }) {
-  const at = clock(new Date(start.getTime() + totalS * 1000));
+  const at = sayAt(totalS);
   return (
     <g>
       <line x1={x(totalS)} x2={x(totalS)} y1={base - 58} y2={curveBase} stroke="var(--ink)" strokeWidth={2} />
       <text x={x(totalS) + 8} y={base - 44} fontSize={15} fontWeight={600}>
-        {word}, {at}
+        {word} {at}
       </text>
       {honeyS !== null && (
         <g>
@@ -272,7 +296,7 @@ export function Ends({
             textAnchor="end"
             style={{ fill: "var(--amber-text)" }}
           >
-            {celsius(40)}, honey: {clock(new Date(start.getTime() + honeyS * 1000))}
+            {celsius(40)}, honey: {sayAt(honeyS)}
           </text>
         </g>
       )}
@@ -282,16 +306,38 @@ export function Ends({
 
 const STEPS_S = [60, 120, 300, 600, 900, 1800, 3600, 7200, 10_800, 21_600, 43_200, 86_400, 604_800];
 
-export function Axis({ x, endS, y, start }: { x: Scale; endS: number; y: number; start: Date }) {
+export function Axis({
+  x,
+  endS,
+  y,
+  start,
+  sayAt,
+  readyS,
+}: {
+  x: Scale;
+  endS: number;
+  y: number;
+  start?: Date;
+  sayAt: (s: number) => string;
+  /** When it is ready, said on the axis itself where no figures stand behind the end. */
+  readyS?: number;
+}) {
   const room = Math.max(3, Math.floor((x.range()[1] ?? 600) / 110));
   const step = STEPS_S.find((s) => endS / s <= room) ?? 604_800;
-  const first = Math.ceil(start.getTime() / 1000 / step) * step - start.getTime() / 1000;
+  const zero = (start?.getTime() ?? 0) / 1000;
+  const first = Math.ceil(zero / step) * step - zero;
   const ticks: number[] = [];
   for (let t = first; t < endS; t += step) ticks.push(t);
+  const ready = readyS === undefined ? "" : `ready ${start ? "" : "after "}${sayAt(readyS)}`;
+  const free = readyS === undefined ? Number.POSITIVE_INFINITY : x(readyS) - ready.length * 7 - 30;
   return (
     <g>
+      {readyS !== undefined && (
+        <text x={x(readyS)} y={y + 18} fontSize={13} fontWeight={600} textAnchor="end">
+          {ready}
+        </text>
+      )}
       {ticks.map((t) => {
-        const at = new Date(start.getTime() + t * 1000);
         return (
           <g key={t}>
             <line x1={x(t)} x2={x(t)} y1={y} y2={y + 6} stroke="var(--muted)" />
@@ -301,8 +347,9 @@ export function Axis({ x, endS, y, start }: { x: Scale; endS: number; y: number;
               fontSize={14}
               textAnchor={x(t) < 30 ? "start" : "middle"}
               style={{ fill: "var(--muted)" }}
+              visibility={x(t) > free ? "hidden" : undefined}
             >
-              {step >= 86_400 ? date(at) : clock(at)}
+              {start && step >= 86_400 ? date(new Date(start.getTime() + t * 1000)) : sayAt(t)}
             </text>
           </g>
         );

@@ -6,8 +6,8 @@ export interface FireLineProps {
   steps: StepLine[];
   curve: CurvePoint[];
   additions: AdditionLine[];
-  /** Moment of second 0. */
-  start: Date;
+  /** Moment of second 0; missing for a recipe, which has no clock: its line says how long from its beginning. */
+  start?: Date;
   totalS: number;
   stageStartS: number;
   startMl: number;

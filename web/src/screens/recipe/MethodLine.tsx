@@ -11,7 +11,9 @@ import { Decide } from "./Decide";
 import {
   decided,
   FLAMES,
+  joined,
   kindOf,
+  movedTo,
   STAGES,
   stageOf,
   stageWords,
@@ -60,14 +62,13 @@ export function MethodLine({
             steps={plan.steps}
             curve={plan.curve}
             additions={plan.additions}
-            start={new Date(0)}
             totalS={plan.totalS}
             stageStartS={plan.stageStartS}
             startMl={plan.water.startMl}
             yieldMl={plan.water.yieldMl}
             strength={plan.strength}
             width={box.width}
-            height={box.width < 560 ? 120 : 190}
+            height={box.width < 560 ? 176 : 190}
             over={(g) =>
               box.width >= 560 &&
               stages.length > 0 && (
@@ -78,6 +79,8 @@ export function MethodLine({
                   strength="standard"
                   onStrength={() => {}}
                   onTweak={(t) => onChange(applied(recipe, [t]))}
+                  onMove={(from, to) => onChange(movedTo(recipe, from, to))}
+                  onJoin={(at) => onChange(joined(recipe, at))}
                   {...g}
                 />
               )
@@ -88,7 +91,7 @@ export function MethodLine({
             {span(plan.totalS)}.
             {box.width >= 560 &&
               stages.length > 0 &&
-              " Drag the end of a wait, or a herb’s mark; the words open too."}
+              " Drag a stage to another place, the end of a wait, or a herb’s mark; the words open too."}
           </p>
         </div>
       )}
@@ -181,6 +184,14 @@ function Stage({
                 {at < stages.length - 1 && (
                   <Secondary label={`Stage ${at + 1} later`} onClick={() => onChange(swapped(recipe, at))}>
                     Later
+                  </Secondary>
+                )}
+                {stage.minutes !== undefined && stages[at + 1]?.kind === stage.kind && (
+                  <Secondary
+                    label={`Join stage ${at + 1} with the next`}
+                    onClick={() => onChange(joined(recipe, at))}
+                  >
+                    Join with the next
                   </Secondary>
                 )}
                 <Secondary

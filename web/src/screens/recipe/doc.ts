@@ -232,6 +232,29 @@ export function swapped(recipe: RecipeDocument, at: number): RecipeDocument {
   return { ...recipe, stages, additions: moved(recipe, (s) => (s === at ? at + 1 : s === at + 1 ? at : s)) };
 }
 
+/** Puts a stage where another is; those between move up or down, herbs stay with their stages. */
+export function movedTo(recipe: RecipeDocument, from: number, to: number): RecipeDocument {
+  let next = recipe;
+  for (let i = from; i < to; i++) next = swapped(next, i);
+  for (let i = from; i > to; i--) next = swapped(next, i - 1);
+  return next;
+}
+
+/** Makes one of a stage and the next of its kind: as long as both, covered and said as the first is. */
+export function joined(recipe: RecipeDocument, at: number): RecipeDocument {
+  const [a, b] = [recipe.stages?.[at], recipe.stages?.[at + 1]];
+  if (!a || !b || a.kind !== b.kind) return recipe;
+  const most = (a.minutesTo ?? a.minutes ?? 0) + (b.minutesTo ?? b.minutes ?? 0);
+  const minutes = (a.minutes ?? 0) + (b.minutes ?? 0);
+  const one = { ...a, minutes, minutesTo: most > minutes ? most : undefined };
+  const kept = withoutStage(recipe, at + 1);
+  return {
+    ...kept,
+    stages: (kept.stages ?? []).map((s, i) => (i === at ? one : s)),
+    additions: moved(recipe, (s) => (s > at ? s - 1 : s)),
+  };
+}
+
 function moved(recipe: RecipeDocument, to: (stage: number) => number): AdditionDocument[] {
   return (recipe.additions ?? []).map((a) => ({ ...a, stage: Math.max(0, to(a.stage ?? 0)) }));
 }

@@ -158,7 +158,7 @@ export const Drawn = memo(function Drawn({
           strength={plan.strength}
           honeyAfterS={plan.honeyAfterS ?? undefined}
           width={line.width}
-          height={line.width < 560 ? 120 : 222}
+          height={line.width < 560 ? 176 : 222}
           against={held?.curve}
           over={(g) =>
             line.width >= 560 &&

@@ -7,8 +7,10 @@ import static embercup.journeys.Browser.pot;
 import static embercup.journeys.Browser.toSheet;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import embercup.server.RunningServer;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
@@ -28,6 +30,43 @@ class OwnPotsTest {
     private static Locator slider(Page page, String name) {
         return page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName(Pattern.compile(name)))
                 .first();
+    }
+
+    @Test
+    void stagesAreMovedAndJoinedOnTheLineByPointerAndByKeys() {
+        Page page = browser.laptop();
+        page.navigate("/recipe/new");
+        page.getByLabel("A list, a method").fill("""
+                Moved pot
+                2 tbsp dried burdock root
+                1 tsp dried orange peel
+                3 cups water
+                Bring the burdock to a boil, simmer 10 minutes. Take off the heat, add the orange peel and let it stand 15 minutes. Strain.
+                """);
+        button(page, "Read it").click();
+        assertThat(button(page, "^Stage 3: steep 15 min")).isVisible();
+
+        Locator steep = slider(page, "^Place of stage 3, steep");
+        steep.focus();
+        page.keyboard().press("ArrowLeft");
+        assertThat(button(page, "^Stage 2: steep 15 min")).isVisible();
+        assertThat(button(page, "^Where herb 2 goes in: 2\\. steep 15 min")).isVisible();
+
+        Locator moved = slider(page, "^Place of stage 2, steep");
+        moved.scrollIntoViewIfNeeded();
+        BoundingBox box = moved.boundingBox();
+        page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+        page.mouse().down();
+        page.mouse().move(box.x + box.width * 1.55, box.y + box.height / 2, new Mouse.MoveOptions().setSteps(8));
+        page.mouse().up();
+        assertThat(button(page, "^Stage 3: steep 15 min")).isVisible();
+
+        button(page, "^A stage before the 4").click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("steep off the heat"))
+                .click();
+        button(page, "^Join stages 3 and 4").click();
+        assertThat(button(page, "^Stage 3: steep 25 min")).isVisible();
+        assertThat(button(page, "^Stage 4: strain")).isVisible();
     }
 
     @Test
