@@ -65,9 +65,10 @@ class RecipeDocumentTest {
                     random.nextBoolean() ? true : null,
                     random.nextBoolean()
                             ? List.of(new AdditionDocument(
-                                    "galangal", "dried", "whole", 2.0, "g", null, null, null, null, null))
+                                    "galangal", "dried", "whole", 2.0, "g", null, null, null, null, null, null))
                             : null,
                     random.nextInt(stages.size()),
+                    random.nextBoolean() ? "later-cups" : null,
                     random.nextBoolean() ? "scrubbed, skin on" : null));
         }
         return new RecipeDocument(
@@ -162,7 +163,8 @@ class RecipeDocumentTest {
         assertThat(stage("reduce")).isEqualTo(new Stage.Reduce(300, Flame.MEDIUM, false));
         assertThat(stage("steep")).isEqualTo(new Stage.Steep(5, true));
         assertThat(stage("strain")).isEqualTo(new Stage.Strain(false));
-        AdditionDocument bare = new AdditionDocument("ginger", null, null, 1.0, "tsp", null, null, null, null, null);
+        AdditionDocument bare =
+                new AdditionDocument("ginger", null, null, 1.0, "tsp", null, null, null, null, null, null);
         Recipe recipe = RecipeReading.read(recipe(List.of(bare), null), "recipe");
         assertThat(recipe.additions().get(0).form()).isEqualTo(Form.DRIED);
         assertThat(recipe.additions().get(0).cut()).isEqualTo(Cut.CHOPPED);

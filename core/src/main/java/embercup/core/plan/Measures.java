@@ -83,7 +83,10 @@ final class Measures {
         for (Own own : lines) {
             Dose dose = Objects.requireNonNull(doses.get(own));
             Workings grams = Workings.product(
-                    Term.GRAMS_IN_POT, "g", dose.perCup(), Workings.given(Term.CUPS, request.cups(), "cups"));
+                    Term.GRAMS_IN_POT,
+                    "g",
+                    dose.perCup(),
+                    Workings.given(Term.CUPS, into(own.addition).of(request.cups()), "cups"));
             workings.put("additions." + all.size() + ".grams", grams.of(own.herb.common()));
             all.add(line(own, dose, grams.value(), day));
         }
@@ -230,7 +233,7 @@ final class Measures {
         double high = grams * (1 + pot.spread());
         double cupsInDay = Math.min(request.cupsADay(), cupsADay(own));
         double drunk = request.shareADay();
-        double heavy = high / request.cups();
+        double heavy = high / Math.max(1, into(addition).of(request.cups()));
         boolean crosses = dose.passes(heavy * cupsInDay)
                 || usualDayCrossed(own, dose.perCupG() * cupsInDay, heavy * cupsInDay)
                 || muchMore(own, dose.perCupG(), heavy)
@@ -244,7 +247,8 @@ final class Measures {
                         perCup ? cup.amount() : pot.amount(),
                         perCup && request.cups() > 1,
                         crosses || rough(own),
-                        own.grams.nearest()),
+                        own.grams.nearest(),
+                        into(addition)),
                 prepared(herb, addition),
                 new Where(perCup, perCup ? Finishing.gate(herb, request.schools()) : Optional.empty()),
                 said(own, dose.perCupG(), cup),
@@ -389,6 +393,11 @@ final class Measures {
 
     private Skin skin() {
         return request.schools().hold(Schools.Choice.PEELED) ? Skin.PEELED : Skin.LEFT_ON;
+    }
+
+    /** Which cups it goes into; what is brewed is in all of them. */
+    private Addition.Into into(Addition addition) {
+        return perCup(addition) ? addition.open().into() : Addition.Into.EACH_CUP;
     }
 
     /** What goes in once the liquor is off the herbs goes into the cup. */

@@ -11,6 +11,7 @@ import embercup.core.measure.KitchenAmount;
 import embercup.core.measure.Mass;
 import embercup.core.measure.Temperature;
 import embercup.core.measure.Volume;
+import embercup.core.recipe.Addition;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -104,9 +105,17 @@ public record PlannedAddition(
      * @param measure kitchen measure, of the pot, or of one cup when it goes into each
      * @param toEachCup whether it is measured into each of several cups
      * @param weigh whether the spread of the kitchen measure crosses a dose limit
+     * @param into which cups it goes into, of several
      * @param nearest what was used because the materia has no weight for this cut or form
      */
-    public record Measured(KitchenAmount measure, boolean toEachCup, boolean weigh, Optional<Nearest> nearest) {}
+    public record Measured(
+            KitchenAmount measure, boolean toEachCup, boolean weigh, Optional<Nearest> nearest, Addition.Into into) {
+
+        /** A line that an earlier version kept goes into each cup. */
+        public Measured {
+            into = Objects.requireNonNullElse(into, Addition.Into.EACH_CUP);
+        }
+    }
 
     /**
      * What is done to it first.
@@ -199,7 +208,8 @@ public record PlannedAddition(
 
     /** The same herb, brewed and strained once. */
     PlannedAddition spent(double left) {
-        Measured strained = new Measured(new KitchenAmount.AsStrained(), false, false, measured.nearest);
+        Measured strained =
+                new Measured(new KitchenAmount.AsStrained(), false, false, measured.nearest, Addition.Into.EACH_CUP);
         return new PlannedAddition(of, stage, amount, strained, Prepared.NOT, goes, said, left, Beside.NOTHING);
     }
 }

@@ -4,6 +4,7 @@ import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.measure.Unit;
 import embercup.core.reading.Amount.Loose;
+import embercup.core.recipe.Addition;
 import embercup.core.recipe.Menstruum;
 import java.util.ArrayList;
 import java.util.List;
@@ -77,7 +78,45 @@ final class Chunker {
             }
         }
         close();
+        bagsOfBlend();
         return items;
+    }
+
+    /** "2 bags of mint and chamomile" is a blend in each bag: of two herbs each has half of them. */
+    private void bagsOfBlend() {
+        for (int i = 0; i < items.size(); i++) {
+            if (!(items.get(i) instanceof Item.Thing first) || !bags(first.phrase())) {
+                continue;
+            }
+            List<Phrase> blend = new ArrayList<>(List.of(first.phrase()));
+            for (int j = i + 1; j < items.size() && joins(items.get(j)); j++) {
+                if (items.get(j) instanceof Item.Thing next) {
+                    blend.add(next.phrase());
+                }
+            }
+            Amount all = first.phrase().amount;
+            if (blend.size() > 1 && all != null) {
+                double n = blend.size();
+                blend.forEach(
+                        p -> p.amount = new Amount(all.low() / n, all.high() / n, all.unit(), all.loose(), all.word()));
+            }
+        }
+    }
+
+    private static boolean bags(Phrase p) {
+        return p.herb()
+                && p.amount != null
+                && p.amount.unit().filter(u -> u == Unit.BAG).isPresent();
+    }
+
+    /** A herb without an amount, or a word or a comma between two of them. */
+    private static boolean joins(Item item) {
+        return item instanceof Item.Thing t
+                ? t.phrase().herb() && t.phrase().amount == null
+                : item instanceof Item.Atom a
+                        && (a.label().is(Kind.GLUE)
+                                || a.label().is(Kind.AND)
+                                || a.label().mark(","));
     }
 
     // ---- what comes next
@@ -459,7 +498,19 @@ final class Chunker {
         }
         now.labels.add(label);
         now.optional |= label.is(Kind.OPTIONAL);
-        now.perCup |= label.is(Kind.PER_CUP);
+        if (label.is(Kind.PER_CUP)) {
+            now.perCup = true;
+            now.into = into(label);
+        }
+    }
+
+    /** Into which cups a word of cups means. */
+    static Addition.Into into(Label label) {
+        return switch (label.value()) {
+            case "first" -> Addition.Into.FIRST_CUP;
+            case "later" -> Addition.Into.LATER_CUPS;
+            default -> Addition.Into.EACH_CUP;
+        };
     }
 
     /** "1 tsp each of …" is of all that follow; "…, 1 tsp each" of all that stood before. */

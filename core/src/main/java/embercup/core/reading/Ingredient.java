@@ -20,6 +20,8 @@ final class Ingredient {
     /** Whether the quantity is for each cup, so that the recipe's holds it so many times. */
     boolean eachCup;
 
+    Addition.Into into = Addition.Into.EACH_CUP;
+
     boolean optional;
     /** Whether the line said an amount at all. */
     boolean amountSaid = true;
@@ -39,10 +41,17 @@ final class Ingredient {
     }
 
     Addition addition(double cups, int at) {
-        double times = eachCup ? cups : 1;
+        // What goes into one cup is written for that cup; a line holds it for all of them.
+        double times = eachCup || into != Addition.Into.EACH_CUP ? cups : 1;
         List<Addition> others = or.stream().map(i -> i.addition(cups, at)).toList();
         OptionalDouble high = to.isPresent() ? OptionalDouble.of(to.getAsDouble() * times) : to;
         return new Addition(
-                herb.slug(), form, cut, quantity.times(times), at, prep, new Addition.Open(high, optional, others));
+                herb.slug(),
+                form,
+                cut,
+                quantity.times(times),
+                at,
+                prep,
+                new Addition.Open(high, optional, others, into));
     }
 }

@@ -153,6 +153,8 @@ final class Ingredients {
         made.cutSaid = phrase.cut.isPresent();
         made.optional = phrase.optional;
         made.eachCup = phrase.perCup;
+        made.into = phrase.into;
+        made.prep = phrase.paste;
         if (phrase.preps.stream().anyMatch(l -> l.is(Kind.PREP))) {
             made.prep = String.join(
                     ", ",

@@ -1,5 +1,6 @@
 package embercup.core.reading;
 
+import embercup.core.materia.Cut;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.measure.Unit;
 import embercup.core.measure.Volume;
@@ -77,6 +78,10 @@ final class Liquids {
         if (unit.isEmpty() || amount == null) {
             return false;
         }
+        if (p.cut.filter(c -> c == Cut.PASTE).isPresent()) {
+            paste(p, ml, s, line);
+            return false;
+        }
         line.becomes(Reading.LineKind.WATER);
         Sheet.Water written = new Sheet.Water(ml, unit.get(), amount.low());
         Optional<Sheet.Water> before = sheet.water;
@@ -88,6 +93,16 @@ final class Liquids {
         listedWater = line.kind == Reading.LineKind.WATER;
         line.reads.add(new Understood.Water(Volume.millilitres(ml)));
         return false;
+    }
+
+    /** "Ground to a paste with 3 tbsp water": the herb's own water, prepared in the cook's words. */
+    private void paste(Phrase water, double ml, Segment s, LineDraft line) {
+        sheet.pasteMl += ml;
+        line.reads.add(new Understood.PasteWater(Volume.millilitres(ml)));
+        s.herbs().forEach(herb -> {
+            herb.cut = Optional.of(Cut.PASTE);
+            herb.paste = line.said(water.labels);
+        });
     }
 
     /** Two waters: which is meant, or both. */

@@ -497,10 +497,21 @@ final class Method {
         s.time().ifPresent(t -> wait(s, Optional.of(t), Act.STAND, line));
     }
 
+    /** "To each later cup a spoon of ghee": the cups are said before what goes into them. */
+    private static void intoCups(Segment s) {
+        s.atom(Kind.PER_CUP).ifPresent(cups -> s.herbs()
+                .filter(p -> !p.perCup && p.amount != null)
+                .forEach(p -> {
+                    p.perCup = true;
+                    p.into = Chunker.into(cups);
+                }));
+    }
+
     private void put(Segment s, LineDraft line) {
         if (liquids.liquids(s, line, false)) {
             return;
         }
+        intoCups(s);
         List<Ingredient> herbs = named.take(s, line);
         Optional<Item.Time> time = s.time();
         Optional<String> state = s.water().flatMap(p -> p.state);

@@ -1,5 +1,6 @@
 package embercup.core.reading;
 
+import embercup.core.materia.Cut;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbName;
 import embercup.core.materia.PlantPart;
@@ -154,6 +155,13 @@ final class Named {
                     p.amount.low(), p.amount.unit().get());
             known.amountSaid = true;
             known.eachCup = p.perCup;
+        }
+        if (p.perCup) {
+            known.into = p.into;
+        }
+        if (!p.paste.isEmpty()) {
+            known.prep = p.paste;
+            known.cut = Cut.PASTE;
         }
         known.optional |= p.optional;
         line.reads.add(new Understood.Mentioned(HerbName.of(known.herb)));

@@ -4,6 +4,7 @@ import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.PlantPart;
+import embercup.core.recipe.Addition;
 import embercup.core.recipe.Menstruum;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -37,8 +38,12 @@ final class Phrase {
     @Nullable
     Amount beside;
 
+    /** What it is ground to a paste with, in the cook's words; empty when it is none. */
+    String paste = "";
+
     boolean optional;
     boolean perCup;
+    Addition.Into into = Addition.Into.EACH_CUP;
     boolean each;
     boolean comma;
     boolean fresh;

@@ -241,7 +241,7 @@ public final class Reader {
                     Tradition.FOLK,
                     new Recipe.Makes(makes.cups, cupMl, 0),
                     sheet.water.isPresent()
-                            ? OptionalDouble.of(Math.round(sheet.water.get().ml() * 10) / 10.0)
+                            ? OptionalDouble.of(Math.round((sheet.water.get().ml() + sheet.pasteMl) * 10) / 10.0)
                             : OptionalDouble.empty(),
                     sheet.menstruum.orElse(Menstruum.WATER),
                     additions,

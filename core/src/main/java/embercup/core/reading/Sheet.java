@@ -25,6 +25,9 @@ final class Sheet {
     final List<Told.NotFor> notFor = new ArrayList<>();
     Optional<Water> water = Optional.empty();
     Optional<Told.Fill> fill = Optional.empty();
+    /** Water that comes with a paste, mL. */
+    double pasteMl;
+
     OptionalDouble jarMl = OptionalDouble.empty();
     OptionalDouble cups = OptionalDouble.empty();
     OptionalDouble yieldMl = OptionalDouble.empty();

@@ -29,6 +29,9 @@ public sealed interface Understood {
     /** Water to start with. */
     record Water(Volume start) implements Understood {}
 
+    /** Water that a herb is ground to a paste with; it is in the pot with the rest. */
+    record PasteWater(Volume water) implements Understood {}
+
     /** How full the vessel is filled. */
     record Filled(Told.Fill fill) implements Understood {}
 

@@ -23,13 +23,32 @@ public record Addition(String herb, Form form, Cut cut, Quantity quantity, int s
      * @param amountTo upper end of a range, in the unit of the quantity, whose amount is the lower; empty for one amount
      * @param optional whether it may be left out
      * @param or what may go in instead, each with its own amount
+     * @param into which cups it goes into, when it goes into cups; its amount is always for all of them
      */
-    public record Open(OptionalDouble amountTo, boolean optional, List<Addition> or) {
+    public record Open(OptionalDouble amountTo, boolean optional, List<Addition> or, Into into) {
 
-        public static final Open NOTHING = new Open(OptionalDouble.empty(), false, List.of());
+        public static final Open NOTHING = new Open(OptionalDouble.empty(), false, List.of(), Into.EACH_CUP);
 
+        /** A line of an earlier version goes into each cup. */
         public Open {
             or = List.copyOf(or);
+            into = Objects.requireNonNullElse(into, Into.EACH_CUP);
+        }
+    }
+
+    /** Which cups something is stirred into: each, the one that is drunk at once, or those for later, when they are warmed. */
+    public enum Into {
+        EACH_CUP,
+        FIRST_CUP,
+        LATER_CUPS;
+
+        /** How many of so many cups; a pot of one has none for later. */
+        public double of(double cups) {
+            return switch (this) {
+                case EACH_CUP -> cups;
+                case FIRST_CUP -> Math.min(1, cups);
+                case LATER_CUPS -> Math.max(0, cups - 1);
+            };
         }
     }
 
@@ -50,12 +69,13 @@ public record Addition(String herb, Form form, Cut cut, Quantity quantity, int s
     /** The same, going in at another stage; what may stand in for it goes in there too. */
     public Addition at(int otherStage) {
         List<Addition> or = open.or.stream().map(a -> a.at(otherStage)).toList();
-        return new Addition(herb, form, cut, quantity, otherStage, prep, new Open(open.amountTo, open.optional, or));
+        return new Addition(
+                herb, form, cut, quantity, otherStage, prep, new Open(open.amountTo, open.optional, or, open.into));
     }
 
     /** The same, in another amount: no range any more. */
     public Addition of(Quantity other) {
-        Open fixed = new Open(OptionalDouble.empty(), open.optional, open.or);
+        Open fixed = new Open(OptionalDouble.empty(), open.optional, open.or, open.into);
         return new Addition(herb, form, cut, other, stage, prep, fixed);
     }
 

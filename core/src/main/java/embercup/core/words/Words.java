@@ -311,7 +311,7 @@ public final class Words {
     public String measure(PlannedAddition addition) {
         String measure = say(addition.measured().measure());
         return addition.measured().toEachCup()
-                ? text("kitchen-amount.to-each-cup", Map.of("measure", measure))
+                ? text("kitchen-amount.to-cups." + Code.of(addition.measured().into()), Map.of("measure", measure))
                 : measure;
     }
 

@@ -6,6 +6,7 @@ import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Tradition;
+import embercup.core.recipe.Addition;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Place;
@@ -135,6 +136,11 @@ public record RecipeDocument(
             List<@Valid AdditionDocument> or,
 
             @Within(Limit.STAGE) @Nullable Integer stage,
+
+            @Schema(description = "which cups it goes into, when it goes into cups; each when it is missing")
+            @CodeOf(Addition.Into.class)
+            @Nullable
+            String into,
 
             @Schema(description = "how it is prepared, instead of the materia's words")
             @Size(max = Length.PREP)

@@ -202,7 +202,10 @@ public final class RecipeReading {
                 or.add(other.at(stage));
             }
         }
-        Addition.Open open = new Addition.Open(optional(doc.amountTo()), Boolean.TRUE.equals(doc.optional()), or);
+        Addition.Into into = attempt(
+                () -> Fields.oneOf(Addition.Into.class, doc.into(), path + ".into", Addition.Into.EACH_CUP),
+                Addition.Into.EACH_CUP);
+        Addition.Open open = new Addition.Open(optional(doc.amountTo()), Boolean.TRUE.equals(doc.optional()), or, into);
         return found.size() > before
                 ? null
                 : new Addition(herb, form, cut, Quantity.of(amount, unit), stage, prep, open);

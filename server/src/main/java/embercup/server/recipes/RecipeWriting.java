@@ -83,6 +83,9 @@ public final class RecipeWriting {
                 a.open().optional() ? true : null,
                 noneOr(a.open().or().stream().map(RecipeWriting::addition).toList()),
                 a.stage(),
+                a.open().into() == Addition.Into.EACH_CUP
+                        ? null
+                        : Fields.code(a.open().into()),
                 a.prep().isEmpty() ? null : a.prep());
     }
 
