@@ -721,6 +721,11 @@ export interface components {
             /** @enum {string} */
             form?: "fresh" | "dried";
             herb?: string;
+            /**
+             * @description which cups it goes into, when it goes into cups; each when it is missing
+             * @enum {string}
+             */
+            into?: "each-cup" | "first-cup" | "later-cups";
             optional?: boolean;
             /** @description what may go in instead, each with its own amount */
             or?: components["schemas"]["AdditionDocument"][];

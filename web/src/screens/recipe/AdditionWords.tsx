@@ -133,6 +133,24 @@ export function AdditionWords({
             </Word>
           </span>
         )}
+        {stages[a.stage ?? 0]?.kind === "finish" && (
+          <>
+            ,{" "}
+            <Word
+              label={`Into which cups herb ${n} goes`}
+              shown={INTO.find((i) => i.value === (a.into ?? "each-cup"))?.label ?? "each cup"}
+            >
+              {() => (
+                <OneOf
+                  label="Into which cups"
+                  value={a.into ?? "each-cup"}
+                  options={INTO}
+                  onPick={(into) => onChange({ into: into === "each-cup" ? undefined : into })}
+                />
+              )}
+            </Word>
+          </>
+        )}
         {a.optional && <span className="text-muted">, may be left out</span>}
         {(a.or ?? []).map((o) => (
           <span key={o.herb} className="text-muted">
@@ -190,6 +208,13 @@ function said(n: number | undefined): string {
   const near = Math.abs(eighth - Math.round(eighth)) <= 0.02 && Math.round(eighth) > 0;
   return near ? fraction(n) : String(Math.round(n * 100) / 100);
 }
+
+/** Which cups something is stirred into. */
+const INTO: { value: NonNullable<AdditionDocument["into"]>; label: string; gloss?: string }[] = [
+  { value: "each-cup", label: "into each cup" },
+  { value: "first-cup", label: "into the first cup", gloss: "the one that is drunk at once" },
+  { value: "later-cups", label: "into each later cup", gloss: "when it is warmed again" },
+];
 
 /** What stands beside: grams, and what is usual of it. */
 function beside(a: AdditionDocument, p: AdditionLine): string {
