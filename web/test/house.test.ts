@@ -9,8 +9,10 @@ import {
   fullDate,
   grams,
   hour,
+  moment,
   range,
   shownBy,
+  timer,
   timeValue,
 } from "../src/parts/say";
 
@@ -124,6 +126,25 @@ describe("times and dates", () => {
     keepHouse(house("twelve", "year-month-day"));
     expect([day(midnight), fullDate(midnight)]).toEqual(["Sat 2026-01-03", "2026-01-03"]);
     expect(timeValue(evening)).toBe("21:05");
+  });
+});
+
+describe("long brews", () => {
+  beforeAll(() => keepHouse(house("twenty-four", "day-month")));
+  const now = new Date(2026, 10, 26, 21, 5);
+
+  it("says a moment of another day with its day", () => {
+    expect(moment(new Date(2026, 10, 26, 23, 55), now)).toBe("23:55");
+    expect(moment(new Date(2026, 10, 27, 7, 30), now)).toBe("Fri 27 Nov, 07:30");
+    expect(moment(new Date(2026, 11, 31, 9, 0), now)).toBe("Thu 31 Dec, 09:00");
+  });
+
+  it("counts a spirit of five weeks in days, and never in what is no number", () => {
+    expect(timer(35 * 86_400 - 1)).toBe("34 days 23 h");
+    expect(timer(-3 * 86_400)).toBe("+3 days 0 h");
+    expect(timer(47 * 3600)).toBe("47:00:00");
+    expect(timer(90)).toBe("1:30");
+    expect(timer(Number.NaN)).toBe("–");
   });
 });
 

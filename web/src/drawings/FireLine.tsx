@@ -3,7 +3,7 @@ import { curveMonotoneX, line } from "d3-shape";
 import { useMemo, useState } from "react";
 import type { CurvePoint, StepLine } from "../api/client";
 import { powerOf, stagesOf } from "../api/steps";
-import { clock, millilitres, span } from "../parts/say";
+import { millilitres, moment, span } from "../parts/say";
 import { stateAt } from "./curve";
 import { Addition, Axis, Ends, Figures, Flame, lids, marks, roomBehind, shown } from "./lineParts";
 import type { FireLineProps } from "./lineProps";
@@ -24,7 +24,8 @@ export function FireLine(props: FireLineProps) {
   const { steps, curve, additions, start, totalS, width, height, nowS } = props;
   const [cursor, setCursor] = useState<number | null>(null);
   const compact = width < 560;
-  const sayAt = (s: number) => (start ? clock(new Date(start.getTime() + s * 1000)) : s < 1 ? "0" : span(s));
+  const sayAt = (s: number) =>
+    start ? moment(new Date(start.getTime() + s * 1000), start) : s < 1 ? "0" : span(s);
   const bare = compact && height < WORDS_FROM_PX;
   const honeyS = props.honeyAfterS === undefined ? null : totalS + props.honeyAfterS;
   const waits = props.honeyAfterS !== undefined && props.honeyAfterS > SOON_S;

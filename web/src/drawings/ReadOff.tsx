@@ -29,7 +29,7 @@ export function ReadOff({
   const moment = sayAt(cursor ?? 0);
   const figures = at && {
     first: `${celsius(at.tempC)} · ${millilitres(at.waterMl)}`,
-    second: `strength ${at.body.toFixed(2)} · aroma ${share(at.aroma)} · bite ${share(at.bite)}`,
+    second: `strength ${share(at.body)} · aroma ${share(at.aroma)} · bitterness ${share(at.bite)}`,
   };
   return (
     <>

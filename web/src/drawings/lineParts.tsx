@@ -217,7 +217,7 @@ export function Figures({
   const endX = x(last.tS) + 10;
   const labels = apart(yWater.range()[0] ?? 0, [
     { y: yWater(last.waterMl), text: millilitres(yieldMl), colour: "var(--water)", bold: true },
-    { y: yBody(last.body), text: `strength ${strength.toFixed(1)}`, colour: "var(--herb)", bold: true },
+    { y: yBody(last.body), text: `strength ${share(strength)}`, colour: "var(--herb)", bold: true },
     { y: aroma(last.aroma), text: `aroma ${share(last.aroma)}`, colour: "var(--herb)", bold: false },
   ]);
   return (

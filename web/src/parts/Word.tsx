@@ -42,6 +42,9 @@ export function Word({
   );
 }
 
+/** From so many on they are searched. */
+const SEARCHED_FROM = 8;
+
 /** One of a few, as a column of words. By pointer or space a choice closes its word; the arrow keys try one after the other. */
 export function OneOf<T extends string>({
   label,
@@ -56,7 +59,12 @@ export function OneOf<T extends string>({
 }) {
   const close = useContext(Close);
   const byArrow = useRef(false);
-  return (
+  const [words, setWords] = useState("");
+  const searched = options.length >= SEARCHED_FROM;
+  const fits = (o: { label: string; gloss?: string }) =>
+    `${o.label} ${o.gloss ?? ""}`.toLowerCase().includes(words.trim().toLowerCase());
+  const shown = options.filter((o) => words.trim() === "" || fits(o));
+  const group = (
     <RadioGroup.Root
       aria-label={label}
       value={value}
@@ -72,7 +80,7 @@ export function OneOf<T extends string>({
       }}
       className="flex flex-col"
     >
-      {options.map((o) => (
+      {shown.map((o) => (
         <RadioGroup.Item
           key={o.value}
           value={o.value}
@@ -89,6 +97,21 @@ export function OneOf<T extends string>({
         </RadioGroup.Item>
       ))}
     </RadioGroup.Root>
+  );
+  if (!searched) return group;
+  return (
+    <>
+      <input
+        type="search"
+        aria-label={`Search ${label.toLowerCase()}`}
+        placeholder="search"
+        value={words}
+        onChange={(e) => setWords(e.target.value)}
+        className="sticky top-0 z-10 mb-1 min-h-11 w-full border-ink border-b-2 bg-raised px-2"
+      />
+      {shown.length === 0 && <p className="px-2 py-2 text-muted">None of that name.</p>}
+      {group}
+    </>
   );
 }
 

@@ -91,6 +91,12 @@ export function hour(at: Date): string {
   return `${at.getHours() % 12 || 12} ${at.getHours() < 12 ? "am" : "pm"}`;
 }
 
+/** A moment to come or gone: its clock, with its day when that is another than today's. */
+export function moment(at: Date | string, now: Date): string {
+  const d = dateOf(at);
+  return d.toDateString() === now.toDateString() ? clock(d) : `${day(d)}, ${clock(d)}`;
+}
+
 /** "26 Nov", "Nov 26", "2026-11-26". */
 export function date(at: Date | string): string {
   const d = dateOf(at);
@@ -124,12 +130,17 @@ export function span(seconds: number): string {
   return rest === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${rest}`;
 }
 
-/** A timer: "14:20", "1:04:05"; a leading minus once it has run out. */
+/** Longer than this is said in days, h. */
+const TIMED_H = 48;
+
+/** A timer: "14:20", "1:04:05", "34 days 3 h"; a leading plus once it has run out. */
 export function timer(seconds: number): string {
+  if (!Number.isFinite(seconds)) return "–";
   const late = seconds < 0;
   const s = Math.abs(Math.round(seconds));
   const h = Math.floor(s / 3600);
   const m = Math.floor((s % 3600) / 60);
+  if (h >= TIMED_H) return `${late ? "+" : ""}${Math.floor(h / 24)} days ${h % 24} h`;
   const two = (n: number) => String(n).padStart(2, "0");
   return `${late && s > 0 ? "+" : ""}${h > 0 ? `${h}:${two(m)}` : m}:${two(s % 60)}`;
 }

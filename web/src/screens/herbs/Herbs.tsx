@@ -224,7 +224,7 @@ function Gives({ herb }: { herb: HerbResponse }) {
     <section>
       <h3 className="text-xl">How it infuses</h3>
       <p className="mt-1 text-muted text-sm">
-        Minutes in water just off the boil until half is drawn; dried. An estimate.
+        Minutes in water just off the boil until half has infused; dried. An estimate.
       </p>
       <table className="mt-2 w-full max-w-md">
         <thead>

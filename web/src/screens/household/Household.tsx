@@ -121,7 +121,7 @@ export default function Household() {
         </div>
         <h2 className="mt-8 text-2xl">Burners</h2>
         <p className="text-muted text-sm">
-          Net power into the water: what the flame gives, less what goes past.
+          Heat that reaches the water at a low, medium and high flame; the rest goes past the pot.
         </p>
         <ul className="mt-2 max-w-md border-hairline border-t">
           {k.burners.map((b) => (

@@ -2,10 +2,15 @@ import { useEffect } from "react";
 import { useParams } from "react-router";
 import type { BrewResponse } from "../../api/client";
 import { confirm } from "../../api/outbox";
+import { present } from "../../api/present";
 import { keepNewer, useBrew } from "../../api/queries";
+import { FireLine } from "../../drawings/FireLine";
+import { VesselDrawing } from "../../drawings/Vessel";
 import { useNow } from "../../parts/now";
-import { clock, timer } from "../../parts/say";
+import { millilitres, moment, timer } from "../../parts/say";
+import { useWidth } from "../../parts/size";
 import { Loading, Trouble } from "../../parts/states";
+import { Measures } from "../sheet/Measures";
 import { useBrewClock } from "./clock";
 import { Finished } from "./Finished";
 import { OnTheFire } from "./OnTheFire";
@@ -32,16 +37,22 @@ function useStream(id: string) {
   }, [id]);
 }
 
+/** A brew that waits: when it starts, and what it will be: measures, vessel and line. */
 function Planned({ brew }: { brew: BrewResponse }) {
   useNow(1000);
   const at = useBrewClock(brew);
-  const left = (new Date(brew.plan.startAt).getTime() - at()) / 1000;
+  const line = useWidth(1232);
+  const pot = useWidth(360);
+  const { plan } = brew;
+  const left = (new Date(plan.startAt).getTime() - at()) / 1000;
   return (
     <div className="pt-6">
       <title>{`${brew.name} · Ember Cup`}</title>
       <h1 className="text-[2rem]">{brew.name}</h1>
       <p className="mt-2 text-lg">
-        Starts at {clock(brew.plan.startAt)}, ready {clock(brew.plan.readyAt)}.
+        {plan.cups} {plan.cups === 1 ? "cup" : "cups"} of {millilitres(plan.cupMl)}
+        {brew.drinkerName && ` for ${brew.drinkerName}`}, in the {plan.vessel.name}. Starts at{" "}
+        {moment(plan.startAt, present())}, ready {moment(plan.readyAt, present())}.
       </p>
       <p className="figure mt-4 text-7xl" role="timer">
         {timer(left)}
@@ -62,6 +73,27 @@ function Planned({ brew }: { brew: BrewResponse }) {
         >
           Not today
         </button>
+      </div>
+      <div className="mt-6 grid gap-x-10 gap-y-6 md:grid-cols-[360px_minmax(0,1fr)]">
+        <div ref={pot.ref}>
+          <VesselDrawing plan={plan} fire={false} lid={false} height={170} width={Math.min(pot.width, 360)} />
+        </div>
+        <Measures plan={plan} />
+      </div>
+      <div className="mt-4" ref={line.ref}>
+        <FireLine
+          steps={plan.steps}
+          curve={plan.curve}
+          additions={plan.additions}
+          start={new Date(plan.startAt)}
+          totalS={plan.totalS}
+          stageStartS={plan.stageStartS}
+          startMl={plan.water.startMl}
+          yieldMl={plan.water.yieldMl}
+          strength={plan.strength}
+          width={line.width}
+          height={line.width < 560 ? 176 : 200}
+        />
       </div>
     </div>
   );

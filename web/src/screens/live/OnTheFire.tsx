@@ -1,14 +1,15 @@
-import { useCallback, useMemo } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { Link } from "react-router";
 import { api, type BrewResponse, type PlanResponse, type StepLine } from "../../api/client";
 import { confirm } from "../../api/outbox";
+import { present } from "../../api/present";
 import { ofStage, powerOf } from "../../api/steps";
 import { stateAt } from "../../drawings/curve";
 import { FireLine } from "../../drawings/FireLine";
 import { VesselDrawing } from "../../drawings/Vessel";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
-import { capital, celsius, clock, millilitres, share, span, timer } from "../../parts/say";
+import { capital, celsius, millilitres, moment, share, span, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { FiguresOf } from "../../parts/Why";
 import { Measures } from "../sheet/Measures";
@@ -105,7 +106,9 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
       <p className="font-semibold max-md:hidden">
         {brew.name}, {plan.cups} {plan.cups === 1 ? "cup" : "cups"}
         {brew.drinkerName && ` for ${brew.drinkerName}`}
-        {brew.readyAt && <span className="font-normal text-muted">, ready about {clock(brew.readyAt)}</span>}
+        {brew.readyAt && (
+          <span className="font-normal text-muted">, ready about {moment(brew.readyAt, present())}</span>
+        )}
       </p>
       <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-3 md:grid-cols-[minmax(0,1fr)_400px]">
         <section aria-live="polite" aria-label="Now">
@@ -131,10 +134,24 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
             </p>
           )}
           {brew.meanwhile.length > 0 && waits && (
-            <p className="mt-2 border-herb border-l-[5px] pl-3">
-              <strong className="text-herb">Meanwhile</strong>{" "}
-              {brew.meanwhile.map((k) => plan.steps.find((s) => s.key === k)?.label).join("; ")}
-            </p>
+            <div className="mt-2 border-herb border-l-[5px] pl-3">
+              <strong className="text-herb">Meanwhile</strong>
+              <ul>
+                {brew.meanwhile.map((key) => (
+                  <li key={key}>
+                    <label className="flex min-h-11 items-center gap-3">
+                      <input
+                        type="checkbox"
+                        className="size-6 accent-[var(--herb)]"
+                        checked={false}
+                        onChange={() => confirm(brew.id, { kind: "step-done", step: key })}
+                      />
+                      {plan.steps.find((s) => s.key === key)?.label}
+                    </label>
+                  </li>
+                ))}
+              </ul>
+            </div>
           )}
           {waits && !done && left < -ABSENT_S && (
             <p className="mt-2 max-w-prose border-ember border-l-[5px] pl-3">
@@ -223,23 +240,17 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
                 Undo {eventWords(brew, last)}
               </button>
             )}
-            <button
-              type="button"
-              onClick={() => confirm(brew.id, { kind: "abandoned" })}
-              className="min-h-11 rounded-one border border-hairline px-4"
-            >
-              Give it up
-            </button>
           </div>
           <h2 className="sr-only">What comes next</h2>
           <ul className="mt-3 border-hairline border-t">
             {coming.map((s) => (
               <li key={s.key} className="flex justify-between gap-4 border-hairline border-b py-2">
                 <span>{s.label}</span>
-                <span className="text-muted">{clock(beginOf(brew, s.key))}</span>
+                <span className="text-muted">{moment(beginOf(brew, s.key), present())}</span>
               </li>
             ))}
           </ul>
+          <GiveUp onGiveUp={() => confirm(brew.id, { kind: "abandoned" })} />
         </div>
         <div className="max-md:mt-2">
           <Instruments brew={brew} kitchen={kitchen} />
@@ -252,6 +263,35 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
   );
 }
 
+/** Ends a brew for good: asked once more, and away from what is pressed all the time. */
+function GiveUp({ onGiveUp }: { onGiveUp: () => void }) {
+  const [sure, setSure] = useState(false);
+  const button = "min-h-14 rounded-one border px-4";
+  if (!sure)
+    return (
+      <button
+        type="button"
+        onClick={() => setSure(true)}
+        className="mt-4 min-h-11 text-muted underline underline-offset-4"
+      >
+        Give it up
+      </button>
+    );
+  return (
+    <div className="mt-4 border-stop border-l-[5px] pl-3" role="group" aria-label="Give it up">
+      <p>The brew ends here; what happened so far stays in the notebook.</p>
+      <p className="mt-2 flex flex-wrap gap-3">
+        <button type="button" onClick={onGiveUp} className={`${button} border-stop text-stop`}>
+          Yes, give it up
+        </button>
+        <button type="button" onClick={() => setSure(false)} className={`${button} border-ink`}>
+          No, go on
+        </button>
+      </p>
+    </div>
+  );
+}
+
 /** Where the water is that stands beside the vessel. */
 function where(plan: PlanResponse, served: boolean, read: boolean): string {
   if (served) return plan.cups === 1 ? "in the mug" : `in ${plan.cups} mugs`;
@@ -260,7 +300,10 @@ function where(plan: PlanResponse, served: boolean, read: boolean): string {
 
 /** "aroma 55 % instead of 74 %", when it is worth a word. */
 function moved(brew: BrewResponse, what: "aroma" | "bite"): string | false {
-  return brew.told.includes(what) && `${what} ${share(brew[what])} instead of ${share(brew.plan[what])}`;
+  return (
+    brew.told.includes(what) &&
+    `${what === "bite" ? "bitterness" : what} ${share(brew[what])} instead of ${share(brew.plan[what])}`
+  );
 }
 
 /** Lid or flame as a hand left them, where the plan has it otherwise. */
@@ -284,14 +327,13 @@ function Changed({ brew }: { brew: BrewResponse }) {
   const stronger = brew.told.includes("strength");
   const beside = [moved(brew, "aroma"), moved(brew, "bite")].filter(Boolean);
   if (!late && !stronger && beside.length === 0 && !brew.advice) return null;
-  const minutes = Math.round(Math.abs(brew.lateS) / 60);
   return (
     <p className="mt-3 max-w-prose border-amber border-l-[5px] pl-3">
       {late &&
-        `It is ${minutes} min ${brew.lateS > 0 ? "behind" : "ahead of"} the plan, ready about ${clock(brew.readyAt ?? brew.plan.readyAt)}. `}
+        `It is ${span(Math.abs(brew.lateS))} ${brew.lateS > 0 ? "behind" : "ahead of"} the plan, ready about ${moment(brew.readyAt ?? brew.plan.readyAt, present())}. `}
       {stronger
-        ? `The cup will be ${brew.strengthChange > 0 ? "stronger" : "weaker"} than planned: ${brew.strength.toFixed(2)} instead of ${brew.plan.strength.toFixed(2)}.`
-        : `Strength stays ${brew.strength.toFixed(1)}.`}
+        ? `The cup will be ${brew.strengthChange > 0 ? "stronger" : "weaker"} than planned: ${share(brew.strength)} instead of ${share(brew.plan.strength)}.`
+        : `Strength stays ${share(brew.strength)}.`}
       {beside.length > 0 && ` ${capital(beside.join(", "))}.`}
       {brew.advice && <strong> {brew.advice}</strong>}
     </p>

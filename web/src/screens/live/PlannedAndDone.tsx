@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { api, type BrewResponse } from "../../api/client";
 import { keys } from "../../api/keys";
 import { stagesOf } from "../../api/steps";
-import { clock, grams, millilitres, span } from "../../parts/say";
+import { clock, grams, millilitres, share, span } from "../../parts/say";
 
 /** What the spent herbs would still give, and the way to brew them once more. */
 export function SecondBrew({ brew }: { brew: BrewResponse }) {
@@ -16,8 +16,8 @@ export function SecondBrew({ brew }: { brew: BrewResponse }) {
   if (!again.data || !brew.recipeId) return null;
   return (
     <p className="mt-4 max-w-prose border-herb border-l-[5px] pl-3">
-      The spent herbs once more would make a cup of {again.data.strength.toFixed(1)}, from what is left in
-      them.{" "}
+      The spent herbs once more would make a cup of {share(again.data.strength)} strength, from what is left
+      in them.{" "}
       <Link to={`/sheet/${brew.recipeId}?spent=1&after=${brew.id}`} className="underline underline-offset-4">
         Plan the second brew
       </Link>
@@ -35,7 +35,7 @@ export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
       <dl className="grid grid-cols-[8rem_1fr] gap-y-1.5">
         <dt className="text-muted">Strength</dt>
         <dd>
-          planned {brew.plan.strength.toFixed(2)}, as it went {brew.strength.toFixed(2)}
+          planned {share(brew.plan.strength)}, as it went {share(brew.strength)}
         </dd>
         <dt className="text-muted">Herbs</dt>
         <dd>{brew.plan.additions.map((a) => `${grams(a.grams)} ${a.common.toLowerCase()}`).join(", ")}</dd>

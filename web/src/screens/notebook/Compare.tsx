@@ -3,7 +3,7 @@ import { Link, useSearchParams } from "react-router";
 import { api, type BrewResponse } from "../../api/client";
 import { keys } from "../../api/keys";
 import { stagesOf } from "../../api/steps";
-import { clock, day, FELT, grams, millilitres, span } from "../../parts/say";
+import { clock, day, FELT, grams, millilitres, share, span } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 
 /** Two or three brews side by side, in the order of the work; where they first part is marked. */
@@ -153,17 +153,17 @@ function compared(brews: BrewResponse[]): Row[] {
     row(
       "strength as it went",
       brews.map((b) => b.strength),
-      (n) => n.toFixed(2),
+      share,
     ),
     row(
       "aroma",
       brews.map((b) => b.aroma),
-      (n) => `${Math.round(n * 100)} %`,
+      share,
     ),
     row(
-      "bite",
+      "bitterness and tannin",
       brews.map((b) => b.bite),
-      (n) => `${Math.round(n * 100)} %`,
+      share,
     ),
     text(
       "felt",

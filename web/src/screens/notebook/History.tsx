@@ -2,7 +2,7 @@ import { scaleLinear, scaleTime } from "d3-scale";
 import { line } from "d3-shape";
 import { Link } from "react-router";
 import { useHistory } from "../../api/queries";
-import { day, grams } from "../../parts/say";
+import { day, grams, share } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 
 /** Half of five dots, px: so far the last liking reaches beyond its brew. */
@@ -88,7 +88,7 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
         ))}
         <g fontSize={13}>
           <text x={right + 8} y={strength(last.predictedStrength) + 4} style={{ fill: "var(--herb)" }}>
-            strength {last.predictedStrength.toFixed(1)}
+            strength {share(last.predictedStrength)}
           </text>
           <text
             x={right + 8}

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import type { Entry } from "../../api/client";
 import { useNotebook, usePeople } from "../../api/queries";
 import { SearchField } from "../../parts/SearchField";
-import { clock, day, FELT } from "../../parts/say";
+import { clock, day, FELT, share } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { useParam } from "../../parts/useParam";
 import { Swatch } from "../live/colours";
@@ -175,7 +175,7 @@ function Line({
           <Strengths entry={e} />
           <span className="text-sm">
             <span className="block">
-              planned {e.plannedStrength.toFixed(1)}, went {e.predictedStrength.toFixed(1)}
+              strength planned {share(e.plannedStrength)}, went {share(e.predictedStrength)}
             </span>
             <span className="block text-muted">
               {e.felt == null ? "not judged" : `felt ${FELT.find((f) => f.value === e.felt)?.label}`}

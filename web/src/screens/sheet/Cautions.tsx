@@ -59,18 +59,18 @@ export function Cautions({
         <div>
           <dd>
             <Why what="strength" of="strength" className="figure text-2xl">
-              {plan.strength.toFixed(1)} <span className="text-base">×</span>
+              {Math.round(plan.strength * 100)} %
             </Why>
           </dd>
           <dt className="text-muted text-sm">
-            strength
+            as strong as written,
             <span className="block">
               <Why what="strength, low" of="strengthLow">
-                {plan.strengthLow.toFixed(1)}
+                {Math.round(plan.strengthLow * 100)}
               </Why>
               –
               <Why what="strength, high" of="strengthHigh">
-                {plan.strengthHigh.toFixed(1)}
+                {Math.round(plan.strengthHigh * 100)} %
               </Why>
             </span>
           </dt>
@@ -85,11 +85,11 @@ export function Cautions({
         </div>
         <div>
           <dd>
-            <Why what="bitter and tannic matter in the cup" of="bite" className="figure text-2xl">
+            <Why what="bitterness and tannin in the cup" of="bite" className="figure text-2xl">
               {Math.round(plan.bite * 100)} %
             </Why>
           </dd>
-          <dt className="text-muted text-sm">bitterness drawn</dt>
+          <dt className="text-muted text-sm">bitterness and tannin</dt>
         </div>
       </dl>
     </section>

@@ -42,8 +42,8 @@ export function OneCook({ asked, onAt }: { asked: OrderRequest; onAt: (hhmm: str
   const way = moved.movedS < 0 ? "earlier" : "later";
   return (
     <p className="no-print text-right text-sm">
-      two pots, two hands:{" "}
-      <Word label="Two pots, two hands" shown={`fits for ${clock(moved.readyAt)}`}>
+      with the other pot:{" "}
+      <Word label="With the other pot" shown={`fits for ${clock(moved.readyAt)}`}>
         {(close) => (
           <div className="max-w-72">
             <p>

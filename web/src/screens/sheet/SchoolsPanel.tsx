@@ -19,10 +19,10 @@ export function SchoolsPanel({
   const hold = (question: string, choice: string | undefined) =>
     holdTo.mutate({ question, choice }, { onSuccess: () => onPick(question, undefined) });
   return (
-    <Panel open wide onOpenChange={(o) => !o && onClose()} title="As your school has it">
+    <Panel open wide onOpenChange={(o) => !o && onClose()} title="Ways of making">
       <p className="text-muted">
-        Practitioners differ on these. The recipe’s tradition ({plan.tradition}) sets the first answer; what
-        you change is for this order, unless you make it the way of the house.
+        Practitioners differ on these. How the recipe says its dose ({plan.tradition}) sets the first answer;
+        what you change is for this order, unless you make it the way of the house.
       </p>
       <ul className="mt-3 grid gap-x-8 gap-y-4 sm:grid-cols-2">
         {schools.data?.map((s) => {

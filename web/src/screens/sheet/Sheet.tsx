@@ -155,7 +155,7 @@ export default function Sheet() {
               {undoable > 0 && <Quiet onClick={undo}>Undo</Quiet>}
               {plan && !held && <Quiet onClick={() => setHeld(plan)}>What if?</Quiet>}
               <Quiet onClick={() => setOpen("measure")}>Measure one by one</Quiet>
-              <Quiet onClick={() => setOpen("schools")}>Schools</Quiet>
+              <Quiet onClick={() => setOpen("schools")}>Ways of making</Quiet>
               <Quiet onClick={() => window.print()}>Print</Quiet>
               <Link className="py-0.5 underline underline-offset-4" to={`/recipe/${recipeId}`}>
                 Change the recipe
@@ -246,7 +246,7 @@ function Changed({ order, change }: { order: Order; change: (part: Partial<Order
       back: () => change({ changes: order.changes.filter((o) => o !== c) }),
     })),
     ...(order.menstruum
-      ? [{ words: `drawn with ${order.menstruum}`, back: () => change({ menstruum: undefined }) }]
+      ? [{ words: `made with ${order.menstruum}`, back: () => change({ menstruum: undefined }) }]
       : []),
     ...(order.tweaks.length > 0
       ? [

@@ -1,6 +1,6 @@
 import type { PlanResponse } from "../../api/client";
-import { presentMs } from "../../api/present";
-import { clock } from "../../parts/say";
+import { present, presentMs } from "../../api/present";
+import { moment } from "../../parts/say";
 
 /** The one button of the sheet, or why there is none. */
 export function Start({
@@ -43,9 +43,9 @@ export function Start({
         className="min-h-[68px] rounded-one bg-ember px-6 text-ember-ink hover:brightness-110 disabled:opacity-60"
       >
         <span className="block font-display font-semibold text-xl [font-stretch:85%]">
-          {later ? `Start at ${clock(plan.startAt)}` : "Start now"}
+          {later ? `Start at ${moment(plan.startAt, present())}` : "Start now"}
         </span>
-        <span className="block text-[15px]">ready {clock(plan.readyAt)}</span>
+        <span className="block text-[15px]">ready {moment(plan.readyAt, present())}</span>
       </button>
       {later && (
         <button
@@ -54,7 +54,7 @@ export function Start({
           onClick={() => onStart(true)}
           className="min-h-9 text-sm underline underline-offset-4"
         >
-          or start now, ready {clock(soon)}
+          or start now, ready {moment(soon, present())}
         </button>
       )}
     </div>

@@ -12,9 +12,9 @@ export function WhatIf({
   onDrop: () => void;
 }) {
   const rows: { what: string; was: string; is: string }[] = [
-    { what: "strength", was: held.strength.toFixed(2), is: plan.strength.toFixed(2) },
+    { what: "strength", was: share(held.strength), is: share(plan.strength) },
     { what: "aroma", was: share(held.aroma), is: share(plan.aroma) },
-    { what: "bite", was: share(held.bite), is: share(plan.bite) },
+    { what: "bitterness and tannin", was: share(held.bite), is: share(plan.bite) },
     { what: "water in", was: millilitres(held.water.startMl), is: millilitres(plan.water.startMl) },
     { what: "strained", was: millilitres(held.water.yieldMl), is: millilitres(plan.water.yieldMl) },
     { what: "time", was: span(held.totalS), is: span(plan.totalS) },

@@ -3,7 +3,7 @@ import type { BrewLine } from "../../api/client";
 import { useDay, useNotebook, useRecipes } from "../../api/queries";
 import { useNow } from "../../parts/now";
 import { PotList } from "../../parts/PotList";
-import { clock, day, timer } from "../../parts/say";
+import { clock, day, moment, timer } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
 import { Welcome } from "./Welcome";
 
@@ -82,8 +82,8 @@ function Fire({ brew }: { brew: BrewLine }) {
             {brew.name}
           </span>
           <span className="block text-muted text-sm">
-            {brew.phase === "planned" ? `Starts at ${clock(brew.startAt)}` : brew.now}
-            {brew.readyAt && `, ready about ${clock(brew.readyAt)}`}
+            {brew.phase === "planned" ? `Starts at ${moment(brew.startAt, now)}` : brew.now}
+            {brew.readyAt && `, ready about ${moment(brew.readyAt, now)}`}
           </span>
         </span>
         {left !== null && brew.phase === "running" && (

@@ -21,7 +21,7 @@ export function Welcome() {
         </h1>
         <p className="mt-2 max-w-prose">
           Nothing is kept here yet, and nothing has to be entered before the first cup. Take one of these
-          three: one is poured, one simmered, one drawn cold.
+          three: one is poured, one simmered, one soaked cold.
         </p>
         <div className="mt-4">
           <StarterPots />

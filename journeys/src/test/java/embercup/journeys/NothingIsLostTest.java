@@ -104,7 +104,8 @@ class NothingIsLostTest {
     @Test
     void aPotThatIsGivenUpLeavesTheFire() {
         Page page = brewing(browser.laptop(), "Thyme and sage");
-        button(page, "Give it up").click();
+        button(page, "^Give it up$").click();
+        button(page, "Yes, give it up").click();
         assertThat(page.getByText("Given up")).isVisible();
         button(page, "Note something").click();
         page.getByLabel("What it was like").fill("never poured");

@@ -71,7 +71,8 @@ class OnTheFireTest {
         assertThat(page.getByText("five minutes less")).isVisible();
         button(page, "Start now").click();
         now(page).waitFor();
-        button(page, "Give it up").click();
+        button(page, "^Give it up$").click();
+        button(page, "Yes, give it up").click();
         link(page, "Beside the one before").click();
         assertThat(page.getByText("They first part at")).isVisible();
     }

@@ -64,7 +64,8 @@ class ScreensTest {
         now(page).waitFor();
         accessible(page, "the live brew");
         whole(page, "the live brew");
-        button(page, "Give it up").click();
+        button(page, "^Give it up$").click();
+        button(page, "Yes, give it up").click();
         page.getByText("Given up").waitFor();
         accessible(page, "a brew that was given up");
     }

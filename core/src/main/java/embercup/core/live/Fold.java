@@ -141,9 +141,20 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
 
     private Place place(Optional<LiveStep> now, List<LiveStep> steps) {
         List<LiveStep> meanwhile = steps.stream()
-                .filter(s -> s.step().aside() && s.doneAt().isEmpty())
+                .filter(s -> s.step().aside() && s.doneAt().isEmpty() && !isIn(s.step(), now))
                 .toList();
         return new Place(now, meanwhile, now.map(this::fire));
+    }
+
+    /** Whether what a step gets ready has gone in by now: then it is ready, whoever ticked it or not. */
+    private boolean isIn(Step step, Optional<LiveStep> now) {
+        if (!(step instanceof Step.Prepare prepare)) {
+            return false;
+        }
+        int goesIn = plan.additions().get(prepare.addition()).stage();
+        return now.map(LiveStep::step)
+                .filter(s -> s.stage() > goesIn || s.stage() == goesIn && !(s instanceof Step.HeatUp))
+                .isPresent();
     }
 
     private Clock clock(Instant ends) {

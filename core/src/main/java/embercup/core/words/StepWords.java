@@ -31,8 +31,8 @@ final class StepWords {
     private static final double SHAKEN_FROM_MIN = 24 * 60;
     /** Below this the cook calls it cold, °C. */
     private static final double WARM_FROM_C = 25;
-    /** More herbs than this are counted instead of named. */
-    private static final int NAMED_HERBS = 2;
+    /** More herbs than this are counted instead of named: no title is read at arm's length that has more names. */
+    private static final int NAMED_HERBS = 5;
 
     private final Words words;
 
@@ -157,6 +157,7 @@ final class StepWords {
         Stage stage = run.stage();
         return name -> switch (name) {
             case "water" -> water(run);
+            case "fresh" -> words.numbers().millilitres(fresh(plan, stage));
             case "flame" -> flame(stage);
             case "lid" -> lid(stage);
             case "lidOn" -> Boolean.toString(stage.lid());
@@ -178,6 +179,11 @@ final class StepWords {
 
     private static @Nullable String said(OptionalDouble number, DoubleFunction<String> how) {
         return number.isPresent() ? how.apply(number.getAsDouble()) : null;
+    }
+
+    /** What a refill pours on, for the cups of the order, mL. */
+    private static double fresh(BrewPlan plan, Stage stage) {
+        return stage instanceof Stage.Refill refill ? refill.toMl() * plan.pot().volumeScale() : 0;
     }
 
     private String flame(Stage stage) {

@@ -71,6 +71,31 @@ class LiveBrewTest {
         assertThat(after.now().orElseThrow().step()).matches(s -> kind(s).equals("simmer"));
     }
 
+    /** What is got ready beside the kettle is closed by the pouring, whether somebody ticked it or not. */
+    @Test
+    void gettingReadyEndsWhenItHasGoneIn() {
+        BrewPlan plan = plan(lindenCup());
+        List<Step> main = plan.steps().stream().filter(s -> !s.aside()).toList();
+        List<BrewEvent> events = startedAt(EIGHT);
+        assertThat(LiveBrew.fold(plan, events).meanwhile())
+                .as("the herbs are measured while the kettle heats")
+                .isNotEmpty();
+        int n = 1;
+        for (Step step : main) {
+            if (kind(step).equals("steep")) {
+                break;
+            }
+            events.add(new BrewEvent.StepDone(id(n++), EIGHT.plusMillis(Math.round(step.endS() * 1000)), step.id()));
+        }
+        LiveBrew steeping = LiveBrew.fold(plan, events);
+        assertThat(kind(steeping.now().orElseThrow().step())).isEqualTo("steep");
+        assertThat(steeping.meanwhile()).allSatisfy(s -> assertThat(plan.additions()
+                        .get(((Step.Prepare) s.step()).addition())
+                        .stage())
+                .as("only what goes in later is still to be got ready")
+                .isGreaterThan(steeping.now().orElseThrow().step().stage()));
+    }
+
     @Test
     void aRepeatedEventCountsOnce() {
         BrewPlan plan = plan(rootPot());

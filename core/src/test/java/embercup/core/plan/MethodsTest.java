@@ -145,7 +145,7 @@ class MethodsTest {
         BrewPlan plan = plan(eight);
         assertThat(plan.water().yieldMl()).isCloseTo(480, within(1.0));
         assertThat(label(plan, plan.steps().get(plan.steps().size() - 1)))
-                .contains("a jar", "shake", "serve 60 mL with 180 mL of water");
+                .contains("a jar", "shake", "serve 60 mL of it with 180 mL of water");
         assertThat(plan(PlanRequest.asWritten(eight).withCups(16)).water().yieldMl())
                 .isCloseTo(960, within(1.0));
         assertThat(plan.strength()).isCloseTo(1, within(0.02));
