@@ -58,12 +58,12 @@ export function Cautions({
       <dl className="mt-3 grid grid-cols-3 gap-4 border-hairline border-t pt-2">
         <div>
           <dd>
-            <Why what="strength" of="strength" className="figure text-2xl">
+            <Why what="strength; 100 % is as strong as written" of="strength" className="figure text-2xl">
               {Math.round(plan.strength * 100)} %
             </Why>
           </dd>
           <dt className="text-muted text-sm">
-            as strong as written,
+            strength,
             <span className="block">
               <Why what="strength, low" of="strengthLow">
                 {Math.round(plan.strengthLow * 100)}

@@ -145,7 +145,7 @@ export default function Sheet() {
     <div className="pt-4">
       <title>{`${recipe.data.recipe.name} · Ember Cup`}</title>
       <div className="flex flex-wrap items-start justify-between gap-x-8 gap-y-3">
-        <div className="min-w-0 max-w-[60rem] flex-1 basis-80">
+        <div className="min-w-0 max-w-[65rem] flex-1 basis-80">
           <div className="flex flex-wrap items-baseline justify-between gap-x-6">
             <h1 className="text-[2rem]">
               {recipe.data.recipe.name}

@@ -76,7 +76,9 @@ class NothingIsLostTest {
     }
 
     private static Locator linden(Page page) {
-        return page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Linden flower"));
+        return page.getByRole(
+                AriaRole.CHECKBOX,
+                new Page.GetByRoleOptions().setName("Linden flower").setExact(true));
     }
 
     @Test

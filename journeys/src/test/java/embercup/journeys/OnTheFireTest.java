@@ -61,7 +61,7 @@ class OnTheFireTest {
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("colour: copper"))
                         .first())
                 .isVisible();
-        assertThat(page.getByText(Pattern.compile("spent herbs once more would make a cup of 0\\.\\d")))
+        assertThat(page.getByText(Pattern.compile("spent herbs once more would make a cup of \\d+.% strength")))
                 .isVisible();
         link(page, "Plan the second brew").click();
         assertThat(page.getByText(", second brew")).isVisible();

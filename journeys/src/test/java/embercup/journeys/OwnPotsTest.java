@@ -142,7 +142,7 @@ class OwnPotsTest {
         assertThat(page).not().hasURL(Pattern.compile("school="));
         page.navigate("/choose");
         toSheet(page, "Caraway and anise");
-        button(page, "^Schools$").click();
+        button(page, "^Ways of making$").click();
         assertThat(honey).hasValue("any-time");
         button(page, "leave it to the tradition again").click();
         assertThat(honey).hasValue("below-40");
