@@ -1811,6 +1811,7 @@ export interface components {
             stages?: components["schemas"]["StageDocument"][];
             /** @enum {string} */
             tradition?: "folk" | "monograph" | "chinese" | "ayurvedic";
+            with?: string[];
             written?: string;
         };
         RecipeRequest: {
@@ -2160,6 +2161,7 @@ export interface components {
         VesselPart: {
             /** Format: double */
             brimMl?: number;
+            companions?: string[];
             /** Format: double */
             heightCm?: number;
             /** Format: double */
@@ -2171,6 +2173,7 @@ export interface components {
         VesselRequest: {
             /** Format: double */
             brimMl?: number;
+            companions?: string[];
             /** Format: double */
             heightCm?: number;
             /** Format: double */
@@ -2184,6 +2187,7 @@ export interface components {
         VesselResponse: {
             /** Format: double */
             brimMl: number;
+            companions: string[];
             /** Format: double */
             heightCm: number;
             /** Format: uuid */

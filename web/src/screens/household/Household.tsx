@@ -111,6 +111,7 @@ export default function Household() {
                 <span className="block text-muted">
                   {apart("length", v.innerDiameterCm).number} × {centimetres(v.heightCm)},{" "}
                   {millilitres(v.brimMl)}
+                  {v.companions.map((c) => `, ${c.replace("-", " ")}`).join("")}
                 </span>
               </button>
             </li>

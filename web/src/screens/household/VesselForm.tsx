@@ -7,11 +7,14 @@ import { KeepingForm, useKeeping } from "./keeping";
 
 const KINDS = ["pot", "jar", "press", "teapot", "thermos", "mug"].map((k) => ({ value: k, label: k }));
 
+const COMPANIONS: { value: NonNullable<VesselRequest["companions"]>[number]; label: string }[] = [
+  { value: "tea-ball", label: "a tea ball: it is lifted out, nothing is strained" },
+  { value: "blender", label: "a blender" },
+];
+
 /** A vessel by its inner size, which a tape and a jug measure. */
 export function VesselForm({ vessel, onClose }: { vessel?: VesselResponse; onClose: () => void }) {
-  const [draft, setDraft] = useState<VesselRequest>(
-    vessel ? { ...vessel, kind: vessel.kind as VesselRequest["kind"] } : { name: "", kind: "pot" },
-  );
+  const [draft, setDraft] = useState<VesselRequest>(vessel ? requestOf(vessel) : { name: "", kind: "pot" });
   const remove = useRemoveVessel();
   const keeping = useKeeping<VesselResponse, Kept<VesselRequest>>(
     useKeepVessel(),
@@ -24,6 +27,7 @@ export function VesselForm({ vessel, onClose }: { vessel?: VesselResponse; onClo
         innerDiameterCm: draft.innerDiameterCm,
         heightCm: draft.heightCm,
         brimMl: draft.brimMl,
+        companions: draft.companions,
       },
     }),
     onClose,
@@ -39,7 +43,7 @@ export function VesselForm({ vessel, onClose }: { vessel?: VesselResponse; onClo
       version={draft.version ?? undefined}
       keeping={keeping}
       onClose={onClose}
-      onTheirs={(v) => setDraft({ ...v, kind: v.kind as VesselRequest["kind"] })}
+      onTheirs={(v) => setDraft(requestOf(v))}
       remove={vessel && { id: vessel.id, change: remove }}
     >
       <div className="grid grid-cols-2 gap-4">
@@ -82,7 +86,33 @@ export function VesselForm({ vessel, onClose }: { vessel?: VesselResponse; onClo
           wrong={keeping.wrong("brimMl")}
           onChange={(brimMl) => set({ brimMl })}
         />
+        <fieldset className="col-span-2">
+          <legend className="text-muted text-sm">What goes with it</legend>
+          {COMPANIONS.map((c) => (
+            <label key={c.value} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-4 accent-[var(--ink)]"
+                checked={draft.companions?.includes(c.value) ?? false}
+                onChange={(e) =>
+                  set({
+                    companions: e.target.checked
+                      ? [...(draft.companions ?? []), c.value]
+                      : draft.companions?.filter((x) => x !== c.value),
+                  })
+                }
+              />
+              {c.label}
+            </label>
+          ))}
+        </fieldset>
       </div>
     </KeepingForm>
   );
 }
+
+const requestOf = (v: VesselResponse): VesselRequest => ({
+  ...v,
+  kind: v.kind as VesselRequest["kind"],
+  companions: v.companions as VesselRequest["companions"],
+});

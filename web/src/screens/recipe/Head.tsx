@@ -110,7 +110,8 @@ function Liquid({ r, setRecipe }: { r: RecipeDocument; setRecipe: HeadProps["set
       : r.coverCm !== undefined
         ? ` ${centimetres(r.coverCm)} over the herbs`
         : "";
-  const shown = `${r.pourMl === undefined ? (filled ? "" : "as much as it needs of ") : `${millilitres(r.pourMl)} of `}${kind}${filled}`;
+  const ball = r.with?.includes("tea-ball") ? ", in a tea ball" : "";
+  const shown = `${r.pourMl === undefined ? (filled ? "" : "as much as it needs of ") : `${millilitres(r.pourMl)} of `}${kind}${filled}${ball}`;
   return (
     <Word label="Water to start with" shown={shown}>
       {() => (
@@ -151,6 +152,19 @@ function Liquid({ r, setRecipe }: { r: RecipeDocument; setRecipe: HeadProps["set
               onChange={(alcoholPercent) => setRecipe({ alcoholPercent })}
             />
           )}
+          <label className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-4 accent-[var(--ink)]"
+              checked={ball !== ""}
+              onChange={(e) => {
+                const others = (r.with ?? []).filter((w) => w !== "tea-ball");
+                const all: RecipeDocument["with"] = e.target.checked ? [...others, "tea-ball"] : others;
+                setRecipe({ with: all.length > 0 ? all : undefined });
+              }}
+            />
+            the herbs are in a tea ball
+          </label>
           <NumberField
             label="Parts of water to one of it, in the cup"
             value={r.dilutionParts}

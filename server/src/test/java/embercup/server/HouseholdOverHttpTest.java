@@ -141,6 +141,28 @@ class HouseholdOverHttpTest {
     }
 
     @Test
+    void aMugWithATeaBallIsNotStrained() {
+        JsonNode mug = post(
+                        "/api/kitchen/vessels",
+                        "{\"name\":\"ball mug\",\"kind\":\"mug\",\"innerDiameterCm\":8,\"heightCm\":10,\"companions\":[\"tea-ball\"]}")
+                .body();
+        assertThat(mug.get("companions").toString()).isEqualTo("[\"tea-ball\"]");
+        String id = mug.get("id").asString();
+        String plan = post("/api/plans", """
+                {"kitchen":{"vesselId":"%s"},"recipe":{"name":"Cup","cups":1,"cupMl":240,
+                 "additions":[{"herb":"chamomile","amount":3,"unit":"g","stage":0}],
+                 "stages":[{"kind":"pour"},{"kind":"steep","minutes":6,"lid":true},{"kind":"strain"}]}}""".formatted(id)).body().get("steps").toString();
+        assertThat(plan).contains("Lift the tea ball out").doesNotContain("Strain through");
+        assertThat(post(
+                                "/api/kitchen/vessels",
+                                "{\"name\":\"odd\",\"kind\":\"mug\",\"innerDiameterCm\":8,\"heightCm\":10,\"companions\":[\"whisk\"]}")
+                        .body()
+                        .toString())
+                .contains("tea-ball blender");
+        delete("/api/kitchen/vessels/" + id);
+    }
+
+    @Test
     void aKitchenMovedUpTheMountainBoilsCooler() {
         JsonNode kitchen = get("/api/kitchen").body();
         long version = kitchen.get("version").asLong();

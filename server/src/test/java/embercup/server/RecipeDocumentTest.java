@@ -95,6 +95,7 @@ class RecipeDocumentTest {
                 rim ? null : 5.0,
                 blend ? 2.0 : null,
                 blend ? "tbsp" : null,
+                random.nextBoolean() ? List.of("tea-ball") : null,
                 random.nextBoolean() ? List.of("pregnant", "epilepsy") : null,
                 random.nextBoolean() ? 12.0 : null,
                 random.nextBoolean() ? 3.0 : null,

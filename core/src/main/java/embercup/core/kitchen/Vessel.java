@@ -1,7 +1,10 @@
 package embercup.core.kitchen;
 
+import embercup.core.recipe.Companion;
 import embercup.core.workings.InvalidInputException.Check;
 import embercup.core.workings.Limit;
+import java.util.Objects;
+import java.util.Set;
 
 /**
  * A pot, jar, press, teapot, thermos or mug that the cook really has. Immutable.
@@ -10,8 +13,26 @@ import embercup.core.workings.Limit;
  * @param heightCm inner height, 3–60 cm
  * @param brimMl volume to the brim, mL
  * @param wallJPerK heat that the warmed wall takes, J/K
+ * @param companions what goes with it: a tea ball, a blender
  */
-public record Vessel(String name, Kind kind, double innerDiameterCm, double heightCm, double brimMl, double wallJPerK) {
+public record Vessel(
+        String name,
+        Kind kind,
+        double innerDiameterCm,
+        double heightCm,
+        double brimMl,
+        double wallJPerK,
+        Set<Companion> companions) {
+
+    /** A vessel that an earlier version kept had none. */
+    public Vessel {
+        companions = Set.copyOf(Objects.requireNonNullElse(companions, Set.of()));
+    }
+
+    /** The same with what goes with it. */
+    public Vessel with(Set<Companion> others) {
+        return new Vessel(name, kind, innerDiameterCm, heightCm, brimMl, wallJPerK, others);
+    }
 
     /** Kinds of vessel, with the share of the brim that may be filled. */
     public enum Kind {
@@ -38,7 +59,7 @@ public record Vessel(String name, Kind kind, double innerDiameterCm, double heig
     /** A mug in which a cup cools: 8 cm wide, 0.3 kJ/K (source key {@code kitchen-heat}). */
     public static Vessel mug(double cupMl) {
         double brim = Math.max(60, cupMl * 1.15);
-        return new Vessel("mug", Kind.MUG, 8, brim / (Math.PI * 16), brim, 300 * Math.min(2, cupMl / 240));
+        return new Vessel("mug", Kind.MUG, 8, brim / (Math.PI * 16), brim, 300 * Math.min(2, cupMl / 240), Set.of());
     }
 
     /** A vessel from its inner size, with the usual wall: 0.25 J/K for each mL of brim, metal or glass alike (source key {@code kitchen-heat}). */
@@ -54,7 +75,8 @@ public record Vessel(String name, Kind kind, double innerDiameterCm, double heig
                 innerDiameterCm,
                 heightCm,
                 brimMl,
-                cylinderMl(innerDiameterCm, heightCm) * WALL_J_PER_K_PER_ML);
+                cylinderMl(innerDiameterCm, heightCm) * WALL_J_PER_K_PER_ML,
+                Set.of());
     }
 
     private static final double WALL_J_PER_K_PER_ML = 0.25;

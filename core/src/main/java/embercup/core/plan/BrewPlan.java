@@ -9,8 +9,10 @@ import embercup.core.brew.StageRun;
 import embercup.core.dose.UsualDose;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Materia;
+import embercup.core.recipe.Companion;
 import embercup.core.recipe.Reason;
 import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import embercup.core.workings.Workings;
 import java.time.Duration;
@@ -124,6 +126,20 @@ public record BrewPlan(
     }
 
     /** Room the herbs take under water beside what they soak up, mL. */
+    /**
+     * Whether the herbs are in a tea ball that is lifted out: where the recipe says so or the vessel has one, for what is poured
+     * on and neither pressed nor boiled.
+     */
+    public boolean inBall() {
+        boolean has = request.recipe().told().with().contains(Companion.TEA_BALL)
+                || vessel().companions().contains(Companion.TEA_BALL);
+        return has
+                && !Fire.on(request.recipe().stages())
+                && request.recipe().has(StageKind.POUR)
+                && request.recipe().stages().stream()
+                        .noneMatch(s -> s instanceof Stage.Strain strain && strain.pressed());
+    }
+
     public double displacedMl() {
         return pot.displacedMl();
     }

@@ -10,6 +10,7 @@ import embercup.core.reading.Asked.Question;
 import embercup.core.reading.Reading.Line;
 import embercup.core.reading.Reading.LineKind;
 import embercup.core.recipe.Addition;
+import embercup.core.recipe.Companion;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
@@ -118,6 +119,7 @@ public final class Reader {
         private void line(LineDraft line, int all) {
             lines.add(line);
             line.labels = labeller.label(line.words);
+            companions(line.labels);
             if (line.words.isEmpty() || heading(line) || title(line, all)) {
                 return;
             }
@@ -129,6 +131,17 @@ public final class Reader {
         }
 
         /** Whether a line names things and does nothing. */
+        /** "In a tea ball", "in the blender": what it is made with beside its vessel. */
+        private void companions(List<Label> labels) {
+            for (Label label : labels) {
+                if (label.is(Kind.VESSEL) && label.value().equals("ball")) {
+                    sheet.with.add(Companion.TEA_BALL);
+                } else if (label.is(Kind.VESSEL) && label.value().equals("blender")) {
+                    sheet.with.add(Companion.BLENDER);
+                }
+            }
+        }
+
         private boolean listed(List<Label> labels) {
             long strange = labels.stream().filter(l -> l.is(Kind.UNKNOWN)).count();
             long names = labels.stream().filter(l -> l.is(Kind.NAME)).count();
@@ -233,7 +246,8 @@ public final class Reader {
                     .flatMap(l -> l.notes().stream())
                     .limit((long) Limit.NOTES.high())
                     .toList();
-            Told told = new Told(sheet.fill, ofBlend(makes.cups), sheet.notFor, sheet.keeping, notes, text.strip());
+            Told told = new Told(
+                    sheet.fill, ofBlend(makes.cups), sheet.notFor, sheet.keeping, sheet.with, notes, text.strip());
             double cupMl = Math.round(makes.liquorMl / makes.cups * 10) / 10.0;
             sheet.taking.ifPresent(t -> taken(t, cupMl));
             return new Recipe(

@@ -4,10 +4,12 @@ import embercup.core.materia.Herb;
 import embercup.core.materia.PlantPart;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
+import embercup.core.recipe.Companion;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.StageKind;
 import embercup.core.recipe.Told;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -25,6 +27,7 @@ final class Sheet {
     final List<Told.NotFor> notFor = new ArrayList<>();
     Optional<Water> water = Optional.empty();
     Optional<Told.Fill> fill = Optional.empty();
+    final Set<Companion> with = EnumSet.noneOf(Companion.class);
     /** Water that comes with a paste, mL. */
     double pasteMl;
 

@@ -3,8 +3,10 @@ package embercup.core.recipe;
 import embercup.core.materia.Condition;
 import embercup.core.measure.Quantity;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /**
  * What a recipe says beside its herbs and stages. Immutable.
@@ -13,6 +15,7 @@ import java.util.OptionalDouble;
  * @param ofBlend how much of the blend that its parts make goes into its own cups; empty when its parts are no blend
  * @param notFor whom it is not for, in its own words: its own cautions, beside those of its herbs
  * @param keeping how long what is left is good, as it says; empty when it does not
+ * @param with what it is made with beside its vessel: "in a tea ball"
  * @param notes what it says that nothing is reckoned from
  * @param written the text it was read from; empty for one that was made by hand
  */
@@ -21,14 +24,16 @@ public record Told(
         Optional<Quantity> ofBlend,
         List<NotFor> notFor,
         Optional<Keeps> keeping,
+        Set<Companion> with,
         List<String> notes,
         String written) {
 
     public static final Told NOTHING =
-            new Told(Optional.empty(), Optional.empty(), List.of(), Optional.empty(), List.of(), "");
+            new Told(Optional.empty(), Optional.empty(), List.of(), Optional.empty(), Set.of(), List.of(), "");
 
     public Told {
         notFor = List.copyOf(notFor);
+        with = Set.copyOf(Objects.requireNonNullElse(with, Set.of()));
         notes = List.copyOf(notes);
     }
 
@@ -65,6 +70,6 @@ public record Told(
     public record Keeps(double days, Place place) {}
 
     public Told noting(List<String> others) {
-        return new Told(fill, ofBlend, notFor, keeping, others, written);
+        return new Told(fill, ofBlend, notFor, keeping, with, others, written);
     }
 }

@@ -10,6 +10,7 @@ import embercup.core.plan.Step;
 import embercup.core.plan.Step.HeatUp;
 import embercup.core.plan.Step.Prepare;
 import embercup.core.recipe.Addition;
+import embercup.core.recipe.Companion;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.Stage;
@@ -142,7 +143,8 @@ final class StepWords {
     // ---- a stage
 
     private String stage(BrewPlan plan, StageRun run) {
-        String label = words.text(labelKey(run.stage()), arguments(plan, run));
+        boolean lifted = run.stage() instanceof Stage.Strain && plan.inBall();
+        String label = words.text(lifted ? "label.lift" : labelKey(run.stage()), arguments(plan, run));
         return run.heatS() > 0 ? label : withHerbs(plan, run, label);
     }
 
@@ -169,6 +171,10 @@ final class StepWords {
             case "shaken" -> Boolean.toString(minutes(stage).orElse(0) >= SHAKEN_FROM_MIN);
             case "pressed" -> Boolean.toString(((Stage.Strain) stage).pressed());
             case "tool" -> tool(plan);
+            case "with" ->
+                plan.vessel().companions().contains(Companion.BLENDER)
+                        ? plan.vessel().name()
+                        : "none";
             case "spent" -> spent(plan.request().schools());
             case "all" -> words.numbers().millilitres(plan.water().yieldMl());
             case "into" -> into(plan.request());
@@ -327,8 +333,9 @@ final class StepWords {
         if (next.kettle() && stage.kind() == StageKind.POUR) {
             return words.text("confirm.kettle");
         }
+        boolean lifted = stage instanceof Stage.Strain && plan.inBall();
         String begin = words.text(
-                "begin." + stage.kind().code(),
+                "begin." + (lifted ? "lift" : stage.kind().code()),
                 Map.of(
                         "water",
                         water(next),

@@ -4,6 +4,8 @@ import static embercup.core.Pots.MATERIA;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import embercup.core.kitchen.Kitchen;
+import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Cut;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.measure.Quantity;
@@ -14,10 +16,12 @@ import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Planner;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Addition.Into;
+import embercup.core.recipe.Companion;
 import embercup.core.recipe.Recipe;
 import embercup.core.words.Words;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -127,11 +131,49 @@ class BagsPasteAndCupsTest {
         assertThat(of(recipe, "honey").open().into()).isEqualTo(Into.EACH_CUP);
     }
 
+    private static BrewPlan inMug(String text, Set<Companion> companions) {
+        Vessel mug = Vessel.of("blue mug", Vessel.Kind.MUG, 8.2, 9.5).with(companions);
+        return new Planner(MATERIA)
+                .plan(PlanRequest.asWritten(recipe(text)).withKitchen(Kitchen.STANDARD.withVessel(mug)));
+    }
+
+    private static String lastLabel(BrewPlan plan) {
+        return Words.english().label(plan, plan.steps().get(plan.steps().size() - 1));
+    }
+
+    private static final String CUP = "Cup\n1 tbsp chamomile%s\n1 cup boiling water\nSteep 6 minutes, strain.";
+
+    @Test
+    void aTeaBallIsLiftedOutInsteadOfStraining() {
+        assertThat(lastLabel(inMug(CUP.formatted(" in a tea ball"), Set.of())))
+                .isEqualTo("Lift the tea ball out and let it drip");
+        assertThat(lastLabel(inMug(CUP.formatted(""), Set.of(Companion.TEA_BALL))))
+                .as("a mug that has one needs no word in the recipe")
+                .isEqualTo("Lift the tea ball out and let it drip");
+        assertThat(lastLabel(inMug(CUP.formatted(""), Set.of()))).startsWith("Strain through");
+    }
+
+    /** What boils or is pressed is in no ball, whatever the vessel has. */
+    @Test
+    void aPotIsStrainedAlthoughABallGoesWithIt() {
+        String pot = "Pot\n1 tbsp dried burdock root\n1 cup water\nSimmer 20 minutes, strain.";
+        assertThat(lastLabel(inMug(pot, Set.of(Companion.TEA_BALL)))).startsWith("Strain through");
+    }
+
+    @Test
+    void theBlenderOfAVesselIsNamed() {
+        String text = "Blended\n1 tbsp linden\n1 cup boiling water\nSteep 10 minutes, strain, then blend it.";
+        BrewPlan plan = inMug(text, Set.of(Companion.BLENDER));
+        assertThat(plan.steps().stream().map(s -> Words.english().label(plan, s)))
+                .anyMatch(l -> l.startsWith("Blend it in the blender of the blue mug"));
+    }
+
     @ParameterizedTest
     @CsvSource({"in a tea ball", "in the tea ball", "into an infuser", "in a muslin bag"})
     void whatHoldsTheHerbIsNoHerb(String where) {
         Reading reading = reading("Ball\n1 tbsp chamomile " + where + "\n1 cup boiling water\nSteep 6 minutes.");
         assertThat(reading.recipe().additions()).hasSize(1);
+        assertThat(reading.recipe().told().with().contains(Companion.TEA_BALL)).isEqualTo(!where.contains("muslin"));
         assertThat(reading.lines()).allSatisfy(line -> assertThat(line.asks()).isEmpty());
     }
 }

@@ -32,6 +32,8 @@ final class KitchenEntities {
         @Column(name = "brim_ml")
         double brimMl;
 
+        String companions = "";
+
         @Version
         Long version;
     }

@@ -2,6 +2,7 @@ package embercup.server.kitchen;
 
 import embercup.core.kitchen.Vessel;
 import embercup.core.measure.KitchenSystem;
+import embercup.core.recipe.Companion;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import embercup.server.platform.CodeOf;
@@ -29,7 +30,14 @@ public record KitchenResponse(
         List<BurnerResponse> burners) {
 
     public record VesselResponse(
-            UUID id, long version, String name, String kind, double innerDiameterCm, double heightCm, double brimMl) {}
+            UUID id,
+            long version,
+            String name,
+            String kind,
+            double innerDiameterCm,
+            double heightCm,
+            double brimMl,
+            List<String> companions) {}
 
     public record BurnerResponse(UUID id, long version, String name, double lowW, double mediumW, double highW) {}
 
@@ -65,7 +73,8 @@ public record KitchenResponse(
             @Within(Limit.VESSEL_CM) @Nullable Double innerDiameterCm,
             @Within(Limit.VESSEL_CM) @Nullable Double heightCm,
 
-            @Within(Limit.BRIM_ML) @Nullable Double brimMl) {}
+            @Within(Limit.BRIM_ML) @Nullable Double brimMl,
+            @Nullable List<@CodeOf(Companion.class) String> companions) {}
 
     /** Two measurements on one burner with one vessel: to the boil on high, then boiling away on medium. */
     public record CalibrationRequest(

@@ -8,6 +8,7 @@ import embercup.core.materia.Tradition;
 import embercup.core.measure.HouseUnits;
 import embercup.core.measure.KitchenSystem;
 import embercup.core.measure.MeasureCustom;
+import embercup.core.recipe.Companion;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
@@ -29,6 +30,7 @@ import embercup.server.platform.SchoolsReading;
 import embercup.server.platform.WorkingsLine;
 import java.time.Clock;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -128,17 +130,29 @@ public class Kitchens {
                 new Kitchen(here.altitudeM(), here.roomC(), here.tapC(), vessel, burner, here.kettleW())
                         .having(row.vessels().stream()
                                 .map(v -> Vessel.of(
-                                        v.name(),
-                                        Fields.oneOf(Vessel.Kind.class, v.kind(), "vessel.kind"),
-                                        v.innerDiameterCm(),
-                                        v.heightCm(),
-                                        v.brimMl()))
+                                                v.name(),
+                                                Fields.oneOf(Vessel.Kind.class, v.kind(), "vessel.kind"),
+                                                v.innerDiameterCm(),
+                                                v.heightCm(),
+                                                v.brimMl())
+                                        .with(companions(v.companions())))
                                 .toList()),
                 own == null ? null : own.id(),
                 new MeasureCustom(Fields.oneOf(KitchenSystem.class, here.measures(), "measures"), here.liangG()),
                 row.ownHerbs(),
                 schools(here.schools()),
                 Set.of(row.inTins().split(" ")));
+    }
+
+    private static List<String> codes(String kept) {
+        return kept.isEmpty() ? List.of() : List.of(kept.split(" "));
+    }
+
+    /** What goes with a vessel, of the codes that are kept with it. */
+    static Set<Companion> companions(String kept) {
+        return codes(kept).stream()
+                .map(c -> Fields.oneOf(Companion.class, c, "companions"))
+                .collect(Collectors.toSet());
     }
 
     private static Map<String, String> schools(String kept) {
@@ -269,6 +283,13 @@ public class Kitchens {
         e.kind = Fields.code(Fields.oneOf(Vessel.Kind.class, draft.kind(), "kind"));
         e.innerDiameterCm = Fields.need(draft.innerDiameterCm(), "innerDiameterCm", Need.DIAMETER);
         e.heightCm = Fields.need(draft.heightCm(), "heightCm", Need.HEIGHT);
+        if (draft.companions() != null) {
+            e.companions = draft.companions().stream()
+                    .map(c -> Fields.code(Fields.oneOf(Companion.class, c, "companions")))
+                    .distinct()
+                    .sorted()
+                    .collect(Collectors.joining(" "));
+        }
         e.brimMl = or(draft.brimMl(), Vessel.cylinderMl(e.innerDiameterCm, e.heightCm));
         vessel(e).check(check, "");
         check.throwIfAny();
@@ -316,7 +337,7 @@ public class Kitchens {
 
     private static Vessel vessel(VesselEntity e) {
         Vessel.Kind kind = Fields.oneOf(Vessel.Kind.class, e.kind, "vessel.kind");
-        return Vessel.of(e.name, kind, e.innerDiameterCm, e.heightCm, e.brimMl);
+        return Vessel.of(e.name, kind, e.innerDiameterCm, e.heightCm, e.brimMl).with(companions(e.companions));
     }
 
     private static Burner burner(BurnerEntity e) {
@@ -324,7 +345,8 @@ public class Kitchens {
     }
 
     private static VesselResponse sheet(VesselEntity e) {
-        return new VesselResponse(e.id, version(e.version), e.name, e.kind, e.innerDiameterCm, e.heightCm, e.brimMl);
+        return new VesselResponse(
+                e.id, version(e.version), e.name, e.kind, e.innerDiameterCm, e.heightCm, e.brimMl, codes(e.companions));
     }
 
     private static BurnerResponse sheet(BurnerEntity e) {

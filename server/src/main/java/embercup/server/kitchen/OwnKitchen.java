@@ -30,7 +30,7 @@ class OwnKitchen implements HouseUnitsSource {
                    b.id, b.name, b.low_w, b.medium_w, b.high_w, (select count(*) from own_herb),
                    (select coalesce(string_agg(distinct herb, ' '), '') from shelf_tin),
                    (select coalesce(string_agg(
-                        concat_ws(chr(31), v.name, v.kind, v.inner_diameter_cm, v.height_cm, v.brim_ml), chr(30)
+                        concat_ws(chr(31), v.name, v.kind, v.inner_diameter_cm, v.height_cm, v.brim_ml, v.companions), chr(30)
                         order by v.brim_ml, v.id), '') from vessel v)
             from kitchen k left join burner b
               on b.id = coalesce(?::uuid, (select x.id from burner x order by x.high_w, x.id limit 1))
@@ -54,7 +54,8 @@ class OwnKitchen implements HouseUnitsSource {
     record Row(Place place, @Nullable OwnBurner burner, long ownHerbs, String inTins, List<OwnVessel> vessels) {}
 
     /** A vessel of the household; cm and mL. */
-    record OwnVessel(String name, String kind, double innerDiameterCm, double heightCm, double brimMl) {}
+    record OwnVessel(
+            String name, String kind, double innerDiameterCm, double heightCm, double brimMl, String companions) {}
 
     /** Altitude in m, temperatures in °C, power in W. */
     record Place(
@@ -107,7 +108,8 @@ class OwnKitchen implements HouseUnitsSource {
                                 f[1],
                                 Double.parseDouble(f[2]),
                                 Double.parseDouble(f[3]),
-                                Double.parseDouble(f[4])))
+                                Double.parseDouble(f[4]),
+                                f.length > 5 ? f[5] : ""))
                         .toList();
     }
 

@@ -13,6 +13,7 @@ import embercup.core.measure.KitchenSystem;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Taking;
+import embercup.core.recipe.Companion;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Parts;
 import embercup.core.recipe.Recipe;
@@ -43,6 +44,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -275,11 +277,15 @@ class OrderReading {
         double diameter = Fields.need(doc.innerDiameterCm(), "kitchen.vessel.innerDiameterCm", Need.DIAMETER);
         double height = Fields.need(doc.heightCm(), "kitchen.vessel.heightCm", Need.HEIGHT);
         return Vessel.of(
-                doc.name() == null ? "pot" : Fields.text(doc.name(), "kitchen.vessel.name", Length.SHORT_NAME),
-                Fields.oneOf(Vessel.Kind.class, doc.kind(), "kitchen.vessel.kind", Vessel.Kind.POT),
-                diameter,
-                height,
-                or(doc.brimMl(), Vessel.cylinderMl(diameter, height)));
+                        doc.name() == null ? "pot" : Fields.text(doc.name(), "kitchen.vessel.name", Length.SHORT_NAME),
+                        Fields.oneOf(Vessel.Kind.class, doc.kind(), "kitchen.vessel.kind", Vessel.Kind.POT),
+                        diameter,
+                        height,
+                        or(doc.brimMl(), Vessel.cylinderMl(diameter, height)))
+                .with((doc.companions() == null ? List.<String>of() : doc.companions())
+                        .stream()
+                                .map(c -> Fields.oneOf(Companion.class, c, "kitchen.vessel.companions"))
+                                .collect(Collectors.toSet()));
     }
 
     private static Burner burner(BurnerPart doc, Burner otherwise) {

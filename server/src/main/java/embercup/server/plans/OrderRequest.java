@@ -7,6 +7,7 @@ import embercup.core.dose.Strength;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Form;
 import embercup.core.measure.KitchenSystem;
+import embercup.core.recipe.Companion;
 import embercup.core.recipe.Menstruum;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
@@ -177,7 +178,8 @@ public record OrderRequest(
             @CodeOf(Vessel.Kind.class) @Nullable String kind,
             @Within(Limit.VESSEL_CM) @Nullable Double innerDiameterCm,
             @Within(Limit.VESSEL_CM) @Nullable Double heightCm,
-            @Within(Limit.BRIM_ML) @Nullable Double brimMl) {}
+            @Within(Limit.BRIM_ML) @Nullable Double brimMl,
+            @Nullable List<@CodeOf(Companion.class) String> companions) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record BurnerPart(

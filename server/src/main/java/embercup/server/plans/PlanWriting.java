@@ -432,7 +432,17 @@ public final class PlanWriting {
                         null,
                         k.vessel()
                                 .map(v -> new VesselPart(
-                                        v.name(), Fields.code(v.kind()), v.innerDiameterCm(), v.heightCm(), v.brimMl()))
+                                        v.name(),
+                                        Fields.code(v.kind()),
+                                        v.innerDiameterCm(),
+                                        v.heightCm(),
+                                        v.brimMl(),
+                                        v.companions().isEmpty()
+                                                ? null
+                                                : v.companions().stream()
+                                                        .sorted()
+                                                        .map(Fields::code)
+                                                        .toList()))
                                 .orElse(null),
                         null,
                         new BurnerPart(

@@ -7,6 +7,7 @@ import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Tradition;
 import embercup.core.recipe.Addition;
+import embercup.core.recipe.Companion;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Place;
@@ -45,6 +46,7 @@ public record RecipeDocument(
      * @param headspaceCm the vessel is filled to so far below its rim
      * @param coverCm the herbs are covered by so much
      * @param blendAmount how much of the blend that its parts make goes into its own cups, in {@code blendUnit}
+     * @param with what it is made with beside its vessel
      * @param notFor conditions it is not for, as it says itself
      * @param notUnderYears drinkers it is too strong for, as it says itself
      * @param keepsDays how long what is left is good, as it says
@@ -57,6 +59,7 @@ public record RecipeDocument(
             @Within(Limit.FILL_CM) @Nullable Double coverCm,
             @Within(Limit.AMOUNT) @Nullable Double blendAmount,
             @Size(max = Length.UNIT) @Nullable String blendUnit,
+            @Nullable List<@CodeOf(Companion.class) String> with,
             @Nullable List<@CodeOf(Condition.class) String> notFor,
             @Within(Limit.AGE_YEARS) @Nullable Double notUnderYears,
             @Within(Limit.KEEPS_DAYS) @Nullable Double keepsDays,
@@ -64,7 +67,7 @@ public record RecipeDocument(
             @Within(Limit.NOTES) @Nullable List<@Size(max = Length.NOTE) String> notes,
             @Size(max = Length.WRITTEN) @Nullable String written) {
 
-        static final ToldPart NOTHING = new ToldPart(null, null, null, null, null, null, null, null, null, null);
+        static final ToldPart NOTHING = new ToldPart(null, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** A document of an earlier version, or of a client that leaves it out, tells nothing beside. */

@@ -7,6 +7,7 @@ import embercup.core.materia.Tradition;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
 import embercup.core.recipe.Addition;
+import embercup.core.recipe.Companion;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Place;
@@ -134,8 +135,17 @@ public final class RecipeReading {
                 Optional.ofNullable(doc.keepsDays())
                         .map(days -> new Told.Keeps(
                                 days, Fields.oneOf(Place.class, doc.keepsWhere(), path + ".keepsWhere", Place.ROOM))),
+                with(doc.with(), path + ".with"),
                 doc.notes() == null ? List.of() : doc.notes(),
                 doc.written() == null ? "" : doc.written());
+    }
+
+    private Set<Companion> with(@Nullable List<String> codes, String field) {
+        Set<Companion> all = EnumSet.noneOf(Companion.class);
+        for (String code : codes == null ? List.<String>of() : codes) {
+            attempt(() -> all.add(Fields.oneOf(Companion.class, code, field)), false);
+        }
+        return all;
     }
 
     /** An amount that may be left out. */
