@@ -12,7 +12,7 @@ from.setHours(6, 0, 0, 0);
 if (from > now) from.setDate(from.getDate() - 1);
 const to = new Date(from.getTime() + 24 * 3600_000);
 const day = new URLSearchParams({ from: from.toISOString(), to: to.toISOString() });
-const questions = [`/api/day?${day}`];
+const questions = [`/api/day?${day}`, "/api/kitchen"];
 if (location.pathname === "/") questions.push("/api/recipes", "/api/notebook?page=0");
 window.early = new Map(questions.map((path) => [path, fetch(path)]));
 for (const answer of window.early.values()) answer.catch(() => {});

@@ -197,7 +197,7 @@ export function FireLine(props: FireLineProps) {
             totalS={totalS}
             sayAt={sayAt}
             honeyS={showHoney ? honeyS : null}
-            word={props.readyWord ?? (start ? "ready," : "ready after")}
+            word={props.readyWord ?? (start ? "ready," : "ready in")}
           />
         )}
         {!bare && (

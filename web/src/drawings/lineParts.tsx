@@ -328,7 +328,7 @@ export function Axis({
   const first = Math.ceil(zero / step) * step - zero;
   const ticks: number[] = [];
   for (let t = first; t < endS; t += step) ticks.push(t);
-  const ready = readyS === undefined ? "" : `ready ${start ? "" : "after "}${sayAt(readyS)}`;
+  const ready = readyS === undefined ? "" : `ready ${start ? "" : "in "}${sayAt(readyS)}`;
   const free = readyS === undefined ? Number.POSITIVE_INFINITY : x(readyS) - ready.length * 7 - 30;
   return (
     <g>

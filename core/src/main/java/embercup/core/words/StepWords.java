@@ -280,11 +280,9 @@ final class StepWords {
         if (stage instanceof Stage.Heat heat && heat.toC().isEmpty()) {
             return words.text("until.boil");
         }
-        if (stage instanceof Stage.Heat heat) {
-            return untilCelsius(heat.toC().getAsDouble());
-        }
-        if (stage instanceof Stage.Cool cool) {
-            return untilCelsius(cool.toC());
+        if (stage instanceof Stage.Heat || stage instanceof Stage.Cool) {
+            // "Let it cool to 55 °C" says it.
+            return "";
         }
         if (!(stage instanceof Stage.Reduce)) {
             return untilSaid(stage);
@@ -314,10 +312,6 @@ final class StepWords {
                         words.numbers().minutes(minutes(stage).orElse(0)),
                         "to",
                         words.numbers().minutes(until.minutesTo().getAsDouble())));
-    }
-
-    private String untilCelsius(double celsius) {
-        return words.text("until.celsius", Map.of("celsius", words.numbers().celsius(celsius)));
     }
 
     // ---- what begins when a step ends

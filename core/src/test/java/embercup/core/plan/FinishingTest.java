@@ -52,7 +52,7 @@ class FinishingTest {
                 .filter(s -> kind(s).equals("cool"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(WORDS.until(plan, cool)).isEqualTo("until 40 °C");
+        assertThat(WORDS.label(plan, cool)).isEqualTo("Let it cool to 40 °C");
         assertThat(cool.durationS() / 60)
                 .as("an open mug from about 75 °C: 20–30 min time constant (common practice)")
                 .isBetween(12.0, 45.0);
