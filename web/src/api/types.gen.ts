@@ -1415,7 +1415,7 @@ export interface components {
             meanwhile: string;
             smell: string;
             /** Format: int32 */
-            strength: number;
+            strength?: number;
             taste: string;
         };
         NotedRequest: {

@@ -1,7 +1,7 @@
 import type { scaleLinear } from "d3-scale";
 import type { AdditionLine, CurvePoint, StageLine, StepLine } from "../api/client";
 import { powerOf } from "../api/steps";
-import { capital, celsius, date, millilitres, share, span } from "../parts/say";
+import { capital, celsius, clock, date, millilitres, share, span } from "../parts/say";
 import type { FireLineProps } from "./lineProps";
 
 /** How much of the line is written: all of it, what fits a phone, or nothing. */
@@ -306,6 +306,14 @@ export function Ends({
 
 const STEPS_S = [60, 120, 300, 600, 900, 1800, 3600, 7200, 10_800, 21_600, 43_200, 86_400, 604_800];
 
+/** A tick of a line with a clock: its time, and its day where the day changes; nothing of a line without one. */
+function tickOf(start: Date | undefined, t: number, step: number): string | undefined {
+  if (!start) return undefined;
+  const at = new Date(start.getTime() + t * 1000);
+  const midnight = at.getHours() === 0 && at.getMinutes() === 0;
+  return step >= 86_400 || (midnight && t > 0) ? date(at) : clock(at);
+}
+
 export function Axis({
   x,
   endS,
@@ -349,7 +357,7 @@ export function Axis({
               style={{ fill: "var(--muted)" }}
               visibility={x(t) > free ? "hidden" : undefined}
             >
-              {start && step >= 86_400 ? date(new Date(start.getTime() + t * 1000)) : sayAt(t)}
+              {tickOf(start, t, step) ?? sayAt(t)}
             </text>
           </g>
         );

@@ -1,11 +1,29 @@
 import { Link } from "react-router";
 import type { BrewResponse } from "../../api/client";
 import { clock, day } from "../../parts/say";
+import { writeOrder } from "../sheet/order";
 import { Honey } from "./Honey";
 import { Note } from "./Note";
 import { Photo } from "./Photo";
 import { PlannedAndDone, SecondBrew } from "./PlannedAndDone";
 import { Servings } from "./Servings";
+
+/** The order once more: as many cups, as large and as strong, for the same occasion. */
+function again(brew: BrewResponse): URLSearchParams {
+  const { cups, cupMl, strength, purpose } = brew.request;
+  return writeOrder({
+    cups,
+    cupMl,
+    strength,
+    purpose: purpose ?? "everyday",
+    after: brew.id,
+    changes: [],
+    schools: {},
+    tweaks: [],
+    others: [],
+    spent: false,
+  });
+}
 
 /** A brew that came to an end: the note, beside what was planned. */
 export function Finished({ brew }: { brew: BrewResponse }) {
@@ -43,10 +61,7 @@ export function Finished({ brew }: { brew: BrewResponse }) {
           <p className="mt-4 flex flex-wrap gap-x-5 gap-y-2">
             {brew.recipeId && (
               <>
-                <Link
-                  to={`/sheet/${brew.recipeId}?after=${brew.id}`}
-                  className="underline underline-offset-4"
-                >
+                <Link to={`/sheet/${brew.recipeId}?${again(brew)}`} className="underline underline-offset-4">
                   {brew.note?.change ? "Again, with this change" : "Brew it again"}
                 </Link>
                 <Link to={`/notebook?recipe=${brew.recipeId}`} className="underline underline-offset-4">

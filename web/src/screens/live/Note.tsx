@@ -25,7 +25,7 @@ function NoteShown({ brew, onEdit }: { brew: BrewResponse; onEdit: () => void })
       {n ? (
         <dl className="grid grid-cols-[8rem_1fr] gap-y-2">
           <dt className="text-muted">Strength felt</dt>
-          <dd>{FELT.find((f) => f.value === n.strength)?.label}</dd>
+          <dd>{FELT.find((f) => f.value === n.strength)?.label ?? "not said"}</dd>
           <dt className="text-muted">Liking</dt>
           <dd>{n.liking > 0 ? LIKING[n.liking - 1] : "not said"}</dd>
           <dt className="text-muted">What it was like</dt>
@@ -70,7 +70,7 @@ function NoteShown({ brew, onEdit }: { brew: BrewResponse; onEdit: () => void })
 }
 
 function NoteForm({ brew, onDone }: { brew: BrewResponse; onDone: () => void }) {
-  const [felt, setFelt] = useState<number>(brew.note?.strength ?? 0);
+  const [felt, setFelt] = useState<number | undefined>(brew.note?.strength);
   const [liking, setLiking] = useState<number>(brew.note?.liking ?? 0);
   const [taste, setTaste] = useState(brew.note?.taste ?? "");
   const [change, setChange] = useState(brew.note?.change ?? "");
@@ -104,7 +104,7 @@ function NoteForm({ brew, onDone }: { brew: BrewResponse; onDone: () => void }) 
     >
       <Choice
         label="Strength felt"
-        value={String(felt)}
+        value={felt === undefined ? "" : String(felt)}
         options={FELT.map((f) => ({ value: String(f.value), label: f.label }))}
         onPick={(v) => setFelt(Number(v))}
       />

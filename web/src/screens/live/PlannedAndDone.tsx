@@ -10,7 +10,11 @@ export function SecondBrew({ brew }: { brew: BrewResponse }) {
   const again = useQuery({
     queryKey: keys.spent(brew.id),
     queryFn: () => api.plan({ ...brew.request, startAt: undefined, readyAt: undefined, spentHerbs: true }),
-    enabled: brew.phase === "finished" && !brew.request.spentHerbs && !brew.request.recipe?.menstruum,
+    enabled:
+      brew.phase === "finished" &&
+      infused(brew) &&
+      !brew.request.spentHerbs &&
+      !brew.request.recipe?.menstruum,
     staleTime: 60_000,
   });
   if (!again.data || !brew.recipeId) return null;
@@ -26,6 +30,20 @@ export function SecondBrew({ brew }: { brew: BrewResponse }) {
   );
 }
 
+/** Whether there is a cup: finished, or given up after the liquor was off the herbs. */
+function strained(brew: BrewResponse): boolean {
+  const strains = stagesOf(brew.plan.steps).filter((s) => s.kind === "strain");
+  return brew.phase === "finished" || strains.some((s) => brew.events.some((e) => e.step === s.key));
+}
+
+/** Less of a cup than this, and a weaker one, has drawn nothing that a second brew could be told from, mL and share. */
+const SOME_ML = 20;
+const SOME_STRENGTH = 0.1;
+
+/** Whether the herbs have infused at all: no pot that boiled dry, none that was clicked through. */
+const infused = (brew: BrewResponse) =>
+  brew.leftMl + brew.pouredMl >= SOME_ML && brew.strength >= SOME_STRENGTH;
+
 /** What was planned beside what happened. */
 export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
   const main = stagesOf(brew.plan.steps);
@@ -35,14 +53,15 @@ export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
       <dl className="grid grid-cols-[8rem_1fr] gap-y-1.5">
         <dt className="text-muted">Strength</dt>
         <dd>
-          planned {share(brew.plan.strength)}, as it went {share(brew.strength)}
+          planned {share(brew.plan.strength)},{" "}
+          {strained(brew) ? `as it went ${share(brew.strength)}` : "given up before there was a cup"}
         </dd>
         <dt className="text-muted">Herbs</dt>
         <dd>{brew.plan.additions.map((a) => `${grams(a.grams)} ${a.common.toLowerCase()}`).join(", ")}</dd>
         <dt className="text-muted">Water</dt>
         <dd>
-          {millilitres(brew.plan.water.pourMl)} in, planned {millilitres(brew.plan.water.yieldMl)} strained,
-          as it went {millilitres(brew.leftMl + brew.pouredMl)}
+          {millilitres(brew.plan.water.pourMl)} in, planned {millilitres(brew.plan.water.yieldMl)} strained
+          {strained(brew) && `, as it went ${millilitres(brew.leftMl + brew.pouredMl)}`}
         </dd>
         {turns.length > 0 && (
           <>

@@ -4,7 +4,7 @@ import { present, presentMs } from "../../api/present";
 import { centimetres, clockOf, millilitres, timeValue } from "../../parts/say";
 import { CupSize, OneOf, Stepper, Word } from "../../parts/Word";
 import { Drinker, Drinkers } from "./Drinkers";
-import type { Order, Ordered } from "./order";
+import { nextAt, type Order, type Ordered } from "./order";
 
 const STRENGTHS = [
   { value: "gentle", label: "gentle", gloss: "three quarters of the recipe" },
@@ -123,7 +123,10 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
         </>
       )}
       , to drink{" "}
-      <Word label="Ready at" shown={order.at ? `at ${clockOf(order.at)}` : "as soon as it is done"}>
+      <Word
+        label="Ready at"
+        shown={order.at ? `${tomorrow(order.at)}at ${clockOf(order.at)}` : "as soon as it is done"}
+      >
         {(close) => (
           <ReadyAt
             at={order.at}
@@ -138,6 +141,12 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
       .
     </p>
   );
+}
+
+/** "tomorrow " when a clock shows that time only then. */
+function tomorrow(at: string): string {
+  const now = present();
+  return nextAt(at, now).toDateString() === now.toDateString() ? "" : "tomorrow ";
 }
 
 function ReadyAt({

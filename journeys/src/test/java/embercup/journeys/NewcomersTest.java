@@ -162,8 +162,10 @@ class NewcomersTest {
         assertThat(page.getByText("How long?")).isVisible();
         button(page, "^10 h$").click();
         assertThat(button(page, "^Stage 1: stand cold 10 h")).isVisible();
+        assertThat(button(page, "^Amount of herb 1: 4 tbsp")).isVisible();
         keep(page);
-        assertThat(page.getByText("4 tbsp").first()).isVisible();
+        assertThat(page.getByText(Pattern.compile("cut to 3.0 g a cup: at most 9.0 g a day")))
+                .isVisible();
         assertThat(page.getByText(Pattern.compile("stand 10 h")).first()).isAttached();
         atMostTen(page);
     }

@@ -3,6 +3,7 @@ package embercup.core.live;
 import embercup.core.brew.Turn;
 import java.time.Instant;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.UUID;
 
 /** Something that really happened during a brew. A closed family; immutable; the id is made by the client, so that a
@@ -113,13 +114,13 @@ public sealed interface BrewEvent {
     /**
      * How the cup was.
      *
-     * @param strength felt strength: −2 far too weak, 0 right, 2 far too strong
+     * @param strength felt strength: −2 far too weak, 0 right, 2 far too strong; empty when nobody said
      * @param liking 1–5; 0 when not said
      * @param taste words
      * @param change what to do differently next time
      * @param look what else was noticed
      */
-    record Noted(UUID id, Instant at, int strength, int liking, String taste, String change, Look look)
+    record Noted(UUID id, Instant at, OptionalInt strength, int liking, String taste, String change, Look look)
             implements BrewEvent {
         @Override
         public <R> R accept(Visitor<R> visitor) {

@@ -190,11 +190,14 @@ public final class Reader {
             boolean amount = false;
             for (int i = 0; i + 1 < labels.size(); i++) {
                 boolean number = labels.get(i).is(Kind.NUMBER) && labels.get(i).words() > 0;
-                Kind next = labels.get(i + 1).kind();
+                boolean sized =
+                        (labels.get(i + 1).is(Kind.SIZE) || labels.get(i + 1).is(Kind.FULL)) && i + 2 < labels.size();
+                Label said = labels.get(sized ? i + 2 : i + 1);
+                Kind next = said.kind();
                 boolean people = next == Kind.PEOPLE;
                 amount |= number
                         && !people
-                        && (next == Kind.UNIT && !cup(labels.get(i + 1))
+                        && (next == Kind.UNIT && !cup(said)
                                 || next == Kind.NAME
                                 || next == Kind.TIME
                                 || next == Kind.FORM);

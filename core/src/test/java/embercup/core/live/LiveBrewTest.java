@@ -21,6 +21,7 @@ import embercup.core.recipe.Stage;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
@@ -170,7 +171,13 @@ class LiveBrewTest {
         List<BrewEvent> events = until(plan, "");
         events.add(new BrewEvent.Finished(id(80), EIGHT.plusSeconds(1000)));
         events.add(new BrewEvent.Noted(
-                id(81), EIGHT.plusSeconds(2000), 1, 4, "honeyed", "a little less", BrewEvent.Look.NOTHING));
+                id(81),
+                EIGHT.plusSeconds(2000),
+                OptionalInt.of(1),
+                4,
+                "honeyed",
+                "a little less",
+                BrewEvent.Look.NOTHING));
         LiveBrew live = LiveBrew.fold(plan, events);
         assertThat(live.phase()).isEqualTo(LiveBrew.Phase.FINISHED);
         assertThat(live.note().orElseThrow().change()).isEqualTo("a little less");

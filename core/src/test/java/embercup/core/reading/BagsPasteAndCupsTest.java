@@ -168,6 +168,18 @@ class BagsPasteAndCupsTest {
                 .anyMatch(l -> l.startsWith("Blend it in the blender of the blue mug"));
     }
 
+    /** What measures something is no name, however it stands first. */
+    @ParameterizedTest
+    @CsvSource({
+        "1 heaped teaspoon of dried chamomile in a tea ball",
+        "2 small handfuls of nettle in a muslin bag",
+        "1 scant tablespoon linden",
+    })
+    void aFirstLineThatMeasuresIsNoTitle(String line) {
+        Recipe cup = recipe(line + "\n1 mug of boiling water\nPour the water over it, 6 minutes.");
+        assertThat(cup.additions()).hasSize(1);
+    }
+
     @ParameterizedTest
     @CsvSource({"in a tea ball", "in the tea ball", "into an infuser", "in a muslin bag"})
     void whatHoldsTheHerbIsNoHerb(String where) {

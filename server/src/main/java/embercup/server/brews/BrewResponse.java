@@ -1,5 +1,6 @@
 package embercup.server.brews;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import embercup.server.notebook.Tasting;
 import embercup.server.plans.OrderRequest;
@@ -129,7 +130,12 @@ public record BrewResponse(
 
     /** @param strength −2 far too weak, 0 right, 2 far too strong, @param liking 1–5, 0 for not said */
     public record NoteLine(
-            int strength, int liking, @JsonUnwrapped Tasting tasting, Instant at) {}
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
+            Integer strength,
+
+            int liking,
+            @JsonUnwrapped Tasting tasting,
+            Instant at) {}
 
     /** One line of a list of brews. */
     public record BrewLine(

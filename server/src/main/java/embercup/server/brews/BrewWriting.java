@@ -57,7 +57,11 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
                         live.leftMl(),
                         photo,
                         live.note()
-                                .map(n -> new BrewResponse.NoteLine(n.strength(), n.liking(), Tasting.of(n), n.at()))
+                                .map(n -> new BrewResponse.NoteLine(
+                                        n.strength().isPresent() ? n.strength().getAsInt() : null,
+                                        n.liking(),
+                                        Tasting.of(n),
+                                        n.at()))
                                 .orElse(null)));
     }
 

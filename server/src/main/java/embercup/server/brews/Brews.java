@@ -24,6 +24,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
@@ -199,7 +200,10 @@ public class Brews {
         rows.poured(e, folded);
         e.endedAt = ended ? live.readyAt().orElse(null) : null;
         brews.save(e);
-        if (ended) {
+        if (ended && live.startedAt().isEmpty()) {
+            // A plan that was never begun is nothing that happened.
+            notebook.strike(e.id);
+        } else if (ended) {
             notebook.write(entry(e, folded));
             if (!before.equals(e.phase) && e.clockReal == null) {
                 observe(e, folded);
@@ -235,7 +239,11 @@ public class Brews {
                         live.startedAt().orElse(e.createdAt),
                         Fields.code(live.phase())),
                 new Entry.Cup(e.cups, plan.strength(), live.predicted().strength(), grams),
-                live.note().map(BrewEvent.Noted::strength).orElse(null),
+                live.note()
+                        .map(BrewEvent.Noted::strength)
+                        .filter(OptionalInt::isPresent)
+                        .map(OptionalInt::getAsInt)
+                        .orElse(null),
                 live.note().map(BrewEvent.Noted::liking).filter(l -> l > 0).orElse(null),
                 live.note().map(Tasting::of).orElse(Tasting.NOTHING));
     }

@@ -24,6 +24,7 @@ import embercup.server.platform.Fields;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -91,7 +92,7 @@ final class EventReading {
         return new BrewEvent.Noted(
                 id,
                 at,
-                number(doc.strength()),
+                doc.strength() == null ? OptionalInt.empty() : OptionalInt.of(doc.strength()),
                 number(doc.liking()),
                 Fields.textOrEmpty(said.taste(), "taste", Length.NOTE),
                 Fields.textOrEmpty(said.change(), "change", Length.NOTE),
