@@ -54,7 +54,7 @@ export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
         <dt className="text-muted">Strength</dt>
         <dd>
           planned {share(brew.plan.strength)},{" "}
-          {strained(brew) ? `as it went ${share(brew.strength)}` : "given up before there was a cup"}
+          {strained(brew) ? `as it went ${share(brew.strength)}` : "ended before there was a cup"}
         </dd>
         <dt className="text-muted">Herbs</dt>
         <dd>{brew.plan.additions.map((a) => `${grams(a.grams)} ${a.common.toLowerCase()}`).join(", ")}</dd>
