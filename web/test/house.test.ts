@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import table from "../../core/src/test/resources/embercup/house-units.csv?raw";
-import { type House, inCore, keepHouse, onScale, type Quantity, type ScaleLine } from "../src/parts/house";
+import { type House, inCore, keepHouse, onScale, type Quantity, type ScaleLine } from "../src/api/house";
 import {
   clock,
   clockOf,

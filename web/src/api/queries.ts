@@ -1,6 +1,6 @@
 import { keepPreviousData, QueryClient, useQuery } from "@tanstack/react-query";
-import { keepHouse } from "../parts/house";
 import { AwayError, api, type BrewResponse, type NotebookRequest, type OrderRequest } from "./client";
+import { keepHouse } from "./house";
 import { keys } from "./keys";
 import { present } from "./present";
 

@@ -5,7 +5,18 @@ import type { CurvePoint, StepLine } from "../api/client";
 import { powerOf, stagesOf } from "../api/steps";
 import { millilitres, moment, span } from "../parts/say";
 import { stateAt } from "./curve";
-import { Addition, Axis, Ends, Figures, Flame, lids, marks, roomBehind, shown } from "./lineParts";
+import {
+  Addition,
+  Axis,
+  Ends,
+  Figures,
+  Flame,
+  type LineSize,
+  lids,
+  marks,
+  roomBehind,
+  shown,
+} from "./lineParts";
 import type { FireLineProps } from "./lineProps";
 import { ReadOff } from "./ReadOff";
 
@@ -27,6 +38,7 @@ export function FireLine(props: FireLineProps) {
   const sayAt = (s: number) =>
     start ? moment(new Date(start.getTime() + s * 1000), start) : s < 1 ? "0" : span(s);
   const bare = compact && height < WORDS_FROM_PX;
+  const size: LineSize = bare ? "bare" : compact ? "narrow" : "wide";
   const honeyS = props.honeyAfterS === undefined ? null : totalS + props.honeyAfterS;
   const waits = props.honeyAfterS !== undefined && props.honeyAfterS > SOON_S;
   const showHoney = honeyS !== null && waits && honeyS < totalS * 1.9 && !compact;
@@ -95,7 +107,7 @@ export function FireLine(props: FireLineProps) {
             w={x(s.startS + s.durationS) - x(s.startS)}
             base={band.base}
             h={power(powerOf(s))}
-            size={bare ? "bare" : compact ? "narrow" : "wide"}
+            size={size}
             room={Math.min(roomBehind(stages, s, totalS, x), (nextMark(s) ?? width) - x(s.startS))}
           />
         ))}
@@ -144,7 +156,7 @@ export function FireLine(props: FireLineProps) {
             words={m.words}
             top={bare ? 4 : 10}
             base={band.base}
-            size={bare ? "bare" : compact ? "narrow" : "wide"}
+            size={size}
           />
         ))}
         <path d={paths.water} fill="none" stroke="var(--water)" strokeWidth={2.5} />

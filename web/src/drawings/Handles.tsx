@@ -3,7 +3,7 @@ import type { AdditionLine, PlanResponse, StageDocument } from "../api/client";
 import { stagesOf } from "../api/steps";
 import { span } from "../parts/say";
 import type { Strength, Tweak } from "../screens/sheet/order";
-import { useDrag } from "./useDrag";
+import { stepOf, useDrag } from "./useDrag";
 
 const STRENGTHS: Strength[] = ["gentle", "standard", "strong"];
 
@@ -44,6 +44,7 @@ export function Handles({
 }) {
   const x = scaleLinear([0, endS], [4, width - 4]);
   const main = stagesOf(plan.steps).filter((s) => s.kind !== "heat" || stages[s.stage]?.kind === "heat");
+  const spans = onMove ? spansOf(plan, stages, x) : [];
   return (
     <div className="no-print pointer-events-none absolute inset-x-0 top-0" style={{ height: bandBase }}>
       {onMove &&
@@ -53,7 +54,7 @@ export function Handles({
             at={i}
             stages={stages}
             kind={doc.kind ?? ""}
-            spans={spansOf(plan, stages, x)}
+            spans={spans}
             top={bandTop}
             height={bandBase - bandTop}
             onMove={onMove}
@@ -124,9 +125,10 @@ export function Handles({
 
 /** Where each stage stands on the line, px: from and to; a moment has no length. */
 function spansOf(plan: PlanResponse, stages: StageDocument[], x: (s: number) => number): [number, number][] {
+  const drawn = stagesOf(plan.steps);
   let end = x(0);
   return stages.map((_, i) => {
-    const own = stagesOf(plan.steps).filter((s) => s.stage === i);
+    const own = drawn.filter((s) => s.stage === i);
     const from = own[0] ? x(own[0].startS) : end;
     const last = own.at(-1);
     end = last ? x(last.startS + last.durationS) : from;
@@ -177,10 +179,8 @@ function Whole({
       className={`pointer-events-auto absolute cursor-grab touch-none rounded-one hover:bg-ink/5 ${drag.by !== null && Math.abs(drag.by) > 4 ? "z-10 border border-ink border-dashed bg-ink/10" : ""}`}
       style={{ left: from + (drag.by ?? 0), top, width, height }}
       onKeyDown={(e) => {
-        if (e.key === "ArrowRight" || e.key === "ArrowUp") to(at + 1);
-        else if (e.key === "ArrowLeft" || e.key === "ArrowDown") to(at - 1);
-        else return;
-        e.preventDefault();
+        const by = stepOf(e);
+        if (by !== 0) to(at + by);
       }}
       {...drag.handlers}
     />
@@ -220,10 +220,8 @@ function StrengthHandle({
       className="pointer-events-auto absolute grid size-[24px] -translate-x-1/2 -translate-y-1/2 cursor-ns-resize touch-none place-items-center"
       style={{ left, top: top + (drag.by ?? 0) }}
       onKeyDown={(e) => {
-        if (e.key === "ArrowUp" || e.key === "ArrowRight") to(at + 1);
-        else if (e.key === "ArrowDown" || e.key === "ArrowLeft") to(at - 1);
-        else return;
-        e.preventDefault();
+        const by = stepOf(e);
+        if (by !== 0) to(at + by);
       }}
       {...drag.handlers}
     >
@@ -267,15 +265,8 @@ function Stretch({
       className="pointer-events-auto absolute grid h-[30px] w-[22px] -translate-x-1/2 cursor-ew-resize touch-none place-items-center"
       style={{ left: left + (shown === null ? 0 : (shown - minutes) * pxPerMin), top }}
       onKeyDown={(e) => {
-        const by =
-          e.key === "ArrowRight" || e.key === "ArrowUp"
-            ? 1
-            : e.key === "ArrowLeft" || e.key === "ArrowDown"
-              ? -1
-              : 0;
-        if (by === 0) return;
-        e.preventDefault();
-        onMinutes(clamp(minutes + by * step));
+        const by = stepOf(e);
+        if (by !== 0) onMinutes(clamp(minutes + by * step));
       }}
       {...drag.handlers}
     >
@@ -336,10 +327,8 @@ function Herb({
       className="pointer-events-auto absolute size-[22px] -translate-x-1/2 cursor-grab touch-none rounded-full hover:bg-herb/25"
       style={{ left: at + (drag.by ?? 0), top: -1 + order * 15 }}
       onKeyDown={(e) => {
-        if (e.key === "ArrowRight" || e.key === "ArrowUp") to(stage + 1);
-        else if (e.key === "ArrowLeft" || e.key === "ArrowDown") to(stage - 1);
-        else return;
-        e.preventDefault();
+        const by = stepOf(e);
+        if (by !== 0) to(stage + by);
       }}
       {...drag.handlers}
     />

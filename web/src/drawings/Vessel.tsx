@@ -1,8 +1,8 @@
 import type { PlanResponse } from "../api/client";
+import { inCore, ofCore, onScale, scaleOf } from "../api/house";
 import { powerOf } from "../api/steps";
-import { inCore, onScale, scaleOf } from "../parts/house";
 import { centimetres, millilitres } from "../parts/say";
-import { useDrag } from "./useDrag";
+import { stepOf, useDrag } from "./useDrag";
 
 interface VesselProps {
   plan: PlanResponse;
@@ -66,10 +66,8 @@ function DipHandle({
       fillOpacity={shift === 0 ? 0.001 : 0.25}
       className="no-print cursor-ns-resize touch-none"
       onKeyDown={(e) => {
-        if (e.key === "ArrowUp" || e.key === "ArrowRight") to(toMl + 10);
-        else if (e.key === "ArrowDown" || e.key === "ArrowLeft") to(toMl - 10);
-        else return;
-        e.preventDefault();
+        const by = stepOf(e);
+        if (by !== 0) to(toMl + 10 * by);
       }}
       {...drag.handlers}
     />
@@ -258,7 +256,7 @@ function Scale({
 }) {
   const scale = scaleOf("volume");
   const brim = onScale(scale, plan.vessel.brimMl);
-  const steps = scale.units === scale.each ? IN_ML : IN_OUNCES;
+  const steps = ofCore(scale) ? IN_ML : IN_OUNCES;
   const step = steps.find((s) => brim / s <= 5) ?? (steps.at(-1) ?? 1) * 2;
   const ticks = [];
   for (let shown = step; shown <= brim; shown += step) ticks.push(shown);

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import type { AdditionLine, CurvePoint, StepLine } from "../api/client";
+import type { AdditionLine, CurvePoint, PlanResponse, StepLine } from "../api/client";
 
 /** What the fire line is drawn from. */
 export interface FireLineProps {
@@ -25,3 +25,15 @@ export interface FireLineProps {
   /** What is laid over the line, given where it stands. */
   over?: (geometry: { endS: number; bandTop: number; bandBase: number; bodyY: number }) => ReactNode;
 }
+
+/** The line of a plan as it is planned. */
+export const ofPlan = (plan: PlanResponse) => ({
+  steps: plan.steps,
+  curve: plan.curve,
+  additions: plan.additions,
+  totalS: plan.totalS,
+  stageStartS: plan.stageStartS,
+  startMl: plan.water.startMl,
+  yieldMl: plan.water.yieldMl,
+  strength: plan.strength,
+});

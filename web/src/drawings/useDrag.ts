@@ -1,4 +1,4 @@
-import { type PointerEvent, useRef, useState } from "react";
+import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
 
 /**
  * Dragging one thing along one axis by pointer. `by` is how far it has been dragged, px, and null while it is not;
@@ -33,4 +33,16 @@ export function useDrag(axis: "x" | "y", onDrop: (by: number) => void) {
       onPointerCancel: end,
     },
   };
+}
+
+/** What an arrow key moves a slider by: one step up or down; nothing for any other key. The page does not scroll by it. */
+export function stepOf(e: KeyboardEvent): -1 | 0 | 1 {
+  const by =
+    e.key === "ArrowRight" || e.key === "ArrowUp"
+      ? 1
+      : e.key === "ArrowLeft" || e.key === "ArrowDown"
+        ? -1
+        : 0;
+  if (by !== 0) e.preventDefault();
+  return by;
 }

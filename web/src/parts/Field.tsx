@@ -1,5 +1,5 @@
 import { type ReactNode, useId } from "react";
-import { inCore, onScale, type Quantity, scaleOf } from "./house";
+import { inCore, onScale, type Quantity, scaleOf } from "../api/house";
 
 const LINE =
   "min-h-11 w-full border-ink border-b-2 bg-transparent px-1 placeholder:text-muted aria-[invalid=true]:border-stop";

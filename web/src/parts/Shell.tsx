@@ -1,9 +1,9 @@
 import { Suspense } from "react";
 import { NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
+import { useHouse } from "../api/house";
 import { useRefused, useWaiting } from "../api/outbox";
 import { useKitchen } from "../api/queries";
 import { DayStrip } from "./DayStrip";
-import { useHouse } from "./house";
 import { Keys } from "./Keys";
 import { Loading, Trouble } from "./states";
 import { toggleTheme, useTheme } from "./theme";

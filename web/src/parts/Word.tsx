@@ -1,6 +1,6 @@
 import { Popover, RadioGroup } from "radix-ui";
 import { createContext, type ReactNode, useContext, useRef, useState } from "react";
-import { inCore, onScale, scaleOf } from "./house";
+import { inCore, ofCore, onScale, scaleOf } from "../api/house";
 
 /** Closes the word that a control stands in. */
 const Close = createContext(() => {});
@@ -194,7 +194,7 @@ export function CupSize({ value, onChange }: { value: number; onChange: (ml: num
       value={shown(value)}
       low={shown(CUP_ML.low)}
       high={shown(CUP_ML.high)}
-      step={scale.units === scale.each ? 10 : 0.5}
+      step={ofCore(scale) ? 10 : 0.5}
       unit={scale.unit}
       onChange={(v) => onChange(Math.min(CUP_ML.high, Math.max(CUP_ML.low, inCore(scale, v))))}
     />

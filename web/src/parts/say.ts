@@ -1,4 +1,4 @@
-import { onScale, type Quantity, type ScaleLine, scaleOf, theHouse } from "./house";
+import { onScale, type Quantity, type ScaleLine, scaleOf, theHouse } from "../api/house";
 
 /** How numbers and times are said; one place, so that every screen says them alike. */
 

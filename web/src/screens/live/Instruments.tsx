@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from "react";
 import { useSimulate } from "../../api/changes";
 import type { BrewResponse } from "../../api/client";
+import { scaleOf } from "../../api/house";
 import { confirm } from "../../api/outbox";
-import { scaleOf } from "../../parts/house";
 import { apart } from "../../parts/say";
 import { type KitchenReadings, useKitchenReadings } from "./devices";
 

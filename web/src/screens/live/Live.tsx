@@ -5,6 +5,7 @@ import { confirm } from "../../api/outbox";
 import { present } from "../../api/present";
 import { keepNewer, useBrew } from "../../api/queries";
 import { FireLine } from "../../drawings/FireLine";
+import { ofPlan } from "../../drawings/lineProps";
 import { VesselDrawing } from "../../drawings/Vessel";
 import { useNow } from "../../parts/now";
 import { millilitres, moment, timer } from "../../parts/say";
@@ -82,15 +83,8 @@ function Planned({ brew }: { brew: BrewResponse }) {
       </div>
       <div className="mt-4" ref={line.ref}>
         <FireLine
-          steps={plan.steps}
-          curve={plan.curve}
-          additions={plan.additions}
+          {...ofPlan(plan)}
           start={new Date(plan.startAt)}
-          totalS={plan.totalS}
-          stageStartS={plan.stageStartS}
-          startMl={plan.water.startMl}
-          yieldMl={plan.water.yieldMl}
-          strength={plan.strength}
           width={line.width}
           height={line.width < 560 ? 176 : 200}
         />

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { BrewResponse, MeasuredRequest } from "../../api/client";
+import { inCore, onScale, scaleOf } from "../../api/house";
 import { confirm } from "../../api/outbox";
-import { inCore, onScale, scaleOf } from "../../parts/house";
 
 const KINDS = [
   { value: "level-cm", label: "surface under the rim", of: "length", most: 60 },

@@ -2,6 +2,7 @@ import { useMemo } from "react";
 import type { PlanResponse, RecipeDocument, StageDocument } from "../../api/client";
 import { FireLine } from "../../drawings/FireLine";
 import { Handles } from "../../drawings/Handles";
+import { ofPlan } from "../../drawings/lineProps";
 import { NumberField, QuantityField, Secondary, SelectField, TextField } from "../../parts/Field";
 import { millilitres, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
@@ -59,14 +60,7 @@ export function MethodLine({
       {drawn && plan && (
         <div className="mt-2">
           <FireLine
-            steps={plan.steps}
-            curve={plan.curve}
-            additions={plan.additions}
-            totalS={plan.totalS}
-            stageStartS={plan.stageStartS}
-            startMl={plan.water.startMl}
-            yieldMl={plan.water.yieldMl}
-            strength={plan.strength}
+            {...ofPlan(plan)}
             width={box.width}
             height={box.width < 560 ? 176 : 190}
             over={(g) =>

@@ -75,8 +75,9 @@ function Editor({
   const failure = theirs ? proposing.error : (error ?? proposing.error);
   const recipe = draft.recipe;
   const plan = useDraftPlan(recipe);
+  const remember = () => setBefore((b) => [...b.slice(-40), draft]);
   const set = (next: Partial<Draft>) => {
-    setBefore((b) => [...b.slice(-40), draft]);
+    remember();
     setDraft({ ...draft, ...next });
   };
   const setRecipe = (part: Partial<RecipeDocument>) => set({ recipe: { ...recipe, ...part } });
@@ -88,6 +89,8 @@ function Editor({
   const additions = recipe.additions ?? [];
   const suggestion = nameOf(additions, herbs.data ?? []);
 
+  const named = { ...recipe, name: recipe.name || suggestion };
+
   const keep = (version: number | undefined) => {
     proposing.reset();
     keeping.mutate(
@@ -97,7 +100,7 @@ function Editor({
           version,
           about: draft.about,
           purposes: draft.purposes,
-          recipe: withoutEmptyNotes({ ...recipe, name: recipe.name || suggestion }),
+          recipe: withoutEmptyNotes(named),
         },
       },
       { onSuccess: (saved) => navigate(`/sheet/${saved.id}`) },
@@ -106,7 +109,7 @@ function Editor({
   const propose = () => {
     keeping.reset();
     proposing.mutate(
-      { ...recipe, name: recipe.name || suggestion, stages: undefined },
+      { ...named, stages: undefined },
       {
         onSuccess: (p) => {
           setRecipe({ stages: p.recipe.stages, additions: p.recipe.additions });
@@ -141,7 +144,7 @@ function Editor({
   const add = (herb: HerbLine, typed: string) => {
     const usual = usualLine(herb, recipe.cups ?? 1);
     const put = (line: AdditionDocument) => {
-      setBefore((b) => [...b.slice(-40), draft]);
+      remember();
       setDraft((d) => ({
         ...d,
         recipe: { ...d.recipe, additions: [...(d.recipe.additions ?? []), line] },

@@ -3,6 +3,7 @@ import type { PlanResponse, StageDocument, WayLine } from "../../api/client";
 import { powerOf, stagesOf } from "../../api/steps";
 import { FireLine } from "../../drawings/FireLine";
 import { Handles } from "../../drawings/Handles";
+import { ofPlan } from "../../drawings/lineProps";
 import { VesselDrawing } from "../../drawings/Vessel";
 import { celsius, centimetres, clock, millilitres } from "../../parts/say";
 import { useWidth } from "../../parts/size";
@@ -147,15 +148,8 @@ export const Drawn = memo(function Drawn({
       <section aria-label="Fire line" className="mt-3" ref={line.ref}>
         {held && <WhatIf held={held} plan={plan} onDrop={onDrop} />}
         <FireLine
-          steps={plan.steps}
-          curve={plan.curve}
-          additions={plan.additions}
+          {...ofPlan(plan)}
           start={new Date(plan.startAt)}
-          totalS={plan.totalS}
-          stageStartS={plan.stageStartS}
-          startMl={w.startMl}
-          yieldMl={w.yieldMl}
-          strength={plan.strength}
           honeyAfterS={plan.honeyAfterS ?? undefined}
           width={line.width}
           height={line.width < 560 ? 176 : 222}

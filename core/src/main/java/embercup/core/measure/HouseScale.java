@@ -1,7 +1,6 @@
 package embercup.core.measure;
 
 import java.util.List;
-import java.util.OptionalDouble;
 
 /**
  * How a house shows one kind of quantity that is kept in the unit of the core. Immutable.
@@ -69,10 +68,5 @@ public record HouseScale(String unit, double each, int units, double atZero, Lis
     /** Whether the core's own unit is shown; a second reading beside it would say the same. */
     public boolean ofCore() {
         return atZero == 0 && each == units;
-    }
-
-    /** What the scale shows beside a quantity in the core's unit; empty where it would be the same. */
-    public OptionalDouble beside(double inCore) {
-        return ofCore() ? OptionalDouble.empty() : OptionalDouble.of(shown(inCore));
     }
 }

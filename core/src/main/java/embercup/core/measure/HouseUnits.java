@@ -33,14 +33,19 @@ public record HouseUnits(
     private static final double HALVES_FROM_FL_OZ = 20;
 
     /** Of a house that said nothing: the units of the core, a day of twenty-four hours, the day before the month. */
-    public static final HouseUnits DEFAULT = new HouseUnits(
-            Temperatures.CELSIUS,
-            Weights.GRAMS,
-            Volumes.MILLILITRES,
-            Lengths.CENTIMETRES,
-            Hours.TWENTY_FOUR,
-            Dates.DAY_MONTH,
-            KitchenSystem.US);
+    public static final HouseUnits DEFAULT = ofCore(KitchenSystem.US);
+
+    /** The same where spoons and ounces are those of another kitchen. */
+    public static HouseUnits ofCore(KitchenSystem system) {
+        return new HouseUnits(
+                Temperatures.CELSIUS,
+                Weights.GRAMS,
+                Volumes.MILLILITRES,
+                Lengths.CENTIMETRES,
+                Hours.TWENTY_FOUR,
+                Dates.DAY_MONTH,
+                system);
+    }
 
     public enum Temperatures {
         CELSIUS,

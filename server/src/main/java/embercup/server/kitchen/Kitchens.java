@@ -150,9 +150,7 @@ public class Kitchens {
 
     /** What goes with a vessel, of the codes that are kept with it. */
     static Set<Companion> companions(String kept) {
-        return codes(kept).stream()
-                .map(c -> Fields.oneOf(Companion.class, c, "companions"))
-                .collect(Collectors.toSet());
+        return Fields.someOf(Companion.class, codes(kept), "companions");
     }
 
     private static Map<String, String> schools(String kept) {
@@ -204,7 +202,7 @@ public class Kitchens {
         k.measures = Fields.code(Fields.oneOf(
                 KitchenSystem.class, Objects.requireNonNullElse(draft.measures(), k.measures), "measures"));
         if (draft.units() != null) {
-            write(k, draft.units().read(units(k), KitchenSystem.US));
+            write(k, draft.units().read(units(k)));
         }
         InvalidInputException.Check check = new InvalidInputException.Check();
         check.range("altitudeM", k.altitudeM, Limit.ALTITUDE_M);
@@ -284,11 +282,8 @@ public class Kitchens {
         e.innerDiameterCm = Fields.need(draft.innerDiameterCm(), "innerDiameterCm", Need.DIAMETER);
         e.heightCm = Fields.need(draft.heightCm(), "heightCm", Need.HEIGHT);
         if (draft.companions() != null) {
-            e.companions = draft.companions().stream()
-                    .map(c -> Fields.code(Fields.oneOf(Companion.class, c, "companions")))
-                    .distinct()
-                    .sorted()
-                    .collect(Collectors.joining(" "));
+            e.companions =
+                    String.join(" ", Fields.codes(Fields.someOf(Companion.class, draft.companions(), "companions")));
         }
         e.brimMl = or(draft.brimMl(), Vessel.cylinderMl(e.innerDiameterCm, e.heightCm));
         vessel(e).check(check, "");
@@ -307,7 +302,7 @@ public class Kitchens {
 
     private static HouseUnits units(KitchenEntity k) {
         return new UnitsOfHouse(k.temperatures, k.weights, k.volumes, k.lengths, k.hours, k.dates)
-                .read(HouseUnits.DEFAULT, Fields.oneOf(KitchenSystem.class, k.measures, "measures"));
+                .read(HouseUnits.ofCore(Fields.oneOf(KitchenSystem.class, k.measures, "measures")));
     }
 
     private static void write(KitchenEntity k, HouseUnits units) {

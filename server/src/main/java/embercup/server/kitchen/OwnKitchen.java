@@ -92,7 +92,7 @@ class OwnKitchen implements HouseUnitsSource {
                                     row.getString(4),
                                     row.getString(5),
                                     row.getString(6))
-                            .read(HouseUnits.DEFAULT, Fields.oneOf(KitchenSystem.class, row.getString(7), "measures"))
+                            .read(HouseUnits.ofCore(Fields.oneOf(KitchenSystem.class, row.getString(7), "measures")))
                     : HouseUnits.DEFAULT;
         }
     }

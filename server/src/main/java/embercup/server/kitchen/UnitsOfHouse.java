@@ -8,7 +8,6 @@ import embercup.core.measure.HouseUnits.Lengths;
 import embercup.core.measure.HouseUnits.Temperatures;
 import embercup.core.measure.HouseUnits.Volumes;
 import embercup.core.measure.HouseUnits.Weights;
-import embercup.core.measure.KitchenSystem;
 import embercup.server.platform.CodeOf;
 import embercup.server.platform.Fields;
 import java.util.List;
@@ -54,8 +53,8 @@ record UnitsOfHouse(
                 Fields.code(units.dates()));
     }
 
-    /** The units of the core. @throws embercup.core.workings.InvalidInputException for a code that is none of its family */
-    HouseUnits read(HouseUnits otherwise, KitchenSystem system) {
+    /** The units of the core; what is missing as {@code otherwise} has it. @throws embercup.core.workings.InvalidInputException for a code that is none of its family */
+    HouseUnits read(HouseUnits otherwise) {
         return new HouseUnits(
                 Fields.oneOf(Temperatures.class, temperatures, "units.temperatures", otherwise.temperatures()),
                 Fields.oneOf(Weights.class, weights, "units.weights", otherwise.weights()),
@@ -63,6 +62,6 @@ record UnitsOfHouse(
                 Fields.oneOf(Lengths.class, lengths, "units.lengths", otherwise.lengths()),
                 Fields.oneOf(Hours.class, hours, "units.hours", otherwise.hours()),
                 Fields.oneOf(Dates.class, dates, "units.dates", otherwise.dates()),
-                system);
+                otherwise.system());
     }
 }

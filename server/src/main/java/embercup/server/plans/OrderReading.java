@@ -44,7 +44,6 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -282,10 +281,7 @@ class OrderReading {
                         diameter,
                         height,
                         or(doc.brimMl(), Vessel.cylinderMl(diameter, height)))
-                .with((doc.companions() == null ? List.<String>of() : doc.companions())
-                        .stream()
-                                .map(c -> Fields.oneOf(Companion.class, c, "kitchen.vessel.companions"))
-                                .collect(Collectors.toSet()));
+                .with(Fields.someOf(Companion.class, doc.companions(), "kitchen.vessel.companions"));
     }
 
     private static Burner burner(BurnerPart doc, Burner otherwise) {

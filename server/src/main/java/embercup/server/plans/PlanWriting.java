@@ -437,12 +437,7 @@ public final class PlanWriting {
                                         v.innerDiameterCm(),
                                         v.heightCm(),
                                         v.brimMl(),
-                                        v.companions().isEmpty()
-                                                ? null
-                                                : v.companions().stream()
-                                                        .sorted()
-                                                        .map(Fields::code)
-                                                        .toList()))
+                                        v.companions().isEmpty() ? null : Fields.codes(v.companions())))
                                 .orElse(null),
                         null,
                         new BurnerPart(

@@ -7,6 +7,10 @@ import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** Reads the wire's words into the core's types; a wrong one is a violation that names the right ones. */
@@ -29,6 +33,23 @@ public final class Fields {
 
     public static <E extends Enum<E>> E oneOf(Class<E> type, @Nullable String text, String field, E fallback) {
         return text == null ? fallback : oneOf(type, text, field);
+    }
+
+    /** Constants by their codes; none for a missing list. @throws InvalidInputException for the first that is unknown */
+    public static <E extends Enum<E>> Set<E> someOf(Class<E> type, @Nullable List<String> codes, String field) {
+        Set<E> all = EnumSet.noneOf(type);
+        for (String code : codes == null ? List.<String>of() : codes) {
+            all.add(oneOf(type, code, field));
+        }
+        return all;
+    }
+
+    /** The wire's names of constants, in the order of their family. */
+    public static List<String> codes(Set<? extends Enum<?>> constants) {
+        return constants.stream()
+                .sorted(Comparator.comparing(Enum::ordinal))
+                .map(Fields::code)
+                .toList();
     }
 
     /** A unit by its code. @throws InvalidInputException listing all codes */

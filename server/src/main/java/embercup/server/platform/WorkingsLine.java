@@ -1,6 +1,7 @@
 package embercup.server.platform;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import embercup.core.words.Words;
 import embercup.core.workings.Workings;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,21 +25,26 @@ public record WorkingsLine(
         @Nullable List<WorkingsLine> inputs) {
 
     public static WorkingsLine of(Workings w) {
+        return of(w, HouseWords.words());
+    }
+
+    private static WorkingsLine of(Workings w, Words words) {
         return new WorkingsLine(
-                HouseWords.words().label(w),
-                orNull(HouseWords.words().formula(w)),
+                words.label(w),
+                orNull(words.formula(w)),
                 w.value(),
                 orNull(w.unit()),
-                HouseWords.words().beside(w.value(), w.unit()).orElse(null),
+                words.beside(w.value(), w.unit()).orElse(null),
                 orNull(w.source()),
                 w.inputs().isEmpty()
                         ? null
-                        : w.inputs().stream().map(WorkingsLine::of).toList());
+                        : w.inputs().stream().map(input -> of(input, words)).toList());
     }
 
     public static Map<String, WorkingsLine> of(Map<String, Workings> all) {
         Map<String, WorkingsLine> lines = new LinkedHashMap<>();
-        all.forEach((name, w) -> lines.put(name, of(w)));
+        Words words = HouseWords.words();
+        all.forEach((name, w) -> lines.put(name, of(w, words)));
         return lines;
     }
 

@@ -135,17 +135,9 @@ public final class RecipeReading {
                 Optional.ofNullable(doc.keepsDays())
                         .map(days -> new Told.Keeps(
                                 days, Fields.oneOf(Place.class, doc.keepsWhere(), path + ".keepsWhere", Place.ROOM))),
-                with(doc.with(), path + ".with"),
+                attempt(() -> Fields.someOf(Companion.class, doc.with(), path + ".with"), Set.of()),
                 doc.notes() == null ? List.of() : doc.notes(),
                 doc.written() == null ? "" : doc.written());
-    }
-
-    private Set<Companion> with(@Nullable List<String> codes, String field) {
-        Set<Companion> all = EnumSet.noneOf(Companion.class);
-        for (String code : codes == null ? List.<String>of() : codes) {
-            attempt(() -> all.add(Fields.oneOf(Companion.class, code, field)), false);
-        }
-        return all;
     }
 
     /** An amount that may be left out. */

@@ -51,7 +51,7 @@ public final class RecipeWriting {
                 fill(told, Told.Fill.From.HERBS),
                 told.ofBlend().map(Quantity::amount).orElse(null),
                 told.ofBlend().map(q -> q.unit().code()).orElse(null),
-                noneOr(told.with().stream().sorted().map(Fields::code).toList()),
+                noneOr(Fields.codes(told.with())),
                 noneOr(told.notFor().stream()
                         .flatMap(n -> n.when().stream())
                         .map(Condition::code)

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from "react";
-import type { KitchenResponse } from "../api/client";
+import type { KitchenResponse } from "./client";
 
 /** In which units the household reads its numbers, as the server told last. */
 export type House = Pick<KitchenResponse, "units" | "scales">;
@@ -51,6 +51,9 @@ export function theHouse(): House {
 }
 
 export const scaleOf = (of: Quantity): ScaleLine => theHouse().scales[of];
+
+/** Whether it shows the core's own unit. */
+export const ofCore = (s: ScaleLine) => s.units === s.each && s.atZero === 0;
 
 /** What a scale shows of a quantity of the core, not rounded. */
 export const onScale = (s: ScaleLine, inCore: number) => (inCore * s.units) / s.each + s.atZero;
