@@ -737,6 +737,7 @@ export interface components {
             unit?: string;
         };
         AdditionLine: {
+            blend?: components["schemas"]["BlendLine"];
             common: string;
             cut: string;
             form: string;
@@ -748,6 +749,8 @@ export interface components {
             inCup: string;
             /** Format: double */
             leftShare: number;
+            /** Format: int32 */
+            line?: number;
             /** Format: double */
             lowG: number;
             measure: string;
@@ -787,6 +790,34 @@ export interface components {
         AskLine: {
             signs: string;
             source: string;
+        };
+        BlendLine: {
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            highG: number;
+            leads: boolean;
+            /** Format: double */
+            lowG: number;
+            measure: string;
+            measureTo?: string;
+            name: string;
+            optional?: boolean;
+            or?: components["schemas"]["OtherHerb"][];
+            /** Format: double */
+            perCupG: number;
+            slug: string;
+            /** Format: double */
+            usualAsWrittenG?: number;
+            /** Format: double */
+            usualG?: number;
+            /** Format: double */
+            usualHighG?: number;
+            /** Format: double */
+            usualLowG?: number;
+            usualSide?: string;
+            usualSource?: string;
+            weigh: boolean;
         };
         BlendRequest: {
             /** Format: double */
@@ -1283,6 +1314,7 @@ export interface components {
             };
             noneKnown: string[];
             part: string;
+            parts: components["schemas"]["PartLine"][];
             pieces: components["schemas"]["PieceLine"][];
             prep: string[];
             slug: string;
@@ -1517,13 +1549,26 @@ export interface components {
             common?: string;
             latin?: string;
             /** @enum {string} */
-            part?: "flower" | "leaf" | "herb" | "seed" | "peel" | "fruit" | "bulb" | "root" | "rhizome" | "bark" | "twig" | "fungus" | "resin" | "pantry";
+            part?: "flower" | "leaf" | "herb" | "seed" | "peel" | "fruit" | "bulb" | "root" | "rhizome" | "bark" | "twig" | "fungus" | "resin" | "pantry" | "blend";
+            /** @description what a blend of the house is mixed of; nothing else is said of it but its name and its use */
+            parts?: components["schemas"]["PortionDocument"][];
             /** @description what a source says of a herb of the cook's own; its name is needed */
             says?: components["schemas"]["SaysDocument"];
             use?: string;
             /** Format: int64 */
             version?: number;
             weights?: components["schemas"]["WeightDocument"][];
+        };
+        PartLine: {
+            /** Format: double */
+            amount: number;
+            common: string;
+            cut: string;
+            form: string;
+            herb: string;
+            /** Format: double */
+            share: number;
+            unit: string;
         };
         Person: {
             /** Format: double */
@@ -1665,6 +1710,17 @@ export interface components {
             tempC: number;
             /** Format: double */
             waterMl: number;
+        };
+        PortionDocument: {
+            /** Format: double */
+            amount?: number;
+            /** @enum {string} */
+            cut?: "whole" | "sliced" | "chopped" | "bruised" | "crushed" | "grated" | "ground" | "paste";
+            /** @enum {string} */
+            form?: "fresh" | "dried";
+            herb?: string;
+            /** @description one of the units of GET /api/measures/units; a part when it is missing */
+            unit?: string;
         };
         PosologyDocument: {
             /**

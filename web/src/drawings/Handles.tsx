@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale";
-import type { AdditionLine, PlanResponse, StageDocument } from "../api/client";
+import type { PlanResponse, StageDocument } from "../api/client";
 import { stagesOf } from "../api/steps";
+import { measuredOut, type Out } from "../parts/measured";
 import { span } from "../parts/say";
 import type { Strength, Tweak } from "../screens/sheet/order";
 import { stepOf, useDrag } from "./useDrag";
@@ -116,8 +117,8 @@ export function Handles({
         strength={strength}
         onStrength={onStrength}
       />
-      {plan.additions.map((a, i) => (
-        <Herb key={i} plan={plan} addition={a} index={i} stages={stages} x={x} onTweak={onTweak} />
+      {measuredOut(plan.additions).map((out) => (
+        <Herb key={out.index} plan={plan} out={out} stages={stages} x={x} onTweak={onTweak} />
       ))}
     </div>
   );
@@ -280,18 +281,16 @@ function Stretch({
   );
 }
 
-/** A herb's mark: moved to another stage by arrow keys or by dragging. */
+/** The mark of a herb or a blend: moved to another stage by arrow keys or by dragging. */
 function Herb({
   plan,
-  addition,
-  index,
+  out,
   stages,
   x,
   onTweak,
 }: {
   plan: PlanResponse;
-  addition: AdditionLine;
-  index: number;
+  out: Out;
   stages: StageDocument[];
   x: (s: number) => number;
   onTweak: (t: Tweak) => void;
@@ -300,12 +299,12 @@ function Herb({
     const steps = stagesOf(plan.steps).filter((s) => s.stage === stage);
     return (steps.find((s) => s.kind === "pour") ?? steps[0])?.startS ?? 0;
   };
-  const stage = addition.stage;
+  const stage = out.lead.stage;
   const at = x(beginOf(stage));
-  const order = plan.additions.slice(0, index).filter((a) => a.stage === stage).length;
+  const order = measuredOut(plan.additions).filter((o) => o.line < out.line && o.lead.stage === stage).length;
   const to = (value: number) => {
     const clamped = Math.max(0, Math.min(stages.length - 1, value));
-    if (clamped !== stage) onTweak({ addition: index, part: "stage", value: clamped });
+    if (clamped !== stage) onTweak({ addition: out.line, part: "stage", value: clamped });
   };
   const nearest = (px: number) =>
     stages
@@ -319,7 +318,7 @@ function Herb({
     <div
       role="slider"
       tabIndex={0}
-      aria-label={`${addition.common} goes in at stage`}
+      aria-label={`${out.name} goes in at stage`}
       aria-valuenow={stage + 1}
       aria-valuemin={1}
       aria-valuemax={stages.length}

@@ -1,6 +1,7 @@
 import type { scaleLinear } from "d3-scale";
 import type { AdditionLine, CurvePoint, StageLine, StepLine } from "../api/client";
 import { powerOf } from "../api/steps";
+import { measuredOut } from "../parts/measured";
 import { capital, celsius, clock, date, millilitres, share, span } from "../parts/say";
 import type { FireLineProps } from "./lineProps";
 
@@ -145,10 +146,10 @@ const ONE_MARK = 14;
 /** Where herbs go in, those of one moment together, and those of moments that fall together on the paper. */
 export function marks(additions: AdditionLine[], stages: StageLine[], x: (s: number) => number) {
   const by = new Map<number, string[]>();
-  for (const a of additions) {
+  for (const { lead: a, name } of measuredOut(additions)) {
     const stage = stages.filter((s) => s.stage === a.stage);
     const main = stage.find((s) => s.kind === "pour") ?? stage[0];
-    if (main) by.set(main.startS, [...(by.get(main.startS) ?? []), a.common.toLowerCase()]);
+    if (main) by.set(main.startS, [...(by.get(main.startS) ?? []), name.toLowerCase()]);
   }
   const all: { key: string; atS: number; words: string[] }[] = [];
   for (const [atS, words] of [...by].sort((a, b) => a[0] - b[0])) {

@@ -88,7 +88,11 @@ export function HerbPicker({
                 className="cursor-pointer border-hairline border-b px-3 py-2 last:border-b-0 hover:bg-strip aria-selected:bg-strip"
               >
                 <span className="font-semibold">{h.common}</span>
-                <span className="block text-muted text-sm italic">{h.latin}</span>
+                {h.part === "blend" ? (
+                  <span className="block text-muted text-sm">blend of the house</span>
+                ) : (
+                  <span className="block text-muted text-sm italic">{h.latin}</span>
+                )}
               </div>
             ))}
           </div>

@@ -7,6 +7,7 @@ import { Secondary } from "../../parts/Field";
 import { SearchField } from "../../parts/SearchField";
 import { capital, grams, range } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
+import { Blend, BlendForm } from "./Blend";
 import { NewHerb } from "./NewHerb";
 import { OwnSource } from "./OwnSource";
 import { OwnWeights } from "./OwnWeights";
@@ -18,7 +19,7 @@ export default function Herbs() {
   const [params, setParams] = useSearchParams();
   const words = params.get("words") ?? "";
   const hits = useFoundHerbs(words);
-  const [adding, setAdding] = useState(false);
+  const [adding, setAdding] = useState<"herb" | "blend" | null>(null);
   if (herbs.isPending) return <Loading what="the herbs" />;
   if (herbs.error) return <Trouble error={herbs.error} again={() => herbs.refetch()} />;
   const found = words.trim() ? (hits.data ?? herbs.data) : herbs.data;
@@ -37,10 +38,12 @@ export default function Herbs() {
           example="ginger, sleep, hinojo"
           onChange={(w) => setParams(w ? { words: w } : {}, { replace: true })}
         />
-        <div className="mt-3">
-          <Secondary onClick={() => setAdding(true)}>A herb of my own</Secondary>
+        <div className="mt-3 flex flex-wrap gap-2">
+          <Secondary onClick={() => setAdding("herb")}>A herb of my own</Secondary>
+          <Secondary onClick={() => setAdding("blend")}>A blend of the house</Secondary>
         </div>
-        {adding && <NewHerb onClose={() => setAdding(false)} />}
+        {adding === "herb" && <NewHerb onClose={() => setAdding(null)} />}
+        {adding === "blend" && <BlendForm onClose={() => setAdding(null)} />}
         <ul className="mt-3 md:max-h-[calc(100dvh-310px)] md:overflow-y-auto" tabIndex={-1}>
           {found.map((h) => (
             <li key={h.slug}>
@@ -51,7 +54,11 @@ export default function Herbs() {
               >
                 <span className="font-semibold">{h.common}</span>
                 {h.stop && <span className="ml-2 text-sm text-stop">not for tea</span>}
-                <span className="block text-muted text-sm italic">{h.latin}</span>
+                {h.part === "blend" ? (
+                  <span className="block text-muted text-sm">blend of the house</span>
+                ) : (
+                  <span className="block text-muted text-sm italic">{h.latin}</span>
+                )}
               </Link>
             </li>
           ))}
@@ -77,6 +84,7 @@ function One({ slug }: { slug: string }) {
   if (herb.isPending) return <Loading what="the herb" />;
   if (herb.error) return <Trouble error={herb.error} />;
   const h = herb.data;
+  if (h.part === "blend") return <Blend herb={h} />;
   return (
     <article>
       <Link to="/herbs" className="text-muted md:hidden">
@@ -114,7 +122,7 @@ function One({ slug }: { slug: string }) {
 }
 
 /** A usual cup of one herb, its method as its part wants it: a recipe to keep and brew. */
-function BrewThis({ slug }: { slug: string }) {
+export function BrewThis({ slug }: { slug: string }) {
   const herb = useHerbs().data?.find((h) => h.slug === slug);
   if (!herb) return null;
   const doc: RecipeDocument = {

@@ -22,17 +22,22 @@ const PARTS = [
   "resin",
 ].map((p) => ({ value: p, label: p === "herb" ? "whole herb above ground" : p }));
 
+/** The key of a herb by its name. */
+export const slugOf = (name: string) =>
+  name
+    .toLowerCase()
+    .normalize("NFD")
+    .replace(/\p{M}/gu, "")
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^-|-$/g, "");
+
 /** A herb that the materia does not know: its part lends it everything that is not said. */
 export function NewHerb({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate();
   const [doc, setDoc] = useState<OwnHerbDocument>({ common: "", latin: "", part: "leaf", use: "" });
   const keep = useKeepOwnHerb();
   const failure = keep.error;
-  const slug = (doc.common ?? "")
-    .toLowerCase()
-    .normalize("NFD")
-    .replace(/[^a-z0-9]+/g, "-")
-    .replace(/^-|-$/g, "");
+  const slug = slugOf(doc.common ?? "");
   return (
     <Panel open onOpenChange={(o) => !o && onClose()} title="A herb of my own">
       <form

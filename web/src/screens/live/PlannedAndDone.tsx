@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { api, type BrewResponse } from "../../api/client";
 import { keys } from "../../api/keys";
 import { stagesOf } from "../../api/steps";
+import { measuredOut } from "../../parts/measured";
 import { clock, grams, millilitres, share, span } from "../../parts/say";
 
 /** What the spent herbs would still give, and the way to brew them once more. */
@@ -57,7 +58,11 @@ export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
           {strained(brew) ? `as it went ${share(brew.strength)}` : "ended before there was a cup"}
         </dd>
         <dt className="text-muted">Herbs</dt>
-        <dd>{brew.plan.additions.map((a) => `${grams(a.grams)} ${a.common.toLowerCase()}`).join(", ")}</dd>
+        <dd>
+          {measuredOut(brew.plan.additions)
+            .map((o) => `${grams(o.amounts.grams)} ${o.name.toLowerCase()}`)
+            .join(", ")}
+        </dd>
         <dt className="text-muted">Water</dt>
         <dd>
           {millilitres(brew.plan.water.pourMl)} in, planned {millilitres(brew.plan.water.yieldMl)} strained

@@ -1,6 +1,7 @@
-import type { AdditionDocument, AdditionLine, HerbLine, StageDocument } from "../../api/client";
+import type { AdditionDocument, HerbLine, StageDocument } from "../../api/client";
 import { NumberField, Secondary, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
+import type { Out } from "../../parts/measured";
 import { fraction, grams, range } from "../../parts/say";
 import { OneOf, Word } from "../../parts/Word";
 import { CUTS, FORMS, placeWords, UNITS } from "./doc";
@@ -15,6 +16,7 @@ export function AdditionWords({
   planned,
   stages,
   wrong,
+  portion = false,
   onChange,
   onRemove,
 }: {
@@ -22,14 +24,16 @@ export function AdditionWords({
   at: number;
   herb?: HerbLine;
   herbs: HerbLine[];
-  planned?: AdditionLine;
+  planned?: Out["amounts"];
   stages: StageDocument[];
   wrong: Wrong;
+  /** It is a part of a blend: one amount, and always in it. */
+  portion?: boolean;
   onChange: (part: Partial<AdditionDocument>) => void;
   onRemove: () => void;
 }) {
   const n = at + 1;
-  const pantry = herb?.part === "pantry";
+  const asItIs = herb?.part === "pantry" || herb?.part === "blend";
   const complaints = ["amount", "amountTo", "unit", "herb", "form", "cut", "stage", "prep", "or"]
     .map((f) => wrong(`additions[${at}].${f}`))
     .filter(Boolean);
@@ -41,11 +45,13 @@ export function AdditionWords({
             <div className="flex w-64 flex-col gap-2">
               <div className="grid grid-cols-3 gap-2">
                 <NumberField label="Amount" value={a.amount} onChange={(amount) => onChange({ amount })} />
-                <NumberField
-                  label="or up to"
-                  value={a.amountTo}
-                  onChange={(amountTo) => onChange({ amountTo })}
-                />
+                {!portion && (
+                  <NumberField
+                    label="or up to"
+                    value={a.amountTo}
+                    onChange={(amountTo) => onChange({ amountTo })}
+                  />
+                )}
                 <SelectField
                   label="Unit"
                   value={a.unit ?? "g"}
@@ -53,15 +59,17 @@ export function AdditionWords({
                   onChange={(unit) => onChange({ unit })}
                 />
               </div>
-              <label className="flex min-h-11 items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="size-4 accent-[var(--ink)]"
-                  checked={a.optional ?? false}
-                  onChange={(e) => onChange({ optional: e.target.checked || undefined })}
-                />
-                it may be left out
-              </label>
+              {!portion && (
+                <label className="flex min-h-11 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-4 accent-[var(--ink)]"
+                    checked={a.optional ?? false}
+                    onChange={(e) => onChange({ optional: e.target.checked || undefined })}
+                  />
+                  it may be left out
+                </label>
+              )}
             </div>
           )}
         </Word>{" "}
@@ -80,7 +88,7 @@ export function AdditionWords({
             </div>
           )}
         </Word>
-        {!pantry && (
+        {!asItIs && (
           <>
             ,{" "}
             <Word label={`Form of herb ${n}`} shown={a.form ?? "dried"}>
@@ -103,13 +111,15 @@ export function AdditionWords({
                     options={CUTS}
                     onChange={(cut) => onChange({ cut: cut as AdditionDocument["cut"] })}
                   />
-                  <TextField
-                    label={`Preparation of herb ${n}`}
-                    placeholder="as the book has it"
-                    most={80}
-                    value={a.prep ?? ""}
-                    onChange={(prep) => onChange({ prep: prep || undefined })}
-                  />
+                  {!portion && (
+                    <TextField
+                      label={`Preparation of herb ${n}`}
+                      placeholder="as the book has it"
+                      most={80}
+                      value={a.prep ?? ""}
+                      onChange={(prep) => onChange({ prep: prep || undefined })}
+                    />
+                  )}
                 </div>
               )}
             </Word>
@@ -217,7 +227,7 @@ const INTO: { value: NonNullable<AdditionDocument["into"]>; label: string; gloss
 ];
 
 /** What stands beside: grams, and what is usual of it. */
-function beside(a: AdditionDocument, p: AdditionLine): string {
+function beside(a: AdditionDocument, p: Out["amounts"]): string {
   const weight = a.unit === "g" ? "" : `about ${grams(p.grams)}`;
   const usual =
     p.usualLowG === undefined || p.usualHighG === undefined

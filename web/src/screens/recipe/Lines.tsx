@@ -1,12 +1,6 @@
-import type {
-  AdditionDocument,
-  AdditionLine,
-  HerbLine,
-  QuestionLine,
-  RecipeDocument,
-  WrittenLine,
-} from "../../api/client";
+import type { AdditionDocument, HerbLine, QuestionLine, RecipeDocument, WrittenLine } from "../../api/client";
 import { HerbPicker } from "../../parts/HerbPicker";
+import type { Out } from "../../parts/measured";
 import { capital } from "../../parts/say";
 import { AdditionWords } from "./AdditionWords";
 import type { Wrong } from "./draft";
@@ -23,7 +17,8 @@ interface LinesProps {
   from: number[];
   lines: WrittenLine[];
   herbs: HerbLine[];
-  planned?: AdditionLine[];
+  /** What is measured out for the lines, as far as it is planned. */
+  planned: Out[];
   wrong: Wrong;
   onChange: (i: number, part: Partial<AdditionDocument>) => void;
   onRemove: (i: number) => void;
@@ -165,7 +160,7 @@ function Addition({ i, ...props }: LinesProps & { i: number }) {
       at={i}
       herb={props.herbs.find((h) => h.slug === addition.herb)}
       herbs={props.herbs}
-      planned={props.planned?.[i]}
+      planned={props.planned.find((o) => o.line === i)?.amounts}
       stages={props.recipe.stages ?? []}
       wrong={props.wrong}
       onChange={(part) => props.onChange(i, part)}

@@ -15,6 +15,7 @@ import {
 } from "../../api/client";
 import { useHerbs, useOccasions, usePlan, useRecipe } from "../../api/queries";
 import { Primary, Secondary } from "../../parts/Field";
+import { measuredOut } from "../../parts/measured";
 import { Loading, Trouble } from "../../parts/states";
 import { nameOf, saidLine, usualLine } from "./doc";
 import { type Draft, draftOf } from "./draft";
@@ -211,7 +212,7 @@ function Editor({
         from={draft.from}
         lines={written?.lines ?? []}
         herbs={herbs.data ?? []}
-        planned={plan.data?.additions}
+        planned={measuredOut(plan.data?.additions ?? [])}
         wrong={wrong}
         onChange={(i, part) =>
           setRecipe({ additions: additions.map((a, j) => (j === i ? { ...a, ...part } : a)) })

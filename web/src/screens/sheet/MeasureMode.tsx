@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { PlanResponse } from "../../api/client";
 import { Primary, Secondary } from "../../parts/Field";
+import { measuredOut } from "../../parts/measured";
 import { Panel } from "../../parts/Panel";
 import { apart, grams, millilitres } from "../../parts/say";
 import { useScale } from "../live/devices";
@@ -10,8 +11,10 @@ export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: ()
   const [at, setAt] = useState(0);
   const [weighing, setWeighing] = useState(false);
   const scale = useScale(weighing);
-  const a = plan.additions[at];
-  const done = at >= plan.additions.length;
+  const all = measuredOut(plan.additions);
+  const out = all[at];
+  const a = out?.amounts;
+  const done = at >= all.length;
   const net = scale.reading?.grams ?? 0;
   const left = a ? a.grams - net : 0;
   const tolerance = a ? Math.max(0.1, a.grams * 0.02) : 0;
@@ -22,17 +25,19 @@ export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: ()
   };
   return (
     <Panel open wide onOpenChange={(o) => !o && onClose()} title="Measure one by one">
-      {a ? (
+      {out && a ? (
         <div aria-live="polite">
           <p className="text-muted">
-            {at + 1} of {plan.additions.length}
+            {at + 1} of {all.length}
           </p>
           <p className="font-display font-semibold text-4xl leading-tight [font-stretch:80%] sm:text-5xl">
-            {a.common}
+            {out.name}
           </p>
           <p className="mt-1 text-lg text-muted">
-            {[a.form, a.cut, a.prep].filter(Boolean).join(", ")}
-            {a.perCup ? "; into the cups" : ""}
+            {out.lead.blend
+              ? "blend of the house"
+              : [out.lead.form, out.lead.cut, out.lead.prep].filter(Boolean).join(", ")}
+            {out.lead.perCup ? "; into the cups" : ""}
           </p>
           <p className="mt-4 flex flex-wrap items-baseline gap-x-6">
             <span className="figure text-[5rem] leading-none sm:text-[6.5rem]">
@@ -43,7 +48,13 @@ export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: ()
               {a.weigh ? <span className="font-semibold text-amber-text">weigh this one</span> : a.measure}
             </span>
           </p>
-          <p className="text-muted">{a.said}</p>
+          <p className="text-muted">
+            {out.lead.blend
+              ? out.herbs
+                  .map((h) => `${grams(h.addition.grams)} ${h.addition.common.toLowerCase()}`)
+                  .join(", ")
+              : out.lead.said}
+          </p>
           {weighing && (
             <div className="mt-4 border-hairline border-t pt-3">
               <p className="flex flex-wrap items-baseline gap-x-5">

@@ -1,10 +1,11 @@
 import type { AdditionLine, PlanResponse } from "../../api/client";
 import { stagesOf } from "../../api/steps";
+import { measuredOut, type Out } from "../../parts/measured";
 import { apart, grams, range } from "../../parts/say";
 import { Why } from "../../parts/Why";
 import type { Change } from "./order";
 
-/** One line per herb, the amount as the hero: grams and the kitchen measure side by side. */
+/** One line per herb, or per blend, the amount as the hero: grams and the kitchen measure side by side. */
 export function Measures({
   plan,
   ticked,
@@ -19,6 +20,7 @@ export function Measures({
   onChange?: (c: Change) => void;
   narrow?: boolean;
 }) {
+  const all = measuredOut(plan.additions);
   const tight = plan.additions.length > 3;
   return (
     <section aria-labelledby="measures">
@@ -26,12 +28,12 @@ export function Measures({
         Measure out
       </h2>
       <ul className="mt-1 border-hairline border-t">
-        {plan.additions.map((a, i) => (
+        {all.map(({ index: i, lead, name, amounts: a, figure, herbs, slug }) => (
           <li
             key={i}
             className={`grid grid-cols-[5.6rem_minmax(0,1fr)] items-baseline gap-x-4 border-hairline border-b ${narrow ? "" : "sm:grid-cols-[5.6rem_minmax(0,1fr)_minmax(0,8.75rem)]"} ${tight ? "py-1" : "py-2"} ${ticked?.has(i) ? "opacity-60" : ""}`}
           >
-            <Why what={`${a.common}, grams`} of={`additions.${i}.grams`} className="text-right">
+            <Why what={`${name}, grams`} of={figure} className="text-right">
               <span className="figure text-[1.7rem] leading-none">{apart("mass", a.grams).number}</span>
               <span className="ml-1.5 text-muted">{apart("mass", a.grams).unit}</span>
             </Why>
@@ -44,13 +46,14 @@ export function Measures({
                     checked={ticked?.has(i)}
                     onChange={() => onTick(i)}
                   />
-                  {a.common}
+                  {name}
                 </label>
               ) : (
-                <span className="block font-semibold">{a.common}</span>
+                <span className="block font-semibold">{name}</span>
               )}
-              <span className="block text-muted text-sm">{where(a, plan)}</span>
-              <Open a={a} onChange={onChange} />
+              <span className="block text-muted text-sm">{where(lead, plan)}</span>
+              <Herbs of={herbs} />
+              <Open a={a} slug={slug} onChange={onChange} />
             </div>
             <div className={`min-w-0 ${narrow ? "col-start-2" : "max-sm:col-start-2"}`}>
               {a.weigh ? (
@@ -61,7 +64,7 @@ export function Measures({
                   {a.measureTo ? ` to ${a.measureTo}` : ""}
                 </span>
               )}
-              <span className="block text-muted text-sm">{spread(a)}</span>
+              <span className="block text-muted text-sm">{spread(a, lead)}</span>
             </div>
           </li>
         ))}
@@ -70,18 +73,35 @@ export function Measures({
   );
 }
 
+/** What of each herb is in so much of a blend. */
+function Herbs({ of }: { of: Out["herbs"] }) {
+  if (of.length === 0) return null;
+  return (
+    <ul className="text-muted text-sm">
+      {of.map(({ index, addition: a }) => (
+        <li key={index}>
+          <Why what={`${a.common}, grams`} of={`additions.${index}.grams`}>
+            {grams(a.grams)}
+          </Why>{" "}
+          {a.common.toLowerCase()}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** What the recipe leaves to the cook, and what is usual: each one click. */
-function Open({ a, onChange }: { a: AdditionLine; onChange?: (c: Change) => void }) {
+function Open({ a, slug, onChange }: { a: Out["amounts"]; slug: string; onChange?: (c: Change) => void }) {
   const { usualLowG: low, usualHighG: high, usualG: usual, usualAsWrittenG: written, usualSide: off } = a;
   const choices = [
     ...(off && usual !== undefined && written !== undefined && onChange
-      ? [{ words: `take ${grams(usual)}`, change: { herb: a.herb, perCupG: written } }]
+      ? [{ words: `take ${grams(usual)}`, change: { herb: slug, perCupG: written } }]
       : []),
-    ...(a.optional && onChange ? [{ words: "leave it out", change: { herb: a.herb } }] : []),
+    ...(a.optional && onChange ? [{ words: "leave it out", change: { herb: slug } }] : []),
     ...(onChange
       ? (a.or ?? []).map((o) => ({
           words: `take ${o.common} instead`,
-          change: { herb: a.herb, with: o.herb },
+          change: { herb: slug, with: o.herb },
         }))
       : []),
   ];
@@ -115,6 +135,7 @@ function where(a: AdditionLine, plan: PlanResponse): string {
 
 /** "dried, sliced · "; nothing for what comes out of a jar as it is. */
 function plantWords(a: AdditionLine): string {
+  if (a.blend) return "blend of the house · ";
   if (a.perCup && a.form === "fresh" && a.cut === "whole") return "";
   const cut = a.cut === "whole" ? "" : a.cut;
   // "crushed" already says "crush".
@@ -134,7 +155,9 @@ function placeOf(a: AdditionLine, plan: PlanResponse): string {
   return stage ? `when it comes to the ${stage.kind}` : "";
 }
 
-function spread(a: AdditionLine): string {
+function spread(a: Out["amounts"], lead: AdditionLine): string {
   if (!a.weigh) return `${range("mass", a.lowG, a.highG)} by spoon`;
-  return a.nearest ? `the weight of ${a.measure} is a rough guess` : `${a.measure} may pass the day’s limit`;
+  return lead.nearest
+    ? `the weight of ${a.measure} is a rough guess`
+    : `${a.measure} may pass the day’s limit`;
 }

@@ -53,7 +53,7 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
         verdict.stopping().forEach(c -> stopped.addAll(c.slugs()));
         over.forEach(load -> bringing(load).forEach(a -> stopped.add(a.herb())));
         stopped.forEach(slug -> others(slug, ways));
-        stopped.forEach(slug -> without(slug, ways));
+        takenWith(stopped).forEach(slug -> without(slug, ways));
         if (verdict.stopping().stream().anyMatch(c -> c instanceof Caution.Alcohol)) {
             ways.add(new DrawWith(Menstruum.Kind.GLYCERIN));
             ways.add(new DrawWith(Menstruum.Kind.VINEGAR));
@@ -89,8 +89,21 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
         }
     }
 
+    /** What the cook takes in hand for herbs: a herb of a blend goes with the blend. */
+    private Set<String> takenWith(Set<String> herbs) {
+        Set<String> all = new LinkedHashSet<>();
+        for (String herb : herbs) {
+            List<String> lines = plan.additions().stream()
+                    .filter(a -> a.herb().equals(herb))
+                    .map(PlannedAddition::taken)
+                    .toList();
+            all.addAll(lines.isEmpty() ? List.of(herb) : lines);
+        }
+        return all;
+    }
+
     private void without(String slug, List<WayOut> ways) {
-        if (plan.additions().stream().anyMatch(a -> !a.herb().equals(slug))) {
+        if (plan.additions().stream().anyMatch(a -> !a.taken().equals(slug))) {
             ways.add(new LeaveOut(HerbName.of(materia.herb(slug, "herb"))));
         }
     }
@@ -154,23 +167,29 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
      * planned again: a dose that was clipped already does not shrink in proportion.
      */
     private Optional<WayOut> lessen(DayLoad load) {
-        List<PlannedAddition> bringing = bringing(load);
+        Set<String> bringing = new LinkedHashSet<>();
+        bringing(load).forEach(a -> bringing.add(a.taken()));
         if (bringing.size() != 1) {
             return Optional.empty();
         }
-        PlannedAddition only = bringing.get(0);
+        String only = bringing.iterator().next();
+        double now = plan.additions().stream()
+                .filter(a -> a.taken().equals(only))
+                .mapToDouble(PlannedAddition::grams)
+                .sum();
         PlanRequest request = plan.request();
         Substitution substitution = new Substitution(materia, request.custom());
         double share = hundredths(load.roomMg() / load.planMg());
         for (int i = 0; i < MOST_TRIES && share > 0 && share < 1; i++) {
             double mg = mg(
-                    request.withRecipe(substitution.lessen(request.recipe(), only.herb(), share, "share")),
+                    request.withRecipe(substitution.lessen(request.recipe(), only, share, "share")),
                     load.constituent());
             if (mg <= load.roomMg()) {
-                double grams = only.grams() * mg / load.planMg();
-                return grams < only.grams() * LEAST_SHARE
+                double grams = now * mg / load.planMg();
+                HerbName name = HerbName.of(materia.herb(only, "herb"));
+                return grams < now * LEAST_SHARE
                         ? Optional.empty()
-                        : Optional.of(new Lessen(only.of().herb(), share, Mass.grams(grams), Mass.grams(only.grams())));
+                        : Optional.of(new Lessen(name, share, Mass.grams(grams), Mass.grams(now)));
             }
             share = hundredths(share * load.roomMg() / mg);
         }

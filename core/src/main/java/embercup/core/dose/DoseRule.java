@@ -67,6 +67,11 @@ public final class DoseRule {
             return perCup.value();
         }
 
+        /** The same with other grams in each cup. */
+        public Dose of(Workings other) {
+            return new Dose(other, clipped, mostPerDay, restOfDay);
+        }
+
         /** Whether so much of this line in a day, with the other lines of the herb, is more than the day's maximum. */
         public boolean passes(double gramsADay) {
             return mostPerDay

@@ -16,7 +16,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
-/** Takes a herb out of a recipe, or puts another in its place with the amount computed again. Stateless. */
+/**
+ * Takes a herb out of a recipe, or puts another in its place with the amount computed again. A herb of a blend cannot be picked
+ * out of it: it is the blend that is left out or lessened. Stateless.
+ */
 public final class Substitution {
 
     private final Materia materia;
@@ -33,7 +36,7 @@ public final class Substitution {
      */
     public Recipe leaveOut(Recipe recipe, String herb, String field) {
         List<Addition> rest =
-                recipe.additions().stream().filter(a -> !a.herb().equals(herb)).toList();
+                recipe.additions().stream().filter(a -> !a.taken().equals(herb)).toList();
         if (rest.size() == recipe.additions().size() || rest.isEmpty()) {
             throw InvalidInputException.of(field, herb, new Wanted.NotTheOnlyHerb());
         }
@@ -75,12 +78,7 @@ public final class Substitution {
         if (!(share > 0 && share <= 1)) {
             throw InvalidInputException.of(field, share, new Wanted.AboveNothing(1));
         }
-        return each(
-                recipe,
-                herb,
-                field,
-                a -> a.of(
-                        Quantity.of(a.quantity().amount() * share, a.quantity().unit())));
+        return each(recipe, herb, field, a -> a.times(share));
     }
 
     /**
@@ -153,11 +151,11 @@ public final class Substitution {
     }
 
     private static Recipe each(Recipe recipe, String herb, String field, UnaryOperator<Addition> change) {
-        if (recipe.additions().stream().noneMatch(a -> a.herb().equals(herb))) {
+        if (recipe.additions().stream().noneMatch(a -> a.taken().equals(herb))) {
             throw InvalidInputException.of(field, herb, new Wanted.HerbOfRecipe());
         }
         return recipe.withAdditions(recipe.additions().stream()
-                .map(a -> a.herb().equals(herb) ? change.apply(a) : a)
+                .map(a -> a.taken().equals(herb) ? change.apply(a) : a)
                 .toList());
     }
 

@@ -36,6 +36,7 @@ public record Herb(
      * @param names common names in other languages, by the language's code; the usual one first
      * @param part plant part in the tin
      * @param use "traditionally used for …", without a claim of cure
+     * @param mixedOf what a blend of the house is mixed of; empty for a herb
      */
     public record About(
             String common,
@@ -43,8 +44,10 @@ public record Herb(
             List<String> also,
             Map<String, List<String>> names,
             PlantPart part,
-            String use) {
+            String use,
+            List<HouseBlend.Portion> mixedOf) {
         public About {
+            mixedOf = List.copyOf(mixedOf);
             also = List.copyOf(also);
             names = Map.copyOf(names);
         }
@@ -188,11 +191,24 @@ public record Herb(
         }
     }
 
+    /** A blend of the house as an ingredient. @param keepsMonths of the herb that keeps the shortest */
+    static Herb mixed(HouseBlend blend, Optional<Sourced> keepsMonths) {
+        return new Herb(
+                blend.slug(),
+                new About(blend.name(), "", List.of(), Map.of(), PlantPart.BLEND, blend.use(), blend.portions()),
+                new Weights(List.of(), List.of(), Optional.empty(), keepsMonths),
+                Dosing.NONE,
+                Brewing.NONE,
+                InTheCup.NONE,
+                Knowing.NONE,
+                Cares.NONE);
+    }
+
     /** A herb of the cook's own: names, part and weights are hers, everything else is its part's. */
     public static Herb own(String slug, String common, String latin, PlantPart part, String use, List<Bulk> bulk) {
         return new Herb(
                 slug,
-                new About(common, latin, List.of(), Map.of(), part, use),
+                new About(common, latin, List.of(), Map.of(), part, use, List.of()),
                 new Weights(bulk, List.of(), Optional.empty(), Optional.empty()),
                 Dosing.NONE,
                 Brewing.NONE,
@@ -240,6 +256,16 @@ public record Herb(
                         also().stream(),
                         about.names.values().stream().flatMap(List::stream))
                 .flatMap(names -> names);
+    }
+
+    /** What a blend of the house is mixed of; empty for a herb. */
+    public List<HouseBlend.Portion> mixedOf() {
+        return about.mixedOf;
+    }
+
+    /** Whether it is a blend of the house. */
+    public boolean mixed() {
+        return !about.mixedOf.isEmpty();
     }
 
     public PlantPart part() {

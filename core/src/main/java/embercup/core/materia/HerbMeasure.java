@@ -15,6 +15,7 @@ import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Term;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Workings;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -117,7 +118,7 @@ public final class HerbMeasure {
     private Conversion counted(Herb herb, Form form, Quantity quantity, String field) {
         Unit unit = quantity.unit();
         Optional<Piece> known = piece(herb, form, unit);
-        Piece piece = known.or(() -> piece(materia.part(herb.part()).pieces(), form, unit))
+        Piece piece = known.or(() -> piece(piecesOfPart(herb), form, unit))
                 .orElseThrow(() -> InvalidInputException.of(field, unit.code(), measuredIn(herb)));
         Workings each = Workings.sourced(
                 Term.WEIGHT_OF_ONE, piece.unit().code(), piece.grams().best(), "g", piece.source());
@@ -137,6 +138,11 @@ public final class HerbMeasure {
         return new Conversion(grams, Unit.GRAM, workings, other);
     }
 
+    /** Rough pieces of its part; a blend has none. */
+    private List<Piece> piecesOfPart(Herb herb) {
+        return herb.mixed() ? List.of() : materia.part(herb.part()).pieces();
+    }
+
     private static Workings lengthOf(Unit unit) {
         return Workings.sourced(Term.LENGTH_OF_ONE, unit.code(), unit.centimetresEach(), "cm", NIST);
     }
@@ -144,7 +150,7 @@ public final class HerbMeasure {
     private Wanted measuredIn(Herb herb) {
         return new Wanted.MeasuredIn(
                 herb.common(),
-                Stream.concat(herb.pieces().stream(), materia.part(herb.part()).pieces().stream())
+                Stream.concat(herb.pieces().stream(), piecesOfPart(herb).stream())
                         .map(p -> p.unit().code())
                         .distinct()
                         .toList());
@@ -152,7 +158,7 @@ public final class HerbMeasure {
 
     /** The unit that a bare number of a herb counts: its own piece, a whole one before a slice; else the usual one of its part. */
     public Unit countedIn(Herb herb) {
-        return Stream.concat(herb.pieces().stream(), materia.part(herb.part()).pieces().stream())
+        return Stream.concat(herb.pieces().stream(), piecesOfPart(herb).stream())
                 .map(Piece::unit)
                 .filter(u -> u.dimension() == Dimension.COUNT && u != Unit.BAG && u != Unit.SLICE)
                 .findFirst()
@@ -202,17 +208,66 @@ public final class HerbMeasure {
         return new Kitchen(KitchenAmount.spoons(volume, custom.system()), density.gPerTsp.relative());
     }
 
-    private record Density(Spread gPerTsp, Term term, String of, String source, Optional<Nearest> nearest) {
-        Workings workings() {
-            return Workings.sourced(term, of, gPerTsp.best(), "g", source);
+    private record Density(Spread gPerTsp, Workings workings, Optional<Nearest> nearest) {
+
+        static Density sourced(Spread gPerTsp, Term term, String of, String source, Optional<Nearest> nearest) {
+            return new Density(gPerTsp, Workings.sourced(term, of, gPerTsp.best(), "g", source), nearest);
         }
     }
 
+    /** One herb of a blend: what was mixed of it weighs so much and fills so many level teaspoons. */
+    private record Part(Herb herb, Workings grams, Workings teaspoons, double relative) {}
+
+    private List<Part> parts(Herb blend) {
+        List<Part> all = new ArrayList<>();
+        for (HouseBlend.Portion p : blend.mixedOf()) {
+            Herb herb = materia.herb(p.herb(), "parts");
+            Workings grams = grams(herb, p.form(), p.cut(), p.spooned(), "parts")
+                    .workings()
+                    .of(herb.common());
+            Density density = density(herb, p.form(), p.cut());
+            Workings spoons = Workings.quotient(Term.TEASPOONS, "tsp", grams, density.workings());
+            all.add(new Part(herb, grams, spoons.of(herb.common()), density.gPerTsp.relative()));
+        }
+        return all;
+    }
+
+    /**
+     * Share of each herb of a blend in its weight, in the order of its portions; together 1.
+     *
+     * @param blend a blend of the house
+     */
+    public List<Double> shares(Herb blend) {
+        List<Double> grams = parts(blend).stream().map(p -> p.grams().value()).toList();
+        double all = grams.stream().mapToDouble(Double::doubleValue).sum();
+        return grams.stream().map(g -> g / all).toList();
+    }
+
+    /** A spoon of a blend weighs what its herbs weigh for the spoons they fill; its spread is that of theirs, by weight. */
+    private Density mixed(Herb blend) {
+        List<Part> parts = parts(blend);
+        Workings grams = Workings.sum(
+                Term.GRAMS_OF_BLEND, "g", parts.stream().map(Part::grams).toList());
+        Workings spoons = Workings.sum(
+                Term.TEASPOONS_OF_BLEND,
+                "tsp",
+                parts.stream().map(Part::teaspoons).toList());
+        Workings one = Workings.quotient(Term.SPOON_WEIGHT_OF_BLEND, "g", grams, spoons);
+        double relative = parts.stream()
+                        .mapToDouble(p -> p.grams().value() * p.relative())
+                        .sum()
+                / grams.value();
+        return new Density(Spread.around(one.value(), relative), one, Optional.empty());
+    }
+
     private Density density(Herb herb, Form form, Cut cut) {
+        if (herb.mixed()) {
+            return mixed(herb);
+        }
         return herb.bulk().stream()
                 .filter(b -> b.form() == form)
                 .min(Comparator.<Bulk>comparingInt(b -> b.cut().gradesFrom(cut)).thenComparing(Bulk::cut))
-                .map(b -> new Density(
+                .map(b -> Density.sourced(
                         b.gPerTsp(),
                         b.cut() == cut ? Term.SPOON_WEIGHT : Term.SPOON_WEIGHT_NEAREST,
                         Code.of(b.cut()),
@@ -223,7 +278,7 @@ public final class HerbMeasure {
 
     private Density partDensity(Herb herb, Form form) {
         PartDefaults part = materia.part(herb.part());
-        return new Density(
+        return Density.sourced(
                 part.gPerTsp(form),
                 Term.SPOON_WEIGHT_OF_PART,
                 Code.of(herb.part()),

@@ -40,7 +40,7 @@ record HerbReader(MateriaFile file, Map<Trait.Kind, Trait> traits, Set<String> l
         languages.forEach(l -> file.require(
                 !a.names().getOrDefault(l, List.of()).isEmpty(),
                 "about.names has no name in the language '" + l + "'"));
-        return new Herb.About(a.common(), a.latin(), a.also(), a.names(), a.part(), a.use());
+        return new Herb.About(a.common(), a.latin(), a.also(), a.names(), a.part(), a.use(), List.of());
     }
 
     private Herb.Weights weights(HerbFile.Weights w) {

@@ -16,7 +16,9 @@ public enum PlantPart {
     FUNGUS(true),
     RESIN(true),
     /** Kitchen ingredients that are not steeped: honey, juice, milk, fat, salt. */
-    PANTRY(false);
+    PANTRY(false),
+    /** Several herbs mixed by the cook: what there is to say of it is said of each of them. */
+    BLEND(false);
 
     private final boolean hard;
 

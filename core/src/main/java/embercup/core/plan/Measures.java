@@ -35,6 +35,7 @@ import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -77,7 +78,7 @@ final class Measures {
         if (request.strength().factor() * request.purpose().factor() > room) {
             notes.add(new Caution.SharedRoom((int) Math.round((room - 1) * 100)));
         }
-        Map<Own, Dose> doses = doses(lines, wish(room), notes);
+        Map<Own, Dose> doses = together(doses(lines, wish(room), notes));
         Map<Constituent, Double> day = mgInDay(doses);
         List<PlannedAddition> all = new ArrayList<>();
         for (Own own : lines) {
@@ -90,6 +91,28 @@ final class Measures {
             workings.put("additions." + all.size() + ".grams", grams.of(own.herb.common()));
             all.add(line(own, dose, grams.value(), day));
         }
+        workings.putAll(MeasuredBlends.why(lines.stream().map(Own::addition).toList(), workings));
+        return new MeasuredBlends(materia, request, measure)
+                .of(lines.stream().map(Own::addition).toList(), all);
+    }
+
+    /** Herbs of one blend keep their shares: a blend is lifted, or lessened, as the herb of it that is lifted least. */
+    private static Map<Own, Dose> together(Map<Own, Dose> doses) {
+        Map<Integer, Double> lifts = new HashMap<>();
+        doses.forEach((own, dose) -> own.addition
+                .spooned()
+                .ifPresent(s -> lifts.merge(s.line(), dose.perCupG() / own.perCup.value(), Math::min)));
+        if (lifts.isEmpty()) {
+            return doses;
+        }
+        Map<Own, Dose> all = new IdentityHashMap<>(doses);
+        all.replaceAll((own, dose) -> own.addition
+                .spooned()
+                .map(s -> Objects.requireNonNull(lifts.get(s.line())))
+                .filter(lift -> dose.perCupG() > own.perCup.value() * lift * (1 + 1e-9))
+                .map(lift -> dose.of(Workings.product(
+                        Term.GRAMS_PER_CUP, "g", own.perCup, Workings.given(Term.LIFT_OF_BLEND, lift, ""))))
+                .orElse(dose));
         return all;
     }
 
@@ -142,7 +165,21 @@ final class Measures {
     private HerbMeasure.Conversion grams(Addition addition, int index) {
         String path = "recipe.additions[" + index + "]";
         Herb herb = materia.herb(addition.herb(), path + ".herb");
-        return measure.grams(herb, addition.form(), addition.cut(), addition.quantity(), path + ".unit");
+        return addition.spooned()
+                .flatMap(s -> materia.find(s.blend().slug()).filter(Herb::mixed).map(b -> spooned(s, b, herb)))
+                .orElseGet(() ->
+                        measure.grams(herb, addition.form(), addition.cut(), addition.quantity(), path + ".unit"));
+    }
+
+    /** A herb's share of so much of a blend. */
+    private HerbMeasure.Conversion spooned(Addition.Spooned spooned, Herb blend, Herb herb) {
+        HerbMeasure.Conversion whole = measure.grams(blend, Form.DRIED, Cut.CHOPPED, spooned.whole(), "unit");
+        Workings grams = Workings.product(
+                Term.GRAMS,
+                "g",
+                whole.workings().as(Term.GRAMS_OF_BLEND),
+                Workings.given(Term.SHARE_OF_BLEND, spooned.share(), "").of(herb.common()));
+        return new HerbMeasure.Conversion(whole.amount().times(spooned.share()), Unit.GRAM, grams, Optional.empty());
     }
 
     /** A dose that was cut, or that is more than a usual single dose, is told: of all lines of the herb together. */
@@ -253,13 +290,19 @@ final class Measures {
                 new Where(perCup, perCup ? Finishing.gate(herb, request.schools()) : Optional.empty()),
                 said(own, dose.perCupG(), cup),
                 1,
-                beside(own, grams));
+                addition.spooned().isPresent() ? PlannedAddition.Beside.NOTHING : beside(own, grams),
+                Optional.empty());
     }
 
     /** In the unit that the recipe says: "2 cloves"; grams in spoons or pieces. */
     private HerbMeasure.Kitchen kitchen(Own own, double grams) {
         Addition a = own.addition;
         double asWritten = own.grams.amount().best();
+        if (a.spooned().isPresent()) {
+            KitchenAmount alone =
+                    measure.kitchen(own.herb, a.form(), a.cut(), grams).amount();
+            return new HerbMeasure.Kitchen(alone, own.grams.amount().relative());
+        }
         if (a.quantity().unit().dimension() == Unit.Dimension.MASS
                 || a.quantity().unit() == Unit.PART
                 || asWritten == 0) {
@@ -367,6 +410,9 @@ final class Measures {
     }
 
     private Prepared prepared(Herb herb, Addition addition) {
+        if (addition.spooned().isPresent()) {
+            return Prepared.NOT;
+        }
         if (!addition.prep().isBlank()) {
             return new Prepared(List.of(addition.prep()), Optional.empty(), Optional.empty(), restS(herb, addition));
         }

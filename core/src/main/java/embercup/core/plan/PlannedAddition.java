@@ -24,6 +24,8 @@ import java.util.Optional;
  * @param said the amount as the cook's school says a dose
  * @param beside what stands beside the amount
  * @param leftShare share of the herb that it still has to give, 0–1; 1 unless it is spent
+ * @param beside what stands beside the amount
+ * @param blend the blend of the house with which it is measured out; empty for a herb by itself
  */
 public record PlannedAddition(
         Of of,
@@ -34,11 +36,60 @@ public record PlannedAddition(
         Where goes,
         Said said,
         double leftShare,
-        Beside beside) {
+        Beside beside,
+        Optional<OfBlend> blend) {
 
-    /** A line that an earlier version kept says nothing beside. */
+    /** A line that an earlier version kept says nothing beside, and is of no blend. */
     public PlannedAddition {
         beside = Objects.requireNonNullElse(beside, Beside.NOTHING);
+        blend = Objects.requireNonNullElse(blend, Optional.empty());
+    }
+
+    /**
+     * The blend of the house that a herb is measured out with: the same for all herbs of one line of the recipe.
+     *
+     * @param line index of the blend in the recipe as it is written
+     * @param leads whether the herb is the first of it: what is said of the blend is said there
+     * @param amount of the whole blend
+     * @param measured how the whole blend is measured out
+     * @param beside what stands beside the amount of the blend; what is usual of it is what is usual of its herbs, by their shares
+     */
+    public record OfBlend(HerbName name, int line, boolean leads, Grams amount, Measured measured, Beside beside) {
+
+        /** The same at a herb that follows the first. */
+        OfBlend following() {
+            return new OfBlend(name, line, false, amount, measured, beside);
+        }
+    }
+
+    /** What the cook takes in hand for it: the herb itself, or the blend that it is in. */
+    public HerbName inHand() {
+        return blend.map(OfBlend::name).orElse(of.herb);
+    }
+
+    /** Slug of what the cook takes in hand for it. */
+    public String taken() {
+        return inHand().slug();
+    }
+
+    /** Whether it is measured out here: a herb by itself, or a blend at the first of its herbs. */
+    public boolean measuredOut() {
+        return blend.map(OfBlend::leads).orElse(true);
+    }
+
+    /** How much is measured out, g: of the herb itself, or of the blend that it is in. */
+    public Grams outG() {
+        return blend.map(OfBlend::amount).orElse(amount);
+    }
+
+    /** How that is measured out. */
+    public Measured out() {
+        return blend.map(OfBlend::measured).orElse(measured);
+    }
+
+    PlannedAddition with(OfBlend other) {
+        return new PlannedAddition(
+                of, stage, amount, measured, prepared, goes, said, leftShare, beside, Optional.of(other));
     }
 
     /**
@@ -74,6 +125,11 @@ public record PlannedAddition(
     /** On which side of the usual cup the amount is; empty within it, of what goes into the cup, and where nothing is published. */
     public Optional<UsualDose.Side> againstUsual() {
         return perCup() ? Optional.empty() : beside.usualPerCup().flatMap(u -> u.side(amount.perCup()));
+    }
+
+    /** The same of a blend, at the first of its herbs. */
+    public static Optional<UsualDose.Side> againstUsual(OfBlend blend) {
+        return blend.beside.usualPerCup().flatMap(u -> u.side(blend.amount.perCup()));
     }
 
     /** Those that are brewed, not stirred into the cup: one for each charge of the pot, in its order. */
@@ -210,6 +266,7 @@ public record PlannedAddition(
     PlannedAddition spent(double left) {
         Measured strained =
                 new Measured(new KitchenAmount.AsStrained(), false, false, measured.nearest, Addition.Into.EACH_CUP);
-        return new PlannedAddition(of, stage, amount, strained, Prepared.NOT, goes, said, left, Beside.NOTHING);
+        return new PlannedAddition(
+                of, stage, amount, strained, Prepared.NOT, goes, said, left, Beside.NOTHING, Optional.empty());
     }
 }

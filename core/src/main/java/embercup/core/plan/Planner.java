@@ -76,6 +76,10 @@ public final class Planner {
     private PlanRequest ready(PlanRequest asked, List<Reason> reasons, List<Reason> waits) {
         RecipeRules rules = new RecipeRules(materia, asked.custom());
         PlanRequest request = asked.withRecipe(Parts.resolved(materia, asked.recipe()));
+        if (Parts.closed(materia, request.recipe())) {
+            rules.checkHerbs(request.recipe(), "recipe");
+            request = request.withRecipe(Parts.opened(materia, request.recipe(), asked.custom()));
+        }
         if (asked.recipe().stages().isEmpty()) {
             rules.checkHerbs(request.recipe(), "recipe");
             Proposal proposal = Proposal.of(materia, request.recipe(), asked.schools());

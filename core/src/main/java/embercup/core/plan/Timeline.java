@@ -60,10 +60,10 @@ public record Timeline(List<Step> steps, double stageStartS) {
         byNeed.sort(Comparator.comparingInt(i -> additions.get(i).stage()));
         for (int index : byNeed) {
             PlannedAddition addition = additions.get(index);
-            if (addition.leftShare() < 1) {
+            if (addition.leftShare() < 1 || !addition.measuredOut()) {
                 continue;
             }
-            double work = prepS(addition.form(), addition.cut());
+            double work = addition.blend().isPresent() ? MEASURE_S : prepS(addition.form(), addition.cut());
             Prepare step = new Prepare("prep." + index, new Span(0, work), index, false);
             double slot = slot(busy, work, neededS(runs.get(addition.stage())) - restS(addition));
             if (slot >= 0) {

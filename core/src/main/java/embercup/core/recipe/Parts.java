@@ -3,6 +3,8 @@ package embercup.core.recipe;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbMeasure;
+import embercup.core.materia.HerbName;
+import embercup.core.materia.HouseBlend;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PlantPart;
 import embercup.core.measure.MeasureCustom;
@@ -10,6 +12,7 @@ import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Parts of a blend, "2 parts nettle, 1 part oat straw", as grams: a herb's share of all parts times the middle of its usual
@@ -23,6 +26,54 @@ public final class Parts {
     /** The recipe with grams in place of parts; the same recipe when it has none. */
     public static Recipe resolved(Materia materia, Recipe recipe) {
         return recipe.told().ofBlend().map(of -> blended(materia, recipe, of)).orElseGet(() -> byDose(materia, recipe));
+    }
+
+    /**
+     * The recipe with the herbs of every blend of the house in its place, by their shares of its weight.
+     *
+     * @param recipe without parts; its herbs are known
+     */
+    public static Recipe opened(Materia materia, Recipe recipe, MeasureCustom custom) {
+        List<Addition> all = new ArrayList<>();
+        for (int i = 0; i < recipe.additions().size(); i++) {
+            Addition a = recipe.additions().get(i);
+            Herb herb = materia.herb(a.herb(), "herb");
+            if (herb.mixed()) {
+                all.addAll(herbsOf(materia, herb, a, i, custom));
+            } else {
+                all.add(a);
+            }
+        }
+        return recipe.withAdditions(all);
+    }
+
+    /** Whether a recipe takes of a blend of the house that is not opened yet. */
+    public static boolean closed(Materia materia, Recipe recipe) {
+        return recipe.additions().stream()
+                .anyMatch(a -> materia.find(a.herb()).filter(Herb::mixed).isPresent());
+    }
+
+    private static List<Addition> herbsOf(Materia materia, Herb blend, Addition a, int line, MeasureCustom custom) {
+        HerbMeasure measure = new HerbMeasure(materia, custom);
+        double grams = measure.grams(blend, a.form(), a.cut(), a.quantity(), "unit")
+                .amount()
+                .best();
+        List<Double> shares = measure.shares(blend);
+        List<Addition> herbs = new ArrayList<>();
+        for (int i = 0; i < shares.size(); i++) {
+            HouseBlend.Portion p = blend.mixedOf().get(i);
+            Addition.Spooned spooned = new Addition.Spooned(HerbName.of(blend), line, a.quantity(), shares.get(i));
+            herbs.add(new Addition(
+                    p.herb(),
+                    p.form(),
+                    p.cut(),
+                    Quantity.of(grams * shares.get(i), Unit.GRAM),
+                    a.stage(),
+                    a.prep(),
+                    a.open(),
+                    Optional.of(spooned)));
+        }
+        return herbs;
     }
 
     /**

@@ -13,8 +13,13 @@ import embercup.core.recipe.Reason.Because;
 import embercup.core.recipe.Schools.Choice;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
@@ -96,6 +101,24 @@ public record Proposal(Recipe recipe, List<Reason> reasons) {
             for (int i = 0; i < recipe.additions().size(); i++) {
                 Addition a = recipe.additions().get(i);
                 wants.add(want(materia.herb(a.herb(), "recipe.additions[" + i + "].herb"), a));
+            }
+            together();
+        }
+
+        /** Herbs of a blend go in together: one in which hard and tender parts are mixed is infused (common practice, no source). */
+        private void together() {
+            Map<Integer, Set<Want>> blends = new HashMap<>();
+            for (int i = 0; i < wants.size(); i++) {
+                Want want = wants.get(i);
+                recipe.additions().get(i).spooned().ifPresent(s -> blends.computeIfAbsent(
+                                s.line(), line -> EnumSet.noneOf(Want.class))
+                        .add(want));
+            }
+            for (int i = 0; i < wants.size(); i++) {
+                Optional<Integer> line = recipe.additions().get(i).spooned().map(Addition.Spooned::line);
+                if (line.filter(l -> blends.get(l).size() > 1).isPresent()) {
+                    wants.set(i, Want.TENDER);
+                }
             }
         }
 

@@ -1,6 +1,7 @@
 package embercup.core.recipe;
 
 import embercup.core.materia.Tradition;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -79,6 +80,25 @@ public record Recipe(
     /** Liquor the recipe says it makes, mL: less than what is drunk when it is a concentrate. */
     public double statedYieldMl() {
         return makes.cups * makes.cupMl / (1 + makes.dilutionParts);
+    }
+
+    /** Index of the line of each addition in the recipe as it is written: the herbs of a blend stand in one. */
+    public List<Integer> linesOfAdditions() {
+        List<Integer> lines = new ArrayList<>();
+        int next = 0;
+        Optional<Integer> open = Optional.empty();
+        for (Addition a : additions) {
+            Optional<Integer> blend = a.spooned().map(Addition.Spooned::line);
+            boolean goesOn = blend.isPresent() && blend.equals(open);
+            lines.add(goesOn ? next - 1 : next++);
+            open = blend;
+        }
+        return lines;
+    }
+
+    /** How many lines it has as it is written. */
+    public int lines() {
+        return additions.isEmpty() ? 0 : linesOfAdditions().get(additions.size() - 1) + 1;
     }
 
     public boolean has(StageKind kind) {

@@ -102,7 +102,7 @@ public final class RecipeRules {
         check.range(path + ".cups", recipe.cups(), Limit.CUPS);
         check.range(path + ".cupMl", recipe.cupMl(), Limit.CUP_ML);
         recipe.pourMl().ifPresent(ml -> check.range(path + ".pourMl", ml, Limit.WATER_ML));
-        int additions = recipe.additions().size();
+        int additions = recipe.lines();
         check.require(
                 Limit.ADDITIONS.holds(additions),
                 path + ".additions",

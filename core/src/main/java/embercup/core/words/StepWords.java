@@ -82,14 +82,14 @@ final class StepWords {
         Map<String, Object> all = new HashMap<>();
         all.put("herb", name(addition));
         all.put("measure", words.measure(addition));
-        all.put("grams", words.numbers().grams(addition.grams()));
+        all.put("grams", words.numbers().grams(addition.outG().best()));
         all.put("prep", prep.isEmpty() ? "" : words.text("step.prep", Map.of("prep", prep)));
         all.put(
                 "rest",
                 restS == 0
                         ? ""
                         : words.text("step.rest", Map.of("time", words.numbers().minutes(restS / 60))));
-        String key = addition.perCup() ? "each" : addition.weigh() ? "weighed" : "measured";
+        String key = addition.perCup() ? "each" : addition.out().weigh() ? "weighed" : "measured";
         return words.text("step.prepare-" + key, all);
     }
 
@@ -105,12 +105,12 @@ final class StepWords {
     }
 
     private String name(PlannedAddition addition) {
-        return words.lower(addition.common());
+        return words.lower(addition.inHand().common());
     }
 
     private List<String> herbs(BrewPlan plan, StageRun run) {
         return plan.additions().stream()
-                .filter(a -> a.stage() == run.index())
+                .filter(a -> a.stage() == run.index() && a.measuredOut())
                 .map(this::name)
                 .toList();
     }
@@ -340,7 +340,7 @@ final class StepWords {
                         "lidOn",
                         Boolean.toString(stage.lid())));
         List<String> herbs = plan.additions().stream()
-                .filter(a -> a.stage() == next.index() && !a.perCup())
+                .filter(a -> a.stage() == next.index() && !a.perCup() && a.measuredOut())
                 .map(this::name)
                 .toList();
         if (herbs.isEmpty() || stage.kind() == StageKind.POUR) {

@@ -309,9 +309,10 @@ public final class Words {
 
     /** How an addition is measured: "2 tsp", "1 tsp to each cup". */
     public String measure(PlannedAddition addition) {
-        String measure = say(addition.measured().measure());
-        return addition.measured().toEachCup()
-                ? text("kitchen-amount.to-cups." + Code.of(addition.measured().into()), Map.of("measure", measure))
+        PlannedAddition.Measured out = addition.out();
+        String measure = say(out.measure());
+        return out.toEachCup()
+                ? text("kitchen-amount.to-cups." + Code.of(out.into()), Map.of("measure", measure))
                 : measure;
     }
 

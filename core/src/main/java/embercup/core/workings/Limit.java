@@ -92,6 +92,8 @@ public enum Limit {
     SHARE(0, 1, ""),
     /** Herbs that an order changes or confirms. */
     CHANGES(0, 60, "herbs"),
+    /** Herbs of a blend of the house. */
+    PORTIONS(2, 24, "herbs"),
     OWN_WEIGHTS(0, 20, "weights"),
     OWN_CAUTIONS(0, 40, "cautions"),
     /** A single dose that the cook enters. */

@@ -74,6 +74,9 @@ public sealed interface Wanted {
     /** A herb of this recipe. */
     record HerbOfRecipe() implements Wanted {}
 
+    /** A herb by itself: neither a blend nor what goes into the cup as it is. */
+    record HerbByItself() implements Wanted {}
+
     /** A herb of the recipe that is not the only one. */
     record NotTheOnlyHerb() implements Wanted {}
 
@@ -151,6 +154,9 @@ public sealed interface Wanted {
 
     /** A day of the last years. */
     record RecentDay(int years) implements Wanted {}
+
+    /** A name that no herb of the books has. */
+    record FreeName() implements Wanted {}
 
     /** Lower-case words joined by hyphens. */
     record SlugForm(int most) implements Wanted {}

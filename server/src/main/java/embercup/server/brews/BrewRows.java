@@ -4,7 +4,6 @@ import embercup.core.care.Care;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.plan.BrewPlan;
-import embercup.core.plan.PlannedAddition;
 import embercup.core.workings.Workings;
 import embercup.server.plans.OrderRequest;
 import embercup.server.plans.PlanResponse;
@@ -21,6 +20,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -90,7 +90,7 @@ class BrewRows {
         e.kept = kept.write(made.plan());
         e.loads = json.writeValueAsString(loads(made.verdict()));
         e.herbs = json.writeValueAsString(made.plan().additions().stream()
-                .map(PlannedAddition::herb)
+                .flatMap(a -> Stream.of(a.herb(), a.taken()))
                 .distinct()
                 .toList());
         e.days = made.plan().request().days();

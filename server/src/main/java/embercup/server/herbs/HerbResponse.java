@@ -6,11 +6,15 @@ import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
+import embercup.core.materia.HerbMeasure;
+import embercup.core.materia.HouseBlend;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PartDefaults;
 import embercup.core.materia.PlantPart;
+import embercup.core.measure.MeasureCustom;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Spread;
+import embercup.core.measure.Unit;
 import embercup.core.plan.PlannedAddition.Skin;
 import embercup.core.recipe.UsualAddition;
 import embercup.server.platform.Fields;
@@ -30,7 +34,12 @@ public record HerbResponse(
         @JsonUnwrapped Known known,
         @JsonUnwrapped Careful careful) {
 
-    /** @param names in other languages, by the language's code */
+    /**
+     * What it is.
+     *
+     * @param names in other languages, by the language's code
+     * @param parts what a blend of the house is mixed of; empty for a herb
+     */
     public record Name(
             String slug,
             String common,
@@ -38,7 +47,12 @@ public record HerbResponse(
             List<String> also,
             Map<String, List<String>> names,
             String part,
-            String use) {}
+            String use,
+            List<PartLine> parts) {}
+
+    /** A herb of a blend of the house. @param share in its weight, 0–1 */
+    public record PartLine(
+            String herb, String common, String form, String cut, double amount, String unit, double share) {}
 
     /** What a spoon or a piece of it weighs, and how much of it is taken. */
     public record Measured(
@@ -143,7 +157,15 @@ public record HerbResponse(
 
     static HerbResponse of(Materia materia, Herb h) {
         return new HerbResponse(
-                new Name(h.slug(), h.common(), h.latin(), h.also(), h.about().names(), Fields.code(h.part()), h.use()),
+                new Name(
+                        h.slug(),
+                        h.common(),
+                        h.latin(),
+                        h.also(),
+                        h.about().names(),
+                        Fields.code(h.part()),
+                        h.use(),
+                        parts(materia, h)),
                 measured(materia, h),
                 new Used(
                         h.method()
@@ -175,6 +197,34 @@ public record HerbResponse(
                         h.stop().map(Herb.Stop::text).orElse(null)));
     }
 
+    private static List<PartLine> parts(Materia materia, Herb blend) {
+        if (!blend.mixed()) {
+            return List.of();
+        }
+        List<Double> shares = new HerbMeasure(materia, MeasureCustom.DEFAULT).shares(blend);
+        List<PartLine> all = new ArrayList<>();
+        for (int i = 0; i < shares.size(); i++) {
+            HouseBlend.Portion p = blend.mixedOf().get(i);
+            all.add(new PartLine(
+                    p.herb(),
+                    materia.herb(p.herb(), "parts").common(),
+                    Fields.code(p.form()),
+                    Fields.code(p.cut()),
+                    p.quantity().amount(),
+                    p.quantity().unit().code(),
+                    shares.get(i)));
+        }
+        return all;
+    }
+
+    /** A spoon of a blend weighs what its herbs weigh for the spoons they fill. */
+    private static BulkLine spoonOf(Materia materia, Herb blend) {
+        Spread one = new HerbMeasure(materia, MeasureCustom.DEFAULT)
+                .grams(blend, Form.DRIED, Cut.CHOPPED, Quantity.of(1, Unit.TEASPOON), "unit")
+                .amount();
+        return new BulkLine(Fields.code(Form.DRIED), Fields.code(Cut.CHOPPED), one, "practice", false);
+    }
+
     private static Measured measured(Materia materia, Herb h) {
         return new Measured(
                 bulk(materia, h),
@@ -190,7 +240,7 @@ public record HerbResponse(
                                 d.timesADay(),
                                 d.source()))
                         .toList(),
-                h.stop().isPresent() || h.part() == PlantPart.PANTRY ? List.of() : gives(materia, h),
+                h.stop().isPresent() || h.part() == PlantPart.PANTRY || h.mixed() ? List.of() : gives(materia, h),
                 h.constituents().stream()
                         .map(c -> new ContentLine(
                                 Fields.code(c.constituent()), Fields.code(c.in()), c.mgPerG(), c.source()))
@@ -198,6 +248,9 @@ public record HerbResponse(
     }
 
     private static List<BulkLine> bulk(Materia materia, Herb h) {
+        if (h.mixed()) {
+            return List.of(spoonOf(materia, h));
+        }
         if (h.bulk().isEmpty() && h.stop().isEmpty()) {
             PartDefaults part = materia.part(h.part());
             return List.of(new BulkLine(

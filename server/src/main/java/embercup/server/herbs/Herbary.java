@@ -4,11 +4,14 @@ import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
+import embercup.core.materia.HouseBlend;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PlantPart;
 import embercup.core.materia.Severity;
 import embercup.core.materia.Tradition;
+import embercup.core.measure.Quantity;
 import embercup.core.measure.Spread;
+import embercup.core.measure.Unit;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
@@ -26,8 +29,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Lazy;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -37,6 +44,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** The shipped materia with the cook's own herbs and weights over it. */
 @Service
 public class Herbary {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Herbary.class);
 
     /** How well a spoon that the cook weighed herself repeats (common practice, no source), relative. */
     private static final double OWN_SPREAD = 0.15;
@@ -70,10 +79,18 @@ public class Herbary {
     /** The materia as this household has it, read anew. */
     @Transactional(readOnly = true)
     public Materia materia() {
-        List<Herb> own = repository.findAll().stream()
-                .map(e -> herb(e.slug, json.readValue(e.document, OwnHerbDocument.class)))
-                .toList();
-        return own.isEmpty() ? shipped : shipped.with(own);
+        Map<String, OwnHerbDocument> own = new TreeMap<>();
+        repository.findAll().forEach(e -> own.put(e.slug, json.readValue(e.document, OwnHerbDocument.class)));
+        Materia materia = shipped.with(own.entrySet().stream()
+                .filter(e -> e.getValue().parts() == null)
+                .map(e -> herb(e.getKey(), e.getValue()))
+                .toList());
+        for (Map.Entry<String, OwnHerbDocument> e : own.entrySet()) {
+            if (e.getValue().parts() != null) {
+                materia = with(materia, e.getKey(), e.getValue());
+            }
+        }
+        return materia;
     }
 
     /** The shipped materia when the household has nothing of its own, without asking the database again. */
@@ -113,10 +130,9 @@ public class Herbary {
         if (e.version != null && !Objects.equals(e.version, doc.version())) {
             throw RefusedException.stale("herb", doc(e));
         }
-        Herb herb = herb(slug, doc);
+        Herb herb = doc.parts() == null ? herb(slug, doc) : mixed(slug, doc);
         e.retiredAt = null;
-        e.document = json.writeValueAsString(
-                new OwnHerbDocument(null, doc.common(), doc.latin(), doc.part(), doc.use(), doc.weights(), doc.says()));
+        e.document = json.writeValueAsString(doc.at(null));
         repository.saveAndFlush(e);
         return herb;
     }
@@ -132,7 +148,8 @@ public class Herbary {
         OwnHerbEntity e = repository.findById(slug).orElseThrow(() -> RefusedException.notFound("own-herb", slug));
         List<String> uses = shipped.find(slug).isPresent()
                 ? List.of()
-                : places.stream().flatMap(p -> p.usesOf(slug).stream()).toList();
+                : Stream.concat(blendsWith(slug).stream(), places.stream().flatMap(p -> p.usesOf(slug).stream()))
+                        .toList();
         if (uses.isEmpty()) {
             repository.delete(e);
         } else if (retire) {
@@ -144,8 +161,57 @@ public class Herbary {
     }
 
     private OwnHerbDocument doc(OwnHerbEntity e) {
-        OwnHerbDocument d = json.readValue(e.document, OwnHerbDocument.class);
-        return new OwnHerbDocument(e.version, d.common(), d.latin(), d.part(), d.use(), d.weights(), d.says());
+        return json.readValue(e.document, OwnHerbDocument.class).at(e.version);
+    }
+
+    /** A blend that cannot be mixed any more is not there, and the log says so: nothing else fails with it. */
+    private static Materia with(Materia materia, String slug, OwnHerbDocument doc) {
+        try {
+            return blend(slug, doc).in(materia);
+        } catch (InvalidInputException e) {
+            LOG.warn("The blend {} cannot be mixed: {}", slug, e.violations());
+            return materia;
+        }
+    }
+
+    /** A blend of herbs that are known; a herb that is shipped is none. */
+    private Herb mixed(String slug, OwnHerbDocument doc) {
+        Materia materia = materia();
+        if (materia.find(slug).filter(h -> !h.mixed()).isPresent()) {
+            throw InvalidInputException.of("slug", slug, new Wanted.FreeName());
+        }
+        return blend(slug, doc).in(materia).herb(slug, "slug");
+    }
+
+    private static HouseBlend blend(String slug, OwnHerbDocument doc) {
+        List<OwnHerbDocument.PortionDocument> docs = doc.parts() == null ? List.of() : doc.parts();
+        List<HouseBlend.Portion> portions = new ArrayList<>();
+        for (int i = 0; i < docs.size(); i++) {
+            OwnHerbDocument.PortionDocument p = docs.get(i);
+            String at = "parts[" + i + "].";
+            double amount = Fields.need(p.amount(), at + "amount", Need.AMOUNT);
+            if (!Quantity.possible(amount)) {
+                throw InvalidInputException.of(at + "amount", amount, new Wanted.AboveNothing(Limit.AMOUNT.high()));
+            }
+            portions.add(new HouseBlend.Portion(
+                    Fields.text(p.herb(), at + "herb", Length.SLUG),
+                    Fields.oneOf(Form.class, p.form(), at + "form", Form.DRIED),
+                    Fields.oneOf(Cut.class, p.cut(), at + "cut", Cut.CHOPPED),
+                    Quantity.of(amount, Fields.unit(p.unit() == null ? Unit.PART.code() : p.unit(), at + "unit"))));
+        }
+        return new HouseBlend(
+                slug,
+                Fields.text(doc.common(), "common", Length.HERB_NAME),
+                Fields.textOrEmpty(doc.use(), "use", Length.USE),
+                portions);
+    }
+
+    /** Names of the blends that a herb is in. */
+    private List<String> blendsWith(String slug) {
+        return materia().herbs().stream()
+                .filter(h -> h.mixedOf().stream().anyMatch(p -> p.herb().equals(slug)))
+                .map(h -> HouseWords.words().sentence("use.blend", Map.of("name", h.common())))
+                .toList();
     }
 
     private Herb herb(String slug, OwnHerbDocument doc) {

@@ -18,7 +18,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * What the cook says of a herb: her own weights of a shipped one, or a herb of her own, which needs its names and its part;
- * everything else of it is the part's, but for what a source says that she names.
+ * everything else of it is the part's, but for what a source says that she names. With {@code parts} it is a blend of the house,
+ * which needs a name.
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record OwnHerbDocument(
@@ -30,6 +31,13 @@ public record OwnHerbDocument(
 
         @Size(max = Length.USE) @Nullable String use,
         @Within(Limit.OWN_WEIGHTS) @Nullable List<@Valid WeightDocument> weights,
+
+        @Schema(
+                description =
+                        "what a blend of the house is mixed of; nothing else is said of it but its name and its use")
+        @Within(Limit.PORTIONS)
+        @Nullable
+        List<@Valid PortionDocument> parts,
 
         @Schema(description = "what a source says of a herb of the cook's own; its name is needed") @Valid @Nullable
         SaysDocument says) {
@@ -57,6 +65,24 @@ public record OwnHerbDocument(
             @CodeOf(Condition.class) @Nullable String when,
             @CodeOf(Severity.class) @Nullable String severity,
             @Size(max = Length.USE) @Nullable String text) {}
+
+    /** So much of one herb in a blend. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record PortionDocument(
+            @Size(max = Length.SLUG) @Nullable String herb,
+            @CodeOf(Form.class) @Nullable String form,
+            @CodeOf(Cut.class) @Nullable String cut,
+            @Within(Limit.AMOUNT) @Nullable Double amount,
+
+            @Schema(description = "one of the units of GET /api/measures/units; a part when it is missing")
+            @Size(max = Length.UNIT)
+            @Nullable
+            String unit) {}
+
+    /** The same at a version. */
+    OwnHerbDocument at(@Nullable Long other) {
+        return new OwnHerbDocument(other, common, latin, part, use, weights, parts, says);
+    }
 
     /** A level US teaspoon of a form and cut, as she weighed it. */
     @JsonInclude(JsonInclude.Include.NON_NULL)

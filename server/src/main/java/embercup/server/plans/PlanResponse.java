@@ -134,20 +134,44 @@ public record PlanResponse(
     /** Signs with which to stop and ask a clinician. */
     public record AskLine(String signs, String source) {}
 
-    /** One herb, measured. @param leftShare what a first brew has left in it; 1 for a new one */
+    /**
+     * One herb, measured.
+     *
+     * @param leftShare what a first brew has left in it; 1 for a new one
+     * @param line index in the recipe as it is written, the same for all herbs of a blend; missing in plans of earlier versions
+     * @param blend the blend of the house with which it is measured out; missing for a herb by itself
+     */
     public record AdditionLine(
             @JsonUnwrapped HerbAsked of,
             @JsonUnwrapped Goes goes,
             @JsonUnwrapped Weighed weighed,
             @JsonUnwrapped Told told,
             double leftShare,
-            @JsonUnwrapped BesideLine beside) {
+            @JsonUnwrapped BesideLine beside,
+            @Nullable Integer line,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
+            BlendLine blend) {
 
         /** A line of an earlier version says nothing beside. */
         public AdditionLine {
             beside = beside == null ? BesideLine.NOTHING : beside;
         }
     }
+
+    /**
+     * A blend of the house, measured out at the first of its herbs.
+     *
+     * @param slug names it beside the herbs
+     * @param leads whether the herb is the first of it
+     */
+    public record BlendLine(
+            String slug,
+            String name,
+            boolean leads,
+            @JsonUnwrapped Weighed weighed,
+            String measure,
+            @JsonUnwrapped BesideLine beside) {}
 
     /**
      * What stands beside the amount.

@@ -51,6 +51,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** Writes the core's plan for the wire. */
@@ -189,23 +190,42 @@ public final class PlanWriting {
     }
 
     private static List<AdditionLine> additions(BrewPlan plan) {
-        return plan.additions().stream()
-                .map(a -> new AdditionLine(
-                        new PlanResponse.HerbAsked(a.herb(), a.common(), Fields.code(a.form()), Fields.code(a.cut())),
-                        new PlanResponse.Goes(
-                                a.stage(), a.perCup(), HouseWords.words().inCup(a)),
-                        new PlanResponse.Weighed(a.grams(), a.lowG(), a.highG(), a.perCupG(), a.weigh()),
-                        new PlanResponse.Told(
-                                HouseWords.words().measure(a),
-                                HouseWords.words().prep(a),
-                                HouseWords.words().say(a.said()),
-                                a.measured()
-                                        .nearest()
-                                        .map(HouseWords.words()::nearest)
-                                        .orElse(null)),
-                        a.leftShare(),
-                        beside(a)))
+        List<Integer> lines = plan.request().recipe().linesOfAdditions();
+        return IntStream.range(0, plan.additions().size())
+                .mapToObj(i -> addition(plan.additions().get(i), lines.get(i)))
                 .toList();
+    }
+
+    private static AdditionLine addition(PlannedAddition a, int line) {
+        return new AdditionLine(
+                new PlanResponse.HerbAsked(a.herb(), a.common(), Fields.code(a.form()), Fields.code(a.cut())),
+                new PlanResponse.Goes(a.stage(), a.perCup(), HouseWords.words().inCup(a)),
+                new PlanResponse.Weighed(a.grams(), a.lowG(), a.highG(), a.perCupG(), a.weigh()),
+                new PlanResponse.Told(
+                        HouseWords.words().measure(a),
+                        HouseWords.words().prep(a),
+                        HouseWords.words().say(a.said()),
+                        a.measured().nearest().map(HouseWords.words()::nearest).orElse(null)),
+                a.leftShare(),
+                beside(a.beside(), a.againstUsual()),
+                line,
+                a.blend().map(b -> blend(a, b)).orElse(null));
+    }
+
+    private static PlanResponse.BlendLine blend(PlannedAddition a, PlannedAddition.OfBlend b) {
+        PlannedAddition.Grams all = b.amount();
+        return new PlanResponse.BlendLine(
+                b.name().slug(),
+                b.name().common(),
+                b.leads(),
+                new PlanResponse.Weighed(
+                        all.best(),
+                        all.low(),
+                        all.high(),
+                        all.perCup(),
+                        b.measured().weigh()),
+                HouseWords.words().measure(a),
+                beside(b.beside(), PlannedAddition.againstUsual(b)));
     }
 
     private static PlanResponse.@Nullable DecideLine decide(Caution caution) {
@@ -215,14 +235,13 @@ public final class PlanWriting {
                 : null;
     }
 
-    private static PlanResponse.BesideLine beside(PlannedAddition a) {
-        PlannedAddition.Beside beside = a.beside();
+    private static PlanResponse.BesideLine beside(PlannedAddition.Beside beside, Optional<UsualDose.Side> off) {
         return new PlanResponse.BesideLine(
                 beside.usualPerCup().map(UsualDose.Range::lowG).orElse(null),
                 beside.usualPerCup().map(UsualDose.Range::highG).orElse(null),
                 beside.usualPerCup().map(UsualDose.Range::middleG).orElse(null),
                 beside.usualAsWrittenG().orElse(null),
-                a.againstUsual().map(Code::of).orElse(null),
+                off.map(Code::of).orElse(null),
                 beside.usualPerCup().map(UsualDose.Range::source).orElse(null),
                 beside.optional() ? true : null,
                 beside.or().isEmpty()

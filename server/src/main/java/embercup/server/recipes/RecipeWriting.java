@@ -13,9 +13,11 @@ import embercup.server.platform.Fields;
 import embercup.server.recipes.RecipeDocument.AdditionDocument;
 import embercup.server.recipes.RecipeDocument.PosologyDocument;
 import embercup.server.recipes.RecipeDocument.StageDocument;
+import java.util.HashSet;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** Writes the core's {@link Recipe} as a {@link RecipeDocument}; reading it again gives the same recipe. */
@@ -35,7 +37,7 @@ public final class RecipeWriting {
                         m.cold() ? Fields.code(m.kind()) : null,
                         m.alcoholPercent() > 0 ? m.alcoholPercent() : null,
                         recipe.dilutionParts() > 0 ? recipe.dilutionParts() : null),
-                recipe.additions().stream().map(RecipeWriting::addition).toList(),
+                additions(recipe),
                 recipe.stages().isEmpty()
                         ? null
                         : recipe.stages().stream()
@@ -71,6 +73,15 @@ public final class RecipeWriting {
 
     private static <T> @Nullable List<T> noneOr(List<T> all) {
         return all.isEmpty() ? null : all;
+    }
+
+    /** Herbs of a blend of the house are written as the blend, once. */
+    private static List<AdditionDocument> additions(Recipe recipe) {
+        Set<Integer> blends = new HashSet<>();
+        return recipe.additions().stream()
+                .filter(a -> a.spooned().map(s -> blends.add(s.line())).orElse(true))
+                .map(a -> addition(a.closed()))
+                .toList();
     }
 
     static AdditionDocument addition(Addition a) {

@@ -1,0 +1,220 @@
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { useForgetOwnHerb, useKeepOwnHerb } from "../../api/changes";
+import { api, type HerbLine, type HerbResponse, type OwnHerbDocument, ProblemError } from "../../api/client";
+import { useHerbs, useOwnHerb } from "../../api/queries";
+import { Primary, Secondary, TextField } from "../../parts/Field";
+import { HerbPicker } from "../../parts/HerbPicker";
+import { Panel } from "../../parts/Panel";
+import { grams, range } from "../../parts/say";
+import { Trouble } from "../../parts/states";
+import { AdditionWords, amountWords } from "../recipe/AdditionWords";
+import { saidLine } from "../recipe/doc";
+import { BrewThis } from "./Herbs";
+import { slugOf } from "./NewHerb";
+
+type Portion = NonNullable<OwnHerbDocument["parts"]>[number];
+
+/** A blend that the house keeps: what it is mixed of, each herb as wide as its share of the weight. */
+export function Blend({ herb }: { herb: HerbResponse }) {
+  const own = useOwnHerb(herb.slug);
+  const [changing, setChanging] = useState(false);
+  const spoon = herb.bulk[0];
+  return (
+    <article>
+      <Link to="/herbs" className="text-muted md:hidden">
+        ‹ All herbs
+      </Link>
+      <h2 className="text-[2rem]">{herb.common}</h2>
+      <p className="text-muted">blend of the house</p>
+      {herb.use && <p className="mt-3 max-w-prose">{herb.use}</p>}
+      <BrewThis slug={herb.slug} />
+      <h3 className="mt-6 text-xl">What it is mixed of</h3>
+      <ul className="mt-2 max-w-2xl">
+        {herb.parts.map((p, i) => (
+          <li key={`${p.herb}${i}`} className="border-hairline border-b py-2">
+            <p className="flex flex-wrap items-baseline gap-x-3">
+              <span className="font-semibold">
+                {amountWords(p as Portion)}{" "}
+                <Link to={`/herbs/${p.herb}`} className="underline underline-offset-4">
+                  {p.common.toLowerCase()}
+                </Link>
+              </span>
+              <span className="text-muted text-sm">
+                {p.form}, {p.cut}
+              </span>
+              <span className="figure ml-auto">{Math.round(p.share * 100)} %</span>
+            </p>
+            <span aria-hidden className="mt-1 block h-1.5 bg-herb" style={{ width: `${p.share * 100}%` }} />
+          </li>
+        ))}
+      </ul>
+      {spoon && (
+        <p className="mt-3">
+          A level teaspoon of it weighs about{" "}
+          <span className="figure text-xl">{grams(spoon.gPerTsp.best)}</span>{" "}
+          <span className="text-muted">({range("mass", spoon.gPerTsp.low, spoon.gPerTsp.high)})</span>, as its
+          herbs do for the spoons they fill.
+          {herb.keepsMonths != null &&
+            ` It keeps about ${herb.keepsMonths} months, as the herb of it that keeps the shortest.`}
+        </p>
+      )}
+      <p className="mt-2 max-w-prose text-muted text-sm">
+        What is usual of it, and where care is due, is that of its herbs: every pot says it for who drinks it.
+      </p>
+      <div className="mt-4 flex flex-wrap gap-3">
+        <Secondary onClick={() => setChanging(true)}>Change what is in it</Secondary>
+        <Forget herb={herb} />
+      </div>
+      {changing && own.data && (
+        <BlendForm slug={herb.slug} kept={own.data} onClose={() => setChanging(false)} />
+      )}
+    </article>
+  );
+}
+
+function Forget({ herb }: { herb: HerbResponse }) {
+  const navigate = useNavigate();
+  const forget = useForgetOwnHerb();
+  const [asking, setAsking] = useState(false);
+  const inUse = forget.error instanceof ProblemError && forget.error.type.endsWith(":herb-in-use");
+  if (!asking) return <Secondary onClick={() => setAsking(true)}>Forget this blend</Secondary>;
+  return (
+    <div className="border-ember border-l-[5px] pl-3" role="group" aria-label="Forget it?">
+      {forget.error && <Trouble error={forget.error} />}
+      <p>
+        {inUse
+          ? "Put it away: nothing offers it any more, and what uses it still works."
+          : `Forget ${herb.common} altogether?`}
+      </p>
+      <div className="mt-2 flex flex-wrap gap-3">
+        <Secondary
+          onClick={() =>
+            forget.mutate({ slug: herb.slug, retire: inUse }, { onSuccess: () => navigate("/herbs") })
+          }
+        >
+          {inUse ? "Put it away" : "Yes, forget"}
+        </Secondary>
+        <Secondary onClick={() => setAsking(false)}>Keep it</Secondary>
+      </div>
+    </div>
+  );
+}
+
+/** Composes a blend: its name, and each herb of it as a line that is typed as it is said. */
+export function BlendForm({
+  slug,
+  kept,
+  onClose,
+}: {
+  slug?: string;
+  kept?: OwnHerbDocument;
+  onClose: () => void;
+}) {
+  const navigate = useNavigate();
+  const herbs = useHerbs().data ?? [];
+  const [doc, setDoc] = useState<OwnHerbDocument>(kept ?? { common: "", use: "", parts: [] });
+  const keep = useKeepOwnHerb();
+  const parts = doc.parts ?? [];
+  const key = slug ?? slugOf(doc.common ?? "");
+  const put = (part: Portion) => setDoc((d) => ({ ...d, parts: [...(d.parts ?? []), part] }));
+  const add = (herb: HerbLine, typed: string) => {
+    const usual = { herb: herb.slug, form: herb.usual.form, cut: herb.usual.cut } as Portion;
+    const one: Portion = { ...usual, amount: 1, unit: "part" };
+    api
+      .readRecipe({ text: typed })
+      .then((w) => put(saidPortion(saidLine(w.recipe.additions ?? [], typed, { ...one, stage: 0 }))))
+      .catch(() => put(one));
+  };
+  const wrong = (field: string) =>
+    keep.error instanceof ProblemError
+      ? keep.error.violations.find((v) => v.field === field.replace("additions", "parts"))?.wanted
+      : undefined;
+  return (
+    <Panel
+      open
+      wide
+      onOpenChange={(o) => !o && onClose()}
+      title={slug ? "Change the blend" : "A blend of the house"}
+    >
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          keep.mutate(
+            { slug: key, doc },
+            {
+              onSuccess: () => {
+                navigate(`/herbs/${key}`);
+                onClose();
+              },
+            },
+          );
+        }}
+      >
+        <div className="grid gap-4 sm:grid-cols-2">
+          <TextField
+            label="Name"
+            most={60}
+            value={doc.common ?? ""}
+            onChange={(common) => setDoc({ ...doc, common })}
+          />
+          <TextField
+            label="What it is for, if you like"
+            most={300}
+            value={doc.use ?? ""}
+            onChange={(use) => setDoc({ ...doc, use })}
+          />
+        </div>
+        <ul aria-label="Herbs of the blend" className="mt-4 border-hairline border-t empty:border-t-0">
+          {parts.map((p, i) => (
+            <li key={i} className="flex items-baseline border-hairline border-b py-1.5">
+              <div className="min-w-0 flex-1">
+                <AdditionWords
+                  portion
+                  addition={p}
+                  at={i}
+                  herb={herbs.find((h) => h.slug === p.herb)}
+                  herbs={herbs}
+                  stages={[]}
+                  wrong={wrong}
+                  onChange={(part) =>
+                    setDoc({
+                      ...doc,
+                      parts: parts.map((q, j) => (j === i ? { ...q, ...part } : q)) as Portion[],
+                    })
+                  }
+                  onRemove={() => setDoc({ ...doc, parts: parts.filter((_, j) => j !== i) })}
+                />
+              </div>
+            </li>
+          ))}
+        </ul>
+        <div className="mt-2 max-w-80">
+          <HerbPicker
+            label={`Herb ${parts.length + 1} of the blend`}
+            hint={parts.length === 0 ? "a herb: 2 parts chamomile" : "another herb"}
+            value=""
+            onPick={(picked, typed) => {
+              const herb = herbs.find((h) => h.slug === picked);
+              if (herb && herb.part !== "blend") add(herb, typed);
+            }}
+          />
+        </div>
+        <p className="mt-3 text-muted text-sm">
+          Parts are level spoons. Mix, pound if you like, keep it in a jar; in a recipe it is then a herb like
+          any other: “2 tsp of the {doc.common?.toLowerCase() || "evening blend"}”.
+        </p>
+        {keep.error && <Trouble error={keep.error} />}
+        <div className="mt-4">
+          <Primary busy={key === "" || parts.length < 2}>Keep it</Primary>
+        </div>
+      </form>
+    </Panel>
+  );
+}
+
+/** Of what was read of a line only what a blend can hold. */
+function saidPortion(line: Portion): Portion {
+  const { herb, form, cut, amount, unit } = line;
+  return { herb, form, cut, amount, unit };
+}
