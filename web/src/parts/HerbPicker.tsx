@@ -25,7 +25,9 @@ export function HerbPicker({
   const found = useFoundHerbs(typed ?? "");
   const shown = typed ?? herbs.data?.find((h) => h.slug === value)?.common ?? value;
   const hits = typed === null ? [] : (found.data ?? []).filter((h) => !h.stop).slice(0, 8);
+  const stale = found.isPlaceholderData;
   const pick = (slug: string) => {
+    if (stale) return;
     onPick(slug, typed ?? "");
     setTyped(null);
     setAt(0);

@@ -50,7 +50,7 @@ export function Blend({ herb }: { herb: HerbResponse }) {
         ))}
       </ul>
       {spoon && (
-        <p className="mt-3">
+        <p className="mt-3 max-w-prose">
           A level teaspoon of it weighs about{" "}
           <span className="figure text-xl">{grams(spoon.gPerTsp.best)}</span>{" "}
           <span className="text-muted">({range("mass", spoon.gPerTsp.low, spoon.gPerTsp.high)})</span>, as its

@@ -15,13 +15,15 @@ final class HerbSearch {
 
     private HerbSearch() {}
 
-    private record Hit(Herb herb, int rank) {}
+    /** @param letters of a name that was asked for among other words: the longer one says more */
+    private record Hit(Herb herb, int rank, int letters) {}
 
-    /** Ranks after every name: a word of what was asked is a word of a name, or of its use. */
-    private static final int BY_FIRST_WORD = 5;
+    /** Ranks after every name: a name stands among what was asked, a word of that is a word of a name, or of its use. */
+    private static final int BY_NAME_AMONG_WORDS = 5;
 
-    private static final int BY_ANOTHER_WORD = 6;
-    private static final int BY_USE = 7;
+    private static final int BY_FIRST_WORD = 6;
+    private static final int BY_ANOTHER_WORD = 7;
+    private static final int BY_USE = 8;
 
     /** The best first: a name, the beginning of one, a part of one, a name nearly typed, one word of a name, a use. */
     static List<Herb> find(Collection<Herb> herbs, String text) {
@@ -32,15 +34,29 @@ final class HerbSearch {
         List<Hit> hits = new ArrayList<>();
         for (Herb herb : herbs) {
             int named = names(herb).mapToInt(n -> rank(n, wanted)).min().orElse(Integer.MAX_VALUE);
-            int rank = Math.min(named, byWord(herb, wanted));
+            int among = amongWords(herb, wanted);
+            int other = among > 0 ? BY_NAME_AMONG_WORDS : byWord(herb, wanted);
+            int rank = Math.min(named, other);
             if (rank < Integer.MAX_VALUE) {
-                hits.add(new Hit(herb, rank));
+                hits.add(new Hit(herb, rank, rank == BY_NAME_AMONG_WORDS ? among : 0));
             }
         }
         return hits.stream()
-                .sorted(Comparator.comparingInt(Hit::rank).thenComparing(h -> h.herb.slug()))
+                .sorted(Comparator.comparingInt(Hit::rank)
+                        .thenComparing(Comparator.comparingInt(Hit::letters).reversed())
+                        .thenComparing(h -> h.herb.slug()))
                 .map(Hit::herb)
                 .toList();
+    }
+
+    /** Letters of the longest name that stands in "1 part lemon balm"; 0 when none does. */
+    private static int amongWords(Herb herb, String wanted) {
+        String spaced = " " + wanted + " ";
+        return names(herb)
+                .filter(n -> n.length() >= FORGIVEN_FROM - 1 && spaced.contains(" " + n + " "))
+                .mapToInt(String::length)
+                .max()
+                .orElse(0);
     }
 
     /** "Cinnamon powder" has a word of a name, "sleep" one of a use. */

@@ -117,6 +117,11 @@ public record Addition(
         return new Addition(herb, form, cut, other, stage, prep, fixed, spooned);
     }
 
+    /** Out of its jar: neither dried nor cut. */
+    Addition asItComes() {
+        return new Addition(herb, Form.FRESH, Cut.WHOLE, quantity, stage, prep, open, spooned);
+    }
+
     /** So many times of it; no range any more. */
     public Addition times(double factor) {
         Addition other = of(quantity.times(factor));

@@ -1,5 +1,6 @@
 package embercup.core.recipe;
 
+import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbMeasure;
@@ -23,8 +24,16 @@ public final class Parts {
 
     private Parts() {}
 
-    /** The recipe with grams in place of parts; the same recipe when it has none. */
-    public static Recipe resolved(Materia materia, Recipe recipe) {
+    /**
+     * The recipe with grams in place of parts, and kitchen ingredients as they come: honey is neither dried nor chopped. The same
+     * recipe when it has neither.
+     */
+    public static Recipe resolved(Materia materia, Recipe written) {
+        Recipe recipe = written.additions().stream().anyMatch(a -> dressed(materia, a))
+                ? written.withAdditions(written.additions().stream()
+                        .map(a -> dressed(materia, a) ? a.asItComes() : a)
+                        .toList())
+                : written;
         return recipe.told().ofBlend().map(of -> blended(materia, recipe, of)).orElseGet(() -> byDose(materia, recipe));
     }
 
@@ -120,6 +129,14 @@ public final class Parts {
             lines.add(each.get(i) == 0 ? a : a.of(Quantity.of(each.get(i) / allG * used, Unit.GRAM)));
         }
         return recipe.withAdditions(lines);
+    }
+
+    private static boolean dressed(Materia materia, Addition a) {
+        return (a.form() != Form.FRESH || a.cut() != Cut.WHOLE)
+                && materia.find(a.herb())
+                        .filter(h -> h.part() == PlantPart.PANTRY
+                                && h.bulk().stream().noneMatch(b -> b.form() == a.form() && b.cut() == a.cut()))
+                        .isPresent();
     }
 
     private static Recipe byDose(Materia materia, Recipe recipe) {

@@ -29,6 +29,23 @@ class HerbSearchTest {
         assertThat(MATERIA.search(typed)).extracting(Herb::slug).startsWith(slug);
     }
 
+    /** As a line is typed: the amount before it, how it is cut behind it. */
+    @ParameterizedTest
+    @CsvSource({
+        "1 part lemon balm, lemon-balm",
+        "2 cm fresh ginger, ginger",
+        "a pinch of saffron, saffron",
+        "3 slices of orange peel, orange-peel",
+        "half a tsp black pepper, black-pepper",
+        "2 tsp green tea leaves, green-tea",
+        "2 cucharadas de manzanilla, chamomile",
+        "1 handful nettle chopped, nettle",
+        "5 g star anise, star-anise"
+    })
+    void aHerbIsFoundAmongTheWordsOfItsLine(String typed, String slug) {
+        assertThat(MATERIA.search(typed)).extracting(Herb::slug).startsWith(slug);
+    }
+
     @Test
     void whatIsNoHerbFindsNone() {
         assertThat(MATERIA.search("screwdriver")).isEmpty();
