@@ -28,6 +28,7 @@ const OWN: Record<string, ScaleLine> = {
     [0, 1],
     [100, 5],
   ]),
+  kg: scale("kg", 1, 1, 0, [[0, 0.5]]),
   cm: scale("cm", 1, 1, 0, [[0, 0.1]]),
   m: scale("m", 1, 1, 0, [[0, 1]]),
 };
@@ -42,6 +43,7 @@ const OTHER: Record<string, ScaleLine> = {
     [0, 0.01],
     [10, 0.1],
   ]),
+  kg: scale("lb", 0.45359237, 1, 0, [[0, 1]]),
   cm: { ...scale("in", 2.54, 1, 0, [[0, 0.125]]), eighths: true },
   m: scale("ft", 0.3048, 1, 0, [[0, 1]]),
 };
@@ -65,7 +67,7 @@ function scale(
 }
 
 function house(hours: "twelve" | "twenty-four", dates: string): House {
-  const scales = { temperature: "°C", mass: "g", volume: "mL", length: "cm", height: "m" };
+  const scales = { temperature: "°C", mass: "g", bodyWeight: "kg", volume: "mL", length: "cm", height: "m" };
   return {
     units: { hours, dates } as House["units"],
     scales: Object.fromEntries(Object.entries(scales).map(([of, u]) => [of, OWN[u]])) as Record<

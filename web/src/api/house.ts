@@ -52,6 +52,10 @@ export function theHouse(): House {
 
 export const scaleOf = (of: Quantity): ScaleLine => theHouse().scales[of];
 
+/** The step to which a number of that size is said. */
+export const stepAt = (s: ScaleLine, shown: number) =>
+  s.grains.filter((g) => Math.abs(shown) >= g.from).at(-1)?.step ?? 1;
+
 /** Whether it shows the core's own unit. */
 export const ofCore = (s: ScaleLine) => s.units === s.each && s.atZero === 0;
 

@@ -1928,6 +1928,7 @@ export interface components {
             grams?: number;
         };
         Scales: {
+            bodyWeight: components["schemas"]["ScaleLine"];
             height: components["schemas"]["ScaleLine"];
             length: components["schemas"]["ScaleLine"];
             mass: components["schemas"]["ScaleLine"];

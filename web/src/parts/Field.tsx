@@ -1,5 +1,5 @@
 import { type ReactNode, useId } from "react";
-import { inCore, onScale, type Quantity, scaleOf } from "../api/house";
+import { inCore, onScale, type Quantity, scaleOf, stepAt } from "../api/house";
 
 const LINE =
   "min-h-11 w-full border-ink border-b-2 bg-transparent px-1 placeholder:text-muted aria-[invalid=true]:border-stop";
@@ -121,9 +121,6 @@ export function NumberField({
   );
 }
 
-/** A digit more than any scale of a kitchen shows. */
-const TYPED = 1e4;
-
 /** A quantity of the core, shown and typed in the unit of the house; may be left out. */
 export function QuantityField({
   of,
@@ -132,12 +129,15 @@ export function QuantityField({
   ...rest
 }: Omit<Parameters<typeof NumberField>[0], "unit" | "step"> & { of: Quantity }) {
   const scale = scaleOf(of);
+  const shown = value === undefined ? undefined : onScale(scale, value);
+  // A digit finer than it is said: what was typed stays as typed, what was reckoned has no tail.
+  const fine = shown === undefined ? 1 : stepAt(scale, shown) / 10;
   return (
     <NumberField
       {...rest}
       unit={scale.unit}
-      value={value === undefined ? undefined : Math.round(onScale(scale, value) * TYPED) / TYPED}
-      onChange={(shown) => onChange(shown === undefined ? undefined : inCore(scale, shown))}
+      value={shown === undefined ? undefined : Number((Math.round(shown / fine) * fine).toFixed(4))}
+      onChange={(typed) => onChange(typed === undefined ? undefined : inCore(scale, typed))}
     />
   );
 }

@@ -1,4 +1,4 @@
-import { onScale, type Quantity, type ScaleLine, scaleOf, theHouse } from "../api/house";
+import { onScale, type Quantity, type ScaleLine, scaleOf, stepAt, theHouse } from "../api/house";
 
 /** How numbers and times are said; one place, so that every screen says them alike. */
 
@@ -14,8 +14,7 @@ export function fraction(n: number): string {
 /** The number that a scale shows, to the step of its size, or `finer` by one digit. */
 export function shownBy(s: ScaleLine, inCore: number, finer = false): string {
   const shown = onScale(s, inCore);
-  const grain = s.grains.filter((g) => Math.abs(shown) >= g.from).at(-1);
-  const step = (grain?.step ?? 1) / (finer && !s.eighths ? 10 : 1);
+  const step = stepAt(s, shown) / (finer && !s.eighths ? 10 : 1);
   const number = Math.round(shown / step) * step;
   if (s.eighths) return fraction(number);
   if (step >= 1 || (step === 0.5 && Number.isInteger(number))) return number.toFixed(0);

@@ -45,7 +45,7 @@ export default function Household() {
                 <span className="font-semibold text-lg">{p.name}</span>
                 {p.brewer && <span className="text-muted">, who brews</span>}
                 <span className="block text-muted">
-                  {p.ageYears} years{p.weightKg ? `, ${p.weightKg} kg` : ""}
+                  {p.ageYears} years{p.weightKg ? `, ${quantity("bodyWeight", p.weightKg)}` : ""}
                   {p.conditions.length > 0 && `; ${conditionsSaid(p.conditions, p.trimester)}`}
                   {p.allergies.length > 0 && `; allergic to ${p.allergies.join(", ")}`}
                 </span>

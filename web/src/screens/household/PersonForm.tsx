@@ -3,7 +3,7 @@ import { type Kept, useKeepPerson, useRemovePerson } from "../../api/changes";
 import type { Person, PersonRequest } from "../../api/client";
 import { useHerbs } from "../../api/queries";
 import { Conditions } from "../../parts/Conditions";
-import { NumberField, SelectField, TextField } from "../../parts/Field";
+import { NumberField, QuantityField, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
 import { KeepingForm, useKeeping } from "./keeping";
 
@@ -57,9 +57,9 @@ export function PersonForm({ person, onClose }: { person?: Person; onClose: () =
           wrong={keeping.wrong("ageYears")}
           onChange={(ageYears) => set({ ageYears })}
         />
-        <NumberField
+        <QuantityField
+          of="bodyWeight"
           label="Weight, if known"
-          unit="kg"
           value={draft.weightKg}
           wrong={keeping.wrong("weightKg")}
           onChange={(weightKg) => set({ weightKg })}

@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Person, PlanResponse, SharerLine } from "../../api/client";
 import { Conditions } from "../../parts/Conditions";
 import { conditionsSaid } from "../../parts/conditions";
-import { cupsSaid, millilitres } from "../../parts/say";
+import { cupsSaid, millilitres, quantity } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
 import type { Guest, Order, Ordered, Sharer } from "./order";
 
@@ -209,7 +209,7 @@ function Somebody({ people, onAdd }: { people: Person[]; onAdd: (s: Sharer) => v
 /** "8 years, 26 kg, pregnant". */
 function about(p: Person): string {
   const parts = [`${p.ageYears} years`];
-  if (p.weightKg) parts.push(`${p.weightKg} kg`);
+  if (p.weightKg) parts.push(quantity("bodyWeight", p.weightKg));
   if (p.conditions.length > 0) parts.push(conditionsSaid(p.conditions, p.trimester));
   return parts.join(", ");
 }

@@ -27,6 +27,11 @@ public record HouseUnits(
     /** The international foot (NIST SP 811), exact, m. */
     private static final double FOOT_M = 0.3048;
 
+    /** The avoirdupois pound (NIST SP 811), exact, kg. */
+    private static final double POUND_KG = 0.45359237;
+    /** People are weighed to the half kilogram (common practice, no source). */
+    private static final double WHOLE_HALVES = 0.5;
+
     private static final double WHOLE_FROM_G = 20;
     private static final double TO_FIVE_FROM_ML = 100;
     private static final double TENTHS_FROM_OZ = 10;
@@ -95,6 +100,13 @@ public record HouseUnits(
                 : HouseScale.of("oz", Mass.OUNCE_G, new Grain(0, 0.01), new Grain(TENTHS_FROM_OZ, 0.1));
     }
 
+    /** Weight of a person; the core has kg. */
+    public HouseScale bodyWeight() {
+        return weights == Weights.GRAMS
+                ? HouseScale.own("kg", new Grain(0, WHOLE_HALVES))
+                : HouseScale.of("lb", POUND_KG, new Grain(0, 1));
+    }
+
     /** Water and liquor; the core has mL. */
     public HouseScale volume() {
         return volumes == Volumes.MILLILITRES
@@ -128,6 +140,7 @@ public record HouseUnits(
                     case "°C" -> temperature();
                     case "g" -> mass();
                     case "mL" -> volume();
+                    case "kg" -> bodyWeight();
                     case "cm" -> length();
                     case "m" -> height();
                     default -> null;

@@ -23,11 +23,18 @@ record UnitsOfHouse(
         @CodeOf(Dates.class) @Nullable String dates) {
 
     /** Every scale by the quantity it is of. */
-    record Scales(ScaleLine temperature, ScaleLine mass, ScaleLine volume, ScaleLine length, ScaleLine height) {
+    record Scales(
+            ScaleLine temperature,
+            ScaleLine mass,
+            ScaleLine bodyWeight,
+            ScaleLine volume,
+            ScaleLine length,
+            ScaleLine height) {
         static Scales of(HouseUnits units) {
             return new Scales(
                     ScaleLine.of(units.temperature()),
                     ScaleLine.of(units.mass()),
+                    ScaleLine.of(units.bodyWeight()),
                     ScaleLine.of(units.volume()),
                     ScaleLine.of(units.length()),
                     ScaleLine.of(units.height()));
