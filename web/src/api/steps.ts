@@ -9,9 +9,9 @@ export type TurnedLine = Omit<Schemas["Heating"], "kind"> & { kind: "turned" };
 export type StepLine = Schemas["StepLine"] | TurnedLine;
 
 /** A step that belongs to a stage of the recipe. */
-export type StageLine = Exclude<StepLine, Schemas["Preparing"]>;
+export type StageLine = Exclude<StepLine, Schemas["Preparing"] | Schemas["Resting"]>;
 
-export const ofStage = (step: StepLine): step is StageLine => step.kind !== "prep";
+export const ofStage = (step: StepLine): step is StageLine => step.kind !== "prep" && step.kind !== "stand";
 
 /** The steps that belong to stages. */
 export const stagesOf = (steps: StepLine[]): StageLine[] => steps.filter(ofStage);

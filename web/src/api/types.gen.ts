@@ -942,6 +942,7 @@ export interface components {
             name: string;
             note?: components["schemas"]["NoteLine"];
             nowKey?: string;
+            open: components["schemas"]["OpenLine"][];
             phase: string;
             photo: boolean;
             plan: components["schemas"]["PlanResponse"];
@@ -1481,6 +1482,12 @@ export interface components {
             clashes: components["schemas"]["ClashLine"][];
             pots: components["schemas"]["PotLine"][];
         };
+        OpenLine: {
+            herb: string;
+            key: string;
+            /** Format: date-time */
+            restsUntil?: string;
+        };
         OrderRequest: {
             changes?: components["schemas"]["ChangePart"][];
             /** Format: double */
@@ -1679,7 +1686,7 @@ export interface components {
             stageStartS: number;
             /** Format: date-time */
             startAt: string;
-            steps: (components["schemas"]["ByHand"] | components["schemas"]["Heating"] | components["schemas"]["Preparing"] | components["schemas"]["Standing"])[];
+            steps: (components["schemas"]["ByHand"] | components["schemas"]["Heating"] | components["schemas"]["Preparing"] | components["schemas"]["Resting"] | components["schemas"]["Standing"])[];
             stopped: boolean;
             /** Format: double */
             strength: number;
@@ -1898,6 +1905,25 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        Resting: {
+            /** Format: int32 */
+            addition: number;
+            aside: boolean;
+            confirm: string;
+            /** Format: double */
+            durationS: number;
+            handsOn: boolean;
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "stand";
+            label: string;
+            /** Format: double */
+            startS: number;
+            until?: string;
+        };
         SaysDocument: {
             /** Format: double */
             ageFloorYears?: number;
@@ -2102,7 +2128,7 @@ export interface components {
             sign?: "plan" | "smell" | "colour" | "taste";
             step?: string;
         };
-        StepLine: components["schemas"]["Preparing"] | components["schemas"]["Heating"] | components["schemas"]["Standing"] | components["schemas"]["ByHand"];
+        StepLine: components["schemas"]["Preparing"] | components["schemas"]["Resting"] | components["schemas"]["Heating"] | components["schemas"]["Standing"] | components["schemas"]["ByHand"];
         Substitute: {
             change: string;
             herb: string;

@@ -14,6 +14,7 @@ import {
   type LineSize,
   lids,
   marks,
+  Resting,
   roomBehind,
   shown,
 } from "./lineParts";
@@ -111,6 +112,20 @@ export function FireLine(props: FireLineProps) {
             room={Math.min(roomBehind(stages, s, totalS, x), (nextMark(s) ?? width) - x(s.startS))}
           />
         ))}
+        {steps.map(
+          (s) =>
+            s.kind === "stand" &&
+            s.aside && (
+              <Resting
+                key={s.key}
+                from={x(s.startS)}
+                to={x(s.startS + s.durationS)}
+                y={band.base}
+                words={bare ? "" : s.label}
+                room={x(props.stageStartS) - x(s.startS)}
+              />
+            ),
+        )}
         {lids(stages).map(([a, b]) => (
           <g key={a}>
             <path

@@ -160,6 +160,41 @@ export function marks(additions: AdditionLine[], stages: StageLine[], x: (s: num
   return all;
 }
 
+/** A herb that rests before it goes in: a dotted line just above the ground, with its words where no flame stands. */
+export function Resting({
+  from,
+  to,
+  y,
+  words,
+  room,
+}: {
+  from: number;
+  to: number;
+  y: number;
+  words: string;
+  room: number;
+}) {
+  return (
+    <g>
+      <line
+        x1={from}
+        x2={to}
+        y1={y - 4}
+        y2={y - 4}
+        stroke="var(--herb)"
+        strokeWidth={2.5}
+        strokeDasharray="1 6"
+        strokeLinecap="round"
+      />
+      {words.length * 6.6 < room && (
+        <text x={from} y={y - 13} fontSize={13} style={{ fill: "var(--herb)" }}>
+          {words}
+        </text>
+      )}
+    </g>
+  );
+}
+
 export function Addition({
   x,
   room,

@@ -18,6 +18,7 @@ import { useBrewClock } from "./clock";
 import { eventWords, Hands, lastSaid } from "./Hands";
 import { Instruments, useAutopilot, useInstruments } from "./Instruments";
 import { Read } from "./Read";
+import { allIn, Meanwhile, NotReady, notReady } from "./Ready";
 import { beginOf, mainSteps, poured, reality, served, short } from "./reality";
 
 /** A reduction is told this long before its mark, s. */
@@ -47,17 +48,23 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
   const coming = main.slice(index + 1, index + 5);
   const done = current === undefined;
 
-  const confirmStep = useCallback(() => {
+  const goOn = useCallback(() => {
+    allIn(brew);
     if (brew.nowKey) confirm(brew.id, { kind: "step-done", step: brew.nowKey });
     if (!brew.nowKey || index === main.length - 1) confirm(brew.id, { kind: "finished" });
-  }, [brew.id, brew.nowKey, index, main.length]);
+    setAsked(undefined);
+  }, [brew, index, main.length]);
+  const [asked, setAsked] = useState<string>();
+  const open = notReady(brew, at);
+  const asks = asked === brew.nowKey && open.length > 0;
+  const confirmStep = () => (open.length > 0 && !asks ? setAsked(brew.nowKey ?? undefined) : goOn());
   const figures = useMemo(() => ({ key: brew.id, load: () => api.brewWorkings(brew.id) }), [brew.id]);
   const last = lastSaid(brew);
   const undo = useCallback(() => {
     if (last) confirm(brew.id, { kind: "undone", event: last.id });
   }, [brew.id, last]);
   useKey(" ", confirmStep);
-  useAutopilot(brew, kitchen, confirmStep);
+  useAutopilot(brew, kitchen, goOn);
   useKey("u", undo);
 
   const overS = waits ? Math.max(0, Math.floor(-left)) : 0;
@@ -133,26 +140,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
               By hand, about {span(current.durationS)}. Confirm when it is done.
             </p>
           )}
-          {brew.meanwhile.length > 0 && waits && (
-            <div className="mt-2 border-herb border-l-[5px] pl-3">
-              <strong className="text-herb">Meanwhile</strong>
-              <ul>
-                {brew.meanwhile.map((key) => (
-                  <li key={key}>
-                    <label className="flex min-h-11 items-center gap-3">
-                      <input
-                        type="checkbox"
-                        className="size-6 accent-[var(--herb)]"
-                        checked={false}
-                        onChange={() => confirm(brew.id, { kind: "step-done", step: key })}
-                      />
-                      {plan.steps.find((s) => s.key === key)?.label}
-                    </label>
-                  </li>
-                ))}
-              </ul>
-            </div>
-          )}
+          {waits && <Meanwhile brew={brew} at={at} />}
           {waits && !done && left < -ABSENT_S && (
             <p className="mt-2 max-w-prose border-ember border-l-[5px] pl-3">
               Its time ran out {span(-left)} ago.{" "}
@@ -221,9 +209,11 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
       </section>
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-4 md:grid-cols-[minmax(0,1fr)_400px]">
         <div>
+          {asks && <NotReady open={open} onGoOn={goOn} onWait={() => setAsked(undefined)} />}
           <button
             type="button"
             onClick={confirmStep}
+            hidden={asks}
             className="min-h-16 w-full rounded-one bg-ember px-6 font-display font-semibold text-[1.4rem] text-ember-ink [font-stretch:85%] hover:brightness-110"
           >
             {done ? "To the note" : current.confirm}

@@ -6,18 +6,22 @@ import embercup.core.live.LiveBrew.Advice;
 import embercup.core.live.LiveBrew.Clock;
 import embercup.core.live.LiveBrew.Happened;
 import embercup.core.live.LiveBrew.LiveStep;
+import embercup.core.live.LiveBrew.Open;
 import embercup.core.live.LiveBrew.Outlook;
 import embercup.core.live.LiveBrew.Phase;
 import embercup.core.live.LiveBrew.Place;
 import embercup.core.live.LiveBrew.Quality;
+import embercup.core.materia.HerbName;
 import embercup.core.measure.Volume;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Fire;
 import embercup.core.plan.Prediction;
 import embercup.core.plan.Step;
+import embercup.core.recipe.StageKind;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -25,6 +29,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** One fold; mutable inside, not shared. */
 final class Fold implements BrewEvent.Visitor<Boolean> {
@@ -110,9 +117,15 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
         Map<String, LiveStep> main = new HashMap<>();
         for (Step step : mainLine()) {
             Optional<Instant> doneAt = Optional.ofNullable(done.get(step.id()));
-            Instant due = doneAt.orElse(clock.plus(seconds(lengths.getOrDefault(step.id(), 0.0))));
             boolean current = doneAt.isEmpty() && now.isEmpty();
-            Optional<Instant> began = doneAt.isPresent() || current ? Optional.of(clock) : Optional.empty();
+            Instant begins = doneAt.isEmpty() && !current
+                    ? rested(step).filter(clock::isBefore).orElse(clock)
+                    : clock;
+            Instant due = doneAt.orElse(
+                    step instanceof Step.Stand wait
+                            ? waited(wait, begins)
+                            : begins.plus(seconds(lengths.getOrDefault(step.id(), 0.0))));
+            Optional<Instant> began = doneAt.isPresent() || current ? Optional.of(begins) : Optional.empty();
             LiveStep live = new LiveStep(step, began, doneAt, due, sign(step));
             now = current ? Optional.of(live) : now;
             main.put(step.id(), live);
@@ -125,7 +138,7 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
         return new LiveBrew(
                 phase,
                 steps,
-                running ? place(now, steps) : new Place(Optional.empty(), List.of(), Optional.empty()),
+                running ? place(now, steps) : new Place(Optional.empty(), List.of(), List.of(), Optional.empty()),
                 clock(clock),
                 new Happened(measured, List.copyOf(turns), pouredMl),
                 predicted,
@@ -133,8 +146,41 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
                 note);
     }
 
-    /** Prep beside the stages: it begins when the cook likes. */
+    /** When what goes in with a step has rested; empty when nothing rests for it. */
+    private Optional<Instant> rested(Step step) {
+        return plan.steps().stream()
+                .filter(s -> s instanceof Step.Stand && s.aside())
+                .map(Step.Stand.class::cast)
+                .filter(s -> goesIn(s.addition()).equals(Optional.of(step)))
+                .flatMap(s -> prepared(s.addition())
+                        .flatMap(p -> Optional.ofNullable(done.get(p.id())))
+                        .map(at -> at.plus(seconds(s.durationS())))
+                        .stream())
+                .max(Comparator.naturalOrder());
+    }
+
+    /** When a wait for a herb ends: so long after it was got ready as in the plan, or at once. */
+    private Instant waited(Step.Stand wait, Instant clock) {
+        return prepared(wait.addition())
+                .flatMap(p -> Optional.ofNullable(done.get(p.id())).map(at -> at.plus(seconds(wait.endS() - p.endS()))))
+                .filter(clock::isBefore)
+                .orElse(clock);
+    }
+
+    private Optional<Step.Prepare> prepared(int addition) {
+        return plan.steps().stream()
+                .flatMap(s -> s instanceof Step.Prepare p && p.addition() == addition ? Stream.of(p) : Stream.empty())
+                .findFirst();
+    }
+
+    /** Prep beside the stages: it begins when the cook likes; what rests begins when it is ready. */
     private LiveStep beside(Step step) {
+        if (step instanceof Step.Stand stand) {
+            Optional<Instant> began = prepared(stand.addition()).map(p -> done.get(p.id()));
+            Instant until = began.orElse(started.orElse(Instant.EPOCH).plus(seconds(stand.startS())))
+                    .plus(seconds(stand.durationS()));
+            return new LiveStep(step, began, Optional.empty(), until, BrewEvent.Sign.PLAN);
+        }
         Instant due = started.orElse(Instant.EPOCH).plus(seconds(step.endS()));
         return new LiveStep(step, Optional.empty(), Optional.ofNullable(done.get(step.id())), due, sign(step));
     }
@@ -142,18 +188,67 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
     private Place place(Optional<LiveStep> now, List<LiveStep> steps) {
         List<LiveStep> meanwhile = steps.stream()
                 .filter(s -> s.step().aside() && s.doneAt().isEmpty() && !isIn(s.step(), now))
+                .filter(s -> s.step() instanceof Step.Prepare || s.beganAt().isPresent())
                 .toList();
-        return new Place(now, meanwhile, now.map(this::fire));
+        return new Place(now, meanwhile, open(now, steps), now.map(this::fire));
+    }
+
+    /** What of the herbs that go in with the step after this one is not got ready, or rests until then. */
+    private List<Open> open(Optional<LiveStep> now, List<LiveStep> steps) {
+        List<Step> main = mainLine();
+        int next = now.map(n -> main.indexOf(n.step()) + 1).orElse(main.size());
+        if (next >= main.size()) {
+            return List.of();
+        }
+        Set<Integer> goIn = IntStream.range(0, plan.additions().size())
+                .filter(i -> !plan.additions().get(i).perCup() && goesIn(i).equals(Optional.of(main.get(next))))
+                .boxed()
+                .collect(Collectors.toSet());
+        List<Open> open = new ArrayList<>();
+        for (LiveStep live : steps) {
+            if (live.step() instanceof Step.Prepare p
+                    && goIn.contains(p.addition())
+                    && live.doneAt().isEmpty()) {
+                open.add(new Open(p, inHand(p.addition()), Optional.empty()));
+            } else if (live.step() instanceof Step.Stand s
+                    && s.aside()
+                    && goIn.contains(s.addition())
+                    && live.beganAt().isPresent()) {
+                open.add(new Open(s, inHand(s.addition()), Optional.of(live.dueAt())));
+            }
+        }
+        return open;
+    }
+
+    private HerbName inHand(int addition) {
+        return plan.additions().get(addition).inHand();
+    }
+
+    /** The step with which a herb goes in: the first of its stage, or the pouring itself. */
+    private Optional<Step> goesIn(int addition) {
+        int stage = plan.additions().get(addition).stage();
+        return mainLine().stream()
+                .filter(s -> s.stage() == stage && !heatsFirst(s))
+                .findFirst();
+    }
+
+    /** A kettle is heated before what is poured on goes into the vessel. */
+    private boolean heatsFirst(Step step) {
+        return step instanceof Step.HeatUp
+                && plan.stages().get(step.stage()).stage().kind() == StageKind.POUR;
     }
 
     /** Whether what a step gets ready has gone in by now: then it is ready, whoever ticked it or not. */
     private boolean isIn(Step step, Optional<LiveStep> now) {
-        if (!(step instanceof Step.Prepare prepare)) {
+        int addition = step instanceof Step.Prepare prepare
+                ? prepare.addition()
+                : step instanceof Step.Stand stand ? stand.addition() : -1;
+        if (addition < 0) {
             return false;
         }
-        int goesIn = plan.additions().get(prepare.addition()).stage();
+        int goesIn = plan.additions().get(addition).stage();
         return now.map(LiveStep::step)
-                .filter(s -> s.stage() > goesIn || s.stage() == goesIn && !(s instanceof Step.HeatUp))
+                .filter(s -> s.stage() > goesIn || s.stage() == goesIn && !heatsFirst(s))
                 .isPresent();
     }
 

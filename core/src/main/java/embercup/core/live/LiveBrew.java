@@ -2,6 +2,7 @@ package embercup.core.live;
 
 import embercup.core.brew.Measurements;
 import embercup.core.live.BrewEvent.Noted;
+import embercup.core.materia.HerbName;
 import embercup.core.measure.Volume;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Fire;
@@ -40,10 +41,20 @@ public record LiveBrew(
      * Where the cook is.
      *
      * @param now the step to do; empty once all are done
-     * @param meanwhile prep that can be done while the current step waits
+     * @param meanwhile prep that can be done, and what rests, while the current step waits
+     * @param open what of the herbs that go in with the next step is not ready yet
      * @param fire flame, lid and marc as they stand at the step to do
      */
-    public record Place(Optional<LiveStep> now, List<LiveStep> meanwhile, Optional<Fire> fire) {}
+    public record Place(Optional<LiveStep> now, List<LiveStep> meanwhile, List<Open> open, Optional<Fire> fire) {}
+
+    /**
+     * A herb that goes in with the next step and is not ready.
+     *
+     * @param step what is still to be done with it: it is got ready, or it rests
+     * @param herb what is in the cook's hand: a herb, or the blend that it is in
+     * @param restsUntil when it has rested; empty when it is not got ready
+     */
+    public record Open(Step step, HerbName herb, Optional<Instant> restsUntil) {}
 
     /**
      * @param lateS seconds the brew is behind its plan; negative when ahead
@@ -142,6 +153,10 @@ public record LiveBrew(
 
     public List<LiveStep> meanwhile() {
         return at.meanwhile;
+    }
+
+    public List<Open> open() {
+        return at.open;
     }
 
     public Optional<Fire> fire() {

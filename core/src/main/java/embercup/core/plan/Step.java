@@ -9,7 +9,7 @@ public sealed interface Step {
     /** Names the step inside its plan; opaque. */
     String id();
 
-    /** What kind of step it is, as the wire writes it: {@code prep}, {@code heat}, or the code of the stage. */
+    /** What kind of step it is, as the wire writes it: {@code prep}, {@code stand}, {@code heat}, or the code of the stage. */
     String code();
 
     /** Seconds from the first step. */
@@ -22,7 +22,7 @@ public sealed interface Step {
         }
     }
 
-    /** Index of the stage it belongs to; −1 for prep. */
+    /** Index of the stage it belongs to; −1 for what gets a herb ready. */
     default int stage() {
         return -1;
     }
@@ -88,6 +88,24 @@ public sealed interface Step {
 
         Prepare at(double startS, boolean besideStages) {
             return new Prepare(id, new Span(startS, span.durationS), addition, besideStages);
+        }
+    }
+
+    /**
+     * A herb that was got ready rests before it goes in: beside the stages with a clock of its own, or as the wait that the first
+     * stage begins after.
+     *
+     * @param addition index of the planned addition
+     */
+    record Stand(String id, Span span, int addition, boolean aside) implements Step {
+        @Override
+        public String code() {
+            return "stand";
+        }
+
+        @Override
+        public Way way() {
+            return Way.STANDING;
         }
     }
 

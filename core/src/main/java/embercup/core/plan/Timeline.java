@@ -8,10 +8,12 @@ import embercup.core.plan.Step.HeatUp;
 import embercup.core.plan.Step.OfStage;
 import embercup.core.plan.Step.Prepare;
 import embercup.core.plan.Step.Span;
+import embercup.core.plan.Step.Stand;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The steps of one cook on one time axis. Prep runs while something else waits, if it fits before it is needed; what does not
@@ -24,6 +26,9 @@ public record Timeline(List<Step> steps, double stageStartS) {
 
     /** Measuring one herb, s (common practice, no source). */
     private static final double MEASURE_S = 25;
+
+    /** Key of the wait that the first stage begins after. */
+    private static final String WAIT = "wait";
 
     public Timeline {
         steps = List.copyOf(steps);
@@ -74,7 +79,7 @@ public record Timeline(List<Step> steps, double stageStartS) {
                 first.add(step);
             }
         }
-        return joined(additions, first, beside, stages);
+        return joined(additions, first, beside, stages, runs);
     }
 
     private static double restS(PlannedAddition addition) {
@@ -102,27 +107,46 @@ public record Timeline(List<Step> steps, double stageStartS) {
         return candidate + workS <= untilS + 1e-6 ? candidate : -1;
     }
 
-    /** What comes first, the longest rest before the rest; then the stages once it has rested. */
+    /**
+     * What comes first, the longest rest before the others; then the stages, so late that whatever rests has rested when it goes
+     * in: a kettle heats meanwhile.
+     */
     private static Timeline joined(
-            List<PlannedAddition> additions, List<Prepare> first, List<Prepare> beside, List<Step> stages) {
+            List<PlannedAddition> additions,
+            List<Prepare> first,
+            List<Prepare> beside,
+            List<Step> stages,
+            List<StageRun> runs) {
         double work = first.stream().mapToDouble(Prepare::durationS).sum();
-        double rest = first.stream()
-                .mapToDouble(p -> restS(additions.get(p.addition())))
-                .max()
-                .orElse(0);
-        double shift = work + rest;
+        double shift = work;
+        Optional<Prepare> longest = Optional.empty();
         List<Step> all = new ArrayList<>();
         List<Prepare> longestRestFirst = new ArrayList<>(first);
         longestRestFirst.sort(Comparator.comparingDouble(p -> -restS(additions.get(p.addition()))));
         double next = 0;
         for (Prepare p : longestRestFirst) {
-            all.add(p.at(next, false));
+            PlannedAddition addition = additions.get(p.addition());
+            Prepare placed = p.at(next, false);
+            all.add(placed);
             next += p.durationS();
+            double rested = next + restS(addition) - neededS(runs.get(addition.stage()));
+            if (restS(addition) > 0 && rested > shift + 1e-6) {
+                shift = rested;
+                longest = Optional.of(placed);
+            }
         }
-        beside.forEach(p -> all.add(p.at(p.startS() + shift, true)));
-        stages.forEach(s -> all.add(later(s, shift)));
+        double begins = shift;
+        longest.ifPresent(p -> all.add(new Stand(WAIT, new Span(work, begins - work), p.addition(), false)));
+        beside.forEach(p -> all.add(p.at(p.startS() + begins, true)));
+        stages.forEach(s -> all.add(later(s, begins)));
+        List.copyOf(all).forEach(s -> {
+            if (s instanceof Prepare p && restS(additions.get(p.addition())) > 0) {
+                Span rests = new Span(p.endS(), restS(additions.get(p.addition())));
+                all.add(new Stand("rest." + p.addition(), rests, p.addition(), true));
+            }
+        });
         all.sort(Comparator.comparingDouble(Step::startS).thenComparing(s -> s.stage() >= 0 ? 1 : 0));
-        return new Timeline(all, shift);
+        return new Timeline(all, begins);
     }
 
     private static Step later(Step step, double seconds) {

@@ -9,6 +9,7 @@ import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Step;
 import embercup.core.plan.Step.HeatUp;
 import embercup.core.plan.Step.Prepare;
+import embercup.core.plan.Step.Stand;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Companion;
 import embercup.core.recipe.Recipe;
@@ -45,6 +46,9 @@ final class StepWords {
         if (step instanceof Prepare prepare) {
             return prepare(plan.additions().get(prepare.addition()));
         }
+        if (step instanceof Stand stand) {
+            return rests(plan, stand);
+        }
         StageRun run = plan.stages().get(step.stage());
         return step instanceof HeatUp ? heating(plan, run) : stage(plan, run);
     }
@@ -52,6 +56,9 @@ final class StepWords {
     String until(BrewPlan plan, Step step) {
         if (step instanceof Prepare) {
             return "";
+        }
+        if (step instanceof Stand stand) {
+            return beforeKettle(plan, stand) ? words.text("until.rests-on") : "";
         }
         StageRun run = plan.stages().get(step.stage());
         if (step instanceof HeatUp) {
@@ -64,6 +71,9 @@ final class StepWords {
     String confirm(BrewPlan plan, Step step) {
         if (step instanceof Prepare) {
             return words.text("confirm.measured");
+        }
+        if (step instanceof Stand stand) {
+            return words.text(beforeKettle(plan, stand) ? "confirm.kettle" : "confirm.rested");
         }
         StageRun run = plan.stages().get(step.stage());
         if (step instanceof HeatUp) {
@@ -91,6 +101,29 @@ final class StepWords {
                         : words.text("step.rest", Map.of("time", words.numbers().minutes(restS / 60))));
         String key = addition.perCup() ? "each" : addition.out().weigh() ? "weighed" : "measured";
         return words.text("step.prepare-" + key, all);
+    }
+
+    private String rests(BrewPlan plan, Stand stand) {
+        PlannedAddition addition = plan.additions().get(stand.addition());
+        return words.text(
+                stand.aside() ? "step.rests" : "step.let-rest",
+                Map.of(
+                        "herb",
+                        name(addition),
+                        "Herb",
+                        Words.capital(name(addition)),
+                        "time",
+                        words.numbers().minutes(addition.prepared().restS() / 60)));
+    }
+
+    /** Whether the kettle goes on before a herb has rested, as it is poured on only then. */
+    private static boolean beforeKettle(BrewPlan plan, Stand stand) {
+        return !stand.aside()
+                && plan.steps().stream()
+                        .filter(s -> !s.aside() && s.startS() >= stand.endS() - 1e-6 && s != stand)
+                        .findFirst()
+                        .filter(s -> s.fire().kettle())
+                        .isPresent();
     }
 
     private String heating(BrewPlan plan, StageRun run) {
@@ -346,7 +379,7 @@ final class StepWords {
         if (herbs.isEmpty() || stage.kind() == StageKind.POUR) {
             return begin;
         }
-        String in = herbs.size() == 1 ? herbs.get(0) : words.text("step.many-herbs", Map.of("n", herbs.size()));
+        String in = several(herbs);
         String lower = begin.substring(0, 1).toLowerCase(words.catalogue().locale()) + begin.substring(1);
         return words.text("confirm.herbs-in", Map.of("Herbs", Words.capital(in), "begin", lower));
     }

@@ -1,6 +1,7 @@
 package embercup.core.live;
 
 import static embercup.core.Pots.dried;
+import static embercup.core.Pots.fresh;
 import static embercup.core.Pots.kind;
 import static embercup.core.Pots.lindenCup;
 import static embercup.core.Pots.plan;
@@ -95,6 +96,112 @@ class LiveBrewTest {
                         .stage())
                 .as("only what goes in later is still to be got ready")
                 .isGreaterThan(steeping.now().orElseThrow().step().stage()));
+    }
+
+    private static BrewPlan garlicPoured() {
+        return plan(recipe(
+                Tradition.FOLK,
+                1,
+                240,
+                List.of(fresh("garlic", Cut.CRUSHED, 1, Unit.CLOVE, 0), dried("linden", Cut.CHOPPED, 1, Unit.GRAM, 0)),
+                pour(),
+                steep(10),
+                strain()));
+    }
+
+    private static BrewEvent done(String key, Instant at) {
+        return new BrewEvent.StepDone(new UUID(7, key.hashCode()), at, key);
+    }
+
+    private static Instant after(Instant from, double s) {
+        return from.plusMillis(Math.round(s * 1000));
+    }
+
+    /** Crushed garlic rests ten minutes (common practice, no source): a wait of its own, and the kettle goes on before it ends. */
+    @Test
+    void aRestBeforeTheHeatIsAWaitAndNotTimeThatIsGained() {
+        BrewPlan plan = garlicPoured();
+        List<BrewEvent> events = startedAt(EIGHT);
+        double crushed = 0;
+        for (Step s : plan.steps()) {
+            if (s instanceof Step.Prepare && !s.aside()) {
+                crushed = Math.max(crushed, s.endS());
+                events.add(done(s.id(), after(EIGHT, s.endS())));
+            }
+        }
+        LiveBrew waiting = LiveBrew.fold(plan, events);
+        assertThat(waiting.now().orElseThrow().step()).isInstanceOf(Step.Stand.class);
+        assertThat(waiting.clock().late()).as("the rest is in the plan").isFalse();
+        assertThat(Math.abs(waiting.lateS())).isLessThan(1);
+        Step kettle = plan.steps().stream().filter(Step::heats).findFirst().orElseThrow();
+        assertThat(waiting.now().orElseThrow().dueAt()).isEqualTo(after(EIGHT, kettle.startS()));
+        events.add(done("wait", after(EIGHT, kettle.startS())));
+        LiveBrew heating = LiveBrew.fold(plan, events);
+        assertThat(heating.now().orElseThrow().step()).isEqualTo(kettle);
+        assertThat(heating.meanwhile().stream().map(s -> s.step().id())).contains("rest.0");
+    }
+
+    /** Whoever crushes it two minutes later waits two minutes longer, and its own clock says until when. */
+    @Test
+    void aRestCountsFromWhenItsHerbWasReady() {
+        BrewPlan plan = garlicPoured();
+        Step crush = plan.steps().get(0);
+        List<BrewEvent> events = startedAt(EIGHT);
+        Instant crushedAt = after(EIGHT, crush.endS() + 120);
+        events.add(done(crush.id(), crushedAt));
+        plan.steps().stream()
+                .filter(s -> s instanceof Step.Prepare && !s.aside() && s != crush)
+                .forEach(s -> events.add(done(s.id(), after(crushedAt, 30))));
+        LiveBrew waiting = LiveBrew.fold(plan, events);
+        Step kettle = plan.steps().stream().filter(Step::heats).findFirst().orElseThrow();
+        assertThat(waiting.now().orElseThrow().dueAt()).isEqualTo(after(crushedAt, kettle.startS() - crush.endS()));
+        LiveBrew.LiveStep rest = waiting.steps().stream()
+                .filter(s -> s.step().id().equals("rest.0"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(rest.dueAt()).isEqualTo(crushedAt.plusSeconds(600));
+    }
+
+    /** A kettle that is put on at once does not make the cup ready sooner: the bulb still rests. */
+    @Test
+    void aKettlePutOnEarlyGainsNothing() {
+        BrewPlan plan = garlicPoured();
+        List<BrewEvent> events = startedAt(EIGHT);
+        plan.steps().stream()
+                .filter(s -> s instanceof Step.Prepare && !s.aside())
+                .forEach(s -> events.add(done(s.id(), after(EIGHT, s.endS()))));
+        events.add(done("wait", EIGHT.plusSeconds(130)));
+        assertThat(Math.abs(LiveBrew.fold(plan, events).lateS())).isLessThan(1);
+    }
+
+    /** Before hot water is poured, whatever goes under it and is not ready is said: not measured, or still resting. */
+    @Test
+    void whatIsNotReadyForTheNextStepIsSaid() {
+        BrewPlan plan = garlicPoured();
+        Step crush = plan.steps().get(0);
+        Step kettle = plan.steps().stream().filter(Step::heats).findFirst().orElseThrow();
+        List<BrewEvent> events = startedAt(EIGHT);
+        Instant crushedAt = after(EIGHT, crush.endS());
+        events.add(done(crush.id(), crushedAt));
+        plan.steps().stream()
+                .filter(s -> s instanceof Step.Prepare && !s.aside() && s != crush)
+                .forEach(s -> events.add(done(s.id(), crushedAt)));
+        events.add(done("wait", after(EIGHT, kettle.startS())));
+        LiveBrew heating = LiveBrew.fold(plan, events);
+        assertThat(heating.open()).anySatisfy(o -> {
+            assertThat(o.herb().slug()).isEqualTo("garlic");
+            assertThat(o.restsUntil()).contains(crushedAt.plusSeconds(600));
+        });
+        BrewPlan linden = plan(lindenCup());
+        assertThat(LiveBrew.fold(linden, startedAt(EIGHT)).open())
+                .as("measured beside the kettle, and not ticked")
+                .singleElement()
+                .satisfies(o -> assertThat(o.restsUntil()).isEmpty());
+        List<BrewEvent> ticked = startedAt(EIGHT);
+        linden.steps().stream()
+                .filter(Step.Prepare.class::isInstance)
+                .forEach(s -> ticked.add(done(s.id(), EIGHT.plusSeconds(20))));
+        assertThat(LiveBrew.fold(linden, ticked).open()).isEmpty();
     }
 
     @Test

@@ -127,9 +127,11 @@ class PreparedTest {
                 .toList();
         assertThat(first).isNotEmpty();
         assertThat(((Step.Prepare) first.get(0)).addition()).isEqualTo(1);
-        assertThat(plan.stageStartS())
-                .as("work, then the rest")
-                .isCloseTo(first.stream().mapToDouble(Step::durationS).sum() + 600, within(1e-6));
+        Step kettle = plan.steps().stream().filter(Step::heats).findFirst().orElseThrow();
+        assertThat(kettle.endS())
+                .as("the kettle is hot when the crushed bulb has rested, and heats meanwhile")
+                .isCloseTo(first.get(0).endS() + 600, within(1e-6));
+        assertThat(kettle.startS()).isLessThan(first.get(0).endS() + 600);
     }
 
     /** Where a herb goes: into the pot until it is strained, from then on into the cup, and into the pot of a refill. */

@@ -52,13 +52,29 @@ public record BrewResponse(
             double clockSpeed,
             boolean simulated) {}
 
-    /** The steps as they go; {@code fire} is flame, lid and marc as they stand at the step to do. */
+    /**
+     * The steps as they go.
+     *
+     * @param open what of the herbs that go in with the next step is not ready yet
+     * @param fire flame, lid and marc as they stand at the step to do
+     */
     public record Going(
             List<LiveLine> steps,
             @Nullable String nowKey,
             List<String> meanwhile,
+            List<OpenLine> open,
             @Nullable FireLine fire,
             List<Happened> events) {}
+
+    /**
+     * A herb that goes in with the next step and is not ready.
+     *
+     * @param key of the step that is still to be done with it, or that goes on
+     * @param herb as it stands within a sentence
+     * @param restsUntil when it has rested; missing when it is not got ready
+     */
+    public record OpenLine(
+            String key, String herb, @Nullable Instant restsUntil) {}
 
     /**
      * How it will be, from what happened so far.

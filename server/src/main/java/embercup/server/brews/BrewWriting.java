@@ -77,10 +77,18 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
                         .toList(),
                 live.now().map(n -> n.step().id()).orElse(null),
                 live.meanwhile().stream().map(s -> s.step().id()).toList(),
+                live.open().stream().map(BrewWriting::open).toList(),
                 live.now()
                         .flatMap(n -> live.fire().map(f -> fire(f, n.step().fire())))
                         .orElse(null),
                 happened);
+    }
+
+    private static BrewResponse.OpenLine open(LiveBrew.Open open) {
+        return new BrewResponse.OpenLine(
+                open.step().id(),
+                HouseWords.words().lower(open.herb().common()),
+                open.restsUntil().orElse(null));
     }
 
     private static BrewResponse.Predicted predicted(LiveBrew live) {

@@ -334,6 +334,9 @@ public final class PlanWriting {
         if (s instanceof Step.Prepare prepare) {
             return new StepLine.Preparing(s.id(), s.code(), told, span, prepare.addition());
         }
+        if (s instanceof Step.Stand stand) {
+            return new StepLine.Resting(s.id(), s.code(), told, span, stand.addition());
+        }
         return switch (s.way()) {
             case HEATING ->
                 new StepLine.Heating(s.id(), s.code(), s.stage(), told, span, fire(plan, s), lid, s.ripens());

@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
         visible = true)
 @JsonSubTypes({
     @Type(value = StepLine.Preparing.class, name = "prep"),
+    @Type(value = StepLine.Resting.class, name = "stand"),
     @Type(
             value = StepLine.Heating.class,
             names = {"heat", "boil", "simmer", "reduce"}),
@@ -62,6 +63,15 @@ public sealed interface StepLine {
     /** Gets a herb ready. @param addition index of the planned addition */
     @JsonIgnoreProperties(ignoreUnknown = true)
     record Preparing(
+            String key,
+            String kind,
+            @JsonUnwrapped Told told,
+            @JsonUnwrapped Span span,
+            int addition) implements StepLine {}
+
+    /** A herb that was got ready rests before it goes in. @param addition index of the planned addition */
+    @JsonIgnoreProperties(ignoreUnknown = true)
+    record Resting(
             String key,
             String kind,
             @JsonUnwrapped Told told,
