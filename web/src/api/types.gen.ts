@@ -1676,6 +1676,8 @@ export interface components {
             prescribedDays?: number;
             /** Format: date-time */
             readyAt: string;
+            /** Format: double */
+            readyS?: number;
             reasons: components["schemas"]["ReasonLine"][];
             schools: {
                 [key: string]: string;

@@ -24,8 +24,6 @@ import { ReadOff } from "./ReadOff";
 const INSET = 4;
 /** Room for the word "now", px. */
 const NOW_WORD = 36;
-/** A wait shorter than this is none, s. */
-const SOON_S = 60;
 /** A narrow line lower than this has no words, px. */
 const WORDS_FROM_PX = 100;
 /** Room for the figures behind the end of the brew, px. */
@@ -40,12 +38,10 @@ export function FireLine(props: FireLineProps) {
     start ? moment(new Date(start.getTime() + s * 1000), start) : s < 1 ? "0" : span(s);
   const bare = compact && height < WORDS_FROM_PX;
   const size: LineSize = bare ? "bare" : compact ? "narrow" : "wide";
-  const honeyS = props.honeyAfterS === undefined ? null : totalS + props.honeyAfterS;
-  const waits = props.honeyAfterS !== undefined && props.honeyAfterS > SOON_S;
-  const showHoney = honeyS !== null && waits && honeyS < totalS * 1.9 && !compact;
+  const readyS = props.readyS ?? totalS;
   const shownS = Math.max(totalS, (nowS ?? 0) * 1.01, props.against?.at(-1)?.tS ?? 0, 60);
   const margin = compact ? 0 : FIGURES;
-  const endS = Math.max(shownS * (1 + margin / (width - margin)), showHoney ? honeyS * 1.01 : 0);
+  const endS = shownS * (1 + margin / (width - margin));
   const x = scaleLinear([0, endS], [INSET, width - INSET]);
   const band = bare
     ? { top: height * 0.16, base: height * 0.52 }
@@ -221,9 +217,8 @@ export function FireLine(props: FireLineProps) {
             x={x}
             base={band.base}
             curveBase={curveBase}
-            totalS={totalS}
+            readyS={readyS}
             sayAt={sayAt}
-            honeyS={showHoney ? honeyS : null}
             word={props.readyWord ?? (start ? "ready," : "ready in")}
           />
         )}
@@ -234,7 +229,7 @@ export function FireLine(props: FireLineProps) {
             y={curveBase}
             start={start}
             sayAt={sayAt}
-            readyS={compact ? totalS : undefined}
+            readyS={compact ? readyS : undefined}
           />
         )}
         {compact && !bare && last && (

@@ -2,7 +2,7 @@ import type { scaleLinear } from "d3-scale";
 import type { AdditionLine, CurvePoint, StageLine, StepLine } from "../api/client";
 import { powerOf } from "../api/steps";
 import { measuredOut } from "../parts/measured";
-import { capital, celsius, clock, date, millilitres, share, span } from "../parts/say";
+import { capital, clock, date, millilitres, share, span } from "../parts/say";
 import type { FireLineProps } from "./lineProps";
 
 /** How much of the line is written: all of it, what fits a phone, or nothing. */
@@ -294,48 +294,24 @@ export function Ends({
   x,
   base,
   curveBase,
-  totalS,
+  readyS,
   sayAt,
-  honeyS,
   word,
 }: {
   x: Scale;
   base: number;
   curveBase: number;
-  totalS: number;
+  readyS: number;
   sayAt: (s: number) => string;
-  honeyS: number | null;
   word: string;
 }) {
-  const at = sayAt(totalS);
+  const at = sayAt(readyS);
   return (
     <g>
-      <line x1={x(totalS)} x2={x(totalS)} y1={base - 58} y2={curveBase} stroke="var(--ink)" strokeWidth={2} />
-      <text x={x(totalS) + 8} y={base - 44} fontSize={15} fontWeight={600}>
+      <line x1={x(readyS)} x2={x(readyS)} y1={base - 58} y2={curveBase} stroke="var(--ink)" strokeWidth={2} />
+      <text x={x(readyS) + 8} y={base - 44} fontSize={15} fontWeight={600}>
         {word} {at}
       </text>
-      {honeyS !== null && (
-        <g>
-          <line
-            x1={x(honeyS)}
-            x2={x(honeyS)}
-            y1={base - 34}
-            y2={curveBase}
-            stroke="var(--amber)"
-            strokeWidth={2}
-            strokeDasharray="4 4"
-          />
-          <text
-            x={x(honeyS) - 6}
-            y={base - 24}
-            fontSize={13}
-            textAnchor="end"
-            style={{ fill: "var(--amber-text)" }}
-          >
-            {celsius(40)}, honey: {sayAt(honeyS)}
-          </text>
-        </g>
-      )}
     </g>
   );
 }

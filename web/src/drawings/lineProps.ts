@@ -13,8 +13,8 @@ export interface FireLineProps {
   startMl: number;
   yieldMl: number;
   strength: number;
-  /** Seconds after the end until honey may go in; drawn when it is near. */
-  honeyAfterS?: number;
+  /** When the first cup can be drunk, s: the line goes on to what is stirred into a cooler one. */
+  readyS?: number;
   readyWord?: string;
   width: number;
   height: number;
@@ -32,6 +32,7 @@ export const ofPlan = (plan: PlanResponse) => ({
   curve: plan.curve,
   additions: plan.additions,
   totalS: plan.totalS,
+  readyS: plan.readyS,
   stageStartS: plan.stageStartS,
   startMl: plan.water.startMl,
   yieldMl: plan.water.yieldMl,

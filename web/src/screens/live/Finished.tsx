@@ -2,7 +2,6 @@ import { Link } from "react-router";
 import type { BrewResponse } from "../../api/client";
 import { clock, day } from "../../parts/say";
 import { writeOrder } from "../sheet/order";
-import { Honey } from "./Honey";
 import { Note } from "./Note";
 import { Photo } from "./Photo";
 import { PlannedAndDone, SecondBrew } from "./PlannedAndDone";
@@ -42,7 +41,6 @@ export function Finished({ brew }: { brew: BrewResponse }) {
         {brew.readyAt && `–${clock(brew.readyAt)}`}
         {brew.drinkerName && `, for ${brew.drinkerName}`}
       </p>
-      {brew.phase === "finished" && <Honey brew={brew} />}
       <div className="mt-6 grid gap-12 md:grid-cols-2">
         <section aria-labelledby="note">
           <h2 id="note" className="text-2xl">

@@ -69,6 +69,16 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
 
   const overS = waits ? Math.max(0, Math.floor(-left)) : 0;
   const timeline = useMemo(() => reality(brew, overS), [brew, overS]);
+  const waitsForHoney = plan.readyS !== undefined && plan.readyS < plan.totalS - 1;
+  const readyS =
+    waitsForHoney && brew.readyAt
+      ? (new Date(brew.readyAt).getTime() - startedMs) / 1000 + overS
+      : timeline.totalS;
+  // What is only stirred into the cup may be left out.
+  const asItIs =
+    current !== undefined &&
+    (current.kind === "finish" || (current.kind === "cool" && waitsForHoney)) &&
+    main.slice(index).every((s) => s.kind === "finish" || s.kind === "cool");
   const point = stateAt(timeline.curve, nowS);
   const otherwise = brew.late || brew.told.includes("strength");
   const planned = useMemo(
@@ -196,6 +206,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
           additions={plan.additions}
           start={new Date(startedMs)}
           totalS={timeline.totalS}
+          readyS={readyS}
           stageStartS={timeline.stageStartS}
           startMl={plan.water.startMl}
           yieldMl={timeline.curve.at(-1)?.waterMl ?? plan.water.yieldMl}
@@ -218,6 +229,15 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
           >
             {done ? "To the note" : current.confirm}
           </button>
+          {asItIs && (
+            <button
+              type="button"
+              onClick={() => confirm(brew.id, { kind: "finished" })}
+              className="mt-2 min-h-14 w-full rounded-one border border-ink px-6 text-lg"
+            >
+              Drink it as it is
+            </button>
+          )}
           <Hands brew={brew} />
           <div className="mt-2 flex flex-wrap gap-2">
             <Read brew={brew} />

@@ -150,7 +150,6 @@ export const Drawn = memo(function Drawn({
         <FireLine
           {...ofPlan(plan)}
           start={new Date(plan.startAt)}
-          honeyAfterS={plan.honeyAfterS ?? undefined}
           width={line.width}
           height={line.width < 560 ? 176 : 222}
           against={held?.curve}

@@ -130,7 +130,7 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
         {(close) => (
           <ReadyAt
             at={order.at}
-            soon={plan ? new Date(presentMs() + plan.totalS * 1000) : present()}
+            soon={plan ? new Date(presentMs() + (plan.readyS ?? plan.totalS) * 1000) : present()}
             onPick={(at) => {
               onChange({ at });
               close();

@@ -17,7 +17,7 @@ export function Start({
   unsure: number;
   onStart: (now: boolean) => void;
 }) {
-  const soon = new Date(presentMs() + plan.totalS * 1000);
+  const soon = new Date(presentMs() + (plan.readyS ?? plan.totalS) * 1000);
   if (plan.stopped) {
     return (
       <p className="max-w-56 border-stop border-l-4 pl-3 text-sm">

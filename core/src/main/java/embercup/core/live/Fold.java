@@ -115,6 +115,8 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
         Instant clock = started.orElse(Instant.EPOCH);
         Optional<LiveStep> now = Optional.empty();
         Map<String, LiveStep> main = new HashMap<>();
+        int waits = plan.cupWaitsFrom().orElse(Integer.MAX_VALUE);
+        Optional<Instant> drinkable = Optional.empty();
         for (Step step : mainLine()) {
             Optional<Instant> doneAt = Optional.ofNullable(done.get(step.id()));
             boolean current = doneAt.isEmpty() && now.isEmpty();
@@ -125,6 +127,9 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
                     step instanceof Step.Stand wait
                             ? waited(wait, begins)
                             : begins.plus(seconds(lengths.getOrDefault(step.id(), 0.0))));
+            if (step.stage() >= waits && drinkable.isEmpty()) {
+                drinkable = Optional.of(begins);
+            }
             Optional<Instant> began = doneAt.isPresent() || current ? Optional.of(begins) : Optional.empty();
             LiveStep live = new LiveStep(step, began, doneAt, due, sign(step));
             now = current ? Optional.of(live) : now;
@@ -139,7 +144,7 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
                 phase,
                 steps,
                 running ? place(now, steps) : new Place(Optional.empty(), List.of(), List.of(), Optional.empty()),
-                clock(clock),
+                clock(clock, drinkable),
                 new Happened(measured, List.copyOf(turns), pouredMl),
                 predicted,
                 outlook(predicted),
@@ -252,8 +257,12 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
                 .isPresent();
     }
 
-    private Clock clock(Instant ends) {
-        Optional<Instant> readyAt = started.map(s -> ended.orElse(ends));
+    /** @param drinkable when the cup began to wait for what goes into a cooler one; empty when it waits for nothing */
+    private Clock clock(Instant ends, Optional<Instant> drinkable) {
+        Optional<Instant> readyAt = started.map(s -> drinkable
+                .filter(d -> ended.isEmpty() || d.isBefore(ended.get()))
+                .or(() -> ended)
+                .orElse(ends));
         double late = started.isEmpty() || phase != Phase.RUNNING
                 ? 0
                 : Duration.between(started.get(), ends).toMillis() / 1000.0 - plan.totalS();
@@ -300,12 +309,18 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
         if (change > LiveBrew.NOTICED) {
             return Optional.of(new Advice.Thin(tens(yieldMl * change)));
         }
-        if (change < -LiveBrew.NOTICED) {
+        if (change < -LiveBrew.NOTICED && herbsAreIn()) {
             return Optional.of(new Advice.LeaveLonger());
         }
         return missing > plan.water().yieldMl() * LiveBrew.NOTICED
                 ? Optional.of(new Advice.TopUp(tens(missing)))
                 : Optional.empty();
+    }
+
+    /** Whether a strain is still to come: then the herbs can be left in longer. */
+    private boolean herbsAreIn() {
+        return mainLine().stream()
+                .anyMatch(s -> s instanceof Step.OfStage o && o.kind() == StageKind.STRAIN && !done.containsKey(s.id()));
     }
 
     private static Volume tens(double ml) {

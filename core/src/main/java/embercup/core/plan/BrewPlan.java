@@ -125,7 +125,6 @@ public record BrewPlan(
         return predicted.brew();
     }
 
-    /** Room the herbs take under water beside what they soak up, mL. */
     /**
      * Whether the herbs are in a tea ball that is lifted out: where the recipe says so or the vessel has one, for what is poured
      * on and neither pressed nor boiled.
@@ -140,6 +139,7 @@ public record BrewPlan(
                         .noneMatch(s -> s instanceof Stage.Strain strain && strain.pressed());
     }
 
+    /** Room the herbs take under water beside what they soak up, mL. */
     public double displacedMl() {
         return pot.displacedMl();
     }
@@ -161,18 +161,41 @@ public record BrewPlan(
         return addition.usual(materia, request.recipe().tradition());
     }
 
+    /**
+     * The stage from which a cup only waits for what one school keeps out of a hot one: it can be drunk before, and what waits is
+     * stirred in cup by cup. Empty when nothing waits.
+     */
+    public OptionalInt cupWaitsFrom() {
+        return reasons.stream()
+                .filter(r -> r.because() == Reason.Because.CUP_WAITS)
+                .mapToInt(Reason::stage)
+                .min();
+    }
+
+    /** When the first cup can be drunk, s: what is stirred into a cooled one does not make the pot later. */
+    public double readyS() {
+        OptionalInt waits = cupWaitsFrom();
+        return waits.isPresent()
+                ? steps().stream()
+                        .filter(s -> s.stage() >= waits.getAsInt())
+                        .mapToDouble(Step::startS)
+                        .min()
+                        .orElse(totalS())
+                : totalS();
+    }
+
     /** When to start so that it is ready at {@code readyAt}. */
     public Instant startFor(Instant readyAt) {
-        return readyAt.minus(total());
+        return readyAt.minus(untilReady());
     }
 
     /** When it is ready if it is started at {@code startAt}. */
     public Instant readyFrom(Instant startAt) {
-        return startAt.plus(total());
+        return startAt.plus(untilReady());
     }
 
-    /** Whole length, to the second. */
-    public Duration total() {
-        return Duration.ofSeconds(Math.round(totalS()));
+    /** To the second. */
+    private Duration untilReady() {
+        return Duration.ofSeconds(Math.round(readyS()));
     }
 }

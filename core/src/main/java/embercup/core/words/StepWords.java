@@ -65,7 +65,16 @@ final class StepWords {
             boolean warm = run.kettle() && !run.boils() && run.stage().kind() == StageKind.POUR;
             return words.text(warm ? "until.kettle" : "until.boil");
         }
-        return untilOf(plan, run.stage());
+        return waitsForCup(plan, run)
+                .map(herbs -> words.text("until.cup-waits", Map.of("herbs", herbs)))
+                .orElseGet(() -> untilOf(plan, run.stage()));
+    }
+
+    /** What a cup that can be drunk only waits for; empty for every other stage. */
+    private Optional<String> waitsForCup(BrewPlan plan, StageRun run) {
+        boolean waits =
+                run.stage().kind() == StageKind.COOL && plan.cupWaitsFrom().orElse(Integer.MAX_VALUE) <= run.index();
+        return waits ? Optional.of(words.list(herbs(plan, plan.stages().get(run.index() + 1)))) : Optional.empty();
     }
 
     String confirm(BrewPlan plan, Step step) {
@@ -168,12 +177,22 @@ final class StepWords {
                     .distinct()
                     .toList();
             String all = gates.isEmpty() ? "" : words.text("step.gates", Map.of("gates", String.join(", ", gates)));
-            return words.text("step.stir-in", Map.of("herbs", words.list(herbs), "gates", all));
+            boolean later = plan.request().days() > 1;
+            return words.text(
+                    later ? "step.stir-in-today" : "step.stir-in", Map.of("herbs", words.list(herbs), "gates", all));
         }
         return words.text("step.herbs-in", Map.of("Herbs", Words.capital(several(herbs)), "label", label));
     }
 
     // ---- a stage
+
+    /** Whether a liquor is strained off that another comes to: it waits in a jug. */
+    private static boolean jug(BrewPlan plan, StageRun run) {
+        List<Stage> stages = plan.request().recipe().stages();
+        return run.stage().kind() == StageKind.STRAIN
+                && stages.stream().anyMatch(s -> s.kind() == StageKind.COMBINE)
+                && stages.subList(run.index(), stages.size()).stream().anyMatch(s -> s.kind() == StageKind.COMBINE);
+    }
 
     private String stage(BrewPlan plan, StageRun run) {
         boolean lifted = run.stage() instanceof Stage.Strain && plan.inBall();
@@ -210,7 +229,7 @@ final class StepWords {
                         : "none";
             case "spent" -> spent(plan.request().schools());
             case "all" -> words.numbers().millilitres(plan.water().yieldMl());
-            case "into" -> into(plan.request());
+            case "into" -> jug(plan, run) ? words.text("into.jug") : into(plan.request());
             case "diluted" -> diluted(plan.request());
             default -> null;
         };
@@ -360,6 +379,9 @@ final class StepWords {
         if (next.kettle() && stage.kind() == StageKind.POUR) {
             return words.text("confirm.kettle");
         }
+        if (next.heatS() > 0) {
+            return in(plan, next, words.text("begin.heat"));
+        }
         boolean lifted = stage instanceof Stage.Strain && plan.inBall();
         String begin = words.text(
                 "begin." + (lifted ? "lift" : stage.kind().code()),
@@ -372,11 +394,16 @@ final class StepWords {
                         lid(stage),
                         "lidOn",
                         Boolean.toString(stage.lid())));
+        return in(plan, next, begin);
+    }
+
+    /** "Orange peel in, flame off". */
+    private String in(BrewPlan plan, StageRun next, String begin) {
         List<String> herbs = plan.additions().stream()
                 .filter(a -> a.stage() == next.index() && !a.perCup() && a.measuredOut())
                 .map(this::name)
                 .toList();
-        if (herbs.isEmpty() || stage.kind() == StageKind.POUR) {
+        if (herbs.isEmpty() || next.stage().kind() == StageKind.POUR) {
             return begin;
         }
         String in = several(herbs);

@@ -82,8 +82,15 @@ public record PlanResponse(
             @Nullable String servedKey,
             BurnerLine burner) {}
 
-    /** @param stageStartS when the first stage begins, s */
-    public record Times(double stageStartS, double totalS, Instant startAt, Instant readyAt) {}
+    /**
+     * When.
+     *
+     * @param stageStartS when the first stage begins, s
+     * @param totalS when everything is done, s
+     * @param readyS when the first cup can be drunk, s: before it waits for honey; missing in plans of earlier versions
+     */
+    public record Times(
+            double stageStartS, double totalS, @Nullable Double readyS, Instant startAt, Instant readyAt) {}
 
     /** The cup when it is ready. @param keeps missing for what keeps for months, and for plans that an earlier version wrote */
     public record Cup(

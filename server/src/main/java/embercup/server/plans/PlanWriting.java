@@ -78,7 +78,7 @@ public final class PlanWriting {
                 order(plan.request(), drinkerName, otherIds),
                 brewing(plan),
                 drawn(plan),
-                new PlanResponse.Times(plan.stageStartS(), plan.totalS(), start, plan.readyFrom(start)),
+                new PlanResponse.Times(plan.stageStartS(), plan.totalS(), plan.readyS(), start, plan.readyFrom(start)),
                 cup(plan, keeping),
                 judged(verdict, others, ways, identityChecks),
                 learned,
