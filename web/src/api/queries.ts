@@ -96,24 +96,18 @@ export const usePlan = (ask: OrderRequest, enabled = true) =>
 export const foresee = (ask: OrderRequest) => void queryClient.prefetchQuery(planOf(ask));
 
 /** Today's hours, from six in the morning to the next six. */
+/** What is on the fire and planned, and what was brewed in the hours before. */
 export function useDay() {
-  const from = dayStart(present());
-  const to = new Date(from.getTime() + 24 * 3600_000);
-  const query = useQuery({
+  const now = present();
+  now.setMinutes(0, 0, 0);
+  const from = new Date(now.getTime() - 2 * 3600_000);
+  const to = new Date(now.getTime() + 24 * 3600_000);
+  return useQuery({
     queryKey: keys.dayFrom(from.toISOString()),
     queryFn: () => api.day(from.toISOString(), to.toISOString()),
     refetchInterval: 15_000,
     staleTime: 5_000,
   });
-  return { ...query, from, to };
-}
-
-/** The day of a kitchen begins at six. */
-export function dayStart(now: Date): Date {
-  const start = new Date(now);
-  start.setHours(6, 0, 0, 0);
-  if (start > now) start.setDate(start.getDate() - 1);
-  return start;
 }
 
 /** Takes a brew's state unless a newer one is here: the stream and the answer to a confirmation race each other. */

@@ -850,6 +850,7 @@ export interface components {
             readyAt?: string;
             /** Format: date-time */
             startAt: string;
+            stretches: components["schemas"]["Stretch"][];
             unreadable: boolean;
         };
         BrewRequest: {
@@ -2131,6 +2132,13 @@ export interface components {
             step?: string;
         };
         StepLine: components["schemas"]["Preparing"] | components["schemas"]["Resting"] | components["schemas"]["Heating"] | components["schemas"]["Standing"] | components["schemas"]["ByHand"];
+        Stretch: {
+            /** Format: date-time */
+            from: string;
+            heats: boolean;
+            /** Format: date-time */
+            to: string;
+        };
         Substitute: {
             change: string;
             herb: string;

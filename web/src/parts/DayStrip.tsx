@@ -1,124 +1,109 @@
 import { scaleTime } from "d3-scale";
 import { Link } from "react-router";
-import type { BrewLine } from "../api/client";
 import { useDay } from "../api/queries";
 import { useNow } from "./now";
-import { clock, hour, span } from "./say";
+import { date, hour } from "./say";
 import { useWidth } from "./size";
+import { hoursBetween, inLanes, type Mark, reach } from "./strip";
 
 /** Room that the longest name of an hour takes. */
-const HOUR_PX = 46;
-const HEIGHT = 50;
-const LETTER = 6.9;
+const HOUR_PX = 64;
+/** A lane: the words, and the bar under them. */
+const LANE = 26;
+const AXIS = 18;
+const BAR = 7;
+const NARROW_PX = 560;
 
-interface Mark {
-  brew: BrewLine;
-  fromX: number;
-  toX: number;
-  words: string;
-  labelX: number;
-  shown: boolean;
-}
-
-/** Today's hours on every screen: fires burning, cups made, pots due; a click goes there. */
+/** The hours around now on every screen: what is on the fire, what stands, what is planned; a click goes there. */
 export function DayStrip() {
   const { ref, width } = useWidth(1232);
   const now = useNow(10_000);
-  const { data, from, to } = useDay();
+  const { data } = useDay();
+  const open = data?.open ?? [];
+  const [from, to] = reach(open, now);
   const x = scaleTime([from, to], [0, width]);
-  const hours = Array.from({ length: 9 }, (_, i) => new Date(from.getTime() + i * 3 * 3600_000));
-  const marks = place([...(data?.brewed ?? []), ...(data?.open ?? [])], x, width, now);
+  const narrow = width < NARROW_PX;
+  const recent = (data?.brewed ?? []).filter((b) => Date.parse(b.readyAt ?? b.startAt) > from.getTime());
+  const { marks, more } = inLanes([...open, ...recent], x, width, now, narrow ? 2 : 3);
+  const lanes = Math.max(1, ...marks.map((m) => m.lane + 1));
+  const base = 4 + lanes * LANE;
+  const height = base + AXIS;
   return (
     <nav aria-label="Today" className="no-print border-hairline border-b bg-strip px-4 md:px-6">
-      <div ref={ref} className="relative" style={{ height: HEIGHT }}>
-        <svg width={width} height={HEIGHT} className="absolute inset-0 overflow-visible" aria-hidden>
-          <line x1={0} x2={width} y1={30} y2={30} stroke="var(--hairline)" strokeWidth={1} />
-          {hours.map((h, i) => (
+      <div ref={ref} className="relative" style={{ height }}>
+        <svg width={width} height={height} className="absolute inset-0 overflow-visible" aria-hidden>
+          <line x1={0} x2={width} y1={base} y2={base} stroke="var(--muted)" strokeWidth={1} opacity={0.5} />
+          {hoursBetween(from, to, width, HOUR_PX).map((h) => (
             <g key={h.getTime()}>
-              <line x1={x(h)} x2={x(h)} y1={30} y2={37} stroke="var(--muted)" />
-              <text x={Math.min(x(h) + 3, width - 16)} y={46} fontSize={12} style={{ fill: "var(--muted)" }}>
-                {width / hours.length >= HOUR_PX || i % 2 === 0 ? hour(h) : ""}
+              <line x1={x(h)} x2={x(h)} y1={base} y2={base + 5} stroke="var(--muted)" />
+              <text
+                x={Math.min(x(h) + 3, width - 16)}
+                y={base + 14}
+                fontSize={12}
+                style={{ fill: "var(--muted)" }}
+              >
+                {h.getHours() === 0 ? date(h) : hour(h)}
               </text>
             </g>
           ))}
+          <line x1={x(now)} x2={x(now)} y1={2} y2={base + 6} stroke="var(--ink)" strokeWidth={2} />
           {marks.map((m) => (
-            <Bar key={m.brew.id} mark={m} />
+            <Bar key={m.brew.id} mark={m} x={x} width={width} />
           ))}
-          <line x1={x(now)} x2={x(now)} y1={8} y2={HEIGHT} stroke="var(--ink)" strokeWidth={2} />
         </svg>
         {marks.map((m) => (
           <Link
             key={m.brew.id}
             to={`/brew/${m.brew.id}`}
             aria-label={`${m.brew.name}, ${m.words}`}
-            className={`absolute top-0.5 whitespace-nowrap text-[13px] leading-5 hover:underline ${m.shown ? "z-10 bg-strip pr-1" : "z-0 h-9"}`}
-            style={m.shown ? { left: m.labelX } : { left: m.fromX, width: Math.max(16, m.toX - m.fromX) }}
+            className="absolute overflow-hidden whitespace-nowrap bg-strip/80 px-0.5 text-[13px] leading-[18px] hover:underline"
+            style={{ left: m.labelX, top: m.lane * LANE, maxWidth: width - m.labelX }}
           >
-            {m.shown && m.words}
+            {m.words}
           </Link>
         ))}
+        {more.length > 0 && (
+          <Link
+            to="/"
+            className="absolute right-0 bg-strip pl-2 text-[13px] leading-[18px] underline underline-offset-2"
+            style={{ top: base }}
+          >
+            {more.length} more
+          </Link>
+        )}
       </div>
     </nav>
   );
 }
 
-function Bar({ mark }: { mark: Mark }) {
-  if (mark.brew.phase === "running") {
-    return (
-      <rect
-        x={mark.fromX}
-        y={25}
-        width={Math.max(6, mark.toX - mark.fromX)}
-        height={10}
-        rx={2}
-        fill="var(--ember)"
-      />
-    );
+/** A brew in its lane: ember on the heat, water where it stands, a thin line where hands are at work. */
+function Bar({ mark, x, width }: { mark: Mark; x: (d: Date) => number; width: number }) {
+  const { brew, lane, fromX, toX } = mark;
+  const y = lane * LANE + 20;
+  const at = (iso: string) => Math.max(0, Math.min(width, x(new Date(iso))));
+  if (brew.phase === "finished") {
+    return <circle cx={fromX} cy={y + BAR / 2} r={4.5} fill="var(--muted)" />;
   }
-  if (mark.brew.phase === "planned") {
-    return <circle cx={mark.fromX} cy={30} r={6} fill="var(--ground)" stroke="var(--ink)" strokeWidth={2} />;
-  }
-  return <circle cx={mark.fromX} cy={30} r={6} fill="var(--muted)" />;
-}
-
-/**
- * What is on the fire gets its label first, the most urgent before the rest, moved along until it is free; what is done gets
- * one only where it stands. A mark without a label is out of sight but not out of reach.
- */
-function place(brews: BrewLine[], x: (d: Date) => number, width: number, now: Date): Mark[] {
-  const urgency = (b: BrewLine) => (b.phase === "finished" ? "z" : "a") + (b.dueAt ?? b.startAt);
-  const sorted = [...brews].sort((a, b) => urgency(a).localeCompare(urgency(b)));
-  const taken: [number, number][] = [];
-  const free = (from: number, length: number) => !taken.some(([a, b]) => from < b && from + length > a);
-  return sorted.map((brew) => {
-    const fromX = Math.max(0, Math.min(width, x(new Date(brew.startAt))));
-    const end =
-      brew.phase === "running" && brew.dueAt ? new Date(brew.dueAt) : new Date(brew.readyAt ?? brew.startAt);
-    const toX = Math.min(width, x(end));
-    const name = short(brew.name);
-    const left = brew.dueAt ? (new Date(brew.dueAt).getTime() - now.getTime()) / 1000 : 0;
-    const words =
-      brew.phase === "running"
-        ? left > 0
-          ? `${name}, ${span(left)} left`
-          : `${name}, due`
-        : brew.phase === "planned"
-          ? `${name} at ${clock(brew.startAt)}`
-          : name;
-    const length = words.length * LETTER + 12;
-    const own = Math.max(0, Math.min(fromX, width - length));
-    const beside = taken.flatMap(([from, to]) => [from - length, to]).sort(near(own));
-    const places = brew.phase === "finished" ? [own] : [own, ...beside];
-    const labelX = places.find((p) => p >= 0 && p + length <= width + 4 && free(p, length));
-    if (labelX !== undefined) taken.push([labelX, labelX + length]);
-    return { brew, fromX, toX, words, labelX: labelX ?? own, shown: labelX !== undefined };
-  });
-}
-
-/** Places by their distance from another, the nearest first. */
-const near = (own: number) => (a: number, b: number) => Math.abs(a - own) - Math.abs(b - own);
-
-/** The first words of a pot's name, enough to know it by. */
-function short(name: string): string {
-  return name.length <= 24 ? name : `${name.slice(0, name.lastIndexOf(" ", 22))} …`;
+  const planned = brew.phase === "planned";
+  return (
+    <g opacity={planned ? 0.85 : 1}>
+      <line x1={fromX} x2={toX} y1={y + BAR / 2} y2={y + BAR / 2} stroke="var(--ink)" strokeWidth={1.5} />
+      {brew.stretches.map((s) => {
+        const left = at(s.from);
+        const colour = s.heats ? "var(--ember)" : "var(--water)";
+        return (
+          <rect
+            key={s.from}
+            x={left}
+            y={y}
+            width={Math.max(1.5, at(s.to) - left)}
+            height={BAR}
+            fill={planned ? "var(--strip)" : colour}
+            stroke={colour}
+            strokeWidth={planned ? 1.5 : 0}
+          />
+        );
+      })}
+    </g>
+  );
 }

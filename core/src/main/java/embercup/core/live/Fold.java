@@ -320,7 +320,8 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
     /** Whether a strain is still to come: then the herbs can be left in longer. */
     private boolean herbsAreIn() {
         return mainLine().stream()
-                .anyMatch(s -> s instanceof Step.OfStage o && o.kind() == StageKind.STRAIN && !done.containsKey(s.id()));
+                .anyMatch(
+                        s -> s instanceof Step.OfStage o && o.kind() == StageKind.STRAIN && !done.containsKey(s.id()));
     }
 
     private static Volume tens(double ml) {

@@ -153,7 +153,14 @@ public record BrewResponse(
             @JsonUnwrapped Tasting tasting,
             Instant at) {}
 
-    /** One line of a list of brews. */
+    /** A stretch in which a brew goes on without hands: on the heat, or left to stand. */
+    public record Stretch(Instant from, Instant to, boolean heats) {}
+
+    /**
+     * One line of a list of brews.
+     *
+     * @param stretches in the order of their times; none of a brew that is over
+     */
     public record BrewLine(
             UUID id,
             String name,
@@ -164,6 +171,7 @@ public record BrewResponse(
             @Nullable Instant readyAt,
             @Nullable String now,
             @Nullable Instant dueAt,
+            List<Stretch> stretches,
             boolean unreadable) {
 
         /** When the cook is needed: at the end of the step that goes on, or at the start. */

@@ -4,6 +4,7 @@ import embercup.core.care.Care;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Step;
 import embercup.core.workings.Workings;
 import embercup.server.plans.OrderRequest;
 import embercup.server.plans.PlanResponse;
@@ -186,13 +187,40 @@ class BrewRows {
                         .map(n -> HouseWords.words().label(folded.plan(), n.step()))
                         .orElse(null),
                 live.now().map(n -> BrewClock.real(e, n.dueAt())).orElse(null),
+                stretches(e, folded, start),
                 false);
+    }
+
+    /** Of a brew that waits as it is planned, of a running one as it went and will go on. */
+    private static List<BrewResponse.Stretch> stretches(BrewEntity e, Folded folded, Instant start) {
+        LiveBrew live = folded.live();
+        if (live.phase() != LiveBrew.Phase.RUNNING && live.phase() != LiveBrew.Phase.PLANNED) {
+            return List.of();
+        }
+        List<BrewResponse.Stretch> all = new ArrayList<>();
+        Instant clock = start;
+        for (LiveBrew.LiveStep step : live.steps()) {
+            if (step.step().aside()) {
+                continue;
+            }
+            Instant from = clock;
+            clock = live.phase() == LiveBrew.Phase.PLANNED
+                    ? start.plusMillis(Math.round(step.step().endS() * 1000))
+                    : step.dueAt();
+            if (!step.step().handsOn() && from.isBefore(clock)) {
+                all.add(new BrewResponse.Stretch(
+                        BrewClock.real(e, from),
+                        BrewClock.real(e, clock),
+                        step.step().way() == Step.Way.HEATING));
+            }
+        }
+        return all;
     }
 
     /** A list shows it all the same: it may be on the fire, and it can be given up. */
     private static BrewResponse.BrewLine unreadable(BrewEntity e) {
         return new BrewResponse.BrewLine(
-                e.id, e.name, e.drinkerName, e.cups, e.phase, e.startedAt, e.endedAt, null, null, true);
+                e.id, e.name, e.drinkerName, e.cups, e.phase, e.startedAt, e.endedAt, null, null, List.of(), true);
     }
 
     BrewResponse sheet(BrewEntity e, Folded folded) {

@@ -178,7 +178,7 @@ public class Recipes implements HerbUses {
                 .filter(s -> s.stage() >= 0)
                 .map(s -> segment(plan, s, total))
                 .toList();
-        return new Thumb(plan.totalS() / 60, handsOn / 60, segments);
+        return new Thumb(plan.readyS() / 60, handsOn / 60, segments);
     }
 
     private static Segment segment(BrewPlan plan, Step step, double totalS) {
