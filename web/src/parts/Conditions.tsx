@@ -19,7 +19,7 @@ export function Conditions({
           <legend className="font-semibold text-sm">{group.of}</legend>
           {group.all.map(([code, words]) => (
             <div key={code}>
-              <label className="flex min-h-9 items-center gap-2">
+              <label className="flex min-h-9 max-sm:min-h-11 items-center gap-2">
                 <input
                   type="checkbox"
                   className="size-4 accent-[var(--amber)]"
@@ -33,10 +33,10 @@ export function Conditions({
                 {words}
               </label>
               {code === "pregnant" && conditions.includes("pregnant") && onTrimester && (
-                <label className="ml-6 flex min-h-9 items-center gap-2 text-sm">
+                <label className="ml-6 flex min-h-9 max-sm:min-h-11 items-center gap-2 text-sm">
                   trimester
                   <select
-                    className="min-h-9 rounded-one border border-hairline bg-transparent px-2"
+                    className="min-h-9 max-sm:min-h-11 rounded-one border border-hairline bg-transparent px-2"
                     value={trimester ?? ""}
                     onChange={(e) => onTrimester(e.target.value === "" ? undefined : Number(e.target.value))}
                   >

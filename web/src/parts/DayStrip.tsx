@@ -56,7 +56,7 @@ export function DayStrip() {
             key={m.brew.id}
             to={`/brew/${m.brew.id}`}
             aria-label={`${m.brew.name}, ${m.words}`}
-            className="absolute overflow-hidden whitespace-nowrap bg-strip/80 px-0.5 text-[13px] leading-[18px] hover:underline"
+            className="absolute max-sm:reach whitespace-nowrap bg-strip/80 px-0.5 text-[13px] leading-[18px] hover:underline"
             style={{ left: m.labelX, top: m.lane * LANE, maxWidth: width - m.labelX }}
           >
             {m.words}
@@ -65,7 +65,7 @@ export function DayStrip() {
         {more.length > 0 && (
           <Link
             to="/"
-            className="absolute right-0 bg-strip pl-2 text-[13px] leading-[18px] underline underline-offset-2"
+            className="absolute max-sm:reach right-0 bg-strip pl-2 text-[13px] leading-[18px] underline underline-offset-2"
             style={{ top: base }}
           >
             {more.length} more

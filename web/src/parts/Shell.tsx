@@ -35,7 +35,7 @@ export function Shell() {
       >
         <NavLink
           to="/"
-          className="flex items-center gap-2.5 font-semibold text-lg"
+          className="relative max-sm:reach flex items-center gap-2.5 font-semibold text-lg"
           aria-label="Ember Cup, to Today"
         >
           <Mark />
@@ -51,7 +51,7 @@ export function Shell() {
               to={p.to}
               end={p.to === "/"}
               className={({ isActive }) =>
-                `whitespace-nowrap border-b-[3px] py-1.5 max-sm:text-[15px] ${isActive ? "border-ink font-semibold" : "border-transparent hover:border-hairline"}`
+                `whitespace-nowrap border-b-[3px] py-1.5 max-sm:grid max-sm:min-h-11 max-sm:place-items-center max-sm:text-[min(15px,4vw)] ${isActive ? "border-ink font-semibold" : "border-transparent hover:border-hairline"}`
               }
             >
               {p.label}
@@ -59,7 +59,7 @@ export function Shell() {
           ))}
         </nav>
         <div className="ml-auto flex gap-5">
-          <button type="button" className="hover:underline" onClick={toggleTheme}>
+          <button type="button" className="min-h-11 min-w-11 hover:underline" onClick={toggleTheme}>
             {theme === "night" ? "Day" : "Night"}
           </button>
           <Keys />

@@ -50,7 +50,7 @@ export function Why({
       <Popover.Trigger asChild>
         <button
           type="button"
-          className={`group text-left decoration-dotted decoration-1 underline-offset-4 hover:underline ${className}`}
+          className={`group text-left underline decoration-1 decoration-hairline decoration-dotted underline-offset-4 hover:decoration-ink ${className}`}
           aria-label={`${what}: why this number?`}
           onKeyDown={(e) => e.key === "?" && e.currentTarget.click()}
         >
@@ -108,7 +108,7 @@ function Tree({ step, depth }: { step: Workings; depth: number }) {
       ) : (
         <button
           type="button"
-          className="min-h-9 underline underline-offset-4"
+          className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
           onClick={() => setOpen(true)}
           aria-label={`${step.label}: its ${parts}`}
         >

@@ -22,7 +22,7 @@ export function Word({
         <button
           type="button"
           aria-label={`${label}: ${shown}. Change`}
-          className="border-ink border-b-2 px-0.5 font-semibold text-ink leading-tight hover:border-ember hover:text-ember-text data-[state=open]:border-ember"
+          className="relative border-ink border-b-2 px-0.5 font-semibold text-ink leading-tight max-sm:reach hover:border-ember hover:text-ember-text data-[state=open]:border-ember"
         >
           {shown}
         </button>

@@ -22,7 +22,7 @@ export function Blend({ herb }: { herb: HerbResponse }) {
   const spoon = herb.bulk[0];
   return (
     <article>
-      <Link to="/herbs" className="text-muted md:hidden">
+      <Link to="/herbs" className="relative max-sm:reach text-muted md:hidden">
         ‹ All herbs
       </Link>
       <h2 className="text-[2rem]">{herb.common}</h2>
@@ -36,7 +36,7 @@ export function Blend({ herb }: { herb: HerbResponse }) {
             <p className="flex flex-wrap items-baseline gap-x-3">
               <span className="font-semibold">
                 {amountWords(p as Portion)}{" "}
-                <Link to={`/herbs/${p.herb}`} className="underline underline-offset-4">
+                <Link to={`/herbs/${p.herb}`} className="relative max-sm:reach underline underline-offset-4">
                   {p.common.toLowerCase()}
                 </Link>
               </span>

@@ -87,7 +87,7 @@ function One({ slug }: { slug: string }) {
   if (h.part === "blend") return <Blend herb={h} />;
   return (
     <article>
-      <Link to="/herbs" className="text-muted md:hidden">
+      <Link to="/herbs" className="relative max-sm:reach text-muted md:hidden">
         ‹ All herbs
       </Link>
       <h2 className="text-[2rem]">{h.common}</h2>
@@ -338,7 +338,7 @@ function Cares({ herb }: { herb: HerbResponse }) {
       ))}
       {herb.noneKnown.length > 0 && (
         <details className="mt-3 text-sm">
-          <summary className="min-h-9 cursor-pointer py-1 text-muted underline underline-offset-4">
+          <summary className="min-h-9 max-sm:min-h-11 cursor-pointer py-1 text-muted underline underline-offset-4">
             Nothing is known of {herb.noneKnown.length} other conditions
           </summary>
           <p className="mt-1 text-muted">
@@ -401,7 +401,7 @@ function StandIns({
       <ul className="mt-2 flex flex-col gap-1">
         {herbs.map((s) => (
           <li key={s.herb}>
-            <Link to={`/herbs/${s.herb}`} className="underline underline-offset-4">
+            <Link to={`/herbs/${s.herb}`} className="relative max-sm:reach underline underline-offset-4">
               {s.common}
             </Link>
             , {s.ratio} g for each {of}: {s.change}

@@ -141,7 +141,7 @@ function HerbList({
             <button
               type="button"
               aria-label={`${not} ${a}`}
-              className="min-h-9 px-1"
+              className="min-h-9 max-sm:min-h-11 px-1"
               onClick={() => onHerbs(herbs.filter((x) => x !== a))}
             >
               ×

@@ -44,7 +44,10 @@ function Line({ tin }: { tin: Tin }) {
   return (
     <li className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-4 border-hairline border-b py-2 sm:grid-cols-[minmax(0,1.4fr)_5rem_minmax(0,1fr)_auto]">
       <span>
-        <Link to={`/herbs/${tin.herb}`} className="font-semibold underline-offset-4 hover:underline">
+        <Link
+          to={`/herbs/${tin.herb}`}
+          className="relative font-semibold underline-offset-4 hover:underline max-sm:reach"
+        >
           {tin.common}
         </Link>
         <span className="block text-muted text-sm">
@@ -61,7 +64,7 @@ function Line({ tin }: { tin: Tin }) {
       <span className="flex gap-4 text-sm">
         <button
           type="button"
-          className="min-h-9 underline underline-offset-4"
+          className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
           aria-label={`Filled ${tin.common} anew today`}
           onClick={() =>
             put.mutate({
@@ -76,7 +79,7 @@ function Line({ tin }: { tin: Tin }) {
         </button>
         <button
           type="button"
-          className="min-h-9 underline underline-offset-4"
+          className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
           aria-label={`Take ${tin.common} off the shelf`}
           onClick={() => remove.mutate(tin.id)}
         >

@@ -30,7 +30,7 @@ export function Finished({ brew }: { brew: BrewResponse }) {
     <div className="pt-6">
       <title>{`${brew.name} · Ember Cup`}</title>
       <p className="md:hidden">
-        <Link to="/" className="text-muted">
+        <Link to="/" className="relative max-sm:reach text-muted">
           ‹ Today
         </Link>
       </p>
@@ -59,20 +59,29 @@ export function Finished({ brew }: { brew: BrewResponse }) {
           <p className="mt-4 flex flex-wrap gap-x-5 gap-y-2">
             {brew.recipeId && (
               <>
-                <Link to={`/sheet/${brew.recipeId}?${again(brew)}`} className="underline underline-offset-4">
+                <Link
+                  to={`/sheet/${brew.recipeId}?${again(brew)}`}
+                  className="relative max-sm:reach underline underline-offset-4"
+                >
                   {brew.note?.change ? "Again, with this change" : "Brew it again"}
                 </Link>
-                <Link to={`/notebook?recipe=${brew.recipeId}`} className="underline underline-offset-4">
+                <Link
+                  to={`/notebook?recipe=${brew.recipeId}`}
+                  className="relative max-sm:reach underline underline-offset-4"
+                >
                   Over time
                 </Link>
               </>
             )}
             {brew.ancestorId && (
-              <Link to={`/compare?of=${brew.ancestorId},${brew.id}`} className="underline underline-offset-4">
+              <Link
+                to={`/compare?of=${brew.ancestorId},${brew.id}`}
+                className="relative max-sm:reach underline underline-offset-4"
+              >
                 Beside the one before
               </Link>
             )}
-            <Link to="/notebook" className="underline underline-offset-4">
+            <Link to="/notebook" className="relative max-sm:reach underline underline-offset-4">
               To the notebook
             </Link>
           </p>

@@ -9,7 +9,7 @@ type Turn = NonNullable<TurnedRequest["turn"]>;
 const FLAMES = ["off", "low", "medium", "high"] as const;
 
 const button =
-  "min-h-11 rounded-one border border-hairline px-4 aria-pressed:border-ink aria-pressed:font-semibold";
+  "min-h-14 rounded-one border border-hairline px-4 aria-pressed:border-ink aria-pressed:font-semibold";
 
 /** What a hand does beside the plan: lid, flame, and a nose that knows better than the clock. */
 export function Hands({ brew }: { brew: BrewResponse }) {
@@ -76,7 +76,7 @@ function Setting<T extends string>({
           key={value}
           type="button"
           aria-pressed={now === value}
-          className="min-h-11 border-transparent border-b-[3px] px-2.5 aria-pressed:border-ember aria-pressed:font-semibold"
+          className="min-h-14 border-transparent border-b-[3px] px-2.5 aria-pressed:border-ember aria-pressed:font-semibold"
           onClick={() => now !== value && onPick(value)}
         >
           {words}

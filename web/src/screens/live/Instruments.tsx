@@ -64,7 +64,7 @@ export function Instruments({ brew, kitchen }: { brew: BrewResponse; kitchen: Ki
       <p className="mb-3 text-sm">
         <button
           type="button"
-          className="min-h-9 underline underline-offset-4"
+          className="min-h-11 max-md:min-h-14 underline underline-offset-4"
           onClick={() => void setSpeed(1)}
         >
           No pot at hand? Use the simulated kitchen
@@ -97,14 +97,14 @@ export function Instruments({ brew, kitchen }: { brew: BrewResponse; kitchen: Ki
               key={s}
               type="button"
               aria-pressed={brew.clockSpeed === s}
-              className="min-h-11 border-transparent border-b-2 px-1 aria-pressed:border-water aria-pressed:font-semibold"
+              className="min-h-14 border-transparent border-b-2 px-1 aria-pressed:border-water aria-pressed:font-semibold"
               onClick={() => void setSpeed(s)}
             >
               {s}×
             </button>
           ))}
         </span>
-        <label className="flex min-h-11 items-center gap-2">
+        <label className="flex min-h-14 items-center gap-2">
           <input
             type="checkbox"
             className="size-4"

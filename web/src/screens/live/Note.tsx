@@ -62,7 +62,7 @@ function NoteShown({ brew, onEdit }: { brew: BrewResponse; onEdit: () => void })
       ) : (
         <p className="text-muted">Nothing noted.</p>
       )}
-      <button type="button" className="mt-4 min-h-11 rounded-one border border-ink px-4" onClick={onEdit}>
+      <button type="button" className="mt-4 min-h-14 rounded-one border border-ink px-4" onClick={onEdit}>
         {n ? "Change the note" : "Note something"}
       </button>
     </div>
@@ -199,7 +199,7 @@ function Look({ look, onLook, field }: { look: Looked; onLook: (l: Looked) => vo
         />
       </div>
       <details>
-        <summary className="min-h-11 cursor-pointer py-2 text-muted underline underline-offset-4">
+        <summary className="min-h-14 cursor-pointer py-2 text-muted underline underline-offset-4">
           Smell, afterwards, and what else
         </summary>
         {(

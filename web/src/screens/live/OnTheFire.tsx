@@ -113,7 +113,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
     <div className="pt-3 md:pt-5">
       <title>{`${brew.name} · Ember Cup`}</title>
       <p className="flex justify-between gap-4 text-muted md:hidden">
-        <Link to="/" className="whitespace-nowrap">
+        <Link to="/" className="relative max-sm:reach whitespace-nowrap">
           ‹ Today
         </Link>
         <span className="truncate">
@@ -164,7 +164,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
                 <button
                   key={m}
                   type="button"
-                  className="min-h-11 rounded-one border border-ink px-4"
+                  className="min-h-14 rounded-one border border-ink px-4"
                   onClick={() => alarm.snooze(m)}
                 >
                   Quiet for {m} min
@@ -245,7 +245,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
               <button
                 type="button"
                 onClick={undo}
-                className="min-h-11 rounded-one border border-hairline px-4"
+                className="min-h-14 rounded-one border border-hairline px-4"
               >
                 Undo {eventWords(brew, last)}
               </button>
@@ -282,7 +282,7 @@ function GiveUp({ onGiveUp }: { onGiveUp: () => void }) {
       <button
         type="button"
         onClick={() => setSure(true)}
-        className="mt-4 min-h-11 text-muted underline underline-offset-4"
+        className="mt-4 min-h-14 text-muted underline underline-offset-4"
       >
         Give it up
       </button>

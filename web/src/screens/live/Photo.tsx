@@ -15,7 +15,7 @@ export function Photo({ brew }: { brew: BrewResponse }) {
         />
       )}
       <p className="mt-2 flex gap-5">
-        <label className="cursor-pointer underline underline-offset-4 has-focus-visible:outline-3 has-focus-visible:outline-water">
+        <label className="relative cursor-pointer max-sm:reach underline underline-offset-4 has-focus-visible:outline-3 has-focus-visible:outline-water">
           <input
             type="file"
             accept="image/jpeg,image/png"

@@ -21,7 +21,7 @@ export function Read({ brew }: { brew: BrewResponse }) {
       <button
         type="button"
         onClick={() => setOpen(true)}
-        className="min-h-11 rounded-one border border-hairline px-4"
+        className="min-h-14 rounded-one border border-hairline px-4"
       >
         I read …
       </button>
@@ -45,7 +45,7 @@ export function Read({ brew }: { brew: BrewResponse }) {
         aria-label="What was read"
         value={kind}
         onChange={(e) => setKind(e.target.value as typeof kind)}
-        className="min-h-11 border-ink border-b-2 bg-transparent px-1"
+        className="min-h-14 border-ink border-b-2 bg-transparent px-1"
       >
         {KINDS.map((x) => (
           <option key={x.value} value={x.value} className="bg-raised text-ink">
@@ -67,12 +67,12 @@ export function Read({ brew }: { brew: BrewResponse }) {
         />
         {scale.unit}
       </label>
-      <button type="submit" className="min-h-11 rounded-one bg-ink px-4 text-ground">
+      <button type="submit" className="min-h-14 rounded-one bg-ink px-4 text-ground">
         Note it
       </button>
       <button
         type="button"
-        className="min-h-11 px-2 underline underline-offset-4"
+        className="min-h-14 px-2 underline underline-offset-4"
         onClick={() => setOpen(false)}
       >
         not now

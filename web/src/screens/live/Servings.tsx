@@ -29,7 +29,7 @@ export function Servings({ brew }: { brew: BrewResponse }) {
         {brew.leftMl >= NOTHING_ML && (
           <button
             type="button"
-            className="min-h-11 rounded-one border border-ink px-4"
+            className="min-h-14 rounded-one border border-ink px-4"
             onClick={() => confirm(brew.id, { kind: "poured", value: cup })}
           >
             Pour {millilitres(cup)}
@@ -38,7 +38,7 @@ export function Servings({ brew }: { brew: BrewResponse }) {
         {last?.kind === "poured" && (
           <button
             type="button"
-            className="min-h-11 rounded-one border border-hairline px-4"
+            className="min-h-14 rounded-one border border-hairline px-4"
             onClick={() => confirm(brew.id, { kind: "undone", event: last.id })}
           >
             Undo {eventWords(brew, last)}

@@ -77,7 +77,7 @@ export default function Notebook() {
           )}
           <button
             type="button"
-            className="min-h-9 underline underline-offset-4"
+            className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
             onClick={() => setChosen([])}
           >
             none

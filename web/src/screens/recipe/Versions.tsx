@@ -60,14 +60,18 @@ export function Versions({
             <span>
               until {day(v.until)}: {v.recipe.name}, {v.recipe.additions?.length} herbs
             </span>
-            <button type="button" className="underline underline-offset-4" onClick={() => onTake(v)}>
+            <button
+              type="button"
+              className="relative max-sm:reach underline underline-offset-4"
+              onClick={() => onTake(v)}
+            >
               take it up again
             </button>
           </li>
         ))}
       </ul>
       <p className="mt-4 flex flex-wrap gap-x-5">
-        <Link className="underline underline-offset-4" to={`/recipe/new?copy=${id}`}>
+        <Link className="relative max-sm:reach underline underline-offset-4" to={`/recipe/new?copy=${id}`}>
           Copy it
         </Link>
         {sure ? (
@@ -79,7 +83,11 @@ export function Versions({
             Yes, take it off the list; its brews stay
           </button>
         ) : (
-          <button type="button" className="underline underline-offset-4" onClick={() => setSure(true)}>
+          <button
+            type="button"
+            className="relative max-sm:reach underline underline-offset-4"
+            onClick={() => setSure(true)}
+          >
             Take it off the list
           </button>
         )}

@@ -47,7 +47,7 @@ export function Cautions({
       {(hidden > 0 || all) && plan.cautions.length > SHOWN && (
         <button
           type="button"
-          className="min-h-9 text-sm underline underline-offset-4"
+          className="min-h-9 max-sm:min-h-11 text-sm underline underline-offset-4"
           aria-expanded={all}
           onClick={() => setAll(!all)}
         >
@@ -107,7 +107,7 @@ function Ask({ plan }: { plan: PlanResponse }) {
         <Signs ask={ask} />
       </div>
       <details className="text-[15px] leading-snug print:hidden">
-        <summary className="min-h-9 cursor-pointer py-2 text-sm underline underline-offset-4">
+        <summary className="min-h-9 max-sm:min-h-11 cursor-pointer py-2 text-sm underline underline-offset-4">
           When to stop and ask a clinician
         </summary>
         <Signs ask={ask} />

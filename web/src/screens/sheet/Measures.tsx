@@ -33,13 +33,13 @@ export function Measures({
             key={i}
             className={`grid grid-cols-[5.6rem_minmax(0,1fr)] items-baseline gap-x-4 border-hairline border-b ${narrow ? "" : "sm:grid-cols-[5.6rem_minmax(0,1fr)_minmax(0,8.75rem)]"} ${tight ? "py-1" : "py-2"} ${ticked?.has(i) ? "opacity-60" : ""}`}
           >
-            <Why what={`${name}, grams`} of={figure} className="text-right">
+            <Why what={`${name}, grams`} of={figure} className="relative text-right max-sm:reach">
               <span className="figure text-[1.7rem] leading-none">{apart("mass", a.grams).number}</span>
               <span className="ml-1.5 text-muted">{apart("mass", a.grams).unit}</span>
             </Why>
             <div className="min-w-0">
               {onTick ? (
-                <label className="flex items-baseline gap-2 font-semibold">
+                <label className="relative flex items-baseline gap-2 font-semibold max-sm:reach">
                   <input
                     type="checkbox"
                     className="size-4 accent-[var(--herb)]"
@@ -117,7 +117,7 @@ function Open({ a, slug, onChange }: { a: Out["amounts"]; slug: string; onChange
         <button
           key={c.words}
           type="button"
-          className="no-print min-h-6 underline underline-offset-4"
+          className="no-print min-h-6 max-sm:min-h-11 underline underline-offset-4"
           onClick={() => onChange?.(c.change)}
         >
           {c.words}

@@ -49,7 +49,7 @@ export function SchoolsPanel({
               {chosen !== usual && (
                 <button
                   type="button"
-                  className="min-h-9 text-sm underline underline-offset-4"
+                  className="min-h-9 max-sm:min-h-11 text-sm underline underline-offset-4"
                   onClick={() => hold(s.question, chosen)}
                 >
                   Always so in this house
@@ -58,7 +58,7 @@ export function SchoolsPanel({
               {s.household && chosen === s.household && (
                 <button
                   type="button"
-                  className="min-h-9 text-sm underline underline-offset-4"
+                  className="min-h-9 max-sm:min-h-11 text-sm underline underline-offset-4"
                   onClick={() => hold(s.question, undefined)}
                 >
                   The way of this house; leave it to the tradition again

@@ -157,7 +157,10 @@ export default function Sheet() {
               <Quiet onClick={() => setOpen("measure")}>Measure one by one</Quiet>
               <Quiet onClick={() => setOpen("schools")}>Ways of making</Quiet>
               <Quiet onClick={() => window.print()}>Print</Quiet>
-              <Link className="py-0.5 underline underline-offset-4" to={`/recipe/${recipeId}`}>
+              <Link
+                className="relative py-0.5 underline underline-offset-4 max-sm:min-h-11"
+                to={`/recipe/${recipeId}`}
+              >
                 Change the recipe
               </Link>
             </p>
@@ -232,7 +235,11 @@ export default function Sheet() {
 
 function Quiet({ onClick, children }: { onClick: () => void; children: string }) {
   return (
-    <button type="button" className="py-0.5 underline underline-offset-4" onClick={onClick}>
+    <button
+      type="button"
+      className="relative py-0.5 underline underline-offset-4 max-sm:min-h-11"
+      onClick={onClick}
+    >
       {children}
     </button>
   );
@@ -265,7 +272,11 @@ function Changed({ order, change }: { order: Order; change: (part: Partial<Order
       {items.map((i) => (
         <span key={i.words}>
           {i.words}{" "}
-          <button type="button" className="min-h-9 underline underline-offset-4" onClick={i.back}>
+          <button
+            type="button"
+            className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
+            onClick={i.back}
+          >
             take back
           </button>
         </span>

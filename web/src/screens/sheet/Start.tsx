@@ -52,7 +52,7 @@ export function Start({
           type="button"
           disabled={busy}
           onClick={() => onStart(true)}
-          className="min-h-9 text-sm underline underline-offset-4"
+          className="min-h-9 max-sm:min-h-11 text-sm underline underline-offset-4"
         >
           or start now, ready {moment(soon, present())}
         </button>

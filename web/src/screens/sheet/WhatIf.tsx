@@ -33,7 +33,7 @@ export function WhatIf({
           {r.what} {r.was === r.is ? r.is : `${r.was} → ${r.is}`}
         </span>
       ))}
-      <button type="button" className="min-h-9 underline underline-offset-4" onClick={onDrop}>
+      <button type="button" className="min-h-9 max-sm:min-h-11 underline underline-offset-4" onClick={onDrop}>
         let it go
       </button>
     </section>

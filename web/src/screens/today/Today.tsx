@@ -60,7 +60,7 @@ export function Today() {
             </li>
           ))}
         </ul>
-        <Link to="/notebook" className="mt-3 inline-block underline underline-offset-4">
+        <Link to="/notebook" className="mt-3 inline-block relative max-sm:reach underline underline-offset-4">
           The whole notebook
         </Link>
       </aside>
