@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import type { Person } from "../src/api/client";
+import { atOn, nextAt } from "../src/screens/sheet/at";
 import {
   applied,
   ask,
-  nextAt,
   type Order,
   readOrder,
   settled,
@@ -180,6 +180,8 @@ describe("an order that is settled", () => {
     expect(nextAt("21:05", now)).toEqual(new Date(2026, 10, 25, 21, 5));
     expect(nextAt("19:00", now)).toEqual(new Date(2026, 10, 26, 19, 0));
     expect(nextAt("20:00", now)).toEqual(new Date(2026, 10, 26, 20, 0));
+    expect(nextAt("2026-11-28T07:30", now)).toEqual(new Date(2026, 10, 28, 7, 30));
+    expect(nextAt(atOn(new Date(2026, 11, 1, 6, 5)), now)).toEqual(new Date(2026, 11, 1, 6, 5));
     const asked = ask("r", undefined, settled({ ...PLAIN, at: "21:05" }, people), now);
     expect(asked.startAt).toBeUndefined();
     expect(asked.readyAt).toBe(new Date(2026, 10, 25, 21, 5).toISOString());

@@ -927,8 +927,12 @@ export interface components {
             aroma: number;
             /** Format: double */
             bite: number;
+            /** Format: uuid */
+            burnerId?: string;
             /** Format: double */
             clockSpeed: number;
+            /** Format: uuid */
+            drinkerId?: string;
             drinkerName: string;
             events: components["schemas"]["Happened"][];
             fire?: components["schemas"]["FireLine"];
@@ -969,6 +973,8 @@ export interface components {
             /** Format: double */
             strengthChange: number;
             told: string[];
+            /** Format: uuid */
+            vesselId?: string;
         };
         BulkLine: {
             cut: string;

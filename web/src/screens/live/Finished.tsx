@@ -1,28 +1,14 @@
 import { Link } from "react-router";
 import type { BrewResponse } from "../../api/client";
+import { useRecipe } from "../../api/queries";
+import { measuredOut } from "../../parts/measured";
 import { clock, day } from "../../parts/say";
 import { writeOrder } from "../sheet/order";
+import { asNoted, sameOrder } from "./again";
 import { Note } from "./Note";
 import { Photo } from "./Photo";
 import { PlannedAndDone, SecondBrew } from "./PlannedAndDone";
 import { Servings } from "./Servings";
-
-/** The order once more: as many cups, as large and as strong, for the same occasion. */
-function again(brew: BrewResponse): URLSearchParams {
-  const { cups, cupMl, strength, purpose } = brew.request;
-  return writeOrder({
-    cups,
-    cupMl,
-    strength,
-    purpose: purpose ?? "everyday",
-    after: brew.id,
-    changes: [],
-    schools: {},
-    tweaks: [],
-    others: [],
-    spent: false,
-  });
-}
 
 /** A brew that came to an end: the note, beside what was planned. */
 export function Finished({ brew }: { brew: BrewResponse }) {
@@ -41,7 +27,7 @@ export function Finished({ brew }: { brew: BrewResponse }) {
         {brew.readyAt && `–${clock(brew.readyAt)}`}
         {brew.drinkerName && `, for ${brew.drinkerName}`}
       </p>
-      <div className="mt-6 grid gap-12 md:grid-cols-2">
+      <div className="mt-6 grid grid-cols-[minmax(0,1fr)] gap-12 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
         <section aria-labelledby="note">
           <h2 id="note" className="text-2xl">
             How was it?
@@ -59,12 +45,7 @@ export function Finished({ brew }: { brew: BrewResponse }) {
           <p className="mt-4 flex flex-wrap gap-x-5 gap-y-2">
             {brew.recipeId && (
               <>
-                <Link
-                  to={`/sheet/${brew.recipeId}?${again(brew)}`}
-                  className="relative max-sm:reach underline underline-offset-4"
-                >
-                  {brew.note?.change ? "Again, with this change" : "Brew it again"}
-                </Link>
+                <Again brew={brew} />
                 <Link
                   to={`/notebook?recipe=${brew.recipeId}`}
                   className="relative max-sm:reach underline underline-offset-4"
@@ -88,5 +69,29 @@ export function Finished({ brew }: { brew: BrewResponse }) {
         </section>
       </div>
     </div>
+  );
+}
+
+/** The same order once more, with what the note wants changed as far as the sheet can do it. */
+function Again({ brew }: { brew: BrewResponse }) {
+  const kept = useRecipe(brew.recipeId ?? "").data?.recipe;
+  const order = { ...sameOrder(brew, kept), after: brew.id };
+  const named = measuredOut(brew.plan.additions).map((o) => ({ herb: o.slug, name: o.name }));
+  const change = brew.note?.change ?? "";
+  const noted = kept && change ? asNoted(change, order, kept, named) : undefined;
+  return (
+    <>
+      <Link
+        to={`/sheet/${brew.recipeId}?${writeOrder(noted?.order ?? order)}`}
+        className="relative font-semibold max-sm:reach underline underline-offset-4"
+      >
+        {noted && noted.done.length > 0 ? "Again, with this change" : "Brew it again"}
+      </Link>
+      {noted && noted.left.length > 0 && (
+        <span className="w-full text-muted text-sm">
+          Left to you, as the sheet cannot do it: {noted.left.join("; ")}.
+        </span>
+      )}
+    </>
   );
 }

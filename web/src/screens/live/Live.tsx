@@ -1,9 +1,9 @@
 import { useEffect } from "react";
-import { useParams } from "react-router";
+import { Link, useParams } from "react-router";
 import type { BrewResponse } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { present } from "../../api/present";
-import { keepNewer, useBrew } from "../../api/queries";
+import { keepNewer, useBrew, useRecipe } from "../../api/queries";
 import { FireLine } from "../../drawings/FireLine";
 import { ofPlan } from "../../drawings/lineProps";
 import { VesselDrawing } from "../../drawings/Vessel";
@@ -12,6 +12,8 @@ import { millilitres, moment, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { Loading, Trouble } from "../../parts/states";
 import { Measures } from "../sheet/Measures";
+import { writeOrder } from "../sheet/order";
+import { movedOrder } from "./again";
 import { useBrewClock } from "./clock";
 import { Finished } from "./Finished";
 import { OnTheFire } from "./OnTheFire";
@@ -45,6 +47,7 @@ function Planned({ brew }: { brew: BrewResponse }) {
   const line = useWidth(1232);
   const pot = useWidth(360);
   const { plan } = brew;
+  const kept = useRecipe(brew.recipeId ?? "");
   const left = (new Date(plan.startAt).getTime() - at()) / 1000;
   return (
     <div className="pt-6">
@@ -74,6 +77,14 @@ function Planned({ brew }: { brew: BrewResponse }) {
         >
           Not today
         </button>
+        {brew.recipeId && (
+          <Link
+            to={`/sheet/${brew.recipeId}?${writeOrder(movedOrder(brew, kept.data?.recipe))}`}
+            className="grid min-h-14 place-items-center rounded-one border border-ink px-6"
+          >
+            Move or change it
+          </Link>
+        )}
       </div>
       <div className="mt-6 grid gap-x-10 gap-y-6 md:grid-cols-[360px_minmax(0,1fr)]">
         <div ref={pot.ref}>

@@ -136,7 +136,23 @@ function NoteForm({ brew, onDone }: { brew: BrewResponse; onDone: () => void }) 
           onChange={(e) => setChange(e.target.value)}
           placeholder="a little more bark"
         />
+        <span className="text-muted text-sm">
+          The sheet does for you: minutes longer or shorter, stronger or weaker, cups, “half the …”, “a third
+          more …”, “without …”.
+        </span>
       </label>
+      <div className="-mt-2 flex flex-wrap gap-2">
+        {["stronger", "weaker", "5 min longer", "5 min shorter"].map((w) => (
+          <button
+            key={w}
+            type="button"
+            className="min-h-11 rounded-one border border-hairline px-3 max-md:min-h-14"
+            onClick={() => setChange(change.trim() ? `${change.trim().replace(/[.;,]$/, "")}; ${w}` : w)}
+          >
+            {w}
+          </button>
+        ))}
+      </div>
       <button
         type="submit"
         className="min-h-14 rounded-one bg-ember px-6 font-semibold text-ember-ink text-lg"

@@ -1,10 +1,14 @@
 import { useQuery } from "@tanstack/react-query";
+import { useMemo } from "react";
 import { Link } from "react-router";
 import { api, type BrewResponse } from "../../api/client";
 import { keys } from "../../api/keys";
-import { stagesOf } from "../../api/steps";
+import { ofStage, stagesOf } from "../../api/steps";
+import { FireLine } from "../../drawings/FireLine";
 import { measuredOut } from "../../parts/measured";
-import { clock, grams, millilitres, share, span } from "../../parts/say";
+import { capital, clock, grams, millilitres, share, span } from "../../parts/say";
+import { useWidth } from "../../parts/size";
+import { reality } from "./reality";
 
 /** What the spent herbs would still give, and the way to brew them once more. */
 export function SecondBrew({ brew }: { brew: BrewResponse }) {
@@ -75,6 +79,8 @@ export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
           </>
         )}
       </dl>
+      <Because brew={brew} cup={strained(brew)} />
+      <Lines brew={brew} />
       <table className="mt-4 w-full text-sm">
         <thead>
           <tr className="border-hairline border-b text-left text-muted">
@@ -103,6 +109,66 @@ export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
           })}
         </tbody>
       </table>
+    </div>
+  );
+}
+
+/** A step that took so much longer or shorter is told as a reason, s, and as a share of its plan. */
+const TOLD_S = 60;
+const TOLD_SHARE = 0.1;
+
+/** "Steep 13 min longer: bitterness and tannin 71 % instead of 64 %." */
+function Because({ brew, cup }: { brew: BrewResponse; cup: boolean }) {
+  if (!cup || brew.told.length === 0) return null;
+  const reasons = stagesOf(brew.plan.steps).flatMap((s) => {
+    const live = brew.steps.find((l) => l.key === s.key);
+    if (s.handsOn || !live?.beganAt || !live.doneAt) return [];
+    const by = (Date.parse(live.doneAt) - Date.parse(live.beganAt)) / 1000 - s.durationS;
+    return Math.abs(by) >= TOLD_S && Math.abs(by) >= s.durationS * TOLD_SHARE
+      ? [`${s.kind === "heat" ? "heating" : s.kind} ${span(Math.abs(by))} ${by > 0 ? "longer" : "shorter"}`]
+      : [];
+  });
+  const turned = brew.events.filter((e) => e.kind === "turned").map((e) => e.text);
+  const what = { strength: "strength", aroma: "aroma", bite: "bitterness and tannin" } as const;
+  const moved = (["strength", "aroma", "bite"] as const)
+    .filter((k) => brew.told.includes(k))
+    .map((k) => `${what[k]} ${share(brew[k])} instead of ${share(brew.plan[k])}`);
+  const why = [...reasons, ...(reasons.length === 0 ? turned : [])];
+  return (
+    <p className="mt-3 max-w-prose border-amber border-l-[5px] pl-3">
+      {capital(`${why.length > 0 ? `${why.join(", ")}: ` : ""}${moved.join(", ")}.`)}
+    </p>
+  );
+}
+
+/** The line as it went, over the line as it was planned. */
+function Lines({ brew }: { brew: BrewResponse }) {
+  const { ref, width } = useWidth(520);
+  const { plan } = brew;
+  const went = useMemo(() => reality(brew, 0), [brew]);
+  const planned = useMemo(
+    () => plan.curve.map((p) => ({ ...p, tS: p.tS + went.stageStartS - plan.stageStartS })),
+    [plan, went.stageStartS],
+  );
+  if (!brew.startedAt) return null;
+  return (
+    <div className="mt-4" ref={ref}>
+      <FireLine
+        steps={went.steps.filter(ofStage)}
+        curve={went.curve}
+        additions={plan.additions}
+        start={new Date(brew.startedAt)}
+        totalS={went.totalS}
+        readyWord={brew.phase === "finished" ? "ready," : "ended,"}
+        stageStartS={went.stageStartS}
+        startMl={plan.water.startMl}
+        yieldMl={went.curve.at(-1)?.waterMl ?? plan.water.yieldMl}
+        strength={brew.strength}
+        width={width}
+        height={width < 560 ? 176 : 190}
+        against={planned}
+      />
+      <p className="text-muted text-sm">Dashed: as it was planned.</p>
     </div>
   );
 }

@@ -4,8 +4,9 @@ import { api, type OrderRequest } from "../../api/client";
 import { keys } from "../../api/keys";
 import { useDay } from "../../api/queries";
 import { Primary } from "../../parts/Field";
-import { clock, span, timeValue } from "../../parts/say";
+import { clock, span } from "../../parts/say";
 import { Word } from "../../parts/Word";
+import { atOn } from "./at";
 
 /** The order once it has rested: other pots are asked after the sheet is redrawn, not with every step of a control. */
 function useSettled(asked: OrderRequest): OrderRequest {
@@ -18,7 +19,7 @@ function useSettled(asked: OrderRequest): OrderRequest {
 }
 
 /** Beside other pots on the fire: when two hands-on steps would meet, what to start when instead. */
-export function OneCook({ asked, onAt }: { asked: OrderRequest; onAt: (hhmm: string) => void }) {
+export function OneCook({ asked, onAt }: { asked: OrderRequest; onAt: (at: string) => void }) {
   const open = useDay().data?.open.length ?? 0;
   const settled = useSettled(asked);
   const day = useQuery({
@@ -52,7 +53,7 @@ export function OneCook({ asked, onAt }: { asked: OrderRequest; onAt: (hhmm: str
             <div className="mt-3">
               <Primary
                 onClick={() => {
-                  onAt(timeValue(moved.readyAt));
+                  onAt(atOn(new Date(moved.readyAt)));
                   close();
                 }}
               >

@@ -2,7 +2,7 @@ import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { useStartBrew } from "../../api/changes";
 import { api, type PlanResponse, type WayLine } from "../../api/client";
-import { uuid } from "../../api/outbox";
+import { confirm, uuid } from "../../api/outbox";
 import { present } from "../../api/present";
 import { foresee, useBrew, useKitchen, usePeople, usePlan, useRecipe } from "../../api/queries";
 import { useKey } from "../../parts/Keys";
@@ -83,10 +83,27 @@ export default function Sheet() {
       const wish = ask(recipeId, doc, now ? { ...ordered, at: undefined } : ordered, present());
       startBrew(
         { ...wish, id: uuid(), start: now, confirmed: sure, ancestorId: order.after },
-        { onSuccess: (brew) => navigate(`/brew/${brew.id}`) },
+        {
+          onSuccess: (brew) => {
+            if (order.instead) confirm(order.instead, { kind: "abandoned" });
+            navigate(`/brew/${brew.id}`);
+          },
+        },
       );
     },
-    [plan, unsure.length, starting, startBrew, recipeId, doc, ordered, order.after, sure, navigate],
+    [
+      plan,
+      unsure.length,
+      starting,
+      startBrew,
+      recipeId,
+      doc,
+      ordered,
+      order.after,
+      order.instead,
+      sure,
+      navigate,
+    ],
   );
   const way = useCallback(
     (w: WayLine) => {

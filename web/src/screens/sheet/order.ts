@@ -1,5 +1,6 @@
 import type { OrderRequest, Person, RecipeDocument } from "../../api/client";
 import { decided, type Meant } from "../recipe/doc";
+import { nextAt } from "./at";
 
 export type Strength = "gentle" | "standard" | "strong";
 
@@ -15,7 +16,7 @@ export interface Order {
   guest?: Guest;
   vesselId?: string;
   burnerId?: string;
-  /** "HH:MM" of today or tomorrow; empty for as soon as possible. */
+  /** "HH:MM" of today or tomorrow, or a day with it; empty for as soon as possible. */
   at?: string;
   /** Herbs left out, or replaced by another: the ways out of a stop that were taken. */
   changes: Change[];
@@ -29,6 +30,8 @@ export interface Order {
   spent: boolean;
   /** The brew that this one is a change or a second brew of. */
   after?: string;
+  /** The brew that waits and is given up for this one when it is started or planned. */
+  instead?: string;
   /** Cups that the drinker takes of it in a day; empty as the recipe says. */
   aDay?: number;
   /** Days for which a practitioner prescribed it. */
@@ -106,6 +109,7 @@ export function readOrder(params: URLSearchParams): Order {
     tweaks: params.getAll("t").flatMap(readTweak),
     spent: params.get("spent") === "1",
     after: params.get("after") ?? undefined,
+    instead: params.get("instead") ?? undefined,
     aDay: number(params.get("aday")),
     prescribed: number(params.get("rx")),
     others: params.getAll("with").flatMap(readSharer),
@@ -225,6 +229,7 @@ export function writeOrder(order: Order): URLSearchParams {
   put("drawn", order.menstruum);
   put("spent", order.spent ? "1" : undefined);
   put("after", order.after);
+  put("instead", order.instead);
   put("aday", order.aDay);
   put("rx", order.prescribed);
   for (const s of order.others) params.append("with", writeSharer(s));
@@ -233,15 +238,6 @@ export function writeOrder(order: Order): URLSearchParams {
     params.append("school", `${question}.${choice}`);
   for (const t of order.tweaks) params.append("t", writeTweak(t));
   return params;
-}
-
-/** The next moment at which a clock shows "HH:MM", today or tomorrow. */
-export function nextAt(hhmm: string, now: Date): Date {
-  const [h, m] = hhmm.split(":").map(Number);
-  const at = new Date(now);
-  at.setHours(h ?? 0, m ?? 0, 0, 0);
-  if (at <= now) at.setDate(at.getDate() + 1);
-  return at;
 }
 
 const drinkerOf = (g: Guest): NonNullable<OrderRequest["drinker"]> => ({

@@ -136,7 +136,7 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
                     substitution.leaveOut(request.recipe(), l.herb().slug(), "herb"));
         } else if (way instanceof Lessen l) {
             return request.withRecipe(
-                    substitution.lessen(request.recipe(), l.herb().slug(), l.share(), "share"));
+                    substitution.times(request.recipe(), l.herb().slug(), l.share(), "share"));
         } else if (way instanceof FewerCups f) {
             return request.withCups(f.cups());
         } else if (way instanceof FewerADay f) {
@@ -182,8 +182,7 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
         double share = hundredths(load.roomMg() / load.planMg());
         for (int i = 0; i < MOST_TRIES && share > 0 && share < 1; i++) {
             double mg = mg(
-                    request.withRecipe(substitution.lessen(request.recipe(), only, share, "share")),
-                    load.constituent());
+                    request.withRecipe(substitution.times(request.recipe(), only, share, "share")), load.constituent());
             if (mg <= load.roomMg()) {
                 double grams = now * mg / load.planMg();
                 HerbName name = HerbName.of(materia.herb(only, "herb"));

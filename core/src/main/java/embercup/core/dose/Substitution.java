@@ -11,6 +11,7 @@ import embercup.core.recipe.Addition;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.workings.InvalidInputException;
+import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import java.util.List;
 import java.util.Optional;
@@ -69,16 +70,16 @@ public final class Substitution {
     }
 
     /**
-     * The same herb, a part of its amount.
+     * The same herb, so many times its amount.
      *
-     * @param share above 0, at most 1
-     * @throws InvalidInputException when the herb is not in the recipe or the share is outside its range
+     * @param times above 0, at most {@link Limit#TIMES_OF_HERB}
+     * @throws InvalidInputException when the herb is not in the recipe or the number is outside its range
      */
-    public Recipe lessen(Recipe recipe, String herb, double share, String field) {
-        if (!(share > 0 && share <= 1)) {
-            throw InvalidInputException.of(field, share, new Wanted.AboveNothing(1));
+    public Recipe times(Recipe recipe, String herb, double times, String field) {
+        if (!(times > 0 && Limit.TIMES_OF_HERB.holds(times))) {
+            throw InvalidInputException.of(field, times, new Wanted.AboveNothing(Limit.TIMES_OF_HERB.high()));
         }
-        return each(recipe, herb, field, a -> a.times(share));
+        return each(recipe, herb, field, a -> a.times(times));
     }
 
     /**

@@ -90,6 +90,8 @@ public enum Limit {
     BRIM_ML(20, 180_000, "mL"),
     /** A part of a whole. */
     SHARE(0, 1, ""),
+    /** How many times of a herb an order takes: more than this is another recipe. */
+    TIMES_OF_HERB(0, 4, ""),
     /** Herbs that an order changes or confirms. */
     CHANGES(0, 60, "herbs"),
     /** Herbs of a blend of the house. */

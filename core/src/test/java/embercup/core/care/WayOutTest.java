@@ -129,7 +129,7 @@ class WayOutTest {
         List<WayOut> ways = WayOut.of(MATERIA, plan, care.judge(plan, History.NONE), History.NONE);
         assertThat(ways).isNotEmpty().filteredOn(w -> Ways.share(w) > 0).allSatisfy(w -> {
             PlanRequest taken = four.withRecipe(
-                    new Substitution(MATERIA, MeasureCustom.DEFAULT).lessen(sage, "sage", Ways.share(w), "share"));
+                    new Substitution(MATERIA, MeasureCustom.DEFAULT).times(sage, "sage", Ways.share(w), "share"));
             assertThat(care.judge(PLANNER.plan(taken), History.NONE).stops())
                     .as(WORDS.say(w))
                     .isFalse();

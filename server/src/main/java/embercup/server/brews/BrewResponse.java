@@ -25,14 +25,26 @@ public record BrewResponse(
         @JsonUnwrapped Predicted predicted,
         @JsonUnwrapped Cup cup) {
 
-    /** @param ancestorId the brew that this one is a change or a second brew of */
+    /**
+     * Which brew it is.
+     *
+     * @param ancestorId the brew that this one is a change or a second brew of
+     * @param ordered whom and what of the household the order named
+     */
     public record Head(
             UUID id,
             @Nullable UUID recipeId,
             String name,
             String drinkerName,
             String phase,
-            @Nullable UUID ancestorId) {}
+            @Nullable UUID ancestorId,
+            @JsonUnwrapped Ordered ordered) {}
+
+    /** Of the household, as far as the order named it. */
+    public record Ordered(
+            @Nullable UUID drinkerId,
+            @Nullable UUID vesselId,
+            @Nullable UUID burnerId) {}
 
     /**
      * When.

@@ -36,7 +36,14 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
             List<BrewEvent> standing) {
         BrewWriting writing = new BrewWriting(burner);
         return new BrewResponse(
-                new BrewResponse.Head(e.id, e.recipeId, e.name, e.drinkerName, Fields.code(live.phase()), e.ancestorId),
+                new BrewResponse.Head(
+                        e.id,
+                        e.recipeId,
+                        e.name,
+                        e.drinkerName,
+                        Fields.code(live.phase()),
+                        e.ancestorId,
+                        new BrewResponse.Ordered(e.drinkerId, e.vesselId, e.burnerId)),
                 new BrewResponse.Clock(
                         now,
                         state,

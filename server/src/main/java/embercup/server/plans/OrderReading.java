@@ -156,7 +156,7 @@ class OrderReading {
             } else if (change.perCupG() != null) {
                 recipe = substitution.perCup(recipe, herb, change.perCupG(), at + ".perCupG");
             } else if (change.share() != null) {
-                recipe = substitution.lessen(recipe, herb, change.share(), at + ".share");
+                recipe = substitution.times(recipe, herb, change.share(), at + ".share");
             } else if (change.form() != null) {
                 Form form = Fields.oneOf(Form.class, change.form(), at + ".form");
                 recipe = substitution.inForm(recipe, herb, form, schools, at + ".form");

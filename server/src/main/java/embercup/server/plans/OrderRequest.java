@@ -142,7 +142,7 @@ public record OrderRequest(
     public record ChangePart(
             @Size(max = Length.SLUG) @Nullable String herb,
             @Size(max = Length.SLUG) @Nullable String with,
-            @Within(Limit.SHARE) @Nullable Double share,
+            @Within(Limit.TIMES_OF_HERB) @Nullable Double share,
             @Within(Limit.HERB_G) @Nullable Double perCupG,
             @CodeOf(Form.class) @Nullable String form) {}
 
