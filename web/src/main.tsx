@@ -12,6 +12,7 @@ import "./style.css";
 const Choose = lazy(() => import("./screens/choose/Choose"));
 const Recipe = lazy(() => import("./screens/recipe/Recipe"));
 const Sheet = lazy(() => import("./screens/sheet/Sheet"));
+const Together = lazy(() => import("./screens/together/Together"));
 const Live = lazy(() => import("./screens/live/Live"));
 const Compare = lazy(() => import("./screens/notebook/Compare"));
 const Notebook = lazy(() => import("./screens/notebook/Notebook"));
@@ -50,6 +51,7 @@ const router = createBrowserRouter([
       { path: "/recipe/new", element: <InHouse screen={Recipe} /> },
       { path: "/recipe/:id", element: <InHouse screen={Recipe} /> },
       { path: "/sheet/:recipeId", element: <InHouse screen={Sheet} /> },
+      { path: "/together", element: <InHouse screen={Together} /> },
       { path: "/brew/:id", element: <InHouse screen={Live} /> },
       { path: "/compare", element: <InHouse screen={Compare} /> },
       { path: "/notebook", element: <InHouse screen={Notebook} /> },

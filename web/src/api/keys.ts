@@ -27,6 +27,7 @@ export const keys = {
   plan: (order: OrderRequest) => ["plans", order] as const,
   spent: (brewId: string) => ["plans", "spent", brewId] as const,
   oneCook: (order: OrderRequest, open: number) => ["one-cook", order, open] as const,
+  together: (orders: OrderRequest[]) => ["one-cook", "together", orders] as const,
   workings: (of: unknown) => ["workings", of] as const,
   brew: (id: string) => ["brews", id] as const,
   day: ["day"] as const,

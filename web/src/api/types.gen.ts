@@ -1229,6 +1229,21 @@ export interface components {
             powerW: number;
             pressed: boolean;
         };
+        Given: {
+            /** Format: double */
+            aroma: number;
+            /** Format: double */
+            bite: number;
+            /** Format: double */
+            body: number;
+            /** Format: double */
+            minutes: number;
+        };
+        GivenLine: {
+            cut: string;
+            heat: string;
+            over: components["schemas"]["Given"][];
+        };
         GivesLine: {
             /** Format: double */
             aromaMin: number;
@@ -1310,6 +1325,7 @@ export interface components {
             constituents: components["schemas"]["ContentLine"][];
             doses: components["schemas"]["DoseLine"][];
             foraged: boolean;
+            given: components["schemas"]["GivenLine"][];
             gives: components["schemas"]["GivesLine"][];
             identity: string;
             keepsMonths?: number;
@@ -1771,6 +1787,9 @@ export interface components {
             when?: "any-time" | "with-food" | "empty-stomach" | "before-bed";
         };
         PotLine: {
+            burner: string;
+            /** Format: uuid */
+            burnerId?: string;
             /** Format: int32 */
             index: number;
             /** Format: double */
@@ -1780,6 +1799,8 @@ export interface components {
             readyAt: string;
             /** Format: date-time */
             startAt: string;
+            stretches: components["schemas"]["StretchLine"][];
+            usualBurnerTaken: boolean;
             why: string;
         };
         PouredRequest: {
@@ -2144,6 +2165,13 @@ export interface components {
             heats: boolean;
             /** Format: date-time */
             to: string;
+        };
+        StretchLine: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            what: string;
         };
         Substitute: {
             change: string;

@@ -73,7 +73,7 @@ export function HerbPicker({
           align="start"
           sideOffset={4}
           onOpenAutoFocus={(e) => e.preventDefault()}
-          className="z-50 w-72 rounded-one border border-hairline bg-raised shadow-lg"
+          className={`z-50 w-72 rounded-one border border-hairline bg-raised shadow-lg ${stale ? "pointer-events-none" : ""}`}
         >
           <div id={`${id}-list`} role="listbox" aria-label="Herbs found">
             {hits.map((h, i) => (

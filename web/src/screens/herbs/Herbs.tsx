@@ -1,28 +1,32 @@
 import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import type { HerbResponse, RecipeDocument } from "../../api/client";
-import { useFoundHerbs, useHerb, useHerbs, useSources } from "../../api/queries";
+import { useFoundHerbs, useHerb, useHerbs, useOccasions, useSources } from "../../api/queries";
 import { condition } from "../../parts/conditions";
 import { Secondary } from "../../parts/Field";
 import { SearchField } from "../../parts/SearchField";
 import { capital, grams, range } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { Blend, BlendForm } from "./Blend";
+import { Infuses } from "./Infuses";
 import { NewHerb } from "./NewHerb";
 import { OwnSource } from "./OwnSource";
 import { OwnWeights } from "./OwnWeights";
+import { UsualDose } from "./UsualDose";
 
 /** The materia to browse and search, and one page per herb. */
 export default function Herbs() {
   const { slug = "" } = useParams();
   const herbs = useHerbs();
+  const occasions = useOccasions();
   const [params, setParams] = useSearchParams();
   const words = params.get("words") ?? "";
   const hits = useFoundHerbs(words);
   const [adding, setAdding] = useState<"herb" | "blend" | null>(null);
   if (herbs.isPending) return <Loading what="the herbs" />;
   if (herbs.error) return <Trouble error={herbs.error} again={() => herbs.refetch()} />;
-  const found = words.trim() ? (hits.data ?? herbs.data) : herbs.data;
+  const byName = [...herbs.data].sort((a, b) => a.common.localeCompare(b.common));
+  const found = words.trim() ? (hits.data ?? byName) : byName;
   return (
     <div className="grid gap-x-12 gap-y-6 pt-6 md:grid-cols-[280px_minmax(0,1fr)]">
       <title>Herbs · Ember Cup</title>
@@ -73,6 +77,23 @@ export default function Herbs() {
             Choose one to see what a spoon of it weighs, how much is usual, how it infuses, and where care is
             due.
           </Empty>
+          {(occasions.data?.length ?? 0) > 0 && (
+            <>
+              <h2 className="mt-6 text-xl">Traditionally used for</h2>
+              <ul className="mt-2 flex max-w-2xl flex-wrap gap-x-6">
+                {occasions.data?.map((o) => (
+                  <li key={o}>
+                    <Link
+                      to={{ pathname: "/herbs", search: new URLSearchParams({ words: o }).toString() }}
+                      className="grid min-h-11 place-items-center underline underline-offset-4"
+                    >
+                      {o}
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
         </div>
       )}
     </div>
@@ -113,7 +134,7 @@ function One({ slug }: { slug: string }) {
           {!h.stop && <OwnWeights herb={h} />}
           <OwnSource herb={h} />
         </div>
-        <Gives herb={h} />
+        <Infuses herb={h} />
         <Cares herb={h} />
         <Knowing herb={h} />
       </div>
@@ -163,6 +184,7 @@ function Doses({ herb }: { herb: HerbResponse }) {
   return (
     <section>
       <h3 className="text-xl">Usual dose</h3>
+      <UsualDose herb={herb} />
       <ul className="mt-2 flex flex-col gap-2">
         {herb.doses.map((d) => (
           <li key={d.tradition + d.form}>
@@ -222,66 +244,6 @@ function Weights({ herb }: { herb: HerbResponse }) {
       </table>
     </section>
   );
-}
-
-/** How soon it has given half of what it can, by cut, on a common scale of minutes. */
-function Gives({ herb }: { herb: HerbResponse }) {
-  if (herb.gives.length === 0) return null;
-  const most = Math.max(...herb.gives.map((g) => g.biteMin));
-  return (
-    <section>
-      <h3 className="text-xl">How it infuses</h3>
-      <p className="mt-1 text-muted text-sm">
-        Minutes in water just off the boil until half has infused; dried. An estimate.
-      </p>
-      <table className="mt-2 w-full max-w-md">
-        <thead>
-          <tr className="border-hairline border-b text-left text-muted text-sm">
-            <th className="py-1 font-normal">Cut</th>
-            <th className="py-1 text-right font-normal">aroma</th>
-            <th className="py-1 text-right font-normal">body</th>
-            <th className="py-1 text-right font-normal">bite</th>
-            <th className="w-2/5 py-1" aria-hidden />
-          </tr>
-        </thead>
-        <tbody>
-          {herb.gives.map((g) => (
-            <tr key={g.cut} className="border-hairline border-b">
-              <td className="py-1">{g.cut}</td>
-              <td className="figure py-1 text-right">{minutes(g.aromaMin)}</td>
-              <td className="figure py-1 text-right">{minutes(g.bodyMin)}</td>
-              <td className="figure py-1 text-right">{minutes(g.biteMin)}</td>
-              <td className="py-1 pl-3">
-                <svg aria-hidden viewBox="0 0 100 14" preserveAspectRatio="none" className="h-3.5 w-full">
-                  <line x1={0} x2={100} y1={7} y2={7} stroke="var(--hairline)" />
-                  <line
-                    x1={0}
-                    x2={(g.bodyMin / most) * 100}
-                    y1={7}
-                    y2={7}
-                    stroke="var(--herb)"
-                    strokeWidth={5}
-                  />
-                  <line
-                    x1={(g.biteMin / most) * 100 - 1}
-                    x2={(g.biteMin / most) * 100 - 1}
-                    y1={1}
-                    y2={13}
-                    stroke="var(--ink)"
-                    strokeWidth={1.5}
-                  />
-                </svg>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
-  );
-}
-
-function minutes(m: number): string {
-  return m < 10 ? m.toFixed(1) : String(Math.round(m));
 }
 
 const WEIGHTS = ["stop", "care", "note"];

@@ -3,10 +3,9 @@ import { useState } from "react";
 import type { BrewResponse, NotedRequest } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { Choice } from "../../parts/Choice";
+import { LIKINGS, Liking, likingWords } from "../../parts/Liking";
 import { FELT } from "../../parts/say";
 import { COLOURS, Swatch } from "./colours";
-
-const LIKING = ["not again", "hardly", "well enough", "good", "the best"];
 
 /** How the cup was: what is kept, or the form for it. */
 export function Note({ brew }: { brew: BrewResponse }) {
@@ -27,7 +26,10 @@ function NoteShown({ brew, onEdit }: { brew: BrewResponse; onEdit: () => void })
           <dt className="text-muted">Strength felt</dt>
           <dd>{FELT.find((f) => f.value === n.strength)?.label ?? "not said"}</dd>
           <dt className="text-muted">Liking</dt>
-          <dd>{n.liking > 0 ? LIKING[n.liking - 1] : "not said"}</dd>
+          <dd>
+            {n.liking > 0 && <Liking of={n.liking} className="mr-2" />}
+            {likingWords(n.liking)}
+          </dd>
           <dt className="text-muted">What it was like</dt>
           <dd>{n.taste || "not said"}</dd>
           {(n.colour || n.clarity) && (
@@ -108,12 +110,7 @@ function NoteForm({ brew, onDone }: { brew: BrewResponse; onDone: () => void }) 
         options={FELT.map((f) => ({ value: String(f.value), label: f.label }))}
         onPick={(v) => setFelt(Number(v))}
       />
-      <Choice
-        label="Liking"
-        value={String(liking)}
-        options={LIKING.map((label, i) => ({ value: String(i + 1), label }))}
-        onPick={(v) => setLiking(Number(v))}
-      />
+      <Choice label="Liking" value={String(liking)} options={LIKINGS} onPick={(v) => setLiking(Number(v))} />
       <Look look={look} onLook={setLook} field={field} />
       <label>
         <span className="text-muted">What it was like</span>

@@ -3,8 +3,10 @@ import { Link, useSearchParams } from "react-router";
 import { api, type BrewResponse } from "../../api/client";
 import { keys } from "../../api/keys";
 import { stagesOf } from "../../api/steps";
+import { likingWords } from "../../parts/Liking";
 import { clock, day, FELT, grams, millilitres, share, span } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
+import { Curves } from "./Curves";
 
 /** Two or three brews side by side, in the order of the work; where they first part is marked. */
 export default function Compare() {
@@ -35,6 +37,7 @@ export default function Compare() {
           "Nothing that is known of them differs."
         )}
       </p>
+      <Curves brews={brews} />
       <div className="mt-4 overflow-x-auto">
         <table className="w-full sm:min-w-[560px]">
           <thead>
@@ -180,7 +183,7 @@ function compared(brews: BrewResponse[]): Row[] {
     row(
       "liking",
       brews.map((b) => (b.note && b.note.liking > 0 ? b.note.liking : null)),
-      (n) => `${n} of 5`,
+      likingWords,
     ),
   ];
 }

@@ -2,11 +2,14 @@ import { scaleLinear, scaleTime } from "d3-scale";
 import { line } from "d3-shape";
 import { Link } from "react-router";
 import { useHistory } from "../../api/queries";
-import { day, grams, share } from "../../parts/say";
+import { LikingCup } from "../../parts/Liking";
+import { date, day, grams, share } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 
-/** Half of five dots, px: so far the last liking reaches beyond its brew. */
-const HALF_OF_FIVE = 28;
+/** Half of a cup of liking, px: so far the last reaches beyond its brew. */
+const HALF_A_CUP = 14;
+/** Room below the axis for the cups and the dates, px. */
+const BELOW = 46;
 
 /** One recipe over time: dose, strength as it went and as it was felt, and liking, on one time axis. */
 export function History({ recipeId, onAll }: { recipeId: string; onAll: () => void }) {
@@ -16,12 +19,16 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
   const first = entries[0];
   const last = entries.at(-1);
   if (!first || !last) return null;
-  const height = 150;
+  const height = 176;
   const left = box.width < 560 ? 18 : 84;
   const right = box.width - (box.width < 560 ? 96 : 130);
   const x = scaleTime([new Date(first.brewedAt), new Date(last.brewedAt)], [left, right]);
-  const dose = scaleLinear([0, Math.max(...entries.map((e) => e.gramsPerCup)) * 1.15], [height - 24, 14]);
-  const strength = scaleLinear([0, 2], [height - 24, 14]);
+  const dose = scaleLinear([0, Math.max(...entries.map((e) => e.gramsPerCup)) * 1.15], [height - BELOW, 14]);
+  const strength = scaleLinear([0, 2], [height - BELOW, 14]);
+  const dates = apart(
+    entries.map((e) => new Date(e.brewedAt)),
+    x,
+  );
   const path = (y: (e: (typeof entries)[number]) => number) =>
     line<(typeof entries)[number]>()
       .x((e) => x(new Date(e.brewedAt)))
@@ -47,7 +54,14 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
         role="img"
         aria-label={`${entries.length} brews from ${day(first.brewedAt)} to ${day(last.brewedAt)}: dose, strength and liking`}
       >
-        <line x1={left} x2={right} y1={height - 24} y2={height - 24} stroke="var(--ink)" strokeWidth={1.5} />
+        <line
+          x1={left}
+          x2={right}
+          y1={height - BELOW}
+          y2={height - BELOW}
+          stroke="var(--ink)"
+          strokeWidth={1.5}
+        />
         <line
           x1={left}
           x2={right}
@@ -80,11 +94,23 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
               />
             )}
             {e.liking != null && (
-              <text y={height - 8} textAnchor="middle" fontSize={12} style={{ fill: "var(--herb)" }}>
-                {"●".repeat(e.liking)}
-              </text>
+              <g transform={`translate(-12,${height - BELOW + 4})`}>
+                <LikingCup of={e.liking} />
+              </g>
             )}
           </g>
+        ))}
+        {dates.map((d) => (
+          <text
+            key={d.getTime()}
+            x={x(d)}
+            y={height - 4}
+            textAnchor="middle"
+            fontSize={13}
+            style={{ fill: "var(--muted)" }}
+          >
+            {date(d)}
+          </text>
         ))}
         <g fontSize={13}>
           <text x={right + 8} y={strength(last.predictedStrength) + 4} style={{ fill: "var(--herb)" }}>
@@ -101,7 +127,7 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
             {grams(last.gramsPerCup)} a cup
           </text>
           {left > 60 && (
-            <text x={right + 8 + HALF_OF_FIVE} y={height - 8} style={{ fill: "var(--herb)" }}>
+            <text x={right + 8 + HALF_A_CUP} y={height - BELOW + 20} style={{ fill: "var(--herb)" }}>
               liking
             </text>
           )}
@@ -117,4 +143,17 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
       </p>
     </section>
   );
+}
+
+/** Room that a date takes, px. */
+const DATE_PX = 64;
+
+/** Days of the brews that have room for their date beside the one before. */
+function apart(days: Date[], x: (d: Date) => number): Date[] {
+  const all: Date[] = [];
+  for (const d of days) {
+    const before = all.at(-1);
+    if (!before || x(d) - x(before) >= DATE_PX) all.push(d);
+  }
+  return all;
 }

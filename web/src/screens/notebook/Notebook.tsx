@@ -2,6 +2,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Entry } from "../../api/client";
 import { useNotebook, usePeople } from "../../api/queries";
+import { Liking } from "../../parts/Liking";
 import { SearchField } from "../../parts/SearchField";
 import { clock, day, FELT, share } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
@@ -101,6 +102,7 @@ export default function Notebook() {
                 key={e.brewId}
                 entry={e}
                 chosen={chosen.includes(e.brewId)}
+                compare={chosen.length > 1 && chosen.at(-1) === e.brewId ? chosen : undefined}
                 onChoose={(on) =>
                   setChosen(on ? [...chosen, e.brewId].slice(-3) : chosen.filter((c) => c !== e.brewId))
                 }
@@ -138,10 +140,13 @@ export default function Notebook() {
 function Line({
   entry: e,
   chosen,
+  compare,
   onChoose,
 }: {
   entry: Entry;
   chosen: boolean;
+  /** All that are chosen, at the one that was chosen last. */
+  compare?: string[];
   onChoose: (on: boolean) => void;
 }) {
   return (
@@ -157,6 +162,14 @@ function Line({
           onChange={(x) => onChoose(x.target.checked)}
         />
       </label>
+      {compare && (
+        <Link
+          className="grid min-h-14 shrink-0 place-items-center border-water border-l-4 px-3 font-semibold underline underline-offset-4"
+          to={`/compare?of=${compare.join(",")}`}
+        >
+          Compare {compare.length}
+        </Link>
+      )}
       <Link
         to={`/brew/${e.brewId}`}
         className="grid min-w-0 flex-1 gap-x-8 gap-y-1 py-3 hover:bg-strip md:grid-cols-[minmax(0,1.1fr)_250px_minmax(0,1.2fr)] md:px-2"
@@ -183,12 +196,7 @@ function Line({
           </span>
         </span>
         <span className="text-sm">
-          {e.liking != null && (
-            <span role="img" aria-label={`liked ${e.liking} of 5`} className="mr-2 text-herb tracking-widest">
-              {"●".repeat(e.liking)}
-              <span className="text-hairline">{"●".repeat(5 - e.liking)}</span>
-            </span>
-          )}
+          {e.liking != null && <Liking of={e.liking} className="mr-2" />}
           {e.colour && <Swatch colour={e.colour} />}
           {e.taste && <span>“{e.taste}”</span>}
           {e.change && <span className="block text-amber-text">Next time: {e.change}</span>}

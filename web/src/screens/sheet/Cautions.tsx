@@ -34,7 +34,7 @@ export function Cautions({
   const shown = all ? plan.cautions : [...grave, ...notes.slice(0, room)];
   const hidden = plan.cautions.length - shown.length;
   return (
-    <section aria-labelledby="cautions" className="max-md:order-first md:max-xl:col-span-2 print:col-span-1">
+    <section aria-labelledby="cautions" className="max-md:order-first md:max-xl:col-span-2">
       <h2 id="cautions" className="sr-only">
         Cautions
       </h2>
@@ -96,23 +96,17 @@ export function Cautions({
   );
 }
 
-/** When to stop and ask a clinician: in one line, all of it when it is asked for, and on paper. */
+/** When to stop and ask a clinician: in one line, all of it when it is asked for. */
 function Ask({ plan }: { plan: PlanResponse }) {
   const ask = plan.ask ?? [];
   if (ask.length === 0) return null;
   return (
-    <>
-      <div className="hidden print:block">
-        <p className="mt-2 font-semibold">When to stop and ask a clinician</p>
-        <Signs ask={ask} />
-      </div>
-      <details className="text-[15px] leading-snug print:hidden">
-        <summary className="min-h-9 max-sm:min-h-11 cursor-pointer py-2 text-sm underline underline-offset-4">
-          When to stop and ask a clinician
-        </summary>
-        <Signs ask={ask} />
-      </details>
-    </>
+    <details className="text-[15px] leading-snug">
+      <summary className="min-h-9 max-sm:min-h-11 cursor-pointer py-2 text-sm underline underline-offset-4">
+        When to stop and ask a clinician
+      </summary>
+      <Signs ask={ask} />
+    </details>
   );
 }
 

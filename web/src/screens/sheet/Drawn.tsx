@@ -64,7 +64,7 @@ export const Drawn = memo(function Drawn({
   const reasons = plan.reasons.map((r) => r.text);
   return (
     <>
-      <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] xl:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px] print:grid-cols-[372px_minmax(0,1fr)_270px]">
+      <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] xl:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px]">
         <section ref={pot.ref} aria-label="Vessel">
           <p className="mb-1 text-muted text-sm">
             {plan.vessel.name}
@@ -168,7 +168,7 @@ export const Drawn = memo(function Drawn({
             )
           }
         />
-        <ol className="sr-only print:not-sr-only">
+        <ol className="sr-only">
           {plan.steps.map((s) => (
             <li key={s.key}>
               {clock(new Date(new Date(plan.startAt).getTime() + s.startS * 1000))} {s.label} {s.until}

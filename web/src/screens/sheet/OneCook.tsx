@@ -19,7 +19,15 @@ function useSettled(asked: OrderRequest): OrderRequest {
 }
 
 /** Beside other pots on the fire: when two hands-on steps would meet, what to start when instead. */
-export function OneCook({ asked, onAt }: { asked: OrderRequest; onAt: (at: string) => void }) {
+export function OneCook({
+  asked,
+  onAt,
+  onBurner,
+}: {
+  asked: OrderRequest;
+  onAt: (at: string) => void;
+  onBurner: (id: string) => void;
+}) {
   const open = useDay().data?.open.length ?? 0;
   const settled = useSettled(asked);
   const day = useQuery({
@@ -36,6 +44,21 @@ export function OneCook({ asked, onAt }: { asked: OrderRequest; onAt: (at: strin
         <Word label="One cook" shown={`not beside ${clash.with}`}>
           {() => <p className="max-w-72">{clash.why}</p>}
         </Word>
+      </p>
+    );
+  }
+  if (moved?.usualBurnerTaken && moved.burnerId) {
+    const burner = moved.burnerId;
+    return (
+      <p className="no-print text-right text-sm">
+        its burner is taken:{" "}
+        <button
+          type="button"
+          className="relative min-h-9 font-semibold underline underline-offset-4 max-sm:min-h-11"
+          onClick={() => onBurner(burner)}
+        >
+          take the {moved.burner}
+        </button>
       </p>
     );
   }

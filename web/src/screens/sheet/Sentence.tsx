@@ -1,12 +1,10 @@
-import { useState } from "react";
 import type { KitchenResponse, Person, PlanResponse } from "../../api/client";
 import { present, presentMs } from "../../api/present";
-import { SelectField } from "../../parts/Field";
-import { centimetres, clock, clockOf, date, millilitres, moment, timeValue } from "../../parts/say";
+import { centimetres, millilitres } from "../../parts/say";
 import { CupSize, OneOf, Stepper, Word } from "../../parts/Word";
-import { atOn, dayValue, nextAt } from "./at";
 import { Drinker, Drinkers } from "./Drinkers";
 import type { Order, Ordered } from "./order";
+import { momentAt, ReadyAt } from "./ReadyAt";
 
 const STRENGTHS = [
   { value: "gentle", label: "gentle", gloss: "three quarters of the recipe" },
@@ -139,82 +137,5 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
       </Word>
       .
     </p>
-  );
-}
-
-/** "at 19:30", "tomorrow at 07:00", "Sat 28 Nov, 19:30". */
-function momentAt(at: string): string {
-  const then = nextAt(at, present());
-  const days = daysFrom(present(), then);
-  return days === 0
-    ? `at ${clock(then)}`
-    : days === 1
-      ? `tomorrow at ${clock(then)}`
-      : moment(then, present());
-}
-
-const DAY_MS = 24 * 3600_000;
-const midnight = (d: Date) => new Date(d.getFullYear(), d.getMonth(), d.getDate()).getTime();
-const daysFrom = (a: Date, b: Date) => Math.round((midnight(b) - midnight(a)) / DAY_MS);
-
-/** Days that a pot can be planned for. */
-const DAYS = 7;
-
-function ReadyAt({
-  at,
-  soon,
-  onPick,
-}: {
-  at?: string;
-  soon: Date;
-  onPick: (at: string | undefined) => void;
-}) {
-  const first = at ? nextAt(at, present()) : new Date(soon.getTime() + 30 * 60_000);
-  const [time, setTime] = useState(timeValue(first));
-  const [day, setDay] = useState(dayValue(first));
-  const days = Array.from({ length: DAYS }, (_, i) => {
-    const d = new Date(present().getTime() + i * DAY_MS);
-    return { value: dayValue(d), label: i === 0 ? "today" : i === 1 ? "tomorrow" : date(d) };
-  });
-  const then = new Date(`${day}T${time}`);
-  const past = then <= present();
-  return (
-    <form
-      className="flex flex-col gap-3"
-      onSubmit={(e) => {
-        e.preventDefault();
-        if (!past) onPick(atOn(then));
-      }}
-    >
-      <label className="flex items-baseline gap-3">
-        Ready at
-        <input
-          type="time"
-          required
-          value={time}
-          onChange={(e) => setTime(e.target.value)}
-          className="figure min-h-11 border-ink border-b-2 bg-transparent text-2xl"
-        />
-      </label>
-      <SelectField label="Day" value={day} options={days} onChange={setDay} />
-      {past && <p className="text-sm text-stop">That moment has gone by.</p>}
-      <div className="flex gap-2">
-        <button
-          type="submit"
-          disabled={past}
-          className="min-h-11 flex-1 rounded-one bg-ink px-3 text-ground disabled:opacity-60"
-        >
-          Drink {day === days[0]?.value ? "" : `${days.find((d) => d.value === day)?.label ?? ""} `}at{" "}
-          {clockOf(time)}
-        </button>
-        <button
-          type="button"
-          className="min-h-11 rounded-one border border-ink px-3"
-          onClick={() => onPick(undefined)}
-        >
-          As soon as done
-        </button>
-      </div>
-    </form>
   );
 }

@@ -27,6 +27,7 @@ import {
   tweaked,
   writeOrder,
 } from "./order";
+import { Paper } from "./Paper";
 import { SchoolsPanel } from "./SchoolsPanel";
 import { Sentence } from "./Sentence";
 import { Start } from "./Start";
@@ -159,94 +160,105 @@ export default function Sheet() {
     return <Trouble error={error} again={() => recipe.refetch()} />;
 
   return (
-    <div className="pt-4">
-      <title>{`${recipe.data.recipe.name} · Ember Cup`}</title>
-      <div className="flex flex-wrap items-start justify-between gap-x-8 gap-y-3">
-        <div className="min-w-0 max-w-[65rem] flex-1 basis-80">
-          <div className="flex flex-wrap items-baseline justify-between gap-x-6">
-            <h1 className="text-[2rem]">
-              {recipe.data.recipe.name}
-              {order.spent && <span className="text-muted">, second brew</span>}
-            </h1>
-            <p className="no-print flex flex-wrap gap-x-4 text-sm">
-              {undoable > 0 && <Quiet onClick={undo}>Undo</Quiet>}
-              {plan && !held && <Quiet onClick={() => setHeld(plan)}>What if?</Quiet>}
-              <Quiet onClick={() => setOpen("measure")}>Measure one by one</Quiet>
-              <Quiet onClick={() => setOpen("schools")}>Ways of making</Quiet>
-              <Quiet onClick={() => window.print()}>Print</Quiet>
-              <Link
-                className="relative py-0.5 underline underline-offset-4 max-sm:min-h-11"
-                to={`/recipe/${recipeId}`}
-              >
-                Change the recipe
-              </Link>
-            </p>
-          </div>
-          <Sentence
-            order={ordered}
-            plan={plan}
-            people={people.data}
-            kitchen={kitchen.data}
-            own={{
-              cups: meant?.cups ?? recipe.data.recipe.cups ?? 1,
-              cupMl: meant?.cupMl ?? recipe.data.recipe.cupMl ?? 240,
-            }}
-            onChange={change}
-          />
-          <Changed order={order} change={change} />
-          {order.after && <Before brewId={order.after} />}
-          {plan && <LearnedLines plan={plan} />}
-        </div>
-        {plan && (
-          <div className="flex flex-col gap-1 max-md:w-full">
-            <Start
+    <>
+      {plan && !planned.error && (
+        <Paper plan={plan} name={recipe.data.recipe.name ?? plan.name} notes={recipe.data.recipe.notes} />
+      )}
+      <div className="pt-4 print:hidden">
+        <title>{`${recipe.data.recipe.name} · Ember Cup`}</title>
+        <div className="flex flex-wrap items-start justify-between gap-x-8 gap-y-3">
+          <div className="min-w-0 max-w-[65rem] flex-1 basis-80">
+            <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+              <h1 className="text-[2rem]">
+                {recipe.data.recipe.name}
+                {order.spent && <span className="text-muted">, second brew</span>}
+              </h1>
+              <p className="no-print flex flex-wrap gap-x-4 text-sm">
+                {undoable > 0 && <Quiet onClick={undo}>Undo</Quiet>}
+                {plan && !held && <Quiet onClick={() => setHeld(plan)}>What if?</Quiet>}
+                <Quiet onClick={() => setOpen("measure")}>Measure one by one</Quiet>
+                <Quiet onClick={() => setOpen("schools")}>Ways of making</Quiet>
+                <Quiet onClick={() => window.print()}>Print</Quiet>
+                <Link
+                  className="relative py-0.5 underline underline-offset-4 max-sm:min-h-11"
+                  to={`/recipe/${recipeId}`}
+                >
+                  Change the recipe
+                </Link>
+              </p>
+            </div>
+            <Sentence
+              order={ordered}
               plan={plan}
-              later={order.at !== undefined}
-              busy={starting}
-              unsure={unsure.length}
-              onStart={start}
+              people={people.data}
+              kitchen={kitchen.data}
+              own={{
+                cups: meant?.cups ?? recipe.data.recipe.cups ?? 1,
+                cupMl: meant?.cupMl ?? recipe.data.recipe.cupMl ?? 240,
+              }}
+              onChange={change}
             />
-            {!plan.stopped && <OneCook asked={asked} onAt={(at) => change({ at })} />}
+            <Changed order={order} change={change} />
+            {order.after && <Before brewId={order.after} />}
+            {plan && <LearnedLines plan={plan} />}
           </div>
+          {plan && (
+            <div className="flex flex-col gap-1 max-md:w-full">
+              <Start
+                plan={plan}
+                later={order.at !== undefined}
+                busy={starting}
+                unsure={unsure.length}
+                onStart={start}
+              />
+              {!plan.stopped && (
+                <OneCook
+                  asked={asked}
+                  onAt={(at) => change({ at })}
+                  onBurner={(burnerId) => change({ burnerId })}
+                />
+              )}
+            </div>
+          )}
+        </div>
+        {failure !== null && <Trouble error={failure} />}
+        {planned.error && <Trouble error={planned.error} again={() => planned.refetch()} />}
+        {planned.isPending && <Loading what="the plan" />}
+        {plan && !planned.error && (
+          <FiguresOf value={figures}>
+            <Identity
+              plan={plan}
+              sure={sure}
+              onSure={(herb, is) => setSure(is ? [...sure, herb] : sure.filter((s) => s !== herb))}
+            />
+            <Drawn
+              plan={plan}
+              stages={stages}
+              onWay={way}
+              strength={ordered.strength}
+              onStrength={strengthTo}
+              onTweak={tweak}
+              held={held}
+              onDrop={drop}
+              ordered={order.aDay !== undefined}
+              notes={recipe.data.recipe.notes}
+              onChange={changeHerb}
+            />
+            {open === "schools" && (
+              <SchoolsPanel
+                plan={plan}
+                onClose={() => setOpen(null)}
+                onPick={(question, choice) => {
+                  const { [question]: _, ...rest } = order.schools;
+                  change({ schools: choice ? { ...rest, [question]: choice } : rest });
+                }}
+              />
+            )}
+            {open === "measure" && <MeasureMode plan={plan} onClose={() => setOpen(null)} />}
+          </FiguresOf>
         )}
       </div>
-      {failure !== null && <Trouble error={failure} />}
-      {planned.error && <Trouble error={planned.error} again={() => planned.refetch()} />}
-      {planned.isPending && <Loading what="the plan" />}
-      {plan && !planned.error && (
-        <FiguresOf value={figures}>
-          <Identity
-            plan={plan}
-            sure={sure}
-            onSure={(herb, is) => setSure(is ? [...sure, herb] : sure.filter((s) => s !== herb))}
-          />
-          <Drawn
-            plan={plan}
-            stages={stages}
-            onWay={way}
-            strength={ordered.strength}
-            onStrength={strengthTo}
-            onTweak={tweak}
-            held={held}
-            onDrop={drop}
-            ordered={order.aDay !== undefined}
-            notes={recipe.data.recipe.notes}
-            onChange={changeHerb}
-          />
-          {open === "schools" && (
-            <SchoolsPanel
-              plan={plan}
-              onClose={() => setOpen(null)}
-              onPick={(question, choice) => {
-                const { [question]: _, ...rest } = order.schools;
-                change({ schools: choice ? { ...rest, [question]: choice } : rest });
-              }}
-            />
-          )}
-          {open === "measure" && <MeasureMode plan={plan} onClose={() => setOpen(null)} />}
-        </FiguresOf>
-      )}
-    </div>
+    </>
   );
 }
 

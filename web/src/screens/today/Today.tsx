@@ -32,9 +32,14 @@ export function Today() {
           </section>
         )}
         <section aria-labelledby="pots">
-          <h1 id="pots" className="text-3xl">
-            The household’s pots
-          </h1>
+          <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+            <h1 id="pots" className="text-3xl">
+              The household’s pots
+            </h1>
+            <Link to="/together" className="min-h-11 underline underline-offset-4">
+              Several for one hour
+            </Link>
+          </div>
           <div className="mt-3">
             {recipes.error && <Trouble error={recipes.error} again={() => recipes.refetch()} />}
             {recipes.data && recipes.data.length > 0 && <PotList recipes={recipes.data} />}

@@ -182,6 +182,21 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
                 .waitFor();
     }
 
+    /** Confirms the step by the one key, and says that everything is in when it is asked because something was not ticked. */
+    static void confirm(Page page) {
+        page.evaluate("document.activeElement && document.activeElement.blur()");
+        page.keyboard().press("Space");
+        allIn(page);
+    }
+
+    /** Answers the question whether what was not ticked is in, when it is asked. */
+    static void allIn(Page page) {
+        Locator asked = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Not ready yet"));
+        if (asked.isVisible()) {
+            asked.getByRole(AriaRole.BUTTON).first().click();
+        }
+    }
+
     /** What a running brew says to do now. */
     static Locator now(Page page) {
         return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Now"))

@@ -2,6 +2,7 @@ package embercup.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static embercup.journeys.Browser.button;
+import static embercup.journeys.Browser.confirm;
 import static embercup.journeys.Browser.heading;
 import static embercup.journeys.Browser.link;
 import static embercup.journeys.Browser.now;
@@ -88,7 +89,7 @@ class FromRecipeToNoteTest {
                 return;
             }
             String words = step.textContent();
-            page.keyboard().press("Space");
+            confirm(page);
             assertThat(now(page).filter(new Locator.FilterOptions().setHasText(words)))
                     .hasCount(0);
         }
@@ -190,7 +191,7 @@ class FromRecipeToNoteTest {
         assertThat(page).hasURL(Pattern.compile("/brew/"));
         assertThat(now(page)).containsText(Pattern.compile("Heat the kettle|Measure"));
         String first = now(page).textContent();
-        page.keyboard().press("Space");
+        confirm(page);
         assertThat(now(page)).not().hasText(first);
         page.keyboard().press("u");
         assertThat(now(page)).hasText(first);

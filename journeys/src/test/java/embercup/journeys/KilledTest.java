@@ -1,6 +1,7 @@
 package embercup.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static embercup.journeys.Browser.allIn;
 import static embercup.journeys.Browser.button;
 import static embercup.journeys.Browser.now;
 import static embercup.journeys.Browser.toSheet;
@@ -53,6 +54,7 @@ class KilledTest {
         toSheet(page, "Linden and elderflower");
         button(page, "Start now").click();
         button(page, "Pour 5").click();
+        allIn(page);
         assertThat(now(page)).containsText("Pour");
 
         first.killServer();

@@ -2,6 +2,7 @@ package embercup.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static embercup.journeys.Browser.button;
+import static embercup.journeys.Browser.confirm;
 import static embercup.journeys.Browser.link;
 import static embercup.journeys.Browser.now;
 import static embercup.journeys.Browser.pot;
@@ -41,7 +42,7 @@ class NothingIsLostTest {
         Page page = brewing(browser.laptop(), "Linden and elderflower");
         String first = now(page).textContent();
         page.context().setOffline(true);
-        page.keyboard().press("Space");
+        confirm(page);
         assertThat(page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("kept here")))
                 .isVisible();
         page.context().setOffline(false);
@@ -57,7 +58,7 @@ class NothingIsLostTest {
         phone.navigate(laptop.url());
         String first = now(laptop).textContent();
         assertThat(now(phone)).hasText(first);
-        laptop.keyboard().press("Space");
+        confirm(laptop);
         assertThat(now(phone)).not().hasText(first);
         button(phone, "^Undo").click();
         assertThat(now(laptop)).hasText(first);

@@ -1,7 +1,9 @@
 package embercup.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static embercup.journeys.Browser.allIn;
 import static embercup.journeys.Browser.button;
+import static embercup.journeys.Browser.confirm;
 import static embercup.journeys.Browser.heading;
 import static embercup.journeys.Browser.link;
 import static embercup.journeys.Browser.now;
@@ -35,12 +37,6 @@ class OnTheFireTest {
         button(page, "No pot at hand").click();
         button(page, "^" + speed + "×$").click();
         return page;
-    }
-
-    /** The one key of a running brew, wherever the focus was. */
-    private static void confirm(Page page) {
-        page.evaluate("document.activeElement && document.activeElement.blur()");
-        page.keyboard().press("Space");
     }
 
     private static void brewedThrough(Page page) {
@@ -110,10 +106,8 @@ class OnTheFireTest {
                 .isVisible();
         button(page, "Pour 240 mL").click();
         assertThat(page.getByText(Pattern.compile("^240 mL poured"))).isVisible();
-        button(page, "Ring then").click();
         page.reload();
         assertThat(page.getByText(Pattern.compile("^240 mL poured"))).isVisible();
-        assertThat(button(page, "It will ring")).isVisible();
     }
 
     /** Goes on to the strain, and presses what drips; 13 g of root give 8 mL more so. */

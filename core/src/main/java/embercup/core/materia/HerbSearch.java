@@ -26,17 +26,19 @@ final class HerbSearch {
     private static final int BY_USE = 8;
 
     /** The best first: a name, the beginning of one, a part of one, a name nearly typed, one word of a name, a use. */
-    static List<Herb> find(Collection<Herb> herbs, String text) {
+    static List<Herb> find(Collection<Herb> herbs, List<Occasion> occasions, String text) {
         String wanted = plain(text);
         if (wanted.isEmpty()) {
             return List.copyOf(herbs);
         }
+        List<Occasion> meant = meant(occasions, wanted);
         List<Hit> hits = new ArrayList<>();
         for (Herb herb : herbs) {
             int named = names(herb).mapToInt(n -> rank(n, wanted)).min().orElse(Integer.MAX_VALUE);
             int among = amongWords(herb, wanted);
             int other = among > 0 ? BY_NAME_AMONG_WORDS : byWord(herb, wanted);
-            int rank = Math.min(named, other);
+            boolean fits = other == Integer.MAX_VALUE && meant.stream().anyMatch(o -> o.fits(herb) > 0);
+            int rank = Math.min(named, fits ? BY_USE : other);
             if (rank < Integer.MAX_VALUE) {
                 hits.add(new Hit(herb, rank, rank == BY_NAME_AMONG_WORDS ? among : 0));
             }
@@ -46,6 +48,16 @@ final class HerbSearch {
                         .thenComparing(Comparator.comparingInt(Hit::letters).reversed())
                         .thenComparing(h -> h.herb.slug()))
                 .map(Hit::herb)
+                .toList();
+    }
+
+    /** Occasions that somebody means who looks for a word: "sleep" is the evening. */
+    private static List<Occasion> meant(List<Occasion> occasions, String wanted) {
+        return occasions.stream()
+                .filter(o -> Stream.concat(Stream.of(o.words()), o.also().stream())
+                        .map(HerbSearch::plain)
+                        .anyMatch(w -> wanted.length() >= FORGIVEN_FROM - 1
+                                && (w.equals(wanted) || (" " + wanted + " ").contains(" " + w + " "))))
                 .toList();
     }
 

@@ -90,7 +90,7 @@ public final class Materia {
 
     /** Herbs by any of their names, typing errors forgiven, the best first; all for an empty text. */
     public List<Herb> search(String text) {
-        return HerbSearch.find(herbs.values(), text);
+        return HerbSearch.find(herbs.values(), tables.occasions.all(), text);
     }
 
     /** What people reach for a cup for, in a fixed order. */

@@ -88,7 +88,7 @@ final class MateriaReader {
 
     private Occasions occasions(MateriaTables.Occasions o) {
         return new Occasions(
-                each(o.occasions(), l -> new Occasion(l.words(), l.keywords(), optional(l.ask(), this::ask))),
+                each(o.occasions(), l -> new Occasion(l.words(), l.also(), l.keywords(), optional(l.ask(), this::ask))),
                 ask(o.always()),
                 ask(o.child()));
     }

@@ -100,5 +100,8 @@ final class MateriaTables {
     record Occasions(String always, String child, List<OccasionLine> occasions) {}
 
     record OccasionLine(
-            String words, List<String> keywords, @Nullable String ask) {}
+            String words,
+            List<String> also,
+            List<String> keywords,
+            @Nullable String ask) {}
 }

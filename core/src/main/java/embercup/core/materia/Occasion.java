@@ -8,12 +8,14 @@ import java.util.Optional;
  * What people reach for a cup for. Immutable.
  *
  * @param words as a cook says it, and as recipes carry it
+ * @param also what people look for who mean it, in any language; only to find, never to say
  * @param keywords words of a herb's traditional use that belong to it
  * @param ask signs that belong in a clinician's hands; empty where none are its own
  */
-public record Occasion(String words, List<String> keywords, Optional<AskWhen> ask) {
+public record Occasion(String words, List<String> also, List<String> keywords, Optional<AskWhen> ask) {
 
     public Occasion {
+        also = List.copyOf(also);
         keywords = List.copyOf(keywords);
     }
 

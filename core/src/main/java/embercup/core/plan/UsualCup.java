@@ -3,6 +3,7 @@ package embercup.core.plan;
 import embercup.core.brew.BrewResult;
 import embercup.core.brew.BrewSetup;
 import embercup.core.brew.Charge;
+import embercup.core.brew.Giving;
 import embercup.core.materia.ExtractClass;
 import embercup.core.materia.ExtractionData;
 import embercup.core.materia.Herb;
@@ -16,10 +17,6 @@ import java.util.OptionalDouble;
  */
 final class UsualCup {
 
-    /** Mean temperature of the liquor while a covered infusion stands, and while it simmers, °C (estimate). */
-    private static final double INFUSED_C = 88;
-
-    private static final double SIMMERED_C = 98;
     /** The cup of the monographs (source key {@code hmpc}), mL. */
     private static final double CUP_ML = 150;
 
@@ -73,9 +70,9 @@ final class UsualCup {
                 .map(m -> m.method() == Herb.Method.DECOCTION)
                 .orElse(herb.part().hard());
         double minutes = herb.method().map(Herb.UsualMethod::minutes).orElse(10.0);
-        double celsius = simmers ? SIMMERED_C : INFUSED_C;
-        double agitation = simmers ? data.speeds().simmer() : 1;
+        Giving.Heat heat = simmers ? Giving.Heat.SIMMERED : Giving.Heat.STEEPED;
         double dryG = charge.grams() <= 0 ? grams : grams * charge.dryG() / charge.grams();
-        return charge.drawnAt(data, ExtractClass.BODY, dryG / CUP_ML, celsius, agitation * minutes * 60);
+        return charge.drawnAt(
+                data, ExtractClass.BODY, dryG / CUP_ML, heat.celsius(), heat.agitation(data) * minutes * 60);
     }
 }

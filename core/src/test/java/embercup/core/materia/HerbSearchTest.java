@@ -46,6 +46,23 @@ class HerbSearchTest {
         assertThat(MATERIA.search(typed)).extracting(Herb::slug).startsWith(slug);
     }
 
+    /** What people look for who mean an occasion; nothing of it is said of the herb. */
+    @ParameterizedTest
+    @CsvSource({
+        "sleep, valerian",
+        "insomnia, lavender",
+        "dormir, chamomile",
+        "digestion, fennel",
+        "bloating, peppermint",
+        "cough, thyme",
+        "constipation, psyllium",
+        "evening, chamomile",
+        "tea for sleep, lavender"
+    })
+    void aHerbIsFoundByWhatItIsReachedForFor(String typed, String slug) {
+        assertThat(MATERIA.search(typed)).extracting(Herb::slug).contains(slug);
+    }
+
     @Test
     void whatIsNoHerbFindsNone() {
         assertThat(MATERIA.search("screwdriver")).isEmpty();

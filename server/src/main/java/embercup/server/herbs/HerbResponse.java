@@ -60,6 +60,7 @@ public record HerbResponse(
             List<PieceLine> pieces,
             List<DoseLine> doses,
             List<GivesLine> gives,
+            List<GivenLine> given,
             List<ContentLine> constituents) {}
 
     /** How it is brewed, and what stands in. @param withAcid how its colour turns */
@@ -110,6 +111,9 @@ public record HerbResponse(
     /** @param trimesters of pregnancy; all of it when there are none */
     public record HerbCautionLine(
             @Nullable String when, String severity, List<Integer> trimesters, String text, String source) {}
+
+    /** What it has given after so many minutes, dried, by cut and heat; shares of what it holds. */
+    public record GivenLine(String cut, String heat, List<Giving.Given> over) {}
 
     /** Minutes until half is drawn, dried, in still water just off the boil. */
     public record GivesLine(String cut, double aromaMin, double bodyMin, double biteMin) {}
@@ -240,7 +244,8 @@ public record HerbResponse(
                                 d.timesADay(),
                                 d.source()))
                         .toList(),
-                h.stop().isPresent() || h.part() == PlantPart.PANTRY || h.mixed() ? List.of() : gives(materia, h),
+                still(h) ? List.of() : gives(materia, h),
+                still(h) ? List.of() : given(materia, h),
                 h.constituents().stream()
                         .map(c -> new ContentLine(
                                 Fields.code(c.constituent()), Fields.code(c.in()), c.mgPerG(), c.source()))
@@ -284,6 +289,29 @@ public record HerbResponse(
                         .filter(s -> s.herb().equals(herb.slug()))
                         .map(s -> new StandsInLine(other.slug(), other.common(), s.ratio(), s.change(), s.source())))
                 .toList();
+    }
+
+    /** Whether nothing is known of how it infuses: it is never brewed, not steeped, or a blend. */
+    private static boolean still(Herb h) {
+        return h.stop().isPresent() || h.part() == PlantPart.PANTRY || h.mixed();
+    }
+
+    private static final List<Double> HOT_MINUTES = List.of(0.0, 1.0, 2.0, 4.0, 6.0, 8.0, 10.0, 15.0, 20.0, 25.0, 30.0);
+    private static final List<Double> COLD_MINUTES =
+            List.of(0.0, 15.0, 30.0, 60.0, 90.0, 120.0, 180.0, 240.0, 300.0, 360.0, 420.0, 480.0);
+
+    private static List<GivenLine> given(Materia materia, Herb herb) {
+        List<GivenLine> all = new ArrayList<>();
+        for (Giving.Heat heat : Giving.Heat.values()) {
+            for (Cut cut : List.of(Cut.WHOLE, Cut.CHOPPED, Cut.GROUND)) {
+                List<Double> minutes = heat == Giving.Heat.COLD ? COLD_MINUTES : HOT_MINUTES;
+                all.add(new GivenLine(
+                        Fields.code(cut),
+                        Fields.code(heat),
+                        Giving.over(materia, herb, Form.DRIED, cut, heat, minutes)));
+            }
+        }
+        return all;
     }
 
     private static List<GivesLine> gives(Materia materia, Herb herb) {

@@ -42,6 +42,22 @@ public record OrderRequest(
         @Nullable
         Boolean workings) {
 
+    /** The same order on a burner of the household. */
+    OrderRequest onBurner(UUID burnerId) {
+        KitchenPart k = kitchen == null
+                ? new KitchenPart(null, null, null, null, null, null, burnerId, null)
+                : new KitchenPart(
+                        kitchen.altitudeM,
+                        kitchen.roomC,
+                        kitchen.tapC,
+                        kitchen.kettleW,
+                        kitchen.vesselId,
+                        kitchen.vessel,
+                        burnerId,
+                        kitchen.burner);
+        return new OrderRequest(pot, serving, drinks, taken, k, custom, at, workings);
+    }
+
     /**
      * What is brewed. Either {@code recipeId} or {@code recipe}; with both, the recipe is the kept one as it was changed on the
      * sheet.

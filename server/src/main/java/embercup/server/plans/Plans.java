@@ -254,21 +254,83 @@ public class Plans {
             throw InvalidInputException.of("plans", all.size() + " plans", Wanted.Count.of(Counted.PLANS, Limit.PLANS));
         }
         Instant zero = clock.instant();
-        List<Interleaving.Pot> pots = new ArrayList<>();
+        List<Interleaving.Pot> fixed = day.onTheFire(zero);
+        List<Placing> pots = new ArrayList<>();
         for (OrderRequest one : all) {
-            OrderReading.Resolved resolved = asks.read(one);
-            BrewPlan plan = new Planner(resolved.materia()).plan(resolved.request());
-            double wish = Duration.between(zero, start(one, plan)).toMillis() / 1000.0;
-            boolean onTheMinute = one.at().readyAt() != null;
-            double latest = onTheMinute ? wish : wish + OneCookRequest.MOST_MOVE_S;
-            pots.add(new Interleaving.Pot(
-                    plan.request().recipe().name(),
-                    plan,
-                    wish,
-                    Math.min(wish, Math.max(0, wish - OneCookRequest.MOST_MOVE_S)),
-                    latest));
+            pots.add(placing(one, zero));
         }
-        return OneCookResponse.of(Interleaving.of(day.onTheFire(zero), pots), pots, zero);
+        Interleaving.Outcome outcome = together(fixed, pots);
+        for (int i = 0; i < pots.size(); i++) {
+            if (!pots.get(i).meetsBurner(outcome)) {
+                continue;
+            }
+            for (UUID burner : kitchens.burnersById().keySet()) {
+                List<Placing> other = new ArrayList<>(pots);
+                other.set(i, placing(pots.get(i).order.onBurner(burner), zero).instead());
+                Interleaving.Outcome tried = together(fixed, other);
+                if (cost(tried) < cost(outcome)) {
+                    pots = other;
+                    outcome = tried;
+                }
+            }
+        }
+        return OneCookResponse.of(outcome, pots, zero);
+    }
+
+    /**
+     * An order with its plan, to be put in its place.
+     *
+     * @param burnerId of the household; missing for one that the order describes
+     * @param otherBurner whether it is another than the order would stand on by itself
+     */
+    record Placing(
+            OrderRequest order, BrewPlan plan, @Nullable UUID burnerId, Interleaving.Pot pot, boolean otherBurner) {
+
+        /** The same, as what was taken because the usual burner is not free. */
+        private Placing instead() {
+            return new Placing(order, plan, burnerId, pot, true);
+        }
+
+        /** Whether it cannot start as it was wished because its burner is taken, and the order leaves the burner open. */
+        private boolean meetsBurner(Interleaving.Outcome outcome) {
+            boolean open = order.kitchen() == null
+                    || order.kitchen().burnerId() == null && order.kitchen().burner() == null;
+            return open
+                    && (outcome.placed().stream()
+                                    .anyMatch(p -> p.pot() == pot
+                                            && p.why()
+                                                    .filter(w -> w.what() instanceof Interleaving.Hold.OnBurner)
+                                                    .isPresent())
+                            || outcome.clashes().stream()
+                                    .anyMatch(c ->
+                                            c.pot() == pot && c.why().what() instanceof Interleaving.Hold.OnBurner));
+        }
+    }
+
+    private Placing placing(OrderRequest one, Instant zero) {
+        OrderReading.Resolved resolved = asks.read(one);
+        BrewPlan plan = new Planner(resolved.materia()).plan(resolved.request());
+        double wish = Duration.between(zero, start(one, plan)).toMillis() / 1000.0;
+        boolean onTheMinute = one.at().readyAt() != null;
+        double latest = onTheMinute ? wish : wish + OneCookRequest.MOST_MOVE_S;
+        Interleaving.Pot pot = new Interleaving.Pot(
+                plan.request().recipe().name(),
+                plan,
+                wish,
+                Math.min(wish, Math.max(0, wish - OneCookRequest.MOST_MOVE_S)),
+                latest);
+        return new Placing(one, plan, resolved.burnerId(), pot, false);
+    }
+
+    private static Interleaving.Outcome together(List<Interleaving.Pot> fixed, List<Placing> pots) {
+        return Interleaving.of(fixed, pots.stream().map(Placing::pot).toList());
+    }
+
+    /** A pot that has no place weighs more than any that is moved, s. */
+    private static double cost(Interleaving.Outcome outcome) {
+        double moved =
+                outcome.placed().stream().mapToDouble(p -> Math.abs(p.movedS())).sum();
+        return moved + outcome.clashes().size() * 10 * OneCookRequest.MOST_MOVE_S;
     }
 
     /** Makes the core's plan again from a written-out request; looks up the household's own herbs and nothing else. */

@@ -1,0 +1,346 @@
+import { useQuery } from "@tanstack/react-query";
+import { scaleTime } from "d3-scale";
+import { useState } from "react";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import { useStartBrew } from "../../api/changes";
+import { api, type OneCookResponse, type Person, type RecipeResponse } from "../../api/client";
+import { keys } from "../../api/keys";
+import { uuid } from "../../api/outbox";
+import { present } from "../../api/present";
+import { usePeople, useRecipes } from "../../api/queries";
+import { Primary } from "../../parts/Field";
+import { clock, moment, span } from "../../parts/say";
+import { useWidth } from "../../parts/size";
+import { Empty, Loading, Trouble } from "../../parts/states";
+import { OneOf, Word } from "../../parts/Word";
+import { atOn } from "../sheet/at";
+import { ask, readOrder, settled, writeOrder } from "../sheet/order";
+import { momentAt, ReadyAt } from "../sheet/ReadyAt";
+
+/** A pot of the hour: which recipe, and for whom. */
+interface Wanted {
+  recipeId: string;
+  drinkerId?: string;
+}
+
+/** When nothing is said, everything is ready in so long. */
+const SOON_MS = 2 * 3600_000;
+/** As many as one cook has on the burners of a kitchen. */
+const MOST = 6;
+
+const read = (params: URLSearchParams): Wanted[] =>
+  params.getAll("pot").map((p) => {
+    const [recipeId = "", drinkerId] = p.split("~");
+    return { recipeId, drinkerId: drinkerId || undefined };
+  });
+
+/** Several pots for one hour: who starts when, on which burner, so that two hands and the burners there are do for all. */
+export default function Together() {
+  const recipes = useRecipes();
+  const people = usePeople();
+  const [params, setParams] = useSearchParams();
+  const wanted = read(params);
+  const [usual] = useState(() => {
+    const soon = new Date(present().getTime() + SOON_MS);
+    soon.setMinutes(Math.ceil(soon.getMinutes() / 15) * 15, 0, 0);
+    return atOn(soon);
+  });
+  const at = params.get("at") ?? usual;
+  const known = wanted.filter((w) => recipes.data?.some((r) => r.id === w.recipeId));
+  const orders = known.map((w) =>
+    ask(
+      w.recipeId,
+      undefined,
+      settled({ ...readOrder(new URLSearchParams()), drinkerId: w.drinkerId, at }, people.data),
+      present(),
+    ),
+  );
+  const placed = useQuery({
+    queryKey: keys.together(orders),
+    queryFn: () => api.oneCook(orders),
+    enabled: orders.length > 0 && people.data !== undefined,
+  });
+  if (recipes.isPending || people.isPending) return <Loading what="the pots" />;
+  if (recipes.error || people.error || !recipes.data)
+    return <Trouble error={recipes.error ?? people.error} again={() => recipes.refetch()} />;
+  const write = (pots: Wanted[], when = at) => {
+    const next = new URLSearchParams();
+    next.set("at", when);
+    for (const w of pots) next.append("pot", `${w.recipeId}~${w.drinkerId ?? ""}`);
+    setParams(next, { replace: true });
+  };
+  return (
+    <div className="max-w-5xl pt-6">
+      <title>Several pots · Ember Cup</title>
+      <h1 className="text-3xl">Several pots for one hour</h1>
+      <p className="mt-2 text-[1.12rem] leading-[2.1rem]">
+        All ready by{" "}
+        <Word label="Ready at" shown={momentAt(at)}>
+          {(close) => (
+            <ReadyAt
+              at={at}
+              soon={present()}
+              onPick={(when) => {
+                write(known, when ?? usual);
+                close();
+              }}
+            />
+          )}
+        </Word>
+        , by one cook.
+      </p>
+      <ol aria-label="Pots" className="mt-3 border-hairline border-t empty:border-t-0">
+        {known.map((w, i) => (
+          <Row
+            key={i}
+            n={i + 1}
+            wanted={w}
+            recipes={recipes.data}
+            people={people.data ?? []}
+            result={placed.data}
+            index={i}
+            onChange={(part) => write(known.map((o, j) => (j === i ? { ...o, ...part } : o)))}
+            onRemove={() => write(known.filter((_, j) => j !== i))}
+          />
+        ))}
+      </ol>
+      {known.length < MOST && (
+        <p className="mt-3">
+          <Word label="Another pot" shown={known.length === 0 ? "choose a pot" : "another pot"}>
+            {(close) => (
+              <OneOf
+                label="Recipe"
+                value=""
+                options={recipes.data.map((r) => ({ value: r.id, label: r.recipe.name ?? "" }))}
+                onPick={(recipeId) => {
+                  write([...known, { recipeId, drinkerId: known.at(-1)?.drinkerId }]);
+                  close();
+                }}
+              />
+            )}
+          </Word>
+        </p>
+      )}
+      {placed.error && <Trouble error={placed.error} again={() => placed.refetch()} />}
+      {known.length === 0 ? (
+        <div className="mt-6">
+          <Empty title="Nothing for that hour yet">
+            Choose two or more: they are laid so that your hands, the kettle and the burners are enough.
+          </Empty>
+        </div>
+      ) : (
+        placed.data && (
+          <>
+            <Lanes result={placed.data} />
+            <PlanAll result={placed.data} wanted={known} people={people.data ?? []} at={at} />
+          </>
+        )
+      )}
+    </div>
+  );
+}
+
+function Row({
+  n,
+  wanted,
+  recipes,
+  people,
+  result,
+  index,
+  onChange,
+  onRemove,
+}: {
+  n: number;
+  wanted: Wanted;
+  recipes: RecipeResponse[];
+  people: Person[];
+  result?: OneCookResponse;
+  index: number;
+  onChange: (part: Partial<Wanted>) => void;
+  onRemove: () => void;
+}) {
+  const recipe = recipes.find((r) => r.id === wanted.recipeId);
+  const drinker = people.find((p) => (wanted.drinkerId ? p.id === wanted.drinkerId : p.brewer));
+  const pot = result?.pots.find((p) => p.index === index);
+  const clash = result?.clashes.find((c) => c.index === index);
+  return (
+    <li className="border-hairline border-b py-2.5">
+      <p className="text-[1.12rem] leading-[2.1rem]">
+        <Word label={`Pot ${n}`} shown={recipe?.recipe.name ?? "which pot?"}>
+          {(close) => (
+            <OneOf
+              label="Recipe"
+              value={wanted.recipeId}
+              options={recipes.map((r) => ({ value: r.id, label: r.recipe.name ?? "" }))}
+              onPick={(recipeId) => {
+                onChange({ recipeId });
+                close();
+              }}
+            />
+          )}
+        </Word>{" "}
+        for{" "}
+        <Word label={`Drinker of pot ${n}`} shown={drinker?.name ?? "an adult"}>
+          {(close) => (
+            <OneOf
+              label="Drinker"
+              value={drinker?.id ?? ""}
+              options={people.map((p) => ({ value: p.id, label: p.name }))}
+              onPick={(drinkerId) => {
+                onChange({ drinkerId });
+                close();
+              }}
+            />
+          )}
+        </Word>
+        {pot && (
+          <>
+            : start at <strong className="figure text-xl">{clock(pot.startAt)}</strong>, ready{" "}
+            <strong className="figure text-xl">{clock(pot.readyAt)}</strong>, on the {pot.burner}
+            {pot.usualBurnerTaken && <span className="text-muted">, as the usual one is taken</span>}
+          </>
+        )}
+        <button
+          type="button"
+          className="relative ml-4 text-muted text-sm underline underline-offset-4 max-sm:reach"
+          aria-label={`Take pot ${n} out`}
+          onClick={onRemove}
+        >
+          take it out
+        </button>
+      </p>
+      {pot?.why && (
+        <p className="text-muted text-sm">
+          {pot.why} So it is {span(Math.abs(pot.movedS))} {pot.movedS < 0 ? "earlier" : "later"} than asked.
+        </p>
+      )}
+      {clash && (
+        <p className="border-amber border-l-[5px] pl-3">
+          Not beside {clash.with}: {clash.why}
+        </p>
+      )}
+    </li>
+  );
+}
+
+const LANE = 40;
+const COLOURS = { hands: "var(--ink)", heat: "var(--ember)", stand: "var(--water)" } as const;
+
+/** Every pot in its lane, to one scale of the clock: hands as ink, the heat as ember, what stands as water. */
+function Lanes({ result }: { result: OneCookResponse }) {
+  const { ref, width } = useWidth(1000);
+  const ends = result.pots.flatMap((p) => p.stretches.map((s) => Date.parse(s.to)));
+  const starts = result.pots.map((p) => Date.parse(p.startAt));
+  if (result.pots.length === 0) return null;
+  const x = scaleTime([new Date(Math.min(...starts)), new Date(Math.max(...ends))], [0, width]);
+  const base = result.pots.length * LANE + 4;
+  const text = result.pots
+    .map((p) => `${p.name}: from ${clock(p.startAt)} to ${clock(p.readyAt)} on the ${p.burner}`)
+    .join("; ");
+  return (
+    <div ref={ref} className="mt-5">
+      <svg width={width} height={base + 22} role="img" aria-label={text} className="block overflow-visible">
+        {x.ticks(Math.max(3, Math.floor(width / 110))).map((t) => (
+          <g key={t.getTime()}>
+            <line x1={x(t)} x2={x(t)} y1={0} y2={base + 4} stroke="var(--hairline)" />
+            <text x={Math.min(x(t), width - 34)} y={base + 18} fontSize={13} style={{ fill: "var(--muted)" }}>
+              {clock(t)}
+            </text>
+          </g>
+        ))}
+        {result.pots.map((p, i) => (
+          <g key={p.index}>
+            <text
+              x={Math.min(x(new Date(p.startAt)), width - p.name.length * 7.2)}
+              y={i * LANE + 14}
+              fontSize={14}
+              fontWeight={600}
+            >
+              {p.name}
+            </text>
+            {p.stretches.map((s) => (
+              <rect
+                key={s.from + s.what}
+                x={x(new Date(s.from))}
+                y={i * LANE + 20}
+                width={Math.max(2, x(new Date(s.to)) - x(new Date(s.from)))}
+                height={11}
+                fill={COLOURS[s.what as keyof typeof COLOURS]}
+              />
+            ))}
+            <line
+              x1={x(new Date(p.readyAt))}
+              x2={x(new Date(p.readyAt))}
+              y1={i * LANE + 16}
+              y2={i * LANE + 35}
+              stroke="var(--ink)"
+              strokeWidth={2}
+            />
+          </g>
+        ))}
+        <line x1={0} x2={width} y1={base} y2={base} stroke="var(--muted)" />
+      </svg>
+      <p className="mt-1 flex flex-wrap gap-x-5 text-muted text-sm">
+        {(["hands", "heat", "stand"] as const).map((w) => (
+          <span key={w} className="flex items-center gap-1.5">
+            <span className="inline-block h-2.5 w-5" style={{ background: COLOURS[w] }} />
+            {w === "hands" ? "your hands" : w === "heat" ? "on the heat" : "stands by itself"}
+          </span>
+        ))}
+        <span>the upright line: ready</span>
+      </p>
+    </div>
+  );
+}
+
+/** Plans every pot that has its place; one that is refused says so and leaves the others planned. */
+function PlanAll({
+  result,
+  wanted,
+  people,
+  at,
+}: {
+  result: OneCookResponse;
+  wanted: Wanted[];
+  people: Person[];
+  at: string;
+}) {
+  const navigate = useNavigate();
+  const { mutateAsync: add, isPending } = useStartBrew();
+  const [refused, setRefused] = useState<{ name: string; why: string; to: string }[]>([]);
+  const plan = async () => {
+    const no: typeof refused = [];
+    for (const pot of result.pots) {
+      const w = wanted[pot.index];
+      if (!w) continue;
+      const order = settled({ ...readOrder(new URLSearchParams()), drinkerId: w.drinkerId, at }, people);
+      const asked = ask(w.recipeId, undefined, { ...order, burnerId: pot.burnerId ?? undefined }, present());
+      try {
+        await add({ ...asked, readyAt: pot.readyAt, id: uuid(), start: false });
+      } catch (e) {
+        const to = `/sheet/${w.recipeId}?${writeOrder({ ...order, at: atOn(new Date(pot.readyAt)) })}`;
+        no.push({ name: pot.name, why: e instanceof Error ? e.message : String(e), to });
+      }
+    }
+    setRefused(no);
+    if (no.length === 0) navigate("/");
+  };
+  const first = result.pots[0];
+  if (!first) return null;
+  return (
+    <div className="mt-5">
+      {refused.map((r) => (
+        <p key={r.to} className="mb-2 border-stop border-l-[5px] pl-3">
+          <Link to={r.to} className="font-semibold underline underline-offset-4">
+            {r.name}
+          </Link>{" "}
+          is not planned: {r.why}
+        </p>
+      ))}
+      <Primary busy={isPending} onClick={() => void plan()}>
+        {result.pots.length === 1 ? "Plan it" : `Plan all ${result.pots.length}`}, the first at{" "}
+        {moment(first.startAt, present())}
+      </Primary>
+    </div>
+  );
+}
