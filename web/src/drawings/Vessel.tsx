@@ -134,6 +134,15 @@ export function VesselDrawing({
         strokeWidth={4}
         strokeLinecap="round"
       />
+      {v.kind === "teapot" && (
+        <path
+          d={`M${left},${top + h * 0.24} q-15,2 -15,${h * 0.22} t15,${h * 0.22}`}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth={4}
+          strokeLinecap="round"
+        />
+      )}
       {v.kind === "mug" && (
         <path
           d={`M${left},${top + h * 0.24} q-19,2 -19,${h * 0.24} t19,${h * 0.24}`}

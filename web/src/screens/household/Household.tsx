@@ -1,10 +1,12 @@
 import { useState } from "react";
 import type { BurnerResponse, Person, VesselResponse } from "../../api/client";
 import { useKitchen, usePeople } from "../../api/queries";
+import { Silhouette } from "../../drawings/Silhouette";
 import { conditionsSaid } from "../../parts/conditions";
 import { Secondary } from "../../parts/Field";
 import { apart, celsius, centimetres, millilitres, quantity } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
+import { BurnerDrawing } from "./Burner";
 import { BurnerForm } from "./BurnerForm";
 import { Calibrate } from "./Calibrate";
 import { PersonForm } from "./PersonForm";
@@ -93,20 +95,12 @@ export default function Household() {
                 aria-label={`Change ${v.name}`}
                 onClick={() => setOpen({ what: "vessel", of: v })}
               >
-                <svg
-                  width={(v.innerDiameterCm / largest) * 130 + 8}
-                  height={(v.heightCm / largest) * 130 + 6}
-                  aria-hidden
-                >
-                  <path
-                    d={`M3,3 V${(v.heightCm / largest) * 130} H${(v.innerDiameterCm / largest) * 130 + 3} V3`}
-                    fill="none"
-                    stroke="var(--ink)"
-                    strokeWidth={4}
-                    strokeLinecap="round"
-                    strokeLinejoin="round"
-                  />
-                </svg>
+                <Silhouette
+                  kind={v.kind}
+                  diameterCm={v.innerDiameterCm}
+                  heightCm={v.heightCm}
+                  pxPerCm={130 / largest}
+                />
                 <span className="block font-semibold underline underline-offset-4">{v.name}</span>
                 <span className="block text-muted">
                   {apart("length", v.innerDiameterCm).number} × {centimetres(v.heightCm)},{" "}
@@ -128,7 +122,10 @@ export default function Household() {
           {k.burners.map((b) => (
             <li key={b.id} className="border-hairline border-b py-2">
               <span className="flex items-baseline justify-between gap-4">
-                <span className="font-semibold">{b.name}</span>
+                <span className="flex items-end gap-4">
+                  <BurnerDrawing low={b.lowW} medium={b.mediumW} high={b.highW} />
+                  <span className="font-semibold">{b.name}</span>
+                </span>
                 <span>
                   {Math.round(b.lowW)} · {Math.round(b.mediumW)} · {Math.round(b.highW)} W
                 </span>

@@ -51,7 +51,7 @@ export function Curves({ brews }: { brews: BrewResponse[] }) {
         <text x={4} y={y(1) - 5} fontSize={13} style={{ fill: "var(--muted)" }}>
           as strong as written
         </text>
-        {x.ticks(narrow ? 3 : 6).map((t) => (
+        {ticks(most, narrow ? 3 : 6).map((t) => (
           <text
             key={t}
             x={x(t)}
@@ -108,6 +108,14 @@ export function Curves({ brews }: { brews: BrewResponse[] }) {
       )}
     </section>
   );
+}
+
+const STEPS_S = [60, 120, 300, 600, 900, 1800, 3600, 7200, 14_400, 28_800, 86_400, 604_800];
+
+/** Round times from nothing on, no more of them than have room. */
+function ticks(most: number, many: number): number[] {
+  const step = STEPS_S.find((s) => most / s <= many) ?? most;
+  return Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
 }
 
 const when = (b: BrewResponse) => (b.startedAt ? `${date(b.startedAt)}, ${clock(b.startedAt)}` : b.name);

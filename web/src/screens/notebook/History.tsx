@@ -118,10 +118,7 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
           </text>
           <text
             x={right + 8}
-            y={
-              dose(last.gramsPerCup) +
-              (Math.abs(dose(last.gramsPerCup) - strength(last.predictedStrength)) < 15 ? 20 : 4)
-            }
+            y={besideOf(dose(last.gramsPerCup), strength(last.predictedStrength)) + 4}
             style={{ fill: "var(--muted)" }}
           >
             {grams(last.gramsPerCup)} a cup
@@ -156,4 +153,12 @@ function apart(days: Date[], x: (d: Date) => number): Date[] {
     if (!before || x(d) - x(before) >= DATE_PX) all.push(d);
   }
   return all;
+}
+
+/** Words nearer than this would lie over one another, px. */
+const APART = 17;
+
+/** A height, or one so far from another that the words of both have room. */
+function besideOf(y: number, other: number): number {
+  return Math.abs(y - other) >= APART ? y : other + (y < other ? -APART : APART);
 }

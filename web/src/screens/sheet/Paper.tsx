@@ -53,7 +53,7 @@ function Page({ plan, name, notes }: { plan: PlanResponse; name: string; notes?:
         </tbody>
       </table>
       <div className="mt-3">
-        <FireLine {...ofPlan(plan)} start={new Date(plan.startAt)} width={PAGE} height={168} />
+        <FireLine {...ofPlan(plan)} start={new Date(plan.startAt)} width={PAGE - 24} height={168} />
       </div>
       <h2 className="mt-2 text-lg">What is done</h2>
       <Steps plan={plan} />
@@ -99,7 +99,7 @@ function Head({ plan, name }: { plan: PlanResponse; name: string }) {
         {span(plan.readyS ?? plan.totalS)}.
       </p>
       <p className="mt-1 text-[14px]">
-        <Box /> <strong>{millilitres(w.startMl)}</strong> of water{w.startCups && ` (${w.startCups} cups)`}
+        <Box /> <strong>{millilitres(w.startMl)}</strong> of water{w.startCups && ` (${w.startCups})`}
         {w.pourMl > w.startMl + 1 && `, later ${millilitres(w.pourMl - w.startMl)} fresh`}. Strained{" "}
         {millilitres(w.yieldMl)}; the surface {centimetres(vessel.heightCm - vessel.startLevelCm)} under the
         rim
