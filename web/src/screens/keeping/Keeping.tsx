@@ -12,9 +12,19 @@ import { FORMS } from "../recipe/doc";
 /** The tins on the shelf: what is in the house, and how long it keeps. */
 export default function Keeping() {
   const shelf = useShelf();
+  const put = usePutTin();
+  const [changed, setChanged] = useState<Changed>();
   if (shelf.isPending) return <Loading what="the shelf" />;
   if (shelf.error) return <Trouble error={shelf.error} again={() => shelf.refetch()} />;
   const stale = shelf.data.filter((t) => t.stale);
+  const back = () => {
+    if (!changed) return;
+    const { herb, form, grams: g, filledOn, note } = changed.was;
+    put.mutate(
+      { herb, form: form as "dried", grams: g ?? undefined, filledOn, note },
+      { onSuccess: () => setChanged(undefined) },
+    );
+  };
   return (
     <div className="grid gap-x-14 gap-y-8 pt-6 lg:grid-cols-[minmax(0,1fr)_320px]">
       <title>Keeping · Ember Cup</title>
@@ -27,9 +37,21 @@ export default function Keeping() {
           gives less: smell it, and fill it anew.
         </p>
         {shelf.data.length === 0 && <Empty title="No tins yet">Put the first one on the shelf here.</Empty>}
+        {changed && (
+          <p role="status" className="mt-2 border-water border-l-[5px] pl-3">
+            {changed.was.common} {changed.words}.{" "}
+            <button
+              type="button"
+              className="min-h-11 font-semibold underline underline-offset-4"
+              onClick={back}
+            >
+              Undo
+            </button>
+          </p>
+        )}
         <ul className="mt-3 border-hairline border-t">
           {shelf.data.map((t) => (
-            <Line key={t.id} tin={t} />
+            <Line key={t.id} tin={t} onChanged={(words) => setChanged({ was: t, words })} />
           ))}
         </ul>
       </section>
@@ -38,7 +60,13 @@ export default function Keeping() {
   );
 }
 
-function Line({ tin }: { tin: Tin }) {
+/** What was done to a tin last, and how it was before. */
+interface Changed {
+  was: Tin;
+  words: string;
+}
+
+function Line({ tin, onChanged }: { tin: Tin; onChanged: (words: string) => void }) {
   const put = usePutTin();
   const remove = useRemoveTin();
   return (
@@ -67,12 +95,15 @@ function Line({ tin }: { tin: Tin }) {
           className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
           aria-label={`Filled ${tin.common} anew today`}
           onClick={() =>
-            put.mutate({
-              herb: tin.herb,
-              form: tin.form as "dried",
-              grams: tin.grams ?? undefined,
-              note: tin.note,
-            })
+            put.mutate(
+              {
+                herb: tin.herb,
+                form: tin.form as "dried",
+                grams: tin.grams ?? undefined,
+                note: tin.note,
+              },
+              { onSuccess: () => onChanged("filled anew today") },
+            )
           }
         >
           filled anew
@@ -81,7 +112,7 @@ function Line({ tin }: { tin: Tin }) {
           type="button"
           className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
           aria-label={`Take ${tin.common} off the shelf`}
-          onClick={() => remove.mutate(tin.id)}
+          onClick={() => remove.mutate(tin.id, { onSuccess: () => onChanged("taken off the shelf") })}
         >
           gone
         </button>

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
 import { api, type BrewResponse, type PlanResponse, type StepLine } from "../../api/client";
 import { confirm } from "../../api/outbox";
@@ -53,7 +53,9 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
     if (brew.nowKey) confirm(brew.id, { kind: "step-done", step: brew.nowKey });
     if (!brew.nowKey || index === main.length - 1) confirm(brew.id, { kind: "finished" });
     setAsked(undefined);
+    setTimeout(() => big.current?.focus(), 0);
   }, [brew, index, main.length]);
+  const big = useRef<HTMLButtonElement>(null);
   const [asked, setAsked] = useState<string>();
   const open = notReady(brew, at);
   const asks = asked === brew.nowKey && open.length > 0;
@@ -223,6 +225,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
           {asks && <NotReady open={open} onGoOn={goOn} onWait={() => setAsked(undefined)} />}
           <button
             type="button"
+            ref={big}
             onClick={confirmStep}
             hidden={asks}
             className="min-h-16 w-full rounded-one bg-ember px-6 font-display font-semibold text-[1.4rem] text-ember-ink [font-stretch:85%] hover:brightness-110"

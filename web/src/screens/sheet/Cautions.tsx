@@ -34,7 +34,10 @@ export function Cautions({
   const shown = all ? plan.cautions : [...grave, ...notes.slice(0, room)];
   const hidden = plan.cautions.length - shown.length;
   return (
-    <section aria-labelledby="cautions" className="max-md:order-first md:max-xl:col-span-2">
+    <section
+      aria-labelledby="cautions"
+      className={`md:max-xl:col-span-2 ${plan.stopped ? "max-md:order-first" : "max-md:order-2"}`}
+    >
       <h2 id="cautions" className="sr-only">
         Cautions
       </h2>

@@ -65,7 +65,7 @@ export const Drawn = memo(function Drawn({
   return (
     <>
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] xl:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px]">
-        <section ref={pot.ref} aria-label="Vessel">
+        <section ref={pot.ref} aria-label="Vessel" className="max-md:order-3">
           <p className="mb-1 text-muted text-sm">
             {plan.vessel.name}
             {lid && fire ? ", lid on while it simmers" : lid ? ", covered" : ""}
@@ -131,7 +131,7 @@ export const Drawn = memo(function Drawn({
             {reasons.length <= FEW && ` ${reasons.join(" ")}`}
           </p>
         </section>
-        <div>
+        <div className="max-md:order-1">
           {wide && plan.stopped && <Ways ways={plan.waysOut} onWay={onWay} />}
           <Measures plan={plan} onChange={onChange} />
           <p className="mt-1 text-muted text-sm">

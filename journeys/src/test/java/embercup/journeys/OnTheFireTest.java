@@ -1,7 +1,6 @@
 package embercup.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static embercup.journeys.Browser.allIn;
 import static embercup.journeys.Browser.button;
 import static embercup.journeys.Browser.confirm;
 import static embercup.journeys.Browser.heading;

@@ -268,6 +268,25 @@ class BrewsOverHttpTest {
                 .isEqualTo(404);
     }
 
+    /** Twice, out of turn, from before the start, of a brew given up: told in words, and nothing is changed. */
+    @Test
+    void aStepThatCannotBeDoneNowChangesNothing() {
+        String id = started().get("id").asString();
+        JsonNode later = done(id, "s1", 0).body();
+        assertThat(later.get("status").asInt()).isEqualTo(409);
+        assertThat(later.get("detail").asString()).contains("Nothing was changed", "Heat the kettle");
+        JsonNode before = done(id, "s0.heat", 7200).body();
+        assertThat(before.get("detail").asString()).contains("Nothing was changed");
+        assertThat(get("/api/brews/" + id).body().get("nowKey").asString()).isEqualTo("s0.heat");
+        assertThat(done(id, "s0.heat", 0).body().get("nowKey").asString()).isEqualTo("s0");
+        JsonNode twice = done(id, "s0.heat", 0).body();
+        assertThat(twice.get("nowKey").asString()).as("done once").isEqualTo("s0");
+        event(id, "{\"id\":\"%s\",\"kind\":\"abandoned\"}".formatted(UUID.randomUUID()));
+        JsonNode over = done(id, "s0", 0).body();
+        assertThat(over.get("status").asInt()).isEqualTo(409);
+        assertThat(over.get("detail").asString()).contains("given up");
+    }
+
     @Test
     void aStepOfABrewThatIsNotOnTheFireIsRefused() {
         JsonNode planned = post(

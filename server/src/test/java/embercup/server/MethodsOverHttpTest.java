@@ -210,7 +210,8 @@ class MethodsOverHttpTest {
     @Test
     void twoPotsForOneCookAreNotStrainedAtOnce() {
         Instant ready = Instant.parse("2031-02-03T18:00:00Z");
-        String one = "{\"recipe\":" + ROOTS.formatted(SIMMERED) + ",\"readyAt\":\"" + ready + "\"}";
+        String one = "{\"recipe\":" + ROOTS.formatted(SIMMERED) + ",\"readyAt\":\"" + ready
+                + "\",\"kitchen\":{\"burner\":{\"name\":\"the only one\",\"lowW\":250,\"mediumW\":700,\"highW\":1200}}}";
         JsonNode day =
                 post("/api/plans/day", "{\"plans\":[" + one + "," + one + "]}").body();
         assertThat(day.get("clashes").size()).isZero();

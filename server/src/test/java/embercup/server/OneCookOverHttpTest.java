@@ -51,6 +51,42 @@ class OneCookOverHttpTest {
         assertThat(starts).isSorted().doesNotHaveDuplicates();
     }
 
+    private static final String ROOTS = """
+            {"name":"Roots","tradition":"folk","cups":2,"cupMl":240,
+             "additions":[{"herb":"dandelion","cut":"sliced","amount":7,"unit":"g","stage":0}],
+             "stages":[{"kind":"heat"},{"kind":"simmer","minutes":25,"lid":true},{"kind":"strain"}]}
+            """;
+
+    /** Two simmers for one hour stand on two burners, where the house has two; each says on which, and what is done when. */
+    @Test
+    void whereOneBurnerIsTakenTheFreeOneIsUsed() {
+        List<String> burners = new ArrayList<>();
+        for (String burner : new String[] {"back left", "front right"}) {
+            burners.add(post(
+                            "/api/kitchen/burners",
+                            "{\"name\":\"%s\",\"lowW\":250,\"mediumW\":700,\"highW\":1300}".formatted(burner))
+                    .body()
+                    .get("id")
+                    .asString());
+        }
+        String ask = "{\"recipe\":" + ROOTS + ",\"readyAt\":\"2032-03-02T19:00:00Z\"}";
+        JsonNode pots = day(ask, ask).get("pots");
+        assertThat(pots.valueStream().map(p -> p.get("burner").asString()).distinct())
+                .hasSize(2);
+        assertThat(pots.valueStream().filter(p -> p.get("usualBurnerTaken").asBoolean()))
+                .hasSize(1);
+        assertThat(pots.valueStream().map(p -> p.get("burnerId").asString()).distinct())
+                .hasSize(2);
+        for (JsonNode p : pots) {
+            assertThat(p.get("stretches").valueStream().map(s -> s.get("what").asString()))
+                    .contains("hands", "heat");
+            assertThat(Math.abs(p.get("movedS").asDouble()))
+                    .as("only as far as two hands ask")
+                    .isLessThan(10 * 60);
+        }
+        burners.forEach(b -> RunningServer.delete("/api/kitchen/burners/" + b));
+    }
+
     @Test
     void whatMustBeReadyAtOnceAndCannotIsNamed() {
         Instant soon = Instant.now().plus(Duration.ofMinutes(16));

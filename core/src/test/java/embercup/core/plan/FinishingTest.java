@@ -12,6 +12,7 @@ import static embercup.core.Pots.recipe;
 import static embercup.core.Pots.steep;
 import static embercup.core.Pots.strain;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import embercup.core.materia.Cut;
 import embercup.core.materia.Tradition;
@@ -22,6 +23,8 @@ import embercup.core.recipe.Schools;
 import embercup.core.recipe.Schools.Choice;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -64,6 +67,56 @@ class FinishingTest {
         BrewPlan plan = PLANNER.plan(PlanRequest.asWritten(honeyCup())
                 .withSchools(Schools.of(Tradition.FOLK).with(Choice.ANY_TIME)));
         assertThat(plan.stages()).noneMatch(s -> s.stage().kind() == StageKind.COOL);
+    }
+
+    /** The cup can be drunk once it is strained: what waits for a cooler one is a matter of each cup, and no part of the pot's time. */
+    @Test
+    void honeyDoesNotMakeThePotLater() {
+        BrewPlan honeyed = plan(honeyCup());
+        BrewPlan plain = plan(recipe(
+                Tradition.FOLK,
+                2,
+                200,
+                List.of(dried("linden", Cut.CHOPPED, 3, Unit.GRAM, 0)),
+                pour(),
+                steep(10),
+                strain()));
+        assertThat(honeyed.readyS()).isCloseTo(plain.totalS(), within(1.0));
+        assertThat(honeyed.totalS()).isGreaterThan(honeyed.readyS() + 10 * 60);
+        Instant eight = Instant.parse("2026-11-27T20:00:00Z");
+        assertThat(honeyed.startFor(eight)).isCloseTo(plain.startFor(eight), within(1, ChronoUnit.SECONDS));
+        assertThat(plain.readyS()).isEqualTo(plain.totalS());
+    }
+
+    /** A wait that the recipe itself has is part of it. */
+    @Test
+    void aWaitOfTheRecipesOwnCounts() {
+        List<Addition> herbs = List.of(dried("linden", Cut.CHOPPED, 3, Unit.GRAM, 0), spoon("honey", 4));
+        BrewPlan plan = plan(recipe(
+                Tradition.FOLK,
+                2,
+                200,
+                herbs,
+                pour(),
+                steep(10),
+                strain(),
+                new Stage.Cool(38, false),
+                new Stage.Finish()));
+        assertThat(plan.readyS()).isEqualTo(plan.totalS());
+    }
+
+    /** A pot for two days is not sweetened for the second. */
+    @Test
+    void cupsOfLaterDaysAreFinishedWhenTheyAreWarmed() {
+        PlanRequest two = PlanRequest.asWritten(honeyCup())
+                .withTaking(new Taking(OptionalDouble.of(1), java.util.OptionalInt.empty(), List.of()));
+        BrewPlan plan = PLANNER.plan(two);
+        assertThat(plan.request().days()).isEqualTo(2);
+        assertThat(plan.steps().stream().map(s -> WORDS.label(plan, s)))
+                .anyMatch(l -> l.contains("each cup of today") && l.contains("when they are warmed"));
+        BrewPlan today = PLANNER.plan(PlanRequest.asWritten(honeyCup())
+                .withTaking(new Taking(OptionalDouble.of(2), java.util.OptionalInt.empty(), List.of())));
+        assertThat(today.steps().stream().map(s -> WORDS.label(today, s))).noneMatch(l -> l.contains("today"));
     }
 
     /** Ghee melts at about 36 °C (food-chemistry handbooks, from memory): it is stirred in hot, and the honey waits. */

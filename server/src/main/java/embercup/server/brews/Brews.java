@@ -19,6 +19,7 @@ import embercup.server.platform.HouseWords;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
@@ -37,6 +38,9 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Brews {
+
+    /** So far the clocks of two devices may be apart (design value). */
+    private static final Duration CLOCKS_APART = Duration.ofSeconds(5);
 
     private final BrewRepository brews;
     private final BrewRows rows;
@@ -145,6 +149,9 @@ public class Brews {
             Instant at = BrewClock.now(e, EventReading.at(doc, clock.instant()));
             BrewEvent event = EventReading.read(doc, at, plan);
             refuseImpossible(e, event);
+            if (event instanceof BrewEvent.StepDone step) {
+                refuseOutOfTurn(step, rows.fold(e, plan));
+            }
             rows.insert(brewId, doc, at);
         }
         return Optional.of(settle(e, plan));
@@ -164,6 +171,29 @@ public class Brews {
 
     private static Map<String, String> phase(BrewEntity e) {
         return Map.of("phase", HouseWords.words().sentence("phase." + e.phase, Map.of()));
+    }
+
+    /** A step that cannot be done yet, or was done before the brew began, changes nothing. */
+    private static void refuseOutOfTurn(BrewEvent.StepDone done, BrewRows.Folded folded) {
+        LiveBrew live = folded.live();
+        if (live.startedAt()
+                .filter(s -> done.at().isBefore(s.minus(CLOCKS_APART)))
+                .isPresent()) {
+            throw RefusedException.of(HttpStatus.CONFLICT, "before-the-start", Map.of());
+        }
+        boolean main = live.steps().stream()
+                .anyMatch(s -> s.step().id().equals(done.step()) && !s.step().aside());
+        boolean later = live.now()
+                .filter(n -> main && !n.step().id().equals(done.step()))
+                .filter(n -> live.steps().stream()
+                        .anyMatch(s ->
+                                s.step().id().equals(done.step()) && s.doneAt().isEmpty()))
+                .isPresent();
+        if (later) {
+            String first = HouseWords.words()
+                    .label(folded.plan(), live.now().orElseThrow().step());
+            throw RefusedException.of(HttpStatus.CONFLICT, "out-of-turn", Map.of("first", first));
+        }
     }
 
     private void refuseImpossible(BrewEntity e, BrewEvent event) {
