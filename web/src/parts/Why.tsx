@@ -51,10 +51,10 @@ export function Why({
         <button
           type="button"
           className={`group text-left underline decoration-1 decoration-hairline decoration-dotted underline-offset-4 hover:decoration-ink ${className}`}
-          aria-label={`${what}: why this number?`}
           onKeyDown={(e) => e.key === "?" && e.currentTarget.click()}
         >
           {children}
+          <span className="sr-only">, {what}: why this number?</span>
         </button>
       </Popover.Trigger>
       <Popover.Portal>

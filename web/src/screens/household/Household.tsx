@@ -135,7 +135,7 @@ export default function Household() {
                 <button
                   type="button"
                   className="min-h-11 underline underline-offset-4"
-                  aria-label={`Measure ${b.name}`}
+                  aria-label={`measure it: ${b.name}`}
                   onClick={() => setOpen({ what: "calibrate", of: b })}
                 >
                   measure it

@@ -93,7 +93,7 @@ function Line({ tin, onChanged }: { tin: Tin; onChanged: (words: string) => void
         <button
           type="button"
           className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
-          aria-label={`Filled ${tin.common} anew today`}
+          aria-label={`filled anew today: ${tin.common}`}
           onClick={() =>
             put.mutate(
               {
@@ -111,7 +111,7 @@ function Line({ tin, onChanged }: { tin: Tin; onChanged: (words: string) => void
         <button
           type="button"
           className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
-          aria-label={`Take ${tin.common} off the shelf`}
+          aria-label={`gone: take ${tin.common} off the shelf`}
           onClick={() => remove.mutate(tin.id, { onSuccess: () => onChanged("taken off the shelf") })}
         >
           gone

@@ -31,7 +31,7 @@ export function Measures({
         {all.map(({ index: i, lead, name, amounts: a, figure, herbs, slug }) => (
           <li
             key={i}
-            className={`grid grid-cols-[5.6rem_minmax(0,1fr)] items-baseline gap-x-4 border-hairline border-b ${narrow ? "" : "sm:grid-cols-[5.6rem_minmax(0,1fr)_minmax(0,8.75rem)]"} ${tight ? "py-1" : "py-2"} ${ticked?.has(i) ? "opacity-60" : ""}`}
+            className={`grid grid-cols-[5.6rem_minmax(0,1fr)] items-baseline gap-x-4 border-hairline border-b ${narrow ? "" : "sm:grid-cols-[5.6rem_minmax(0,1fr)_minmax(0,8.75rem)]"} ${tight ? "py-1" : "py-2"} ${ticked?.has(i) ? "text-muted" : ""}`}
           >
             <Why what={`${name}, grams`} of={figure} className="relative text-right max-sm:reach">
               <span className="figure text-[1.7rem] leading-none">{apart("mass", a.grams).number}</span>

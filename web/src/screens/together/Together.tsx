@@ -203,7 +203,7 @@ function Row({
         <button
           type="button"
           className="relative ml-4 text-muted text-sm underline underline-offset-4 max-sm:reach"
-          aria-label={`Take pot ${n} out`}
+          aria-label={`take it out: pot ${n}`}
           onClick={onRemove}
         >
           take it out

@@ -40,7 +40,7 @@ class BrewedToTheNoteTest {
         page.navigate("/recipe/new");
         page.getByLabel("A list, a method").fill(text.replace("\\n", "\n"));
         button(page, "Read it").click();
-        page.getByText(Pattern.compile("mL strained")).waitFor();
+        button(page, "^Stage 1:").waitFor();
         button(page, "Keep it").click();
         button(page, "Start now").waitFor();
         sound(page);
@@ -72,12 +72,12 @@ class BrewedToTheNoteTest {
             delimiter = '|',
             quoteCharacter = '\0',
             value = {
-                "Garlic mug\\n2 cloves of garlic, crushed\\n1 cup boiling water\\nPour the water over the garlic, steep 10 minutes, strain. | garlic rest 10 min",
+                "Garlic mug\\n2 cloves of garlic, crushed\\n1 cup boiling water\\nPour the water over the garlic, steep 10 minutes, strain. | Let the garlic rest 10 min",
                 "Roots twice\\n12 g astragalus root\\n800 ml water\\nBring to a boil and simmer 40 minutes. Strain. Add 500 ml of fresh water to the same herbs and simmer again 30 minutes. Strain and combine the two liquids.\\nDrink one cup three times a day. | into the jug",
-                "Warm mallow\\n2 tsp dried marshmallow root\\n2 cups water\\nHeat the water to 60 C, pour it over the root and let it stand for 30 minutes, strain. | 60 °C",
-                "Nettle jar\\n14 g dried nettle\\n1 litre boiling water\\nPour the water over it, cover, let it steep 5 hours, strain and press. | 5 h",
-                "Echinacea spirit\\n50 g dried echinacea root\\n250 ml vodka\\nCover with the vodka, leave for 5 weeks, shake every day, strain and press. | 35 days",
-                "Reduced ginger\\n10 g dried ginger\\n1 litre water\\nBoil down to 500 ml. Add 2 tsp of fennel for the last 5 minutes. Strain. | from the rim"
+                "Warm mallow\\n2 tsp dried marshmallow root\\n2 cups water\\nHeat the water to 60 C, pour it over the root and let it stand for 30 minutes, strain. | at 60 °C",
+                "Nettle jar\\n14 g dried nettle\\n1 litre boiling water\\nPour the water over it, cover, let it steep 5 hours, strain and press. | 5 h, covered",
+                "Valerian spirit\\n40 g dried valerian root\\n250 ml vodka\\nCover with the vodka, leave for 5 weeks, shake every day, strain and press. | stand 35 days",
+                "Reduced ginger\\n10 g dried ginger\\n1 litre water\\nBoil down to 500 ml. Add 2 tsp of fennel for the last 5 minutes. Strain. | Boil it down"
             })
     void aPotOfEveryKindIsBrewedToTheNoteByKeysAlone(String text, String said) {
         Page page = text.length() % 2 == 0
@@ -88,7 +88,7 @@ class BrewedToTheNoteTest {
         Assertions.assertThat(told).as("what was said to do").isNotEmpty();
         sound(page);
         Assertions.assertThat(String.join(" / ", told) + page.locator("main").innerText())
-                .containsIgnoringCase(said.strip().split(" ")[0]);
+                .containsIgnoringCase(said.strip());
         button(page, "Keep the note").click();
         assertThat(button(page, "Change the note")).isVisible();
         sound(page);

@@ -144,6 +144,8 @@ final class Pot {
                 pending.add(i);
             });
             sheet.stages.remove(at);
+            // Water that was heated so far is poured so warm.
+            contactC = contactC.isPresent() ? contactC : d.toC;
         });
         StageDraft stage = begin(StageKind.POUR, line);
         stage.toC = contactC;

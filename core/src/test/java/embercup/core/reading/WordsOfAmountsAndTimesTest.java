@@ -181,6 +181,23 @@ class WordsOfAmountsAndTimesTest {
     }
 
     /** 194 °F are 90 °C, 176 °F are 80 °C. */
+    /** Water that is heated so far and then poured is poured so warm, not boiling. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Heat the water to 60 C, pour it over the root and let it stand for 30 minutes, strain. | 60",
+                "Heat the water to 60 °C. Pour it over the root, stand 30 minutes, strain. | 60",
+                "Bring the water to 80 C and pour over the root. Steep 3 minutes. | 80",
+                "Warm the water to 180 F, then pour it onto the root and leave for half an hour. | 82.2",
+                "Bring the water to a boil, pour it over the root and steep 10 minutes. | 100"
+            })
+    void whatIsHeatedSoFarIsPouredSoWarm(String method, double celsius) {
+        Reading r = read("Mallow\n2 tsp dried marshmallow root\n2 cups water\n" + method, "en");
+        assertThat(r.recipe().stages()).noneMatch(s -> s instanceof Stage.Heat);
+        assertThat(((Stage.Pour) r.recipe().stages().get(0)).toC().orElse(100)).isCloseTo(celsius, within(0.1));
+    }
+
     @ParameterizedTest
     @CsvSource({"90 °C, 90", "90C, 90", "194 F, 90", "176 degrees Fahrenheit, 80", "80 degrees, 80"})
     void aTemperatureIsReadInItsOwnDegrees(String said, double celsius) {
