@@ -26,14 +26,14 @@ function One({ brew, step, at }: { brew: BrewResponse; step: string; at: number 
     const due = brew.steps.find((s) => s.key === step)?.dueAt;
     const left = due ? (new Date(due).getTime() - at) / 1000 : 0;
     return (
-      <p className="flex min-h-14 items-center gap-3">
+      <p className="flex min-h-10 items-center gap-3 max-md:min-h-14">
         <span>{left > 0 ? planned.label : `${planned.label}: it has rested`}</span>
         {left > 0 && <span className="figure text-2xl">{timer(left)}</span>}
       </p>
     );
   }
   return (
-    <label className="flex min-h-14 items-center gap-3">
+    <label className="flex min-h-10 items-center gap-3 max-md:min-h-14">
       <input
         type="checkbox"
         className="size-6 accent-[var(--herb)]"

@@ -145,7 +145,33 @@ function Caution({
 }
 
 /** Ways out of a stop: each changes the order at once; another drinker is chosen in the sentence. */
-export function Ways({ ways, onWay }: { ways: WayLine[]; onWay: (way: WayLine) => void }) {
+export function Ways({
+  ways,
+  row = false,
+  onWay,
+}: {
+  ways: WayLine[];
+  /** Beside one another in a row across the page. */
+  row?: boolean;
+  onWay: (way: WayLine) => void;
+}) {
+  if (row)
+    return (
+      <div className="mt-3 flex flex-wrap items-center gap-2" role="group" aria-label="Ways out">
+        <span className="mr-2 font-semibold">Ways out</span>
+        {ways.map((w) => (
+          <button
+            key={w.text}
+            type="button"
+            onClick={() => onWay(w)}
+            className="min-h-11 rounded-one border border-ink px-3 text-left text-[15px] leading-tight hover:bg-strip"
+          >
+            {w.text}
+          </button>
+        ))}
+        <span className="text-muted text-sm">or choose another drinker, or another pot.</span>
+      </div>
+    );
   return (
     <div className="max-xl:mt-3 xl:mb-3" role="group" aria-label="Ways out">
       <p className="font-semibold">Ways out</p>

@@ -64,6 +64,7 @@ export const Drawn = memo(function Drawn({
   const reasons = plan.reasons.map((r) => r.text);
   return (
     <>
+      {wide && plan.stopped && <Ways row ways={plan.waysOut} onWay={onWay} />}
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] xl:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px]">
         <section ref={pot.ref} aria-label="Vessel" className="max-md:order-3">
           <p className="mb-1 text-muted text-sm">
@@ -132,7 +133,6 @@ export const Drawn = memo(function Drawn({
           </p>
         </section>
         <div className="max-md:order-1">
-          {wide && plan.stopped && <Ways ways={plan.waysOut} onWay={onWay} />}
           <Measures plan={plan} onChange={onChange} />
           <p className="mt-1 text-muted text-sm">
             {plan.posology && !ordered && <span className="text-ink">Taken: {plan.posology}. </span>}
