@@ -44,6 +44,7 @@ describe("what a note wants changed", () => {
     ["ten minutes shorter", minutes(1, 10), []],
     ["simmer 12 minutes", minutes(1, 12), []],
     ["rest for 8 min", minutes(2, 8), []],
+    ["keep to 15 minutes", minutes(1, 15), []],
     ["stronger", { strength: "strong" }, []],
     ["a little weaker", { strength: "gentle" }, []],
     ["only one cup", { cups: 1 }, []],

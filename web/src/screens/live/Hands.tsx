@@ -91,7 +91,7 @@ function Marc({ brew, pressed, turn }: { brew: BrewResponse; pressed: boolean; t
   return (
     <div className="mt-2 flex flex-wrap items-center gap-x-4">
       <Setting
-        name="Marc"
+        name="The spent herbs"
         all={[
           { value: "drained", words: "let it drip" },
           { value: "pressed", words: "press it" },

@@ -84,6 +84,7 @@ const LONGER = new RegExp(`^${NUMBER} ?min(?:utes?)? (longer|more|shorter|less)$
 const FOR = new RegExp(
   `^(?:let it )?(steep|simmer|boil|rest|infuse)(?: for)?(?: only)? ${NUMBER} ?min(?:utes?)?$`,
 );
+const KEEP_TO = new RegExp(`^(?:keep (?:it )?to|only) ${NUMBER} ?min(?:utes?)?$`);
 const CUPS = new RegExp(`^(?:make |only )?${NUMBER} cups?$`);
 
 /**
@@ -139,6 +140,13 @@ function applied(
     const at = stages.findIndex((s) => s.kind === kind);
     return at >= 0
       ? withTweak(order, { stage: at, part: "minutes", value: numberOf(minutes[2] ?? "") })
+      : undefined;
+  }
+  const keepTo = KEEP_TO.exec(clause);
+  if (keepTo) {
+    const at = longest(stages);
+    return at >= 0
+      ? withTweak(order, { stage: at, part: "minutes", value: numberOf(keepTo[1] ?? "") })
       : undefined;
   }
   if (/^(?:a (?:little|bit) )?(?:stronger|make it stronger)$/.test(clause))

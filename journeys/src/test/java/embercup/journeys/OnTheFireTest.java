@@ -101,7 +101,7 @@ class OnTheFireTest {
             assertThat(next).not().hasText(told);
         }
         assertThat(page.getByText("by its smell")).isVisible();
-        assertThat(page.getByText(Pattern.compile("\\d\\d:\\d\\d lid off, \\d\\d:\\d\\d marc pressed$")))
+        assertThat(page.getByText(Pattern.compile("\\d\\d:\\d\\d lid off, \\d\\d:\\d\\d herbs pressed$")))
                 .isVisible();
         button(page, "Pour 240 mL").click();
         assertThat(page.getByText(Pattern.compile("^240 mL poured"))).isVisible();
@@ -120,7 +120,7 @@ class OnTheFireTest {
         assertThat(button(page, "let it drip")).hasAttribute("aria-pressed", "true");
         button(page, "press it").click();
         assertThat(button(page, "press it")).hasAttribute("aria-pressed", "true");
-        assertThat(button(page, "Undo “marc pressed”")).isVisible();
+        assertThat(button(page, "Undo “herbs pressed”")).isVisible();
     }
 
     @Test
