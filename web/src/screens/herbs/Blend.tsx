@@ -10,6 +10,7 @@ import { grams, range } from "../../parts/say";
 import { Trouble } from "../../parts/states";
 import { AdditionWords, amountWords } from "../recipe/AdditionWords";
 import { saidLine } from "../recipe/doc";
+import { AskForget } from "./AskForget";
 import { BrewThis } from "./Herbs";
 import { slugOf } from "./NewHerb";
 
@@ -77,26 +78,18 @@ function Forget({ herb }: { herb: HerbResponse }) {
   const navigate = useNavigate();
   const forget = useForgetOwnHerb();
   const [asking, setAsking] = useState(false);
-  const inUse = forget.error instanceof ProblemError && forget.error.type.endsWith(":herb-in-use");
   if (!asking) return <Secondary onClick={() => setAsking(true)}>Forget this blend</Secondary>;
   return (
-    <div className="border-ember border-l-[5px] pl-3" role="group" aria-label="Forget it?">
+    <div className="border-ember border-l-[5px] pl-3">
       {forget.error && <Trouble error={forget.error} />}
-      <p>
-        {inUse
-          ? "Put it away: nothing offers it any more, and what uses it still works."
-          : `Forget ${herb.common} altogether?`}
-      </p>
-      <div className="mt-2 flex flex-wrap gap-3">
-        <Secondary
-          onClick={() =>
-            forget.mutate({ slug: herb.slug, retire: inUse }, { onSuccess: () => navigate("/herbs") })
-          }
-        >
-          {inUse ? "Put it away" : "Yes, forget"}
-        </Secondary>
-        <Secondary onClick={() => setAsking(false)}>Keep it</Secondary>
-      </div>
+      <AskForget
+        question={`Forget ${herb.common} altogether?`}
+        error={forget.error}
+        onForget={(retire) =>
+          forget.mutate({ slug: herb.slug, retire }, { onSuccess: () => navigate("/herbs") })
+        }
+        onKeep={() => setAsking(false)}
+      />
     </div>
   );
 }

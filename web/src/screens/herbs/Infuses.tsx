@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import { curveMonotoneX, line } from "d3-shape";
 import type { HerbResponse } from "../../api/client";
+import { apart } from "../../drawings/apart";
 import { span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 
@@ -74,7 +75,10 @@ function Panel({ words, width, lines }: { words: string; width: number; lines: G
     : "";
   const end = (l: Given) => Math.round((l.over.at(-1)?.body ?? 0) * 100);
   const text = `${words}: after ${span(most * 60)} ${lines.map((l) => `${l.cut} ${end(l)} %`).join(", ")}`;
-  const labels = apart(lines.map((l) => y(l.over.at(-1)?.body ?? 0)));
+  const labels = apart(
+    lines.map((l) => y(l.over.at(-1)?.body ?? 0)),
+    -APART,
+  );
   return (
     <figure style={{ width }}>
       <svg width={width} height={HEIGHT} role="img" aria-label={text} className="block overflow-visible">
@@ -129,15 +133,3 @@ function Panel({ words, width, lines }: { words: string; width: number; lines: G
 
 /** Words nearer than this would lie over one another, px. */
 const APART = 15;
-
-/** The same heights, so far apart that their words have room, never below the ground. */
-function apart(heights: number[]): number[] {
-  const order = heights.map((h, i) => ({ h, i })).sort((a, b) => b.h - a.h);
-  const placed = [...heights];
-  let last = Number.POSITIVE_INFINITY;
-  for (const { h, i } of order) {
-    last = Math.min(h, last - APART);
-    placed[i] = last;
-  }
-  return placed;
-}

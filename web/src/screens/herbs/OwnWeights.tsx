@@ -1,10 +1,11 @@
 import { useState } from "react";
 import { useForgetOwnHerb, useKeepOwnHerb } from "../../api/changes";
-import { type HerbResponse, type OwnHerbDocument, ProblemError } from "../../api/client";
+import type { HerbResponse, OwnHerbDocument } from "../../api/client";
 import { useOwnHerb } from "../../api/queries";
 import { NumberField, Primary, Secondary, SelectField } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
 import { CUTS, FORMS } from "../recipe/doc";
+import { AskForget } from "./AskForget";
 
 type Weight = NonNullable<OwnHerbDocument["weights"]>[number];
 
@@ -44,7 +45,6 @@ function Form({
   const failure = keep.error ?? forget.error;
   const [asking, setAsking] = useState(false);
   const ofHerOwn = kept?.part != null;
-  const inUse = failure instanceof ProblemError && failure.type.endsWith(":herb-in-use");
   const change = (i: number, part: Partial<Weight>) =>
     setWeights(weights.map((w, j) => (j === i ? { ...w, ...part } : w)));
   return (
@@ -98,25 +98,20 @@ function Form({
         <Secondary onClick={onClose}>Leave it</Secondary>
       </div>
       {asking && (
-        <div className="mt-3 border-ember border-l-[5px] pl-3" role="group" aria-label="Forget it?">
-          <p>
-            {inUse
-              ? "Put it away: nothing offers it any more, and what uses it still works."
-              : ofHerOwn
+        <div className="mt-3 border-ember border-l-[5px] pl-3">
+          <AskForget
+            question={
+              ofHerOwn
                 ? `Forget ${herb.common} altogether? Its weights go with it.`
-                : "Forget your own weights and take those of the books again?"}
-          </p>
-          <div className="mt-2 flex flex-wrap gap-3">
-            <Secondary
-              onClick={() => {
-                keep.reset();
-                forget.mutate({ slug: herb.slug, retire: inUse }, { onSuccess: onClose });
-              }}
-            >
-              {inUse ? "Put it away" : "Yes, forget"}
-            </Secondary>
-            <Secondary onClick={() => setAsking(false)}>Keep it</Secondary>
-          </div>
+                : "Forget your own weights and take those of the books again?"
+            }
+            error={failure}
+            onForget={(retire) => {
+              keep.reset();
+              forget.mutate({ slug: herb.slug, retire }, { onSuccess: onClose });
+            }}
+            onKeep={() => setAsking(false)}
+          />
         </div>
       )}
     </form>

@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import { curveMonotoneX, line } from "d3-shape";
 import type { BrewResponse, CurvePoint } from "../../api/client";
+import { apart } from "../../drawings/apart";
 import { clock, date, share, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 
@@ -36,7 +37,10 @@ export function Curves({ brews }: { brews: BrewResponse[] }) {
   const said = brews.map(
     (b, i) => `${when(b)}: strength ${share(b.strength)} after ${span(all[i]?.at(-1)?.tS ?? 0)}`,
   );
-  const labels = spread(all.map((c) => y(c.at(-1)?.body ?? 0)));
+  const labels = apart(
+    all.map((c) => y(c.at(-1)?.body ?? 0)),
+    APART,
+  );
   return (
     <section aria-label="Strength over time" className="mt-4" ref={ref}>
       <svg
@@ -119,15 +123,3 @@ function ticks(most: number, many: number): number[] {
 }
 
 const when = (b: BrewResponse) => (b.startedAt ? `${date(b.startedAt)}, ${clock(b.startedAt)}` : b.name);
-
-/** The same heights, so far apart that their words have room; in the order they were. */
-function spread(heights: number[]): number[] {
-  const order = heights.map((h, i) => ({ h, i })).sort((a, b) => a.h - b.h);
-  const placed = [...heights];
-  let last = Number.NEGATIVE_INFINITY;
-  for (const { h, i } of order) {
-    last = Math.max(h, last + APART);
-    placed[i] = last;
-  }
-  return placed;
-}

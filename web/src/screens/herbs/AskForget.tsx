@@ -1,0 +1,27 @@
+import { ProblemError } from "../../api/client";
+import { Secondary } from "../../parts/Field";
+
+/** Asks once more before a herb of the house is forgotten; what is still used can only be put away. */
+export function AskForget({
+  question,
+  error,
+  onForget,
+  onKeep,
+}: {
+  question: string;
+  /** What the last try was answered with, if it failed. */
+  error: Error | null;
+  onForget: (retire: boolean) => void;
+  onKeep: () => void;
+}) {
+  const inUse = error instanceof ProblemError && error.type.endsWith(":herb-in-use");
+  return (
+    <div role="group" aria-label="Forget it?">
+      <p>{inUse ? "Put it away: nothing offers it any more, and what uses it still works." : question}</p>
+      <div className="mt-2 flex flex-wrap gap-3">
+        <Secondary onClick={() => onForget(inUse)}>{inUse ? "Put it away" : "Yes, forget"}</Secondary>
+        <Secondary onClick={onKeep}>Keep it</Secondary>
+      </div>
+    </div>
+  );
+}
