@@ -1610,6 +1610,8 @@ export interface components {
             /** Format: uuid */
             id: string;
             name: string;
+            /** Format: double */
+            serving: number;
             /** Format: int32 */
             trimester?: number;
             usualStrength: string;

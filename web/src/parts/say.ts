@@ -170,3 +170,10 @@ export const FELT = [
   { value: 1, label: "a little strong" },
   { value: 2, label: "far too strong" },
 ];
+
+/** How strong a cup is wanted. */
+export const STRENGTHS: { value: "gentle" | "standard" | "strong"; label: string; gloss: string }[] = [
+  { value: "gentle", label: "gentle", gloss: "three quarters of the recipe" },
+  { value: "standard", label: "standard", gloss: "as the recipe says" },
+  { value: "strong", label: "strong", gloss: "a third more, inside the usual range" },
+];

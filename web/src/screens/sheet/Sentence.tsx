@@ -1,16 +1,11 @@
 import type { KitchenResponse, Person, PlanResponse } from "../../api/client";
 import { present, presentMs } from "../../api/present";
-import { centimetres, millilitres } from "../../parts/say";
+import { centimetres, millilitres, STRENGTHS } from "../../parts/say";
 import { CupSize, OneOf, Stepper, Word } from "../../parts/Word";
 import { Drinker, Drinkers } from "./Drinkers";
 import type { Order, Ordered } from "./order";
 import { momentAt, ReadyAt } from "./ReadyAt";
 
-const STRENGTHS = [
-  { value: "gentle", label: "gentle", gloss: "three quarters of the recipe" },
-  { value: "standard", label: "standard", gloss: "as the recipe says" },
-  { value: "strong", label: "strong", gloss: "a third more, inside the usual range" },
-] as const;
 const PURPOSES = [
   { value: "everyday", label: "an everyday", gloss: "up to three cups a day" },
   { value: "tonic", label: "a tonic", gloss: "daily over weeks: a little less" },
@@ -59,7 +54,7 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
           <OneOf
             label="Strength"
             value={order.strength}
-            options={[...STRENGTHS]}
+            options={STRENGTHS}
             onPick={(strength) => {
               onChange({ strength });
             }}

@@ -1,8 +1,10 @@
 package embercup.server.people;
 
+import embercup.core.dose.ChildDose;
 import embercup.core.dose.Drinker;
 import embercup.core.dose.Strength;
 import embercup.core.materia.Condition;
+import embercup.core.plan.Taking;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
@@ -173,17 +175,20 @@ public class People {
     }
 
     private Person person(PersonEntity e) {
+        List<String> conditions = json.readValue(e.conditions, TEXTS);
+        Drinker drinker = drinker(e.ageYears, e.weightKg, conditions, e.trimester, List.of(), "person");
         return new Person(
                 e.id,
                 Objects.requireNonNullElse(e.version, 0L),
                 e.name,
                 e.ageYears,
                 e.weightKg,
-                json.readValue(e.conditions, TEXTS),
+                conditions,
                 e.trimester,
                 json.readValue(e.allergies, TEXTS),
                 e.usualStrength,
                 json.readValue(e.dislikes, TEXTS),
-                e.brewer);
+                e.brewer,
+                ChildDose.share(drinker).value() > 0 ? Taking.usualServing(drinker) : 0);
     }
 }

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param usualStrength how strong she usually likes it; what a sheet for her begins with
  * @param dislikes slugs of herbs she would rather not have
  * @param brewer marks the one who usually brews
+ * @param serving part of an adult's cup that age and weight give her, 0–1; 0 when nothing is dosed for her age
  */
 public record Person(
         UUID id,
@@ -29,7 +30,8 @@ public record Person(
         List<String> allergies,
         String usualStrength,
         List<String> dislikes,
-        boolean brewer) {
+        boolean brewer,
+        double serving) {
 
     /** What the client sends; {@code version} is needed for a change. */
     public record PersonRequest(

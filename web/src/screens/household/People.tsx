@@ -1,0 +1,270 @@
+import { useState } from "react";
+import { useKeepPerson, useRemovePerson } from "../../api/changes";
+import type { HerbLine, Person, PersonRequest } from "../../api/client";
+import { useHerbs } from "../../api/queries";
+import { Conditions } from "../../parts/Conditions";
+import { conditionsSaid } from "../../parts/conditions";
+import { NumberField, Primary, Secondary, TextField } from "../../parts/Field";
+import { HerbPicker } from "../../parts/HerbPicker";
+import { quantity, STRENGTHS } from "../../parts/say";
+import { Trouble } from "../../parts/states";
+import { OneOf, Word } from "../../parts/Word";
+import { NameWord, NumberWord, TakeAway, useInPlace, wrongOf } from "./inPlace";
+import { OwnCup } from "./OwnCup";
+
+/** Who drinks: each a cup and a sentence whose words are changed where they stand. */
+export function People({ people }: { people: Person[] }) {
+  const herbs = useHerbs().data ?? [];
+  return (
+    <section aria-labelledby="people">
+      <h2 id="people" className="text-3xl">
+        People
+      </h2>
+      <ul className="mt-3 border-hairline border-t">
+        {people.map((p) => (
+          <li key={p.id} className="border-hairline border-b py-3">
+            <OnePerson person={p} herbs={herbs} />
+          </li>
+        ))}
+      </ul>
+      <Newcomer />
+    </section>
+  );
+}
+
+function OnePerson({ person, herbs }: { person: Person; herbs: HerbLine[] }) {
+  const change = useKeepPerson();
+  const remove = useRemovePerson();
+  const it = useInPlace<Person, PersonRequest>(
+    person,
+    { ...change, mutateAsync: (draft) => change.mutateAsync({ id: person.id, draft }) },
+    requestOf,
+  );
+  const p = it.shown;
+  const named = (slug: string) => herbs.find((h) => h.slug === slug)?.common ?? slug;
+  return (
+    <div className="flex items-start gap-5">
+      <OwnCup serving={p.serving} strength={p.usualStrength} brewer={p.brewer} />
+      <div className="min-w-0 grow">
+        <p className="leading-[2.1rem]">
+          <span className="text-xl">
+            <NameWord label={`Name of ${p.name}`} name={p.name} it={it} />
+          </span>
+          ,{" "}
+          <NumberWord
+            label={`Age of ${p.name}`}
+            shown={`${p.ageYears} years`}
+            value={p.ageYears}
+            unit="years"
+            field="ageYears"
+            wrong={it.wrong}
+            onKeep={(ageYears, close) => it.keep({ ageYears }, close)}
+          />{" "}
+          and{" "}
+          <NumberWord
+            label={`Weight of ${p.name}`}
+            shown={p.weightKg ? quantity("bodyWeight", p.weightKg) : "of a weight not known"}
+            value={p.weightKg ?? undefined}
+            of="bodyWeight"
+            field="weightKg"
+            wrong={it.wrong}
+            mayBeMissing
+            onKeep={(weightKg, close) => it.keep({ weightKg }, close)}
+          />
+          , likes it{" "}
+          <Word label={`Strength for ${p.name}`} shown={p.usualStrength}>
+            {() => (
+              <OneOf
+                label="Usually likes it"
+                value={p.usualStrength}
+                options={STRENGTHS}
+                onPick={(s) => it.keep({ usualStrength: s as PersonRequest["usualStrength"] })}
+              />
+            )}
+          </Word>{" "}
+          and{" "}
+          <Word label={`Brews: ${p.name}`} shown={p.brewer ? "brews" : "does not brew"}>
+            {() => (
+              <OneOf
+                label="Brews"
+                value={String(p.brewer)}
+                options={[
+                  { value: "true", label: "brews", gloss: "the drinker unless another is named" },
+                  { value: "false", label: "does not brew" },
+                ]}
+                onPick={(v) => it.keep({ brewer: v === "true" })}
+              />
+            )}
+          </Word>
+          . To be minded:{" "}
+          <Word
+            label={`To be minded of ${p.name}`}
+            shown={conditionsSaid(p.conditions, p.trimester) || "nothing known"}
+          >
+            {() => (
+              <div className="w-[min(30rem,84vw)]">
+                <Conditions
+                  conditions={p.conditions}
+                  trimester={p.trimester}
+                  onConditions={(conditions) => it.keep({ conditions })}
+                  onTrimester={(trimester) => it.keep({ trimester })}
+                />
+              </div>
+            )}
+          </Word>
+          ; allergic to{" "}
+          <HerbsWord
+            label={`Allergic to, ${p.name}`}
+            add="Allergic to"
+            drop="Not allergic to"
+            slugs={p.allergies}
+            named={named}
+            onSlugs={(allergies) => it.keep({ allergies })}
+          />
+          ; would rather not have{" "}
+          <HerbsWord
+            label={`Would rather not have, ${p.name}`}
+            add="Does not care for"
+            drop="Cares for"
+            slugs={p.dislikes}
+            named={named}
+            onSlugs={(dislikes) => it.keep({ dislikes })}
+          />
+          .
+        </p>
+        <p className="flex flex-wrap items-center justify-between gap-x-5 text-muted text-sm">
+          <span>{servingSaid(p.serving)}</span>
+          <TakeAway
+            name={p.name}
+            words="off the list"
+            sureWords={`Yes, ${p.name} off the list`}
+            error={remove.error}
+            onTake={() => remove.mutate(p.id)}
+          />
+        </p>
+        {it.trouble}
+      </div>
+    </div>
+  );
+}
+
+/** What the cup beside it shows. */
+function servingSaid(serving: number): string {
+  if (serving >= 1) return "A whole cup.";
+  if (serving <= 0) return "No herb is dosed for this age; ask a paediatrician.";
+  return `${Math.round(serving * 100)} % of an adult’s cup, by age and weight.`;
+}
+
+/** Herbs of somebody, each to be taken out again. */
+function HerbsWord({
+  label,
+  add,
+  drop,
+  slugs,
+  named,
+  onSlugs,
+}: {
+  label: string;
+  add: string;
+  drop: string;
+  slugs: string[];
+  named: (slug: string) => string;
+  onSlugs: (slugs: string[]) => void;
+}) {
+  return (
+    <Word label={label} shown={slugs.length > 0 ? slugs.map(named).join(", ") : "no herb known"}>
+      {() => (
+        <div className="w-64">
+          <HerbPicker
+            label={add}
+            value=""
+            onPick={(slug) => !slugs.includes(slug) && onSlugs([...slugs, slug])}
+          />
+          <ul className="mt-1">
+            {slugs.map((slug) => (
+              <li key={slug} className="flex items-center justify-between border-hairline border-b">
+                {named(slug)}
+                <button
+                  type="button"
+                  aria-label={`${drop} ${named(slug)}`}
+                  className="min-h-11 px-3"
+                  onClick={() => onSlugs(slugs.filter((x) => x !== slug))}
+                >
+                  ×
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </Word>
+  );
+}
+
+/** Somebody new: a name and an age are asked, all else is a word of the sentence that then stands. */
+function Newcomer() {
+  const add = useKeepPerson();
+  const [draft, setDraft] = useState<PersonRequest | null>(null);
+  const wrong = wrongOf(add.error);
+  if (draft === null)
+    return (
+      <div className="mt-3">
+        <Secondary onClick={() => setDraft({ name: "" })}>Somebody else</Secondary>
+      </div>
+    );
+  return (
+    <form
+      className="mt-3 flex flex-wrap items-end gap-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        add.mutate({ id: undefined, draft }, { onSuccess: () => setDraft(null) });
+      }}
+    >
+      <TextField
+        label="Name"
+        most={60}
+        value={draft.name ?? ""}
+        wrong={wrong("name")}
+        onChange={(name) => setDraft({ ...draft, name })}
+      />
+      <NumberField
+        className="w-32"
+        label="Age"
+        unit="years"
+        value={draft.ageYears ?? undefined}
+        wrong={wrong("ageYears")}
+        onChange={(ageYears) => setDraft({ ...draft, ageYears })}
+      />
+      <Primary>Keep it</Primary>
+      <button
+        type="button"
+        className="min-h-11 underline underline-offset-4"
+        onClick={() => {
+          add.reset();
+          setDraft(null);
+        }}
+      >
+        nobody
+      </button>
+      {add.error !== null && <Trouble error={add.error} />}
+    </form>
+  );
+}
+
+/** The whole of a person as it is sent, with one part changed. */
+function requestOf(p: Person, part: Partial<PersonRequest>): PersonRequest {
+  const all: PersonRequest = {
+    version: p.version,
+    name: p.name,
+    ageYears: p.ageYears,
+    weightKg: p.weightKg ?? undefined,
+    conditions: p.conditions,
+    trimester: p.trimester ?? undefined,
+    allergies: p.allergies,
+    usualStrength: p.usualStrength as PersonRequest["usualStrength"],
+    dislikes: p.dislikes,
+    brewer: p.brewer,
+    ...part,
+  };
+  return all.conditions?.includes("pregnant") ? all : { ...all, trimester: undefined };
+}

@@ -1,0 +1,148 @@
+import { useState } from "react";
+import { useKeepBurner, useRemoveBurner } from "../../api/changes";
+import type { BurnerRequest, BurnerResponse, VesselResponse } from "../../api/client";
+import { NumberField, Primary, Secondary, TextField } from "../../parts/Field";
+import { Trouble } from "../../parts/states";
+import { BurnerDrawing } from "./Burner";
+import { Calibrate } from "./Calibrate";
+import { NameWord, NumberWord, TakeAway, useInPlace, wrongOf } from "./inPlace";
+
+const FLAMES = [
+  ["lowW", "low"],
+  ["mediumW", "medium"],
+  ["highW", "high"],
+] as const;
+
+/** The burners of the stove by the heat that reaches the water. */
+export function Stove({ burners, vessels }: { burners: BurnerResponse[]; vessels: VesselResponse[] }) {
+  return (
+    <section aria-labelledby="stove">
+      <h2 id="stove" className="mt-8 text-3xl">
+        Stove
+      </h2>
+      <p className="text-muted text-sm">
+        Heat that reaches the water at a low, medium and high flame; the rest goes past the pot.
+      </p>
+      <ul className="mt-2 border-hairline border-t">
+        {burners.map((b) => (
+          <li key={b.id} className="border-hairline border-b py-3">
+            <OneBurner burner={b} vessels={vessels} />
+          </li>
+        ))}
+      </ul>
+      <NewBurner />
+    </section>
+  );
+}
+
+function OneBurner({ burner, vessels }: { burner: BurnerResponse; vessels: VesselResponse[] }) {
+  const [measuring, setMeasuring] = useState(false);
+  const change = useKeepBurner();
+  const remove = useRemoveBurner();
+  const it = useInPlace<BurnerResponse, BurnerRequest>(
+    burner,
+    { ...change, mutateAsync: (draft) => change.mutateAsync({ id: burner.id, draft }) },
+    (b, part) => ({
+      version: b.version,
+      name: b.name,
+      lowW: b.lowW,
+      mediumW: b.mediumW,
+      highW: b.highW,
+      ...part,
+    }),
+  );
+  const b = it.shown;
+  return (
+    <>
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <BurnerDrawing low={b.lowW} medium={b.mediumW} high={b.highW} />
+        <p className="leading-[2.1rem]">
+          <NameWord label={`Name of ${b.name}`} name={b.name} it={it} />:{" "}
+          {FLAMES.map(([part, words], i) => (
+            <span key={part}>
+              {i > 0 && ", "}
+              {words}{" "}
+              <NumberWord
+                label={`${words} flame of ${b.name}`}
+                shown={`${Math.round(b[part])} W`}
+                value={b[part]}
+                unit="W"
+                field={part}
+                wrong={it.wrong}
+                onKeep={(w, close) => it.keep({ [part]: w }, close)}
+              />
+            </span>
+          ))}
+        </p>
+      </div>
+      <p className="flex flex-wrap justify-between gap-x-5 text-sm">
+        <button
+          type="button"
+          className="min-h-11 underline underline-offset-4"
+          aria-label={`measure it: ${b.name}`}
+          onClick={() => setMeasuring(true)}
+        >
+          measure it with two small trials
+        </button>
+        <TakeAway name={b.name} error={remove.error} onTake={() => remove.mutate(b.id)} />
+      </p>
+      {it.trouble}
+      {measuring && <Calibrate burner={burner} vessels={vessels} onClose={() => setMeasuring(false)} />}
+    </>
+  );
+}
+
+function NewBurner() {
+  const add = useKeepBurner();
+  const [draft, setDraft] = useState<BurnerRequest | null>(null);
+  const wrong = wrongOf(add.error);
+  if (draft === null)
+    return (
+      <div className="mt-3">
+        <Secondary onClick={() => setDraft({ name: "", lowW: 250, mediumW: 700, highW: 1200 })}>
+          Another burner
+        </Secondary>
+      </div>
+    );
+  return (
+    <form
+      className="mt-3 flex flex-wrap items-end gap-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        add.mutate({ id: undefined, draft }, { onSuccess: () => setDraft(null) });
+      }}
+    >
+      <BurnerDrawing low={draft.lowW ?? 0} medium={draft.mediumW ?? 0} high={draft.highW ?? 0} />
+      <TextField
+        label="Name"
+        most={60}
+        value={draft.name ?? ""}
+        wrong={wrong("name")}
+        onChange={(name) => setDraft({ ...draft, name })}
+      />
+      {FLAMES.map(([part, words]) => (
+        <NumberField
+          key={part}
+          className="w-24"
+          label={words}
+          unit="W"
+          value={draft[part] ?? undefined}
+          wrong={wrong(part)}
+          onChange={(w) => setDraft({ ...draft, [part]: w })}
+        />
+      ))}
+      <Primary>Keep it</Primary>
+      <button
+        type="button"
+        className="min-h-11 underline underline-offset-4"
+        onClick={() => {
+          add.reset();
+          setDraft(null);
+        }}
+      >
+        none
+      </button>
+      {add.error !== null && <Trouble error={add.error} />}
+    </form>
+  );
+}

@@ -1,0 +1,344 @@
+import { useState } from "react";
+import { useKeepVessel, useRemoveVessel } from "../../api/changes";
+import type { VesselRequest, VesselResponse } from "../../api/client";
+import { inCore, onScale, scaleOf, stepAt } from "../../api/house";
+import { Silhouette } from "../../drawings/Silhouette";
+import { stepOf, useDrag } from "../../drawings/useDrag";
+import { Primary, QuantityField, Secondary, SelectField, TextField } from "../../parts/Field";
+import { apart, centimetres, millilitres } from "../../parts/say";
+import { Trouble } from "../../parts/states";
+import { OneOf, Word } from "../../parts/Word";
+import { type InPlace, NameWord, NumberWord, TakeAway, useInPlace, wrongOf } from "./inPlace";
+
+type Kind = NonNullable<VesselRequest["kind"]>;
+
+const KINDS: { value: Kind; label: string; gloss: string }[] = [
+  { value: "pot", label: "pot", gloss: "stands on a flame" },
+  { value: "jar", label: "jar", gloss: "with a lid, for what stands cold and long" },
+  { value: "press", label: "press", gloss: "with a plunger that keeps the herbs down" },
+  { value: "teapot", label: "teapot", gloss: "for what is poured over and steeps" },
+  { value: "thermos", label: "thermos", gloss: "keeps hot for hours" },
+  { value: "mug", label: "mug", gloss: "brewed in and drunk from" },
+];
+
+const COMPANIONS: { value: NonNullable<VesselRequest["companions"]>[number]; label: string }[] = [
+  { value: "tea-ball", label: "a tea ball: it is lifted out, nothing is strained" },
+  { value: "blender", label: "a blender" },
+];
+
+/** Height of the largest vessel of the shelf, px. */
+const SHELF_PX = 130;
+/** The longer side of a vessel that is being changed, px. */
+const OPEN_PX = 210;
+
+/** The vessels of the household to one scale; one that is opened is changed on its own drawing. */
+export function Vessels({ vessels }: { vessels: VesselResponse[] }) {
+  const [openId, setOpenId] = useState<string | null>(null);
+  const largest = Math.max(...vessels.map((v) => Math.max(v.heightCm, v.innerDiameterCm)), 1);
+  const open = vessels.find((v) => v.id === openId);
+  return (
+    <section aria-labelledby="vessels">
+      <h2 id="vessels" className="text-3xl">
+        Vessels
+      </h2>
+      <ul className="mt-4 flex flex-wrap items-end gap-x-7 gap-y-5">
+        {vessels.map((v) => (
+          <li key={v.id} className="text-sm">
+            <button
+              type="button"
+              className="text-left hover:bg-strip aria-expanded:bg-strip"
+              aria-label={`Change ${v.name}`}
+              aria-expanded={v.id === openId}
+              onClick={() => setOpenId(v.id === openId ? null : v.id)}
+            >
+              <Silhouette
+                kind={v.kind}
+                diameterCm={v.innerDiameterCm}
+                heightCm={v.heightCm}
+                pxPerCm={SHELF_PX / largest}
+              />
+              <span className="block font-semibold underline underline-offset-4">{v.name}</span>
+              <span className="block text-muted">
+                {apart("length", v.innerDiameterCm).number} × {centimetres(v.heightCm)},{" "}
+                {millilitres(v.brimMl)}
+                {v.companions.map((c) => `, ${c.replace("-", " ")}`).join("")}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {open && <OneVessel key={open.id} vessel={open} onClose={() => setOpenId(null)} />}
+      <NewVessel />
+    </section>
+  );
+}
+
+function OneVessel({ vessel, onClose }: { vessel: VesselResponse; onClose: () => void }) {
+  const change = useKeepVessel();
+  const remove = useRemoveVessel();
+  const it = useInPlace<VesselResponse, VesselRequest>(
+    vessel,
+    { ...change, mutateAsync: (draft) => change.mutateAsync({ id: vessel.id, draft }) },
+    requestOf,
+  );
+  const v = it.shown;
+  return (
+    <div
+      ref={(at) => at?.scrollIntoView({ block: "nearest" })}
+      className="mt-5 scroll-my-4 border-hairline border-y py-5"
+    >
+      <div className="flex flex-wrap items-end gap-x-8 gap-y-4">
+        <Measured vessel={v} it={it} />
+        <div className="min-w-56 grow basis-56">
+          <p className="leading-[2.1rem]">
+            <span className="text-xl">
+              <NameWord label={`Name of ${v.name}`} name={v.name} it={it} />
+            </span>{" "}
+            is a{" "}
+            <Word label="What it is" shown={v.kind}>
+              {() => (
+                <OneOf
+                  label="What it is"
+                  value={v.kind as Kind}
+                  options={KINDS}
+                  onPick={(kind) => it.keep({ kind })}
+                />
+              )}
+            </Word>
+            ,{" "}
+            <NumberWord
+              label="Wide inside"
+              shown={centimetres(v.innerDiameterCm)}
+              value={v.innerDiameterCm}
+              of="length"
+              field="innerDiameterCm"
+              wrong={it.wrong}
+              onKeep={(innerDiameterCm, close) => it.keep({ innerDiameterCm, brimMl: undefined }, close)}
+            />{" "}
+            wide and{" "}
+            <NumberWord
+              label="High inside"
+              shown={centimetres(v.heightCm)}
+              value={v.heightCm}
+              of="length"
+              field="heightCm"
+              wrong={it.wrong}
+              onKeep={(heightCm, close) => it.keep({ heightCm, brimMl: undefined }, close)}
+            />{" "}
+            high inside, and holds{" "}
+            <NumberWord
+              label="Full to the brim"
+              shown={millilitres(v.brimMl)}
+              value={v.brimMl}
+              of="volume"
+              field="brimMl"
+              wrong={it.wrong}
+              onKeep={(brimMl, close) => it.keep({ brimMl }, close)}
+            />{" "}
+            to the brim; with it goes{" "}
+            <Word
+              label="What goes with it"
+              shown={v.companions.map((c) => `a ${c.replace("-", " ")}`).join(" and ") || "nothing"}
+            >
+              {() => (
+                <div className="w-72">
+                  {COMPANIONS.map((c) => (
+                    <label key={c.value} className="flex min-h-11 items-center gap-2">
+                      <input
+                        type="checkbox"
+                        className="size-4 accent-[var(--ink)]"
+                        checked={v.companions.includes(c.value)}
+                        onChange={(e) =>
+                          it.keep({
+                            companions: (e.target.checked
+                              ? [...v.companions, c.value]
+                              : v.companions.filter((x) => x !== c.value)) as VesselRequest["companions"],
+                          })
+                        }
+                      />
+                      {c.label}
+                    </label>
+                  ))}
+                </div>
+              )}
+            </Word>
+            .
+          </p>
+          <p className="text-muted text-sm">
+            Measured with a tape inside and a jug to the brim. Pull a wall or the rim, or type the number.
+          </p>
+          <p className="flex flex-wrap justify-between gap-x-5">
+            <button type="button" className="min-h-11 underline underline-offset-4" onClick={onClose}>
+              done
+            </button>
+            <TakeAway
+              name={v.name}
+              error={remove.error}
+              onTake={() => remove.mutate(v.id, { onSuccess: onClose })}
+            />
+          </p>
+          {it.trouble}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** The drawing of a vessel with its wall and its rim as handles. */
+function Measured({ vessel: v, it }: { vessel: VesselResponse; it: InPlace<VesselResponse, VesselRequest> }) {
+  // The scale stands while a wall is pulled and after it, so that a pull is seen for what it is.
+  const [pxPerCm] = useState(OPEN_PX / Math.max(v.innerDiameterCm, v.heightCm));
+  const snapped = (cm: number) => {
+    const scale = scaleOf("length");
+    const shown = Math.max(0, onScale(scale, cm));
+    const step = stepAt(scale, shown);
+    return inCore(scale, Math.max(step, Math.round(shown / step) * step));
+  };
+  const wide = useDrag("x", (px) => px !== 0 && toWide(v.innerDiameterCm + px / pxPerCm));
+  const high = useDrag("y", (px) => px !== 0 && toHigh(v.heightCm - px / pxPerCm));
+  const toWide = (cm: number) => it.keep({ innerDiameterCm: snapped(cm), brimMl: undefined });
+  const toHigh = (cm: number) => it.keep({ heightCm: snapped(cm), brimMl: undefined });
+  const d = snapped(v.innerDiameterCm + (wide.by ?? 0) / pxPerCm);
+  const h = snapped(v.heightCm - (high.by ?? 0) / pxPerCm);
+  const scale = scaleOf("length");
+  const step = inCore(scale, stepAt(scale, onScale(scale, 10)));
+  const grip =
+    "absolute grid size-11 touch-none place-items-center rounded-full text-ember-text after:size-4 after:rounded-full after:border-2 after:border-ground after:bg-ember";
+  const slider = (
+    label: string,
+    along: "horizontal" | "vertical",
+    cm: number,
+    set: (cm: number) => void,
+  ) => ({
+    role: "slider",
+    "aria-orientation": along,
+    tabIndex: 0,
+    "aria-label": label,
+    "aria-valuenow": Math.round(cm * 10) / 10,
+    "aria-valuetext": centimetres(cm),
+    onKeyDown: (e: React.KeyboardEvent) => {
+      const by = stepOf(e);
+      if (by !== 0) set(cm + by * step);
+    },
+  });
+  // Beside the wall Silhouette leaves room for handles, above it for a lid.
+  const [left, top] = [26, 16];
+  return (
+    <div className="relative mb-2 shrink-0">
+      <Silhouette kind={v.kind} diameterCm={d} heightCm={h} pxPerCm={pxPerCm} />
+      <div
+        {...slider("Pull the wall", "horizontal", v.innerDiameterCm, toWide)}
+        className={`${grip} cursor-ew-resize`}
+        style={{ left: left + d * pxPerCm - 22, top: top + (h * pxPerCm) / 2 - 22 }}
+        {...wide.handlers}
+      />
+      <div
+        {...slider("Pull the rim", "vertical", v.heightCm, toHigh)}
+        className={`${grip} cursor-ns-resize`}
+        style={{ left: left + (d * pxPerCm) / 2 - 22, top: top - 22 }}
+        {...high.handlers}
+      />
+      {(wide.by !== null || high.by !== null) && (
+        <p className="figure absolute" style={{ left: left + 8, top: top + h * pxPerCm - 34 }}>
+          {apart("length", d).number} × {centimetres(h)}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** A vessel that is new: a sentence with room for its measures, drawn as soon as it has them. */
+function NewVessel() {
+  const add = useKeepVessel();
+  const [draft, setDraft] = useState<VesselRequest | null>(null);
+  const wrong = wrongOf(add.error);
+  if (draft === null)
+    return (
+      <div className="mt-4">
+        <Secondary onClick={() => setDraft({ name: "", kind: "pot" })}>Another vessel</Secondary>
+      </div>
+    );
+  const set = (part: Partial<VesselRequest>) => setDraft({ ...draft, ...part });
+  const { innerDiameterCm: d, heightCm: h } = draft;
+  return (
+    <form
+      className="mt-4 flex flex-wrap items-end gap-4 border-hairline border-t pt-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        add.mutate({ id: undefined, draft }, { onSuccess: () => setDraft(null) });
+      }}
+    >
+      {d && h && d > 0 && h > 0 ? (
+        <Silhouette
+          kind={draft.kind ?? "pot"}
+          diameterCm={d}
+          heightCm={h}
+          pxPerCm={SHELF_PX / Math.max(d, h)}
+        />
+      ) : null}
+      <SelectField
+        className="w-28"
+        label="What it is"
+        value={draft.kind ?? "pot"}
+        options={KINDS}
+        onChange={(kind) => set({ kind })}
+      />
+      <TextField
+        className="w-48"
+        label="Name"
+        most={60}
+        value={draft.name ?? ""}
+        wrong={wrong("name")}
+        onChange={(name) => set({ name })}
+      />
+      <QuantityField
+        className="w-28"
+        label="Wide inside"
+        of="length"
+        value={d ?? undefined}
+        wrong={wrong("innerDiameterCm")}
+        onChange={(innerDiameterCm) => set({ innerDiameterCm })}
+      />
+      <QuantityField
+        className="w-28"
+        label="High inside"
+        of="length"
+        value={h ?? undefined}
+        wrong={wrong("heightCm")}
+        onChange={(heightCm) => set({ heightCm })}
+      />
+      <QuantityField
+        className="w-44"
+        label="To the brim, if measured"
+        of="volume"
+        value={draft.brimMl ?? undefined}
+        wrong={wrong("brimMl")}
+        onChange={(brimMl) => set({ brimMl })}
+      />
+      <Primary>Keep it</Primary>
+      <button
+        type="button"
+        className="min-h-11 underline underline-offset-4"
+        onClick={() => {
+          add.reset();
+          setDraft(null);
+        }}
+      >
+        none
+      </button>
+      {add.error !== null && <Trouble error={add.error} />}
+    </form>
+  );
+}
+
+/** The whole of a vessel as it is sent, with one part changed; a brim is the server's when its walls are changed. */
+const requestOf = (v: VesselResponse, part: Partial<VesselRequest>): VesselRequest => ({
+  version: v.version,
+  name: v.name,
+  kind: v.kind as Kind,
+  innerDiameterCm: v.innerDiameterCm,
+  heightCm: v.heightCm,
+  brimMl: v.brimMl,
+  companions: v.companions as VesselRequest["companions"],
+  ...part,
+});

@@ -1,0 +1,240 @@
+import { type ReactNode, useRef, useState } from "react";
+import { keptInstead, ProblemError } from "../../api/client";
+import type { Quantity } from "../../api/house";
+import { NumberField, Primary, QuantityField, Secondary, TextField } from "../../parts/Field";
+import { Trouble } from "../../parts/states";
+import { Word } from "../../parts/Word";
+
+/** A change as it is made here. */
+interface Change<T, Draft> {
+  mutateAsync: (draft: Draft) => Promise<T>;
+  error: unknown;
+  reset: () => void;
+}
+
+/** Something of the household that is changed where it stands. */
+export interface InPlace<T, Draft> {
+  /** As it is shown: with what is on its way. */
+  shown: T;
+  /** Keeps one part of it at once; `then` is done when it is kept. */
+  keep: (part: Partial<Draft>, then?: () => void) => void;
+  /** What the server would rather have in that field. */
+  wrong: (field: string) => string | undefined;
+  /** What is told beneath it when the last part was not kept. */
+  trouble: ReactNode;
+}
+
+/** What a server wants in a field of what was last sent to it. */
+export const wrongOf = (error: unknown) => (field: string) =>
+  error instanceof ProblemError
+    ? error.violations.find((v) => v.field === field || v.field.endsWith(`.${field}`))?.wanted
+    : undefined;
+
+/**
+ * Keeps the parts of a thing one after the other, each onto the newest of it. When it was changed elsewhere meanwhile,
+ * the part can be put onto that, so that neither change is lost.
+ */
+export function useInPlace<T extends { version: number }, Draft>(
+  thing: T,
+  change: Change<T, Draft>,
+  request: (thing: T, part: Partial<Draft>) => Draft,
+): InPlace<T, Draft> {
+  const newest = useRef(thing);
+  if (thing.version > newest.current.version) newest.current = thing;
+  const before = useRef(Promise.resolve());
+  const [onTheWay, setOnTheWay] = useState<Partial<Draft>[]>([]);
+  const [refused, setRefused] = useState<Partial<Draft>>({});
+  const keep = (part: Partial<Draft>, then?: () => void, onto?: T) => {
+    setOnTheWay((all) => [...all, part]);
+    before.current = before.current.then(async () => {
+      try {
+        newest.current = await change.mutateAsync(request(onto ?? newest.current, part));
+        then?.();
+      } catch {
+        setRefused(part);
+      } finally {
+        setOnTheWay((all) => all.filter((p) => p !== part));
+      }
+    });
+  };
+  const theirs = keptInstead<T>(change.error);
+  const trouble = theirs ? (
+    <div role="alert" className="mt-2 border-amber border-l-4 pl-3">
+      <p>This was changed elsewhere meanwhile.</p>
+      <div className="mt-2 flex flex-wrap gap-3">
+        <Secondary onClick={() => keep(refused, undefined, theirs)}>Change it all the same</Secondary>
+        <Secondary onClick={change.reset}>Leave it</Secondary>
+      </div>
+    </div>
+  ) : change.error ? (
+    <Trouble error={change.error} />
+  ) : null;
+  return {
+    shown: Object.assign({}, thing, ...onTheWay),
+    keep: (part, then) => keep(part, then),
+    wrong: wrongOf(change.error),
+    trouble,
+  };
+}
+
+/** A form of one line in a word: what is typed is kept by Enter or the button. */
+function Typed({ onKeep, children }: { onKeep: () => void; children: ReactNode }) {
+  return (
+    <form
+      className="flex w-64 items-end gap-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        onKeep();
+      }}
+    >
+      <div className="min-w-0 grow">{children}</div>
+      <Primary>Keep</Primary>
+    </form>
+  );
+}
+
+/** A name that is typed anew. */
+export function NameWord<T, D extends { name?: string | null }>({
+  label,
+  name,
+  it,
+}: {
+  label: string;
+  name: string;
+  it: InPlace<T, D>;
+}) {
+  return (
+    <Word label={label} shown={name}>
+      {(close) => <NameTyped name={name} it={it} close={close} />}
+    </Word>
+  );
+}
+
+function NameTyped<T, D extends { name?: string | null }>({
+  name,
+  it,
+  close,
+}: {
+  name: string;
+  it: InPlace<T, D>;
+  close: () => void;
+}) {
+  const [typed, setTyped] = useState(name);
+  return (
+    <Typed onKeep={() => it.keep({ name: typed } as Partial<D>, close)}>
+      <TextField label="Name" most={60} value={typed} wrong={it.wrong("name")} onChange={setTyped} />
+    </Typed>
+  );
+}
+
+/** A number that is typed anew, in the unit of the house or in one that every house reads alike. */
+export function NumberWord({
+  label,
+  shown,
+  value,
+  of,
+  unit,
+  field,
+  wrong,
+  mayBeMissing = false,
+  onKeep,
+}: {
+  label: string;
+  shown: string;
+  value: number | undefined;
+  of?: Quantity;
+  unit?: string;
+  /** Its name on the wire, by which a complaint finds it. */
+  field: string;
+  wrong: (field: string) => string | undefined;
+  mayBeMissing?: boolean;
+  onKeep: (value: number | undefined, close: () => void) => void;
+}) {
+  return (
+    <Word label={label} shown={shown}>
+      {(close) => (
+        <NumberTyped
+          label={label}
+          start={value}
+          of={of}
+          unit={unit}
+          wrong={wrong(field)}
+          mayBeMissing={mayBeMissing}
+          onKeep={(v) => onKeep(v, close)}
+        />
+      )}
+    </Word>
+  );
+}
+
+function NumberTyped({
+  label,
+  start,
+  of,
+  unit,
+  wrong,
+  mayBeMissing,
+  onKeep,
+}: {
+  label: string;
+  start: number | undefined;
+  of?: Quantity;
+  unit?: string;
+  wrong?: string;
+  mayBeMissing: boolean;
+  onKeep: (value: number | undefined) => void;
+}) {
+  const [typed, setTyped] = useState(start);
+  const missing = typed === undefined && !mayBeMissing;
+  const field = { label, value: typed, wrong: missing ? "a number" : wrong, onChange: setTyped };
+  return (
+    <Typed onKeep={() => !missing && onKeep(typed)}>
+      {of ? <QuantityField of={of} {...field} /> : <NumberField unit={unit} {...field} />}
+    </Typed>
+  );
+}
+
+/** Takes something out of the household; asked once, where it stands. */
+export function TakeAway({
+  name,
+  words = "take it away",
+  sureWords = `Yes, take ${name} away`,
+  error,
+  onTake,
+}: {
+  name: string;
+  words?: string;
+  sureWords?: string;
+  error: unknown;
+  onTake: () => void;
+}) {
+  const [sure, setSure] = useState(false);
+  return (
+    <>
+      {sure ? (
+        <span className="inline-flex flex-wrap gap-x-5">
+          <button type="button" className="min-h-11 text-stop underline underline-offset-4" onClick={onTake}>
+            {sureWords}
+          </button>
+          <button
+            type="button"
+            className="min-h-11 underline underline-offset-4"
+            onClick={() => setSure(false)}
+          >
+            no
+          </button>
+        </span>
+      ) : (
+        <button
+          type="button"
+          aria-label={`${words}: ${name}`}
+          className="min-h-11 text-muted underline underline-offset-4"
+          onClick={() => setSure(true)}
+        >
+          {words}
+        </button>
+      )}
+      {error != null && <Trouble error={error} />}
+    </>
+  );
+}
