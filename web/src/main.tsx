@@ -33,7 +33,7 @@ function Failed() {
 
 function Nowhere() {
   return (
-    <Empty title="There is no such page">
+    <Empty page title="There is no such page">
       <Link className="underline" to="/">
         Go to Today
       </Link>

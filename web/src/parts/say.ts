@@ -177,3 +177,24 @@ export const STRENGTHS: { value: "gentle" | "standard" | "strong"; label: string
   { value: "standard", label: "standard", gloss: "as the recipe says" },
   { value: "strong", label: "strong", gloss: "a third more, inside the usual range" },
 ];
+
+/** Somebody who drinks of the same pot, as the plan has them. */
+interface Drinks {
+  name: string;
+  /** Part of a cup in one serving, 0–1. */
+  serving: number;
+}
+
+/** A serving in a vessel's own measure, for whoever pours it. */
+export const servingMl = (serving: number, cupMl: number) => millilitres(Math.round(serving * cupMl));
+
+/** " for Maren, and 91 mL for Ola"; who has a whole cup is only named. */
+export function forWhom(drinker: string | undefined | null, others: Drinks[] | undefined, cupMl: number) {
+  const all = (others ?? []).map((o) =>
+    o.serving >= 1 ? `for ${o.name}` : `${servingMl(o.serving, cupMl)} for ${o.name}`,
+  );
+  if (drinker) all.unshift(`for ${drinker}`);
+  const last = all.pop();
+  if (last === undefined) return "";
+  return all.length === 0 ? ` ${last}` : ` ${all.join(", ")}, and ${last}`;
+}

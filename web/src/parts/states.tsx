@@ -23,11 +23,12 @@ export function Trouble({ error, again }: { error: unknown; again?: () => void }
   );
 }
 
-/** Nothing here yet, and how to begin. */
-export function Empty({ title, children }: { title: string; children?: ReactNode }) {
+/** Nothing here yet, and how to begin; as a whole page, or as a part of one. */
+export function Empty({ title, page, children }: { title: string; page?: true; children?: ReactNode }) {
+  const Title = page ? "h1" : "h2";
   return (
     <div className="py-12">
-      <h2 className="text-2xl">{title}</h2>
+      <Title className="text-2xl">{title}</Title>
       <div className="mt-2 max-w-prose text-muted">{children}</div>
     </div>
   );

@@ -26,7 +26,7 @@ export function Blend({ herb }: { herb: HerbResponse }) {
       <Link to="/herbs" className="relative max-sm:reach text-muted md:hidden">
         ‹ All herbs
       </Link>
-      <h2 className="text-[2rem]">{herb.common}</h2>
+      <h1 className="text-[2rem]">{herb.common}</h1>
       <p className="text-muted">blend of the house</p>
       {herb.use && <p className="mt-3 max-w-prose">{herb.use}</p>}
       <BrewThis slug={herb.slug} />

@@ -26,14 +26,16 @@ export default function Herbs() {
   if (herbs.isPending) return <Loading what="the herbs" />;
   if (herbs.error) return <Trouble error={herbs.error} again={() => herbs.refetch()} />;
   const byName = [...herbs.data].sort((a, b) => a.common.localeCompare(b.common));
+  // A page has one heading of the first rank: the herb's, or that of the list.
+  const List = slug ? "h2" : "h1";
   const found = words.trim() ? (hits.data ?? byName) : byName;
   return (
     <div className="grid gap-x-12 gap-y-6 pt-6 md:grid-cols-[280px_minmax(0,1fr)]">
       <title>Herbs · Ember Cup</title>
       <section aria-labelledby="herbs" className={slug ? "max-md:hidden" : ""}>
-        <h1 id="herbs" className="text-3xl">
+        <List id="herbs" className="text-3xl">
           Herbs
-        </h1>
+        </List>
         <SearchField
           className="mt-2"
           quiet
@@ -111,7 +113,7 @@ function One({ slug }: { slug: string }) {
       <Link to="/herbs" className="relative max-sm:reach text-muted md:hidden">
         ‹ All herbs
       </Link>
-      <h2 className="text-[2rem]">{h.common}</h2>
+      <h1 className="text-[2rem]">{h.common}</h1>
       <p className="text-muted">
         <i>{h.latin}</i>, {h.part}
         {h.also.length > 0 && `; also ${h.also.join(", ")}`}

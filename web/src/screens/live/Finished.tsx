@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import type { BrewResponse } from "../../api/client";
 import { useRecipe } from "../../api/queries";
 import { measuredOut } from "../../parts/measured";
-import { clock, day } from "../../parts/say";
+import { clock, day, forWhom } from "../../parts/say";
 import { writeOrder } from "../sheet/order";
 import { asNoted, sameOrder } from "./again";
 import { Note } from "./Note";
@@ -12,6 +12,7 @@ import { Servings } from "./Servings";
 
 /** A brew that came to an end: the note, beside what was planned. */
 export function Finished({ brew }: { brew: BrewResponse }) {
+  const whom = forWhom(brew.drinkerName, brew.plan.others, brew.plan.cupMl);
   return (
     <div className="pt-6">
       <title>{`${brew.name} · Ember Cup`}</title>
@@ -25,7 +26,7 @@ export function Finished({ brew }: { brew: BrewResponse }) {
         {brew.phase === "abandoned" ? "Given up " : "Made "}
         {brew.startedAt && `${day(brew.startedAt)}, ${clock(brew.startedAt)}`}
         {brew.readyAt && `–${clock(brew.readyAt)}`}
-        {brew.drinkerName && `, for ${brew.drinkerName}`}
+        {whom && `,${whom}`}
       </p>
       <div className="mt-6 grid grid-cols-[minmax(0,1fr)] gap-12 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
         <section aria-labelledby="note">

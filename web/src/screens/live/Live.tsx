@@ -8,7 +8,7 @@ import { FireLine } from "../../drawings/FireLine";
 import { ofPlan } from "../../drawings/lineProps";
 import { VesselDrawing } from "../../drawings/Vessel";
 import { useNow } from "../../parts/now";
-import { millilitres, moment, timer } from "../../parts/say";
+import { forWhom, millilitres, moment, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { Loading, Trouble } from "../../parts/states";
 import { Measures } from "../sheet/Measures";
@@ -55,7 +55,7 @@ function Planned({ brew }: { brew: BrewResponse }) {
       <h1 className="text-[2rem]">{brew.name}</h1>
       <p className="mt-2 text-lg">
         {plan.cups} {plan.cups === 1 ? "cup" : "cups"} of {millilitres(plan.cupMl)}
-        {brew.drinkerName && ` for ${brew.drinkerName}`}, in the {plan.vessel.name}. Starts at{" "}
+        {forWhom(brew.drinkerName, plan.others, plan.cupMl)}, in the {plan.vessel.name}. Starts at{" "}
         {moment(plan.startAt, present())}, ready {moment(plan.readyAt, present())}.
       </p>
       <p className="figure mt-4 text-7xl" role="timer">

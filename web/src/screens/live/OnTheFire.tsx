@@ -9,7 +9,7 @@ import { FireLine } from "../../drawings/FireLine";
 import { VesselDrawing } from "../../drawings/Vessel";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
-import { capital, celsius, millilitres, moment, share, span, timer } from "../../parts/say";
+import { capital, celsius, forWhom, millilitres, moment, share, span, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { FiguresOf } from "../../parts/Why";
 import { Measures } from "../sheet/Measures";
@@ -25,6 +25,18 @@ import { beginOf, mainSteps, poured, reality, served, short } from "./reality";
 const SOON_S = 60;
 /** Longer over than this, and somebody was away, s. */
 const ABSENT_S = 45;
+
+/** Who gets how much of the pot, when it is poured for more than one. */
+function Shares({ brew }: { brew: BrewResponse }) {
+  const { others, cupMl } = brew.plan;
+  if (!others || others.length === 0) return null;
+  return (
+    <p className="mt-2 text-lg">
+      A cup of {millilitres(cupMl)}
+      {forWhom(brew.drinkerName ?? "the drinker", others, cupMl)}.
+    </p>
+  );
+}
 
 /** The brew on the fire: the one thing to do now, its clock, what comes next. */
 export function OnTheFire({ brew }: { brew: BrewResponse }) {
@@ -124,7 +136,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
       </p>
       <p className="font-semibold max-md:hidden">
         {brew.name}, {plan.cups} {plan.cups === 1 ? "cup" : "cups"}
-        {brew.drinkerName && ` for ${brew.drinkerName}`}
+        {forWhom(brew.drinkerName, plan.others, plan.cupMl)}
         {brew.readyAt && (
           <span className="font-normal text-muted">, ready about {moment(brew.readyAt, present())}</span>
         )}
@@ -147,6 +159,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
               </p>
             </>
           )}
+          {(done || current.kind === "strain" || current.kind === "finish") && <Shares brew={brew} />}
           {!waits && !done && (
             <p className="mt-2 text-lg text-muted">
               By hand, about {span(current.durationS)}. Confirm when it is done.

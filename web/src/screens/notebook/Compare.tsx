@@ -15,7 +15,12 @@ export default function Compare() {
   const found = useQueries({
     queries: ids.map((id) => ({ queryKey: keys.brew(id), queryFn: () => api.brew(id) })),
   });
-  if (ids.length < 2) return <Empty title="Choose two or three brews">Tick them in the notebook.</Empty>;
+  if (ids.length < 2)
+    return (
+      <Empty page title="Choose two or three brews">
+        Tick them in the notebook.
+      </Empty>
+    );
   if (found.some((f) => f.isPending)) return <Loading what="the brews" />;
   const error = found.find((f) => f.error)?.error;
   if (error) return <Trouble error={error} />;

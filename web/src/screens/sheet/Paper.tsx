@@ -5,7 +5,18 @@ import { stagesOf } from "../../api/steps";
 import { FireLine } from "../../drawings/FireLine";
 import { ofPlan } from "../../drawings/lineProps";
 import { measuredOut, type Out } from "../../parts/measured";
-import { apart, capital, centimetres, clock, date, millilitres, range, share, span } from "../../parts/say";
+import {
+  apart,
+  capital,
+  centimetres,
+  clock,
+  date,
+  forWhom,
+  millilitres,
+  range,
+  share,
+  span,
+} from "../../parts/say";
 
 /** Width of the written part of a page, px. */
 const PAGE = 700;
@@ -94,7 +105,7 @@ function Head({ plan, name }: { plan: PlanResponse; name: string }) {
       </div>
       <p className="mt-1.5 text-[14px]">
         {plan.cups} {plan.cups === 1 ? "cup" : "cups"} of {millilitres(plan.cupMl)}
-        {plan.drinkerName && ` for ${plan.drinkerName}`}, in the {vessel.name}. Strength{" "}
+        {forWhom(plan.drinkerName, plan.others, plan.cupMl)}, in the {vessel.name}. Strength{" "}
         {share(plan.strength)}, {share(plan.strengthLow)} to {share(plan.strengthHigh)};{" "}
         {span(plan.readyS ?? plan.totalS)}.
       </p>

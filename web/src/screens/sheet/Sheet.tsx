@@ -32,6 +32,12 @@ import { SchoolsPanel } from "./SchoolsPanel";
 import { Sentence } from "./Sentence";
 import { Start } from "./Start";
 
+/**
+ * A change of the order stays on the page and is drawn at once: as a transition the next change, made before it is
+ * drawn, would be made to the order as it was before.
+ */
+const STAYS = { replace: true, preventScrollReset: true, flushSync: true } as const;
+
 /** The brew sheet before the fire: order, vessel, measures, cautions, fire line. */
 export default function Sheet() {
   const { recipeId = "" } = useParams();
@@ -67,12 +73,12 @@ export default function Sheet() {
     past.current = [...past.current.slice(-60), params.toString()];
     setUndoable(past.current.length);
     foresee(askOf(next));
-    setParams(writeOrder(next), { replace: true, preventScrollReset: true });
+    setParams(writeOrder(next), STAYS);
   }, []);
   const undo = useCallback(() => {
     const last = past.current.pop();
     setUndoable(past.current.length);
-    if (last !== undefined) setParams(new URLSearchParams(last), { replace: true, preventScrollReset: true });
+    if (last !== undefined) setParams(new URLSearchParams(last), STAYS);
   }, [setParams]);
 
   const unsure = plan ? plan.identityChecks.filter((h) => !sure.includes(h)) : [];

@@ -18,12 +18,13 @@ export function Today() {
   return (
     <div className="grid gap-x-12 gap-y-8 pt-6 lg:grid-cols-[minmax(0,1fr)_300px]">
       <title>Today · Ember Cup</title>
+      <h1 className="sr-only">Today</h1>
       <div>
         {(today.data?.open.length ?? 0) > 0 && (
           <section aria-labelledby="fire" className="mb-8">
-            <h1 id="fire" className="text-3xl">
+            <h2 id="fire" className="text-3xl">
               On the fire
-            </h1>
+            </h2>
             <ul className="mt-3 border-hairline border-t">
               {today.data?.open.map((b) => (
                 <Fire key={b.id} brew={b} />
@@ -33,9 +34,9 @@ export function Today() {
         )}
         <section aria-labelledby="pots">
           <div className="flex flex-wrap items-baseline justify-between gap-x-6">
-            <h1 id="pots" className="text-3xl">
+            <h2 id="pots" className="text-3xl">
               The household’s pots
-            </h1>
+            </h2>
             <Link to="/together" className="min-h-11 underline underline-offset-4">
               Several for one hour
             </Link>

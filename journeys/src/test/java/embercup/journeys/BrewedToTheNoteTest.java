@@ -36,7 +36,7 @@ class BrewedToTheNoteTest {
                 .doesNotContainPattern(NOBODY_SAYS);
     }
 
-    private static void started(Page page, String text) {
+    private static void kept(Page page, String text) {
         page.navigate("/recipe/new");
         page.getByLabel("A list, a method").fill(text.replace("\\n", "\n"));
         button(page, "Read it").click();
@@ -44,6 +44,10 @@ class BrewedToTheNoteTest {
         button(page, "Keep it").click();
         button(page, "Start now").waitFor();
         sound(page);
+    }
+
+    private static void started(Page page, String text) {
+        kept(page, text);
         page.keyboard().press("s");
         now(page).waitFor();
     }
@@ -89,6 +93,40 @@ class BrewedToTheNoteTest {
         sound(page);
         Assertions.assertThat(String.join(" / ", told) + page.locator("main").innerText())
                 .containsIgnoringCase(said.strip());
+        button(page, "Keep the note").click();
+        assertThat(button(page, "Change the note")).isVisible();
+        sound(page);
+    }
+
+    /** One pot, a cup for an adult and a child's share of one: both stand on the sheet, at the stove and in the note. */
+    @ParameterizedTest
+    @CsvSource({"1280, 800, LIGHT", "390, 844, DARK"})
+    void aCupForAChildAndOneForAnAdultComeFromOnePot(int width, int height, ColorScheme scheme) {
+        Page page = browser.page(width, height, scheme, RunningServer.address());
+        kept(
+                page,
+                "Hip pot\n2 tsp dried rosehips, crushed\n500 ml boiling water\nPour the water over the hips, steep 10 minutes, strain. Makes 2 cups.");
+        button(page, "Somebody else").click();
+        page.getByRole(AriaRole.DIALOG).getByText(Pattern.compile("^Ola")).click();
+        Locator childs = button(page, "Drinks too, 1: Ola, \\d+ mL once a day");
+        assertThat(childs).isVisible();
+        String share = childs.innerText().replaceAll("(?s).*?(\\d+ mL).*", "$1");
+        button(page, "Start now").waitFor();
+        sound(page);
+        page.keyboard().press("s");
+        now(page).waitFor();
+        String poured = "for Maren, and " + share + " for Ola";
+        while (!now(page).textContent().startsWith("Strain")) {
+            String words = now(page).textContent();
+            page.keyboard().press("Space");
+            allIn(page);
+            assertThat(now(page)).not().hasText(words);
+        }
+        assertThat(page.getByText(Pattern.compile("A cup of \\d+ mL " + poured)))
+                .isVisible();
+        throughByKeys(page);
+        sound(page);
+        assertThat(page.getByText(poured)).isVisible();
         button(page, "Keep the note").click();
         assertThat(button(page, "Change the note")).isVisible();
         sound(page);

@@ -345,9 +345,12 @@ class OwnPotsTest {
         button(page, "Keep it").click();
         // What is to be minded is ticked one after the other, faster than the server answers.
         button(page, "^To be minded of Grandmother").click();
-        page.getByLabel("blood thinner").check();
-        page.getByLabel("heart disease").check();
-        page.getByLabel("heart disease").uncheck();
+        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("blood thinner"))
+                .check();
+        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("heart disease"))
+                .check();
+        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("heart disease"))
+                .uncheck();
         page.keyboard().press("Escape");
         assertThat(button(page, "^To be minded of Grandmother: blood thinner\\. "))
                 .isVisible();

@@ -27,8 +27,18 @@ class ScreensTest {
     @RegisterExtension
     final Browser browser = new Browser();
 
-    private static final List<String> PLACES =
-            List.of("/", "/choose", "/recipe/new", "/keeping", "/notebook", "/herbs/liquorice", "/household");
+    private static final List<String> PLACES = List.of(
+            "/",
+            "/choose",
+            "/recipe/new",
+            "/keeping",
+            "/notebook",
+            "/herbs",
+            "/herbs/liquorice",
+            "/household",
+            "/together",
+            "/compare",
+            "/nowhere");
 
     /** Outside check: axe-core's rules after WCAG 2. */
     static void accessible(Page page, String what) {
@@ -39,6 +49,9 @@ class ScreensTest {
                                 + v.getNodes().get(0).getFailureSummary())
                         .toList();
         Assertions.assertThat(serious).as(what).isEmpty();
+        Assertions.assertThat(page.locator("h1:visible").count())
+                .as("headings of the first rank on " + what)
+                .isEqualTo(1);
     }
 
     @ParameterizedTest
