@@ -4,6 +4,7 @@ import type { HerbResponse, RecipeDocument } from "../../api/client";
 import { useFoundHerbs, useHerb, useHerbs, useOccasions, useSources } from "../../api/queries";
 import { condition } from "../../parts/conditions";
 import { Secondary } from "../../parts/Field";
+import { Glossed } from "../../parts/Glossed";
 import { SearchField } from "../../parts/SearchField";
 import { capital, grams, range } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
@@ -181,6 +182,14 @@ function Source({ of }: { of: string }) {
   return <span className="block text-muted text-sm">{source?.title ?? of}</span>;
 }
 
+/** Who doses so, in a word. */
+const TRADITIONS: Record<string, string> = {
+  folk: "folk",
+  monograph: "monograph",
+  chinese: "Chinese decoction",
+  ayurvedic: "kitchen decoction",
+};
+
 function Doses({ herb }: { herb: HerbResponse }) {
   if (herb.doses.length === 0 && !herb.method) return null;
   return (
@@ -192,13 +201,13 @@ function Doses({ herb }: { herb: HerbResponse }) {
           <li key={d.tradition + d.form}>
             <span className="figure text-xl">{range("mass", d.perCupG.low, d.perCupG.high)}</span> {d.form}, a
             cup; {between(d.timesADay.low, d.timesADay.high)} times a day, at most {grams(d.perDayG.high)} a
-            day ({d.tradition})
+            day (<Glossed text={TRADITIONS[d.tradition] ?? d.tradition} />)
             <Source of={d.source} />
           </li>
         ))}
         {herb.method && (
           <li>
-            {capital(herb.method.kind)}, about {herb.method.minutes} min
+            <Glossed text={`${capital(herb.method.kind)}, about ${herb.method.minutes} min`} />
             <Source of={herb.method.source} />
           </li>
         )}

@@ -1,6 +1,7 @@
 import type { BrewResponse } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { presentMs } from "../../api/present";
+import { Glossed } from "../../parts/Glossed";
 import { clock, day, millilitres } from "../../parts/say";
 import { eventWords, lastSaid } from "./Hands";
 
@@ -21,9 +22,13 @@ export function Servings({ brew }: { brew: BrewResponse }) {
     <section aria-label="Servings" className="mt-4">
       <p>
         {brew.pouredMl > 0 ? `${millilitres(brew.pouredMl)} poured, ` : ""}
-        {brew.leftMl >= NOTHING_ML
-          ? `${millilitres(brew.leftMl)} ${brew.pouredMl > 0 ? "left" : "to pour"}. ${keeps ? `${keeps.text}${keeps.hours > 0 ? ` That is by ${day(new Date(usedBy).toISOString())}, ${clock(new Date(usedBy))}; write it on the jar.` : ""}` : ""}`
-          : "nothing left."}
+        {brew.leftMl >= NOTHING_ML ? (
+          <Glossed
+            text={`${millilitres(brew.leftMl)} ${brew.pouredMl > 0 ? "left" : "to pour"}. ${keeps ? `${keeps.text}${keeps.hours > 0 ? ` That is by ${day(new Date(usedBy).toISOString())}, ${clock(new Date(usedBy))}; write it on the jar.` : ""}` : ""}`}
+          />
+        ) : (
+          "nothing left."
+        )}
       </p>
       <p className="mt-2 flex flex-wrap gap-2">
         {brew.leftMl >= NOTHING_ML && (

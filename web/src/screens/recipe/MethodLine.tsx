@@ -4,6 +4,7 @@ import { FireLine } from "../../drawings/FireLine";
 import { Handles } from "../../drawings/Handles";
 import { ofPlan } from "../../drawings/lineProps";
 import { NumberField, QuantityField, Secondary, SelectField, TextField } from "../../parts/Field";
+import { Glossed } from "../../parts/Glossed";
 import { millilitres, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { OneOf, Word } from "../../parts/Word";
@@ -97,7 +98,7 @@ export function MethodLine({
       </ol>
       {reasons.map((r) => (
         <p key={r.stage + r.text} className="text-muted text-sm">
-          {r.text}
+          <Glossed text={r.text} />
         </p>
       ))}
       {plan?.cautions

@@ -21,7 +21,7 @@ export const STAGES: {
   { value: "cool", label: "cool", toC: 60 },
   { value: "strain", label: "strain" },
   { value: "refill", label: "fresh water on the same herbs", toMl: 480 },
-  { value: "combine", label: "combine the liquors" },
+  { value: "combine", label: "pour the liquids together" },
   { value: "finish", label: "finish the cup" },
   { value: "stir", label: "stir" },
   { value: "shake", label: "shake" },

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { CautionLine, PlanResponse, WayLine } from "../../api/client";
 import { useSources } from "../../api/queries";
+import { Glossed } from "../../parts/Glossed";
 import { capital } from "../../parts/say";
 import { Why } from "../../parts/Why";
 import { Decide } from "../recipe/Decide";
@@ -137,7 +138,9 @@ function Caution({
   return (
     <li className={`border-l-[5px] pl-3 text-[15px] leading-snug ${colour}`}>
       <strong>{WORDS[caution.severity as keyof typeof WORDS]}</strong>{" "}
-      <span className="text-ink">{caution.text}</span>
+      <span className="text-ink">
+        <Glossed text={caution.text} />
+      </span>
       {caution.decide && onMeant && <Decide decide={caution.decide} onMeant={onMeant} />}
       {whole && source && <span className="block text-muted text-sm">{source.title}</span>}
     </li>

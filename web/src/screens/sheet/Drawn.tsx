@@ -5,6 +5,7 @@ import { FireLine } from "../../drawings/FireLine";
 import { Handles } from "../../drawings/Handles";
 import { ofPlan } from "../../drawings/lineProps";
 import { VesselDrawing } from "../../drawings/Vessel";
+import { Glossed } from "../../parts/Glossed";
 import { celsius, centimetres, clock, millilitres } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { Why } from "../../parts/Why";
@@ -137,7 +138,11 @@ export const Drawn = memo(function Drawn({
           <p className="mt-1 text-muted text-sm">
             {plan.posology && !ordered && <span className="text-ink">Taken: {plan.posology}. </span>}
             {notes && notes.length > 0 && <span className="text-ink">Notes: {notes.join(" ")} </span>}
-            {plan.keeps && (plan.days ?? 1) > 1 && <span className="text-ink">{plan.keeps.text} </span>}
+            {plan.keeps && (plan.days ?? 1) > 1 && (
+              <span className="text-ink">
+                <Glossed text={plan.keeps.text} />{" "}
+              </span>
+            )}
             Strength and curves are an estimate. Ask a clinician about illness, medicines and pregnancy; local
             law decides on regulated herbs.
           </p>

@@ -1,22 +1,11 @@
 import { useEffect, useState } from "react";
 import { flushSync } from "react-dom";
 import type { CautionLine, PlanResponse } from "../../api/client";
-import { stagesOf } from "../../api/steps";
 import { FireLine } from "../../drawings/FireLine";
 import { ofPlan } from "../../drawings/lineProps";
 import { measuredOut, type Out } from "../../parts/measured";
-import {
-  apart,
-  capital,
-  centimetres,
-  clock,
-  date,
-  forWhom,
-  millilitres,
-  range,
-  share,
-  span,
-} from "../../parts/say";
+import { capital } from "../../parts/say";
+import { ESTIMATE, hours, measure, order, SEVERITIES, steps, taken, water } from "./paperWords";
 
 /** Width of the written part of a page, px. */
 const PAGE = 700;
@@ -51,6 +40,7 @@ function Page({ plan, name, notes }: { plan: PlanResponse; name: string; notes?:
   const herbs = outs.reduce((n, o) => n + 1 + (o.herbs.length > 0 ? 1 : 0), 0);
   const lines =
     herbs + plan.steps.length + plan.cautions.length + (plan.ask?.length ?? 0) + (notes?.length ?? 0);
+  const also = taken(plan, notes);
   const zoom = lines > VERY_MANY ? 0.7 : lines > MANY ? 0.82 : 0.95;
   return (
     <article aria-label="On paper" className="hidden print:block" style={{ zoom, width: PAGE }}>
@@ -69,16 +59,8 @@ function Page({ plan, name, notes }: { plan: PlanResponse; name: string; notes?:
       <h2 className="mt-2 text-lg">What is done</h2>
       <Steps plan={plan} />
       <Care plan={plan} />
-      {(plan.posology || (notes?.length ?? 0) > 0 || plan.keeps) && (
-        <p className="mt-2 text-[13px]">
-          {plan.posology && `Taken: ${plan.posology}. `}
-          {plan.keeps?.text} {notes?.join(" ")}
-        </p>
-      )}
-      <p className="mt-2 text-[12px]">
-        Strength and curves are an estimate. Ask a clinician about illness, medicines and pregnancy; local law
-        decides on regulated herbs.
-      </p>
+      {also && <p className="mt-2 text-[13px]">{also}</p>}
+      <p className="mt-2 text-[12px]">{ESTIMATE}</p>
       <p className="mt-3 flex items-baseline gap-2 text-[13px]">
         How it was <Rule />
       </p>
@@ -93,74 +75,46 @@ const Rule = () => <span className="inline-block flex-1 border-ink border-b" />;
 const Box = () => <span className="inline-block size-3.5 border-[1.5px] border-ink align-[-2px]" />;
 
 function Head({ plan, name }: { plan: PlanResponse; name: string }) {
-  const { water: w, vessel } = plan;
-  const start = new Date(plan.startAt);
+  const { begins, ready } = hours(plan);
+  const { amount, rest } = water(plan);
   return (
     <>
       <div className="flex items-baseline justify-between gap-6 border-ink border-b-2 pb-1">
         <h1 className="text-[26px]">{name}</h1>
         <p className="whitespace-nowrap text-[14px]">
-          {date(start)}, {clock(start)}, ready <strong>{clock(plan.readyAt)}</strong>
+          {begins}, ready <strong>{ready}</strong>
         </p>
       </div>
-      <p className="mt-1.5 text-[14px]">
-        {plan.cups} {plan.cups === 1 ? "cup" : "cups"} of {millilitres(plan.cupMl)}
-        {forWhom(plan.drinkerName, plan.others, plan.cupMl)}, in the {vessel.name}. Strength{" "}
-        {share(plan.strength)}, {share(plan.strengthLow)} to {share(plan.strengthHigh)};{" "}
-        {span(plan.readyS ?? plan.totalS)}.
-      </p>
+      <p className="mt-1.5 text-[14px]">{order(plan)}</p>
       <p className="mt-1 text-[14px]">
-        <Box /> <strong>{millilitres(w.startMl)}</strong> of water{w.startCups && ` (${w.startCups})`}
-        {w.pourMl > w.startMl + 1 && `, later ${millilitres(w.pourMl - w.startMl)} fresh`}. Strained{" "}
-        {millilitres(w.yieldMl)}; the surface {centimetres(vessel.heightCm - vessel.startLevelCm)} under the
-        rim
-        {w.dipMl > 0 && `, stop at ${centimetres(vessel.heightCm - vessel.dipLevelCm)} under it`}.
+        <Box /> <strong>{amount}</strong>
+        {rest}
       </p>
     </>
   );
 }
 
-function Measure({ out: o }: { out: Out }) {
-  const mass = apart("mass", o.amounts.grams);
-  const a = o.lead;
-  const how = o.lead.blend
-    ? o.herbs
-        .map((h) => `${apart("mass", h.addition.grams).number} ${h.addition.common.toLowerCase()}`)
-        .join(", ")
-    : [a.form === "fresh" && a.cut === "whole" && a.perCup ? "" : `${a.form}, ${a.cut}`, a.prep]
-        .filter(Boolean)
-        .join("; ");
+function Measure({ out }: { out: Out }) {
+  const m = measure(out);
   return (
     <tr className="border-hairline border-b align-baseline">
       <td className="w-6 py-1">
         <Box />
       </td>
       <td className="figure w-20 py-1 pr-3 text-right text-[19px]">
-        {mass.number} <span className="font-body font-normal text-[13px]">{mass.unit}</span>
+        {m.mass.number} <span className="font-body font-normal text-[13px]">{m.mass.unit}</span>
       </td>
       <td className="py-1 pr-3">
-        <strong>{o.name}</strong> <span className="text-[13px]">{how}</span>
-        {a.perCup && <span className="text-[13px]">; into the cup {a.inCup}</span>}
+        <strong>{m.name}</strong> <span className="text-[13px]">{m.how}</span>
       </td>
-      <td className="whitespace-nowrap py-1 pr-3">
-        {o.amounts.weigh ? <strong>weigh this one</strong> : o.amounts.measure}
-      </td>
-      <td className="whitespace-nowrap py-1 text-right text-[13px]">
-        {!o.amounts.weigh && `${range("mass", o.amounts.lowG, o.amounts.highG)} by spoon`}
-      </td>
+      <td className={`whitespace-nowrap py-1 pr-3 ${m.weigh ? "font-semibold" : ""}`}>{m.measure}</td>
+      <td className="whitespace-nowrap py-1 text-right text-[13px]">{m.spread}</td>
     </tr>
   );
 }
 
-/** Clock, step and minutes, and a line for the clock that it really was; what only gets a herb ready has its box above. */
+/** Clock, step and minutes, and a line for the clock that it really was. */
 function Steps({ plan }: { plan: PlanResponse }) {
-  const start = new Date(plan.startAt).getTime();
-  const prepared = plan.steps.filter((s) => s.kind === "prep" && s.durationS > 40);
-  const steps = [
-    ...prepared,
-    ...plan.steps.filter((s) => s.kind === "stand" && !s.aside),
-    ...stagesOf(plan.steps),
-  ].sort((a, b) => a.startS - b.startS);
   return (
     <table className="mt-1 w-full text-[14px]">
       <thead>
@@ -173,17 +127,14 @@ function Steps({ plan }: { plan: PlanResponse }) {
         </tr>
       </thead>
       <tbody>
-        {steps.map((s) => (
+        {steps(plan).map((s) => (
           <tr key={s.key} className="border-hairline border-b align-baseline">
             <td className="py-1">
               <Box />
             </td>
-            <td className="py-1 tabular-nums">{clock(new Date(start + s.startS * 1000))}</td>
-            <td className="py-1 pr-3">
-              {s.label}
-              {s.until && `, ${s.until}`}
-            </td>
-            <td className="whitespace-nowrap py-1 pr-3 text-right">{span(s.durationS)}</td>
+            <td className="py-1 tabular-nums">{s.clock}</td>
+            <td className="py-1 pr-3">{s.words}</td>
+            <td className="whitespace-nowrap py-1 pr-3 text-right">{s.takes}</td>
             <td className="border-hairline border-l py-1" />
           </tr>
         ))}
@@ -191,8 +142,6 @@ function Steps({ plan }: { plan: PlanResponse }) {
     </table>
   );
 }
-
-const WORDS: Record<string, string> = { stop: "Stop", care: "Take care", note: "Note" };
 
 function Care({ plan }: { plan: PlanResponse }) {
   const ask = plan.ask ?? [];
@@ -202,7 +151,7 @@ function Care({ plan }: { plan: PlanResponse }) {
       <ul className="flex flex-col gap-1">
         {plan.cautions.map((c: CautionLine) => (
           <li key={c.code + c.text}>
-            <strong>{WORDS[c.severity] ?? "Note"}:</strong> {c.text}
+            <strong>{SEVERITIES[c.severity] ?? "Note"}:</strong> {c.text}
           </li>
         ))}
       </ul>

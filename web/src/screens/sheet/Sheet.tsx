@@ -82,6 +82,8 @@ export default function Sheet() {
   }, [setParams]);
 
   const unsure = plan ? plan.identityChecks.filter((h) => !sure.includes(h)) : [];
+  const [giving, setGiving] = useState(false);
+  const [notGiven, setNotGiven] = useState<unknown>(null);
   const { mutate: startBrew, isPending, isSuccess, error: failure } = useStartBrew();
   const starting = isPending || isSuccess;
   const start = useCallback(
@@ -150,6 +152,17 @@ export default function Sheet() {
     [change],
   );
   const drop = useCallback(() => setHeld(null), []);
+  const give = async (plan: PlanResponse) => {
+    setGiving(true);
+    setNotGiven(null);
+    try {
+      const { pdfOf, share } = await import("./pdf");
+      await share(await pdfOf(plan, recipe.data?.recipe.name ?? plan.name, recipe.data?.recipe.notes));
+    } catch (e) {
+      setNotGiven(e);
+    }
+    setGiving(false);
+  };
   const tweaks = JSON.stringify(order.tweaks);
   const stages = useMemo(() => (doc ? (applied(doc, JSON.parse(tweaks)).stages ?? []) : []), [doc, tweaks]);
   useKey("s", () => start(!order.at));
@@ -185,6 +198,11 @@ export default function Sheet() {
                 <Quiet onClick={() => setOpen("measure")}>Measure one by one</Quiet>
                 <Quiet onClick={() => setOpen("schools")}>Ways of making</Quiet>
                 <Quiet onClick={() => window.print()}>Print</Quiet>
+                {plan && (
+                  <Quiet onClick={() => void give(plan)}>
+                    {giving ? "Making the file …" : "Share as PDF"}
+                  </Quiet>
+                )}
                 <Link
                   className="relative py-0.5 underline underline-offset-4 max-sm:min-h-11"
                   to={`/recipe/${recipeId}`}
@@ -228,6 +246,7 @@ export default function Sheet() {
           )}
         </div>
         {failure !== null && <Trouble error={failure} />}
+        {notGiven !== null && <Trouble error={notGiven} />}
         {planned.error && <Trouble error={planned.error} again={() => planned.refetch()} />}
         {planned.isPending && <Loading what="the plan" />}
         {plan && !planned.error && (
