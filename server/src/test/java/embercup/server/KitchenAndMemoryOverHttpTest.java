@@ -6,14 +6,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import embercup.server.RunningServer.Answer;
+import java.awt.image.BufferedImage;
 import java.io.BufferedReader;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.UUID;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.http.MediaType;
@@ -259,7 +265,7 @@ class KitchenAndMemoryOverHttpTest {
     @Test
     void aPhotoIsKeptByWhatItIsAndNotByWhatItSays() {
         String id = brew("\"recipe\":" + POT.formatted("Pictured"));
-        byte[] png = {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1A, '\n', 0, 0, 0, 13};
+        byte[] png = picture(40, 30);
         assertThat(put(id, png)).isEqualTo(204);
         assertThat(get("/api/brews/" + id).body().get("photo").asBoolean()).isTrue();
         byte[] back = RestClient.create(RunningServer.address())
@@ -274,8 +280,21 @@ class KitchenAndMemoryOverHttpTest {
         assertThat(back).isEqualTo(png);
         assertThat(put(id, "<svg onload=alert(1)>".getBytes(StandardCharsets.UTF_8)))
                 .isEqualTo(415);
-        assertThat(put(id, new byte[3_100_000])).isEqualTo(413);
+        byte[] begunLikeOne = {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1A, '\n', 0, 0, 0, 13};
+        assertThat(put(id, begunLikeOne)).isEqualTo(415);
+        assertThat(put(id, Arrays.copyOf(png, png.length / 2))).isEqualTo(415);
+        assertThat(put(id, new byte[8 * 1024 * 1024 + 1])).isEqualTo(413);
+        assertThat(put(id, picture(5000, 4000))).as("twenty million points").isEqualTo(413);
         assertThat(RunningServer.delete("/api/brews/" + id + "/photo").code()).isEqualTo(204);
+    }
+
+    private static byte[] picture(int width, int height) {
+        try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            ImageIO.write(new BufferedImage(width, height, BufferedImage.TYPE_BYTE_BINARY), "png", out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static int put(String id, byte[] bytes) {

@@ -12,6 +12,8 @@ public enum Limit {
     WATER_ML(10, 60_000, "mL"),
     /** Nobody puts more than this of one herb into a kitchen pot. */
     HERB_G(0, 5000, "g"),
+    /** Pages of a notebook that can be turned to. */
+    PAGE(0, 100_000, ""),
     ADDITIONS(1, 60, "herbs"),
     /** What may go in instead of one herb. */
     INSTEAD(0, 6, "herbs"),

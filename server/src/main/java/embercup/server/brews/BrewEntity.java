@@ -22,6 +22,10 @@ class BrewEntity {
     @Column(name = "recipe_id")
     UUID recipeId;
 
+    /** Digest of what a client asked for under an id of its own; missing when the id is the server's. */
+    @Column(name = "asked_digest")
+    String askedDigest;
+
     @Column(name = "ancestor_id")
     UUID ancestorId;
 

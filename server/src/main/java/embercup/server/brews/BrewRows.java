@@ -24,6 +24,7 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
+import org.springframework.util.DigestUtils;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The rows of a brew, and what they say together: its plan with its events folded over it. */
@@ -74,14 +75,18 @@ class BrewRows {
         events.saveAndFlush(row);
     }
 
-    /** Whether an event of that id is kept. */
-    boolean happened(UUID eventId) {
-        return events.existsById(eventId);
+    /** Whether an event of that id is kept with this brew. @throws RefusedException 409 when another brew has it */
+    boolean happened(UUID eventId, BrewEntity e) {
+        Optional<EventEntity> kept = events.findById(eventId);
+        if (kept.filter(o -> !o.brewId.equals(e.id)).isPresent()) {
+            throw RefusedException.of(HttpStatus.CONFLICT, "id-taken", Map.of());
+        }
+        return kept.isPresent();
     }
 
-    /** Whether an event of that id is kept with this brew. */
-    boolean happened(UUID eventId, BrewEntity e) {
-        return events.findById(eventId).filter(o -> o.brewId.equals(e.id)).isPresent();
+    /** What is asked for, as a digest: the same question has the same. */
+    String digest(BrewRequest ask) {
+        return DigestUtils.md5DigestAsHex(json.writeValueAsBytes(ask));
     }
 
     /** Keeps a new brew with its plan and every figure's workings. */

@@ -79,8 +79,17 @@ public class Brews {
      */
     @Transactional
     public BrewResponse add(BrewRequest ask) {
-        if (ask.id() != null && brews.existsById(ask.id())) {
-            return get(ask.id());
+        String digest = rows.digest(ask);
+        if (ask.id() != null) {
+            // Two at once with one id come one after the other, so that the second finds what the first has made.
+            brews.alone(ask.id().toString());
+            Optional<BrewEntity> there = brews.findById(ask.id());
+            if (there.isPresent()) {
+                if (there.get().askedDigest != null && !there.get().askedDigest.equals(digest)) {
+                    throw RefusedException.of(HttpStatus.CONFLICT, "id-taken", Map.of());
+                }
+                return get(ask.id());
+            }
         }
         Plans.Made made = plans.make(ask.order(), days);
         Instant now = clock.instant();
@@ -89,6 +98,7 @@ public class Brews {
         refuseUnsure(ask, made.sheet());
         BrewEntity e = new BrewEntity();
         e.id = ask.id() == null ? Ids.next(clock.millis()) : ask.id();
+        e.askedDigest = ask.id() == null ? null : digest;
         e.recipeId = ask.order().pot().recipeId();
         e.ancestorId = ask.ancestorId();
         e.name = made.sheet().order().name();
@@ -145,7 +155,7 @@ public class Brews {
             return Optional.empty();
         }
         BrewPlan plan = readable.orElseGet(() -> rows.plan(e));
-        if (!rows.happened(eventId)) {
+        if (!rows.happened(eventId, e)) {
             Instant at = BrewClock.now(e, EventReading.at(doc, clock.instant()));
             BrewEvent event = EventReading.read(doc, at, plan);
             refuseImpossible(e, event);
@@ -160,7 +170,7 @@ public class Brews {
     /** Nothing can be folded of a brew whose plan cannot be read; it leaves the fire all the same. */
     private void giveUp(BrewEntity e, EventRequest doc, UUID eventId) {
         Instant at = EventReading.at(doc, clock.instant());
-        if (!rows.happened(eventId)) {
+        if (!rows.happened(eventId, e)) {
             rows.insert(e.id, doc, at);
         }
         e.phase = Fields.code(LiveBrew.Phase.ABANDONED);

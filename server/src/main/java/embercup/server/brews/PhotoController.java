@@ -2,7 +2,6 @@ package embercup.server.brews;
 
 import embercup.server.platform.RefusedException;
 import java.time.Clock;
-import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
@@ -19,14 +18,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The one photo of a brew: JPEG or PNG by its first bytes, whatever it calls itself, and not too large. */
+/** The one photo of a brew. */
 @RestController
 @RequestMapping("/api/brews/{id}/photo")
 class PhotoController {
-
-    private static final int MOST_BYTES = 3_000_000;
-    private static final int[] JPEG = {0xFF, 0xD8, 0xFF};
-    private static final int[] PNG = {0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A};
 
     private final PhotoRepository photos;
     private final BrewRepository brews;
@@ -45,37 +40,13 @@ class PhotoController {
         if (!brews.existsById(id)) {
             throw RefusedException.notFound("brew", id);
         }
-        if (bytes.length > MOST_BYTES) {
-            throw RefusedException.of(
-                    HttpStatus.CONTENT_TOO_LARGE,
-                    "photo-too-large",
-                    Map.of("megabytes", bytes.length / 1_000_000, "most", MOST_BYTES / 1_000_000));
-        }
+        String type = Picture.typeOf(bytes);
         PhotoEntity e = photos.findById(id).orElseGet(PhotoEntity::new);
         e.brewId = id;
-        e.type = type(bytes);
+        e.type = type;
         e.bytes = bytes;
         e.takenAt = clock.instant();
         photos.save(e);
-    }
-
-    private static String type(byte[] bytes) {
-        if (begins(bytes, JPEG)) {
-            return MediaType.IMAGE_JPEG_VALUE;
-        }
-        if (begins(bytes, PNG)) {
-            return MediaType.IMAGE_PNG_VALUE;
-        }
-        throw RefusedException.of(HttpStatus.UNSUPPORTED_MEDIA_TYPE, "no-photo", Map.of());
-    }
-
-    private static boolean begins(byte[] bytes, int[] with) {
-        for (int i = 0; i < with.length; i++) {
-            if (bytes.length <= i || (bytes[i] & 0xFF) != with[i]) {
-                return false;
-            }
-        }
-        return true;
     }
 
     @GetMapping

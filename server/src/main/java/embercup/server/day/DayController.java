@@ -4,6 +4,7 @@ import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Wanted;
 import embercup.server.brews.BrewResponse;
 import embercup.server.brews.Brews;
+import embercup.server.platform.Moments;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -34,7 +35,10 @@ class DayController {
 
     @GetMapping
     DayResponse day(@RequestParam Instant from, @RequestParam Instant to) {
-        if (!from.isBefore(to) || Duration.between(from, to).compareTo(LONGEST) > 0) {
+        if (!Moments.inTime(from)
+                || !Moments.inTime(to)
+                || !from.isBefore(to)
+                || Duration.between(from, to).compareTo(LONGEST) > 0) {
             throw InvalidInputException.of("to", to, new Wanted.LaterWithin((int) LONGEST.toHours()));
         }
         List<BrewResponse.BrewLine> brewed = brews.between(from, to).stream()

@@ -1,6 +1,8 @@
 package embercup.server.notebook;
 
 import embercup.core.dose.Taste;
+import embercup.core.workings.Limit;
+import embercup.server.platform.Fields;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -92,10 +94,11 @@ public class Notebook {
     @Transactional(readOnly = true)
     public Entry.EntryPage page(
             @Nullable String words, @Nullable UUID recipeId, @Nullable String drinker, int liking, int page) {
+        Fields.within(page, "page", Limit.PAGE);
         if (words != null && !words.isBlank()) {
-            return search(words, Math.max(0, page));
+            return search(words, page);
         }
-        PageRequest request = PageRequest.of(Math.max(0, page), PAGE);
+        PageRequest request = PageRequest.of(page, PAGE);
         boolean filtered = drinker != null && !drinker.isBlank() || liking > 0;
         Slice<EntryEntity> slice = filtered
                 ? repository.filtered(recipeId, drinker == null ? "" : drinker, liking, request)

@@ -9,9 +9,14 @@ import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.Operation;
+import io.swagger.v3.oas.models.PathItem;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Content;
 import io.swagger.v3.oas.models.media.Discriminator;
+import io.swagger.v3.oas.models.media.MediaType;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.responses.ApiResponse;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.annotation.Annotation;
 import java.lang.reflect.RecordComponent;
@@ -51,6 +56,74 @@ class OpenApiConfig {
     @Bean
     OpenApiCustomizer withoutAddresses() {
         return document -> document.setServers(List.of(new Server().url("/")));
+    }
+
+    /** Every operation names with what it is refused, as problem documents. */
+    @Bean
+    OpenApiCustomizer refusals() {
+        return document -> {
+            Schema<Object> problem = new Schema<>();
+            problem.setTypes(Set.of("object"));
+            for (String text : List.of("type", "title", "detail")) {
+                problem.addProperty(text, typed("string"));
+            }
+            problem.addProperty("status", typed("integer"));
+            Schema<Object> violation = typed("object");
+            for (String text : List.of("field", "value", "wanted")) {
+                violation.addProperty(text, typed("string"));
+            }
+            violation.setRequired(List.of("field", "value", "wanted"));
+            Schema<Object> violations = typed("array");
+            violations.setItems(violation);
+            problem.addProperty("violations", violations);
+            problem.setRequired(List.of("detail", "status", "title", "type", "violations"));
+            document.getComponents().addSchemas("Problem", problem);
+            document.getPaths().forEach((path, item) -> item.readOperationsMap()
+                    .forEach((method, operation) -> refusals(path, method, operation)
+                            .forEach((code, says) -> operation
+                                    .getResponses()
+                                    .addApiResponse(
+                                            code,
+                                            new ApiResponse()
+                                                    .description(says)
+                                                    .content(new Content()
+                                                            .addMediaType(
+                                                                    "application/problem+json",
+                                                                    new MediaType()
+                                                                            .schema(new Schema<>()
+                                                                                    .$ref("Problem"))))))));
+        };
+    }
+
+    private static Schema<Object> typed(String type) {
+        Schema<Object> schema = new Schema<>();
+        schema.setTypes(Set.of(type));
+        return schema;
+    }
+
+    /** With what an operation is refused, by its address and what it takes. */
+    private static Map<String, String> refusals(String path, PathItem.HttpMethod method, Operation operation) {
+        Map<String, String> all = new TreeMap<>();
+        all.put("400", "The address or the body cannot be read.");
+        all.put("401", "The device is not paired.");
+        all.put("403", "Another page or another name for this address; or the device may not do this.");
+        all.put("503", "The database does not answer, or too many talk at once; it may be tried again.");
+        if (path.contains("{")) {
+            all.put("404", "There is no such thing.");
+        }
+        if (operation.getParameters() != null || operation.getRequestBody() != null) {
+            all.put("422", "A value is outside what it may be; every one is named.");
+        }
+        if (method != PathItem.HttpMethod.GET) {
+            all.put("409", "It does not go together with what is kept.");
+            all.put("507", "The disk is full; nothing is lost.");
+        }
+        if (operation.getRequestBody() != null) {
+            all.put("408", "The body came too slowly.");
+            all.put("413", "The body is too large.");
+            all.put("415", "The body is of another kind.");
+        }
+        return all;
     }
 
     /** A family that is told apart by one of its fields is a union, and each of its members stands for itself. */

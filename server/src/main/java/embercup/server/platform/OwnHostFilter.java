@@ -32,6 +32,7 @@ class OwnHostFilter extends OncePerRequestFilter {
         Arrays.stream(more.split(","))
                 .map(String::strip)
                 .filter(h -> !h.isEmpty())
+                .map(h -> h.toLowerCase(Locale.ROOT))
                 .forEach(hosts::add);
     }
 

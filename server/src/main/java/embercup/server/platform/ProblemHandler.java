@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -146,8 +147,18 @@ class ProblemHandler {
         return answer(HttpStatus.CONFLICT, Problem.of(HttpStatus.CONFLICT, "stale-save", Map.of()));
     }
 
+    /** Two changes that do not go together were made at once, and this was the later. */
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> thereAlready(DataIntegrityViolationException e) {
+        LOG.debug("Refused by the database", e);
+        return answer(HttpStatus.CONFLICT, Problem.of(HttpStatus.CONFLICT, "there-already", Map.of()));
+    }
+
     @ExceptionHandler({DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
     ResponseEntity<ProblemDetail> databaseAway(Exception e) {
+        if (DiskFull.isBehind(e)) {
+            return diskFull();
+        }
         LOG.warn("The database does not answer: {}", e.getMessage());
         return answer(
                 HttpStatus.SERVICE_UNAVAILABLE, Problem.of(HttpStatus.SERVICE_UNAVAILABLE, "database-away", Map.of()));
@@ -160,6 +171,9 @@ class ProblemHandler {
             LOG.debug("A browser went away while it was answered");
             return null;
         }
+        if (DiskFull.isBehind(e)) {
+            return diskFull();
+        }
         if (e instanceof ErrorResponse response) {
             HttpStatus status = HttpStatus.valueOf(response.getStatusCode().value());
             return answer(
@@ -169,6 +183,11 @@ class ProblemHandler {
         LOG.error("Unexpected failure", e);
         return answer(
                 HttpStatus.INTERNAL_SERVER_ERROR, Problem.of(HttpStatus.INTERNAL_SERVER_ERROR, "unexpected", Map.of()));
+    }
+
+    private static ResponseEntity<ProblemDetail> diskFull() {
+        return answer(
+                HttpStatus.INSUFFICIENT_STORAGE, Problem.of(HttpStatus.INSUFFICIENT_STORAGE, "disk-full", Map.of()));
     }
 
     /** Whether the browser went away: a closed stream, a reload in the middle of an answer; there is nobody to tell. */

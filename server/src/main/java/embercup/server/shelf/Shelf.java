@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -72,7 +73,14 @@ public class Shelf implements HerbUses {
         TinEntity e = entity(id);
         RefusedException.unlessNewest(draft.version(), e.version, "tin", () -> tin(e));
         Form form = Fields.oneOf(Form.class, draft.form(), "form", Form.DRIED);
-        return write(e, draft, Fields.text(draft.herb(), "herb", Length.SLUG), form);
+        String herb = Fields.text(draft.herb(), "herb", Length.SLUG);
+        if (repository
+                .findByHerbAndForm(herb, Fields.code(form))
+                .filter(o -> !o.id.equals(id))
+                .isPresent()) {
+            throw RefusedException.of(HttpStatus.CONFLICT, "tin-there", Map.of());
+        }
+        return write(e, draft, herb, form);
     }
 
     @Transactional
