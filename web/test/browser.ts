@@ -7,6 +7,19 @@ export function browser() {
     getItem: (key: string) => kept.get(key) ?? null,
     setItem: (key: string, value: string) => void kept.set(key, value),
     removeItem: (key: string) => void kept.delete(key),
+    key: (i: number) => [...kept.keys()][i] ?? null,
+    get length() {
+      return kept.size;
+    },
+  });
+  let last: Promise<unknown> = Promise.resolve();
+  vi.stubGlobal("navigator", {
+    locks: {
+      request: (_: string, alone: () => Promise<unknown>) => {
+        last = last.then(alone, alone);
+        return last;
+      },
+    },
   });
   const heard = new Map<string, () => void>();
   vi.stubGlobal("window", {

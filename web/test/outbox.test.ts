@@ -23,6 +23,10 @@ function server() {
   return state;
 }
 
+/** What is kept, by its ids. */
+const waitingIn = (page: ReturnType<typeof browser>) =>
+  [...page.kept.keys()].filter((k) => k.startsWith("ember-outbox/")).map((k) => k.split("/")[1]);
+
 describe("confirmations on their way", () => {
   let page: ReturnType<typeof browser>;
   let away: ReturnType<typeof server>;
@@ -49,7 +53,7 @@ describe("confirmations on their way", () => {
     await settle();
     expect(away.sent.map((s) => s.body.kind)).toEqual(["step-done", "step-done", "finished"]);
     expect(new Set(away.sent.map((s) => s.body.id)).size).toBe(3);
-    expect(JSON.parse(page.kept.get("ember-outbox") ?? "")).toEqual([]);
+    expect(waitingIn(page)).toEqual([]);
   });
 
   it("wait while the server is away, and say then how long ago they happened", async () => {
@@ -58,7 +62,7 @@ describe("confirmations on their way", () => {
     const id = confirm("brew", { kind: "step-done", step: "s0" });
     await settle();
     expect(away.sent).toEqual([]);
-    expect(page.kept.get("ember-outbox")).toContain(id);
+    expect(waitingIn(page)).toEqual([id]);
     await vi.advanceTimersByTimeAsync(59_000);
     away.away = false;
     await vi.advanceTimersByTimeAsync(2_000);
@@ -87,6 +91,47 @@ describe("confirmations on their way", () => {
     confirm("brew", { kind: "finished" });
     await settle();
     expect(away.sent.map((s) => s.body.kind)).toEqual(["finished"]);
+  });
+
+  it("of two tabs that were offline all reach the server, in the order they happened", async () => {
+    away.away = true;
+    const one = await import("../src/api/outbox");
+    const a = one.confirm("brew", { kind: "step-done", step: "s0" });
+    vi.resetModules();
+    const two = await import("../src/api/outbox");
+    const b = two.confirm("brew", { kind: "step-done", step: "s1" });
+    vi.setSystemTime(Date.now() - 3600_000);
+    const c = one.confirm("brew", { kind: "finished" });
+    await settle();
+    expect(waitingIn(page).sort()).toEqual([a, b, c].sort());
+    away.away = false;
+    await vi.advanceTimersByTimeAsync(2_000);
+    await vi.advanceTimersByTimeAsync(2_000);
+    expect([...new Set(away.sent.map((s) => s.body.id))]).toEqual([a, b, c]);
+    expect(waitingIn(page)).toEqual([]);
+  });
+
+  it("that are refused for good stay with their reason until it is read", async () => {
+    const { confirm, readRefused } = await import("../src/api/outbox");
+    away.refuse = 1;
+    const id = confirm("brew", { kind: "step-done", step: "nonsense" });
+    await settle();
+    expect(JSON.parse(page.kept.get(`ember-outbox/${id}`) ?? "").refused).toContain("Not so.");
+    confirm("brew", { kind: "finished" });
+    await settle();
+    expect(away.sent.map((s) => s.body.kind)).toEqual(["finished"]);
+    readRefused(id);
+    expect(waitingIn(page)).toEqual([]);
+  });
+
+  it("of an earlier version are taken over", async () => {
+    page.kept.set(
+      "ember-outbox",
+      JSON.stringify([{ brewId: "brew", event: { id: "x1", kind: "finished" }, happenedMs: Date.now() }]),
+    );
+    await import("../src/api/outbox");
+    await settle();
+    expect(away.sent.map((s) => s.body.id)).toEqual(["x1"]);
   });
 
   it("have names of their own that are UUIDs, with or without the browser's help", async () => {

@@ -1,6 +1,7 @@
 import { type QueryKey, useMutation } from "@tanstack/react-query";
 import { api } from "./client";
 import { keys } from "./keys";
+import { redrawn } from "./picture";
 import { keepNewer, queryClient } from "./queries";
 import type {
   BlendRequest,
@@ -62,7 +63,8 @@ export const useSimulate = (brewId: string) =>
 /** A picture of the cup; none takes it away. */
 export const usePhoto = (brewId: string) =>
   useChange(
-    (photo: File | undefined) => (photo ? api.keepPhoto(brewId, photo) : api.removePhoto(brewId)),
+    (photo: File | undefined) =>
+      photo ? redrawn(photo).then((small) => api.keepPhoto(brewId, small)) : api.removePhoto(brewId),
     keys.brew(brewId),
   );
 

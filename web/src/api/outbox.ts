@@ -4,36 +4,78 @@ import { keys } from "./keys";
 import { keepNewer, queryClient } from "./queries";
 
 /**
- * Confirmations on their way to the server. Each has an id of its own, so that sending it twice is harmless, and waits in
- * the browser's storage until the server has it; they are sent in the order they happened.
+ * Confirmations on their way to the server. Each has an id of its own, so that sending it twice is harmless, and an entry of its
+ * own in the browser's storage, which all tabs of a device share and none overwrites. One tab at a time sends them, in the order
+ * they happened. What the server refuses for good is kept with its reason until somebody has read it, and holds up nobody.
  */
-interface Waiting {
+export interface Waiting {
   brewId: string;
   event: EventRequest & { id: string };
   /** Browser clock when it happened, ms; only its distance to the sending is used. */
   happenedMs: number;
+  /** In which order they happened, also when the device's clock was set back between. */
+  nth: number;
+  /** Why the server will not have it, in its words. */
+  refused?: string;
 }
 
-const KEY = "ember-outbox";
+const ENTRY = "ember-outbox/";
+/** Where an earlier version kept all of them as one list. */
+const LIST = "ember-outbox";
+const LOCK = "ember-outbox";
 const RETRY_MS = 2_000;
-let waiting: Waiting[] = read();
-let sending = false;
-let refused = "";
+
+let all: Waiting[] = [];
+let waitingNow: Waiting[] = [];
+let refusedNow: Waiting[] = [];
 let timer: ReturnType<typeof setTimeout> | undefined;
+let sending: Promise<void> | undefined;
 const listeners = new Set<() => void>();
 
 function read(): Waiting[] {
-  try {
-    return JSON.parse(localStorage.getItem(KEY) ?? "[]");
-  } catch {
-    return [];
+  const found: Waiting[] = [];
+  for (let i = 0; i < localStorage.length; i++) {
+    const key = localStorage.key(i);
+    if (!key?.startsWith(ENTRY)) continue;
+    try {
+      found.push(JSON.parse(localStorage.getItem(key) ?? ""));
+    } catch {
+      // An entry that cannot be read stays where it is; the others go on.
+    }
   }
+  return found.sort((a, b) => a.nth - b.nth || a.happenedMs - b.happenedMs);
 }
 
-function changed(next: Waiting[]) {
-  waiting = next;
-  localStorage.setItem(KEY, JSON.stringify(waiting));
+/** Looks again at what is kept: another tab may have added or sent some. */
+function look() {
+  all = read();
+  waitingNow = all.filter((w) => w.refused === undefined);
+  refusedNow = all.filter((w) => w.refused !== undefined);
   for (const l of listeners) l();
+}
+
+function keep(entry: Waiting) {
+  localStorage.setItem(ENTRY + entry.event.id, JSON.stringify(entry));
+  look();
+}
+
+function forget(id: string) {
+  localStorage.removeItem(ENTRY + id);
+  look();
+}
+
+/** Takes over what an earlier version kept. */
+function takeOver() {
+  const list = localStorage.getItem(LIST);
+  if (!list) return;
+  try {
+    (JSON.parse(list) as Waiting[]).forEach((w, nth) => {
+      localStorage.setItem(ENTRY + w.event.id, JSON.stringify({ ...w, nth }));
+    });
+    localStorage.removeItem(LIST);
+  } catch {
+    // Nothing that could be read; it stays.
+  }
 }
 
 export function uuid(): string {
@@ -52,43 +94,67 @@ function fallbackUuid(): string {
 /** Confirms something; answers at once, sends as soon as it can. */
 export function confirm(brewId: string, event: Told): string {
   const id = uuid();
-  refused = "";
-  changed([...waiting, { brewId, event: { ...event, id }, happenedMs: Date.now() }]);
-  void send();
+  const nth = read().reduce((most, w) => Math.max(most, w.nth + 1), 0);
+  keep({ brewId, event: { ...event, id }, happenedMs: Date.now(), nth });
+  send();
   return id;
 }
 
-async function send(): Promise<void> {
+/** Whoever has read why it was refused needs it no longer. */
+export const readRefused = (id: string) => forget(id);
+
+/** Sends what waits, unless this tab is at it; another tab is waited for. */
+function send(): void {
   if (sending) return;
-  sending = true;
   clearTimeout(timer);
-  try {
-    while (waiting.length > 0) {
-      const first = waiting[0] as Waiting;
-      const ageS = Math.max(0, (Date.now() - first.happenedMs) / 1000);
-      let brew: BrewResponse | undefined;
-      try {
-        brew = await api.recordEvent(first.brewId, { ...first.event, ageS });
-      } catch (e) {
-        if (e instanceof AwayError || (e instanceof ProblemError && e.status >= 500)) {
-          timer = setTimeout(() => void send(), RETRY_MS);
-          return;
-        }
-        refused = e instanceof Error ? e.message : String(e);
+  const alone: Promise<unknown> = navigator.locks ? navigator.locks.request(LOCK, sendAll) : sendAll();
+  sending = alone.then(
+    () => undefined,
+    () => undefined,
+  );
+  void sending.then(() => {
+    sending = undefined;
+    // What was confirmed while the last one was on its way, or is to be tried again.
+    if (waitingNow.length > 0) timer = setTimeout(send, later);
+  });
+}
+
+/** After how long the next are sent, ms. */
+let later = 0;
+
+async function sendAll(): Promise<void> {
+  later = 0;
+  for (look(); waitingNow.length > 0; look()) {
+    const first = waitingNow[0] as Waiting;
+    const ageS = Math.max(0, (Date.now() - first.happenedMs) / 1000);
+    let brew: BrewResponse | undefined;
+    try {
+      brew = await api.recordEvent(first.brewId, { ...first.event, ageS });
+    } catch (e) {
+      if (e instanceof AwayError || (e instanceof ProblemError && again(e.status))) {
+        later = RETRY_MS;
+        return;
       }
-      changed(waiting.slice(1));
-      if (brew) keepNewer(brew);
-      else void queryClient.invalidateQueries({ queryKey: keys.brew(first.brewId) });
-      void queryClient.invalidateQueries({ queryKey: keys.day });
-      void queryClient.invalidateQueries({ queryKey: keys.notebook });
+      keep({ ...first, refused: e instanceof Error ? e.message : String(e) });
     }
-  } finally {
-    sending = false;
+    if (brew || !refusedNow.some((r) => r.event.id === first.event.id)) forget(first.event.id);
+    if (brew) keepNewer(brew);
+    else void queryClient.invalidateQueries({ queryKey: keys.brew(first.brewId) });
+    void queryClient.invalidateQueries({ queryKey: keys.day });
+    void queryClient.invalidateQueries({ queryKey: keys.notebook });
   }
 }
 
-window.addEventListener("online", () => void send());
-void send();
+/** Whether the same may go well a little later: the server is in trouble, busy, or does not know this device any more. */
+const again = (status: number) => status >= 500 || status === 401 || status === 408 || status === 429;
+
+takeOver();
+look();
+window.addEventListener("online", send);
+window.addEventListener("storage", (e) => {
+  if (e.key === null || e.key.startsWith(ENTRY)) look();
+});
+send();
 
 const subscribe = (l: () => void) => {
   listeners.add(l);
@@ -96,6 +162,6 @@ const subscribe = (l: () => void) => {
 };
 
 /** How many confirmations are still on their way. */
-export const useWaiting = () => useSyncExternalStore(subscribe, () => waiting.length);
-/** What the server refused last, in its words; empty when nothing. */
-export const useRefused = () => useSyncExternalStore(subscribe, () => refused);
+export const useWaiting = () => useSyncExternalStore(subscribe, () => waitingNow.length);
+/** What the server refused for good, each with its words, until it is read. */
+export const useRefused = () => useSyncExternalStore(subscribe, () => refusedNow);

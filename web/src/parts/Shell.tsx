@@ -1,10 +1,11 @@
 import { Suspense } from "react";
 import { NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
 import { useHouse } from "../api/house";
-import { useRefused, useWaiting } from "../api/outbox";
+import { readRefused, useRefused, useWaiting } from "../api/outbox";
 import { useKitchen } from "../api/queries";
 import { DayStrip } from "./DayStrip";
 import { Keys } from "./Keys";
+import { clock } from "./say";
 import { Loading, Trouble } from "./states";
 import { toggleTheme, useTheme } from "./theme";
 
@@ -72,11 +73,24 @@ export function Shell() {
           server answers.
         </p>
       )}
-      {refused && (
-        <p role="alert" className="border-stop border-l-4 px-4 py-1.5 text-sm md:px-6">
-          {refused}
+      {refused.map((r) => (
+        <p
+          key={r.event.id}
+          role="alert"
+          className="flex flex-wrap items-baseline gap-x-5 border-stop border-l-4 px-4 py-1.5 text-sm md:px-6"
+        >
+          <span>
+            Of {clock(new Date(r.happenedMs))}, not taken: {r.refused}
+          </span>
+          <button
+            type="button"
+            className="min-h-11 underline underline-offset-4"
+            onClick={() => readRefused(r.event.id)}
+          >
+            I have read it
+          </button>
         </p>
-      )}
+      ))}
       <main id="main" className="mx-auto w-full max-w-[1280px] flex-1 px-4 pb-3 md:px-6">
         <Suspense fallback={<Loading what="the page" />}>
           {house ? (

@@ -3,6 +3,7 @@ import { useSimulate } from "../../api/changes";
 import type { BrewResponse } from "../../api/client";
 import { scaleOf } from "../../api/house";
 import { confirm } from "../../api/outbox";
+import { presentMs } from "../../api/present";
 import { apart } from "../../parts/say";
 import { type KitchenReadings, useKitchenReadings } from "./devices";
 
@@ -10,15 +11,17 @@ const SPEEDS = [1, 10, 60, 120];
 
 interface Kitchen {
   readings: KitchenReadings | null;
+  /** Since when nothing was read. */
+  lostSince: Date | null;
   auto: boolean;
   setAuto: (on: boolean) => void;
 }
 
 /** The instruments of a brew, when its kitchen is simulated. */
 export function useInstruments(brew: BrewResponse): Kitchen {
-  const readings = useKitchenReadings(brew.id, brew.simulated);
+  const { readings, lostSince } = useKitchenReadings(brew.id, brew.simulated);
   const [auto, setAuto] = useState(false);
-  return { readings, auto, setAuto };
+  return { readings, lostSince, auto, setAuto };
 }
 
 /** Confirms each step as soon as the instruments say that it has reached its end. */
@@ -57,7 +60,7 @@ export function useAutopilot(brew: BrewResponse, kitchen: Kitchen, confirmStep: 
 
 /** The simulated kitchen: its speed, what it reads, and whether it brews by itself. */
 export function Instruments({ brew, kitchen }: { brew: BrewResponse; kitchen: Kitchen }) {
-  const { readings, auto, setAuto } = kitchen;
+  const { readings, lostSince, auto, setAuto } = kitchen;
   const { mutate: setSpeed } = useSimulate(brew.id);
   if (!brew.simulated) {
     return (
@@ -77,6 +80,12 @@ export function Instruments({ brew, kitchen }: { brew: BrewResponse; kitchen: Ki
       <p className="font-semibold">
         Simulated kitchen <span className="font-normal text-muted">its stove is not the plan’s</span>
       </p>
+      {lostSince && (
+        <p role="status" className="text-amber-text">
+          No reading for {Math.max(10, Math.round((presentMs() - lostSince.getTime()) / 1000))} s; asking
+          again.
+        </p>
+      )}
       <p className="mt-1 flex flex-wrap items-baseline gap-x-5" aria-live="off">
         <span>
           <span className="figure text-2xl">

@@ -1,6 +1,6 @@
-import { useEffect } from "react";
 import { Link, useParams } from "react-router";
 import type { BrewResponse } from "../../api/client";
+import { useListen } from "../../api/listen";
 import { confirm } from "../../api/outbox";
 import { present } from "../../api/present";
 import { keepNewer, useBrew, useRecipe } from "../../api/queries";
@@ -8,7 +8,7 @@ import { FireLine } from "../../drawings/FireLine";
 import { ofPlan } from "../../drawings/lineProps";
 import { VesselDrawing } from "../../drawings/Vessel";
 import { useNow } from "../../parts/now";
-import { forWhom, millilitres, moment, timer } from "../../parts/say";
+import { clock, forWhom, millilitres, moment, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { Loading, Trouble } from "../../parts/states";
 import { Measures } from "../sheet/Measures";
@@ -22,22 +22,30 @@ import { OnTheFire } from "./OnTheFire";
 export default function Live() {
   const { id = "" } = useParams();
   const brew = useBrew(id);
-  useStream(id);
+  const lostSince = useListen(`/api/brews/${id}/stream`, {
+    brew: (data) => keepNewer(JSON.parse(data)),
+    beat: () => {},
+  });
   if (brew.isPending) return <Loading what="the brew" />;
   if (brew.error) return <Trouble error={brew.error} again={() => brew.refetch()} />;
   const b = brew.data;
-  if (b.phase === "running") return <OnTheFire brew={b} />;
-  if (b.phase === "planned") return <Planned brew={b} />;
-  return <Finished brew={b} />;
-}
-
-/** Whatever another device confirms arrives here. */
-function useStream(id: string) {
-  useEffect(() => {
-    const source = new EventSource(`/api/brews/${id}/stream`);
-    source.addEventListener("brew", (e) => keepNewer(JSON.parse(e.data)));
-    return () => source.close();
-  }, [id]);
+  return (
+    <>
+      {lostSince && (
+        <p role="status" className="mt-2 border-amber border-l-[5px] pl-3 text-sm">
+          Not live since {clock(lostSince)}: trying again. The clocks here go on, and what you confirm is
+          kept.
+        </p>
+      )}
+      {b.phase === "running" ? (
+        <OnTheFire brew={b} />
+      ) : b.phase === "planned" ? (
+        <Planned brew={b} />
+      ) : (
+        <Finished brew={b} />
+      )}
+    </>
+  );
 }
 
 /** A brew that waits: when it starts, and what it will be: measures, vessel and line. */

@@ -18,7 +18,7 @@ export function Photo({ brew }: { brew: BrewResponse }) {
         <label className="relative cursor-pointer max-sm:reach underline underline-offset-4 has-focus-visible:outline-3 has-focus-visible:outline-water">
           <input
             type="file"
-            accept="image/jpeg,image/png"
+            accept="image/*"
             className="sr-only"
             onChange={(e) => {
               const file = e.target.files?.[0];

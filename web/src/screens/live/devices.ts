@@ -1,5 +1,9 @@
-import { useCallback, useEffect, useState } from "react";
+import { useCallback, useState } from "react";
 import { api } from "../../api/client";
+import { useListen } from "../../api/listen";
+
+/** An instrument is read four times a second; one that says nothing for so long is not read any more, ms. */
+const SILENT_MS = 10_000;
 
 /** What the kitchen scale shows; grams above the tare. */
 export interface ScaleReading {
@@ -10,20 +14,16 @@ export interface ScaleReading {
 /** The scale's live weight, streamed from the server, and the commands it takes. */
 export function useScale(on: boolean) {
   const [reading, setReading] = useState<ScaleReading | null>(null);
-  useEffect(() => {
-    if (!on) return;
-    const source = new EventSource("/api/devices/scale/stream");
-    source.addEventListener("weight", (e) => setReading(JSON.parse((e as MessageEvent<string>).data)));
-    return () => {
-      source.close();
-      setReading(null);
-    };
-  }, [on]);
+  const lostSince = useListen(
+    on ? "/api/devices/scale/stream" : undefined,
+    { weight: (data) => setReading(JSON.parse(data)) },
+    SILENT_MS,
+  );
   const command = useCallback(
     (what: "tare" | "put" | "take", grams?: number) => api.commandScale({ command: what, grams }),
     [],
   );
-  return { reading, command };
+  return { reading: on ? reading : null, lostSince, command };
 }
 
 /** What thermometer, scale and eye read of a simulated pot. */
@@ -38,16 +38,15 @@ export interface KitchenReadings {
   fulfilled: boolean;
 }
 
-export function useKitchenReadings(brewId: string, on: boolean): KitchenReadings | null {
+export function useKitchenReadings(
+  brewId: string,
+  on: boolean,
+): { readings: KitchenReadings | null; lostSince: Date | null } {
   const [readings, setReadings] = useState<KitchenReadings | null>(null);
-  useEffect(() => {
-    if (!on) return;
-    const source = new EventSource(`/api/devices/kitchen/${brewId}/stream`);
-    source.addEventListener("readings", (e) => setReadings(JSON.parse((e as MessageEvent<string>).data)));
-    return () => {
-      source.close();
-      setReadings(null);
-    };
-  }, [brewId, on]);
-  return readings;
+  const lostSince = useListen(
+    on ? `/api/devices/kitchen/${brewId}/stream` : undefined,
+    { readings: (data) => setReadings(JSON.parse(data)) },
+    SILENT_MS,
+  );
+  return { readings: on ? readings : null, lostSince: on ? lostSince : null };
 }

@@ -1,12 +1,17 @@
 package embercup.server.brews;
 
+import embercup.server.platform.Audience;
 import embercup.server.platform.HouseWords;
-import java.io.IOException;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.UnaryOperator;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.postgresql.PGConnection;
@@ -18,6 +23,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Tells every open page of a brew that it changed, whichever server recorded the change: the word goes round through
@@ -28,44 +34,66 @@ class BrewStreams implements DisposableBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(BrewStreams.class);
     private static final String CHANNEL = "brew_changed";
-    private static final long NEVER_MS = 0;
-    private static final int WAIT_MS = 10_000;
+    private static final int READERS = 4;
+    private static final int WAIT_MS = 8_000;
     private static final int PAUSE_MS = 1_000;
 
-    private final Map<UUID, List<SseEmitter>> listeners = new ConcurrentHashMap<>();
+    private final Map<UUID, Set<Audience.Listener>> listeners = new ConcurrentHashMap<>();
     private final DataSource dataSource;
     private final JdbcClient jdbc;
     private final Brews brews;
     private final HouseWords words;
+    private final Audience audience;
+    private final JsonMapper json;
+    private final ExecutorService readers = Executors.newFixedThreadPool(READERS, BrewStreams::thread);
+    private final Set<Audience.Listener> newcomers = ConcurrentHashMap.newKeySet();
+    private final Set<UUID> due = ConcurrentHashMap.newKeySet();
     private volatile boolean open = true;
     private volatile @Nullable Thread ear;
 
-    BrewStreams(DataSource dataSource, JdbcClient jdbc, Brews brews, HouseWords words) {
+    BrewStreams(
+            DataSource dataSource, JdbcClient jdbc, Brews brews, HouseWords words, Audience audience, JsonMapper json) {
         this.dataSource = dataSource;
         this.jdbc = jdbc;
         this.brews = brews;
         this.words = words;
+        this.audience = audience;
+        this.json = json;
     }
 
-    /** Opens a stream; the state now is its first message. */
+    private static Thread thread(Runnable work) {
+        Thread thread = new Thread(work, "brew-readers");
+        thread.setDaemon(true);
+        return thread;
+    }
+
+    /**
+     * Opens a stream; the state as soon as it is read is its first message.
+     *
+     * @throws embercup.server.platform.RefusedException 404 when there is no such brew, 503 when too many listen
+     */
     SseEmitter open(UUID brewId) {
+        boolean running = brews.running(brewId);
         listen();
-        SseEmitter emitter = new SseEmitter(NEVER_MS);
-        List<SseEmitter> all = listeners.computeIfAbsent(brewId, id -> new CopyOnWriteArrayList<>());
-        all.add(emitter);
-        Runnable leave = () -> all.remove(emitter);
-        emitter.onCompletion(leave);
-        emitter.onTimeout(leave);
-        emitter.onError(e -> leave.run());
+        AtomicReference<Audience.@Nullable Listener> self = new AtomicReference<>();
+        Audience.Listener listener = audience.admit(running, () -> leave(brewId, self.get()));
+        self.set(listener);
+        listeners.computeIfAbsent(brewId, id -> ConcurrentHashMap.newKeySet()).add(listener);
         // Read only now: what is confirmed before is in it, what is confirmed after is told to a listener that is
         // there.
-        try {
-            send(emitter, brews.get(brewId));
-        } catch (RuntimeException e) {
-            leave.run();
-            throw e;
-        }
-        return emitter;
+        newcomers.add(listener);
+        tell(brewId, all -> all.stream().filter(newcomers::remove).toList());
+        return listener.emitter();
+    }
+
+    private void leave(UUID brewId, Audience.@Nullable Listener listener) {
+        listeners.computeIfPresent(brewId, (id, all) -> {
+            if (listener != null) {
+                all.remove(listener);
+                newcomers.remove(listener);
+            }
+            return all.isEmpty() ? null : all;
+        });
     }
 
     @TransactionalEventListener(phase = TransactionPhase.BEFORE_COMMIT)
@@ -123,37 +151,47 @@ class BrewStreams implements DisposableBean {
         listeners.keySet().forEach(this::tell);
     }
 
+    /** Has a changed brew read once for everybody who listens to it, however often it changes before that is done. */
     private void tell(UUID brewId) {
-        List<SseEmitter> all = listeners.getOrDefault(brewId, List.of());
-        if (!all.isEmpty()) {
-            words.saying(() -> {
-                BrewResponse now = brews.get(brewId);
-                all.forEach(e -> send(e, now));
+        if (listeners.containsKey(brewId) && due.add(brewId)) {
+            readers.execute(() -> {
+                due.remove(brewId);
+                read(brewId, List.copyOf(listeners.getOrDefault(brewId, Set.of())));
             });
         }
     }
 
-    /** A comment now and then, so that a page that went away is noticed. */
-    private void beat() {
-        listeners.values().forEach(all -> all.forEach(e -> send(e, null)));
+    /** Has it read for those who came since the last was read. */
+    private void tell(UUID brewId, UnaryOperator<Collection<Audience.Listener>> some) {
+        readers.execute(() -> read(brewId, some.apply(listeners.getOrDefault(brewId, Set.of()))));
     }
 
-    private static void send(SseEmitter emitter, @Nullable BrewResponse sheet) {
-        try {
-            emitter.send(
-                    sheet == null
-                            ? SseEmitter.event().comment("still here")
-                            : SseEmitter.event().name("brew").data(sheet));
-        } catch (IOException | IllegalStateException e) {
-            LOG.debug("A listener went away");
-            emitter.complete();
+    private void read(UUID brewId, Collection<Audience.Listener> to) {
+        if (to.isEmpty()) {
+            return;
         }
+        try {
+            words.saying(() -> {
+                // Written once: a state is as long as its curve.
+                String now = json.writeValueAsString(brews.get(brewId));
+                to.forEach(l -> audience.tell(l, "brew", now));
+            });
+        } catch (RuntimeException e) {
+            // They ask again by themselves, and hear then what is wrong.
+            LOG.debug("A brew could not be read for those who listen", e);
+            to.forEach(audience::dismiss);
+        }
+    }
+
+    /** A word now and then, so that a page knows that it still hears, and one that went away is noticed. */
+    private void beat() {
+        listeners.values().forEach(all -> all.forEach(audience::beat));
     }
 
     @Override
     public void destroy() {
         open = false;
-        listeners.values().forEach(all -> all.forEach(SseEmitter::complete));
+        readers.shutdownNow();
         Thread thread = ear;
         if (thread != null) {
             thread.interrupt();

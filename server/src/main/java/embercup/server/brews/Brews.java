@@ -305,6 +305,12 @@ public class Brews {
         return settle(e, rows.plan(e));
     }
 
+    /** Whether it is on the fire. @throws RefusedException 404 when there is none */
+    @Transactional(readOnly = true)
+    public boolean running(UUID id) {
+        return rows.entity(id).phase.equals(Fields.code(LiveBrew.Phase.RUNNING));
+    }
+
     /** What the simulated kitchen of a brew reads now. */
     @Transactional(readOnly = true)
     public SimulatedKitchen.Readings readings(UUID id) {

@@ -1,31 +1,41 @@
 package embercup.server.devices;
 
-import java.io.IOException;
-import java.util.List;
-import java.util.concurrent.CopyOnWriteArrayList;
+import embercup.server.platform.Audience;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
-/** Streams readings of instruments to open pages, four times a second; nothing runs while nobody looks. */
+/**
+ * Reads instruments for open pages, four times a second; nothing runs while nobody looks. An instrument that cannot be read at one
+ * tick is read again at the next: its pages hear nothing meanwhile and say so.
+ */
 @Component
 class Ticker implements DisposableBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(Ticker.class);
     private static final long EVERY_MS = 250;
-    private static final long NEVER_MS = 0;
 
-    private final List<Stream> streams = new CopyOnWriteArrayList<>();
-    private ScheduledExecutorService clockwork = Executors.newSingleThreadScheduledExecutor(Ticker::thread);
-    private boolean running;
+    private final Audience audience;
+    private final Map<Audience.Listener, Watched> watched = new ConcurrentHashMap<>();
+    private final ScheduledExecutorService clockwork = Executors.newSingleThreadScheduledExecutor(Ticker::thread);
+    private @Nullable ScheduledFuture<?> ticking;
 
-    private record Stream(SseEmitter emitter, String event, Supplier<Object> reading) {}
+    private record Watched(String event, Supplier<Object> reading) {}
+
+    Ticker(Audience audience) {
+        this.audience = audience;
+    }
 
     private static Thread thread(Runnable work) {
         Thread thread = new Thread(work, "instruments");
@@ -33,50 +43,44 @@ class Ticker implements DisposableBean {
         return thread;
     }
 
+    /** @throws embercup.server.platform.RefusedException 503 when too many listen */
     SseEmitter open(String event, Supplier<Object> reading) {
-        SseEmitter emitter = new SseEmitter(NEVER_MS);
-        Stream stream = new Stream(emitter, event, reading);
-        streams.add(stream);
-        Runnable leave = () -> streams.remove(stream);
-        emitter.onCompletion(leave);
-        emitter.onTimeout(leave);
-        emitter.onError(e -> leave.run());
-        send(stream);
+        AtomicReference<Audience.@Nullable Listener> self = new AtomicReference<>();
+        Audience.Listener listener = audience.admit(true, () -> leave(self.get()));
+        self.set(listener);
+        watched.put(listener, new Watched(event, reading));
         start();
-        return emitter;
+        return listener.emitter();
     }
 
     private synchronized void start() {
-        if (!running) {
-            running = true;
-            clockwork.scheduleWithFixedDelay(this::tick, EVERY_MS, EVERY_MS, TimeUnit.MILLISECONDS);
+        if (ticking == null) {
+            ticking = clockwork.scheduleWithFixedDelay(this::tick, 0, EVERY_MS, TimeUnit.MILLISECONDS);
+        }
+    }
+
+    private synchronized void leave(Audience.@Nullable Listener listener) {
+        if (listener != null) {
+            watched.remove(listener);
+        }
+        if (watched.isEmpty() && ticking != null) {
+            ticking.cancel(false);
+            ticking = null;
         }
     }
 
     private void tick() {
-        streams.forEach(this::send);
-        synchronized (this) {
-            if (streams.isEmpty()) {
-                clockwork.shutdown();
-                clockwork = Executors.newSingleThreadScheduledExecutor(Ticker::thread);
-                running = false;
+        watched.forEach((listener, of) -> {
+            try {
+                audience.tell(listener, of.event, of.reading.get());
+            } catch (RuntimeException e) {
+                LOG.debug("An instrument has nothing to read", e);
             }
-        }
-    }
-
-    private void send(Stream stream) {
-        try {
-            stream.emitter.send(SseEmitter.event().name(stream.event).data(stream.reading.get()));
-        } catch (IOException | RuntimeException e) {
-            LOG.debug("A page that watched an instrument went away, or the instrument has nothing to read");
-            streams.remove(stream);
-            stream.emitter.complete();
-        }
+        });
     }
 
     @Override
     public void destroy() {
-        streams.forEach(s -> s.emitter.complete());
         clockwork.shutdownNow();
     }
 }

@@ -1,0 +1,81 @@
+import { useEffect, useState } from "react";
+import { presentMs } from "./present";
+
+/** The server says something at least so often, ms: a stream that says nothing for longer is not heard any more. */
+const SILENT_MS = 25_000;
+const FIRST_MS = 500;
+const LONGEST_MS = 15_000;
+
+/**
+ * Listens to a stream of the server for as long as it is wanted. A browser gives a stream up for good when it is answered by a
+ * refusal once; this one is opened again, sooner at first and later then.
+ *
+ * @param told hears every message
+ * @param lost hears that nothing is heard any more, and again that something is
+ * @param silentMs after how long without a word it is given up and opened again
+ * @returns ends it
+ */
+export function listen(
+  url: string,
+  events: Record<string, (data: string) => void>,
+  lost: (isLost: boolean) => void,
+  silentMs = SILENT_MS,
+): () => void {
+  let source: EventSource | undefined;
+  let pause = FIRST_MS;
+  let next: ReturnType<typeof setTimeout> | undefined;
+  let silence: ReturnType<typeof setTimeout> | undefined;
+  const heard = () => {
+    pause = FIRST_MS;
+    lost(false);
+    clearTimeout(silence);
+    silence = setTimeout(retry, silentMs);
+  };
+  function retry() {
+    lost(true);
+    source?.close();
+    clearTimeout(silence);
+    clearTimeout(next);
+    next = setTimeout(open, pause * (0.75 + Math.random() / 2));
+    pause = Math.min(LONGEST_MS, pause * 2);
+  }
+  function open() {
+    source = new EventSource(url);
+    source.onerror = retry;
+    for (const [name, told] of Object.entries(events)) {
+      source.addEventListener(name, (e) => {
+        heard();
+        told((e as MessageEvent<string>).data);
+      });
+    }
+    clearTimeout(silence);
+    silence = setTimeout(retry, silentMs);
+  }
+  open();
+  return () => {
+    clearTimeout(next);
+    clearTimeout(silence);
+    source?.close();
+  };
+}
+
+/** Since when nothing is heard any more; null while it is live. */
+export function useLostSince(): [Date | null, (isLost: boolean) => void] {
+  const [since, setSince] = useState<Date | null>(null);
+  const [lost] = useState(
+    () => (isLost: boolean) => setSince((before) => (isLost ? (before ?? new Date(presentMs())) : null)),
+  );
+  return [since, lost];
+}
+
+/** Listens while the screen is there. */
+export function useListen(
+  url: string | undefined,
+  events: Record<string, (data: string) => void>,
+  silentMs?: number,
+): Date | null {
+  const [since, lost] = useLostSince();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what hears is the same for one address
+  useEffect(() => (url ? listen(url, events, lost, silentMs) : undefined), [url]);
+  return since;
+}
