@@ -119,6 +119,7 @@ class BrewStreams implements DisposableBean {
             try (var connection = dataSource.getConnection();
                     var statement = connection.createStatement()) {
                 statement.execute("listen " + CHANNEL);
+                statement.execute("listen " + Audience.DEVICE_GONE);
                 PGConnection postgres = connection.unwrap(PGConnection.class);
                 tellAll();
                 while (open) {
@@ -128,7 +129,11 @@ class BrewStreams implements DisposableBean {
                         continue;
                     }
                     for (var word : words) {
-                        tell(UUID.fromString(word.getParameter()));
+                        if (word.getName().equals(Audience.DEVICE_GONE)) {
+                            audience.dismissOwned(word.getParameter());
+                        } else {
+                            tell(UUID.fromString(word.getParameter()));
+                        }
                     }
                 }
             } catch (Exception e) {

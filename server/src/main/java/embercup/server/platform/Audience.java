@@ -15,6 +15,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -30,6 +32,9 @@ public class Audience implements DisposableBean {
 
     /** Pages that listen at once to one server (design value: a household has ten devices with some tabs each). */
     public static final int MOST = 600;
+
+    /** Channel of the database on which every server hears that a device was sent away. */
+    public static final String DEVICE_GONE = "device_gone";
 
     private static final int SENDERS = 24;
     private static final long IDLE_S = 20;
@@ -55,11 +60,13 @@ public class Audience implements DisposableBean {
         private final SseEmitter emitter = new SseEmitter(NEVER_MS);
         private final AtomicReference<Map.@Nullable Entry<String, Object>> next = new AtomicReference<>();
         private final AtomicBoolean sending = new AtomicBoolean();
+        private final String owner;
         private final boolean first;
         private final Runnable leave;
         private volatile boolean gone;
 
-        private Listener(boolean first, Runnable leave) {
+        private Listener(String owner, boolean first, Runnable leave) {
+            this.owner = owner;
             this.first = first;
             this.leave = leave;
         }
@@ -86,7 +93,7 @@ public class Audience implements DisposableBean {
             }
             dismiss(other);
         }
-        Listener listener = new Listener(first, leave);
+        Listener listener = new Listener(owner(), first, leave);
         all.add(listener);
         listener.emitter.onCompletion(() -> gone(listener));
         listener.emitter.onTimeout(() -> gone(listener));
@@ -140,6 +147,16 @@ public class Audience implements DisposableBean {
         } catch (RuntimeException e) {
             LOG.debug("It was gone already");
         }
+    }
+
+    /** Lets every page of a device go. @param owner the name under which its requests come in */
+    public void dismissOwned(String owner) {
+        all.stream().filter(l -> l.owner.equals(owner)).toList().forEach(this::dismiss);
+    }
+
+    private static String owner() {
+        Authentication who = SecurityContextHolder.getContext().getAuthentication();
+        return who == null ? "" : who.getName();
     }
 
     private void gone(Listener listener) {

@@ -27,7 +27,6 @@ import org.springframework.http.InvalidMediaTypeException;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Takes in the whole body of a request before anything is made of it: not more than its kind may have, not for longer than a
@@ -58,11 +57,6 @@ class BodyFilter extends OncePerRequestFilter {
 
     private final Semaphore room = new Semaphore(AT_ONCE);
     private final Semaphore largeRoom = new Semaphore(LARGE_AT_ONCE);
-    private final JsonMapper json;
-
-    BodyFilter(JsonMapper json) {
-        this.json = json;
-    }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -236,7 +230,7 @@ class BodyFilter extends OncePerRequestFilter {
             leave.run();
         }
         response.setHeader("Connection", "close");
-        Refusals.write(json, response, Problem.of(status, code, arguments));
+        Refusals.write(response, status, code, arguments);
     }
 
     /** A request whose body is here already. */

@@ -1,5 +1,6 @@
-package embercup.server.platform;
+package embercup.server.door;
 
+import embercup.server.platform.Refusals;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -13,8 +14,10 @@ import java.util.Locale;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.annotation.Lazy;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -28,7 +31,12 @@ class OwnHostFilter extends OncePerRequestFilter {
 
     private final Set<String> hosts = new HashSet<>(List.of("localhost", "127.0.0.1", "[::1]"));
 
-    OwnHostFilter(@Value("${ember.hosts:}") String more) {
+    private final HouseNetwork network;
+    private final Audit audit;
+
+    OwnHostFilter(@Value("${ember.hosts:}") String more, HouseNetwork network, @Lazy Audit audit) {
+        this.network = network;
+        this.audit = audit;
         Arrays.stream(more.split(","))
                 .map(String::strip)
                 .filter(h -> !h.isEmpty())
@@ -41,24 +49,20 @@ class OwnHostFilter extends OncePerRequestFilter {
             throws ServletException, IOException {
         String host = request.getHeader("Host");
         String origin = request.getHeader("Origin");
-        if (!ours(host) || origin != null && !sameAs(origin, host)) {
-            response.setStatus(HttpServletResponse.SC_FORBIDDEN);
-            response.setContentType("application/problem+json");
-            response.getWriter()
-                    .write(
-                            "{\"type\":\"urn:ember-cup:problem:not-ours\",\"title\":\"This address is not ours\",\"status\":403,"
-                                    + "\"detail\":\"Open Ember Cup under the address that ./start printed.\",\"violations\":[]}");
+        if (!ours(host, request) || origin != null && !sameAs(origin, host)) {
+            audit.knock(Audit.What.FOREIGN, request.getRemoteAddr());
+            Refusals.write(response, HttpStatus.FORBIDDEN, "not-ours");
             return;
         }
         chain.doFilter(request, response);
     }
 
-    private boolean ours(@Nullable String host) {
+    private boolean ours(@Nullable String host, HttpServletRequest request) {
         if (host == null) {
             return false;
         }
         String name = host.replaceFirst(":\\d+$", "").toLowerCase(Locale.ROOT);
-        return hosts.contains(name);
+        return hosts.contains(name) || request.isSecure() && network.called(name);
     }
 
     private static boolean sameAs(String origin, @Nullable String host) {

@@ -1,0 +1,119 @@
+package embercup.server.door;
+
+import embercup.server.platform.Fields;
+import embercup.server.platform.Ids;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.TransactionException;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** What happened at the door: a line for everything that lets in, keeps out or takes away. */
+@Service
+class Audit {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Audit.class);
+
+    /** The same from the same address is written once in so long, so that nobody fills the disk by knocking. */
+    private static final Duration KNOCKS_APART = Duration.ofMinutes(1);
+
+    private static final int REMEMBERED = 10_000;
+
+    /** What can happen. */
+    enum What {
+        CODE_MADE,
+        PAIRED,
+        CODE_WRONG,
+        TOO_MANY_CODES,
+        RENAMED,
+        REVOKED,
+        SESSION_UNKNOWN,
+        NOT_ALLOWED,
+        FOREIGN
+    }
+
+    /** @param what code of what happened, @param device name of the device, when one is known */
+    record Line(
+            Instant at,
+            String what,
+            String address,
+            @Nullable String device) {}
+
+    private final AuditRepository repository;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+    private final Map<String, Instant> knocks = new ConcurrentHashMap<>();
+
+    Audit(AuditRepository repository, PlatformTransactionManager transactions, Clock clock) {
+        this.repository = repository;
+        this.transaction = new TransactionTemplate(transactions);
+        this.transaction.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
+        this.clock = clock;
+    }
+
+    /** Kept whatever becomes of the change around it. */
+    @Transactional(propagation = Propagation.REQUIRES_NEW)
+    void write(What what, String address, @Nullable UUID deviceId, @Nullable String deviceName) {
+        AuditEntity e = new AuditEntity();
+        e.id = Ids.next(clock.millis());
+        e.at = clock.instant();
+        e.what = Fields.code(what);
+        e.address = address;
+        e.deviceId = deviceId;
+        e.deviceName = deviceName;
+        repository.save(e);
+    }
+
+    /** Somebody was kept out; written once a minute for each address, and never a reason to fail. */
+    void knock(What what, String address) {
+        Instant now = clock.instant();
+        if (knocks.size() > REMEMBERED) {
+            knocks.clear();
+        }
+        Instant last = knocks.put(what + address, now);
+        if (last != null && last.plus(KNOCKS_APART).isAfter(now)) {
+            knocks.put(what + address, last);
+            return;
+        }
+        try {
+            transaction.executeWithoutResult(status -> {
+                AuditEntity e = new AuditEntity();
+                e.id = Ids.next(clock.millis());
+                e.at = now;
+                e.what = Fields.code(what);
+                e.address = address;
+                repository.save(e);
+            });
+        } catch (DataAccessException | TransactionException e) {
+            LOG.warn("Could not write down that {} was kept out: {}", address, what);
+        }
+    }
+
+    long since(What what, Instant moment) {
+        return repository.countByWhatAndAtAfter(Fields.code(what), moment);
+    }
+
+    long since(What what, String address, Instant moment) {
+        return repository.countByWhatAndAddressAndAtAfter(Fields.code(what), address, moment);
+    }
+
+    @Transactional(readOnly = true)
+    List<Line> newest() {
+        return repository.findTop100ByOrderByAtDesc().stream()
+                .map(e -> new Line(e.at, e.what, e.address, e.deviceName))
+                .toList();
+    }
+}
