@@ -2,6 +2,8 @@ import { QueryClientProvider } from "@tanstack/react-query";
 import { type ComponentType, lazy, StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter, Link, RouterProvider, useRouteError } from "react-router";
+import { api } from "./api/client";
+import { beyondHere } from "./api/door";
 import { useHouse } from "./api/house";
 import { queryClient } from "./api/queries";
 import { Shell } from "./parts/Shell";
@@ -62,6 +64,9 @@ const router = createBrowserRouter([
     ],
   },
 ]);
+
+// A paired device is told the token for its changes once, before it makes any.
+if (beyondHere()) void api.me().catch(() => {});
 
 const root = document.getElementById("root");
 if (root) {

@@ -12,6 +12,7 @@ export function browser() {
       return kept.size;
     },
   });
+  vi.stubGlobal("document", { cookie: "" });
   let last: Promise<unknown> = Promise.resolve();
   vi.stubGlobal("navigator", {
     locks: {

@@ -91,6 +91,18 @@ export const useHoldTo = () =>
   );
 export const useChangeLearned = () => useChange(api.changeLearned, keys.plans, keys.learned);
 
+// ---- the door
+
+export const usePair = () =>
+  useChange((wish: { code: string; name: string }) => api.pair(wish).then(() => api.me()), keys.everything);
+export const useMakeCode = () => useChange(api.makeCode);
+export const useRenameDevice = () =>
+  useChange(
+    ({ id, ...body }: { id: string; version: number; name: string }) => api.renameDevice(id, body),
+    keys.door,
+  );
+export const useRevoke = () => useChange(api.revoke, keys.door);
+
 // ---- herbs and tins
 
 export const usePutTin = () => useChange((draft: TinRequest) => api.putTin(draft), keys.shelf, keys.plans);

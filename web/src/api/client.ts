@@ -18,7 +18,7 @@ import type {
   VesselRequest,
 } from "./shapes";
 
-export { AwayError, keptInstead, ProblemError } from "./http";
+export { AwayError, keptInstead, ProblemError, wrongOf } from "./http";
 export type * from "./shapes";
 
 const by = (id: string) => ({ params: { path: { id } } });
@@ -119,4 +119,14 @@ export const api = {
   herbs: () => told(http.GET("/api/herbs")),
   herb: (slug: string) => told(http.GET("/api/herbs/{slug}", { params: { path: { slug } } })),
   sources: () => told(http.GET("/api/sources")),
+  me: () => told(http.GET("/api/door/me")),
+  pair: (body: { code: string; name: string }) => told(http.POST("/api/door/pair", { body })),
+  makeCode: (role: "cook" | "helper") => told(http.POST("/api/door/codes", { body: { role } })),
+  devices: () => told(http.GET("/api/door/devices")),
+  renameDevice: (id: string, body: { version: number; name: string }) =>
+    told(http.PUT("/api/door/devices/{id}", { ...by(id), body })),
+  /** One device, or every one. */
+  revoke: (id: string | undefined) =>
+    id ? told(http.DELETE("/api/door/devices/{id}", by(id))) : told(http.DELETE("/api/door/devices")),
+  doorAudit: () => told(http.GET("/api/door/audit")),
 };

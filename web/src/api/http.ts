@@ -1,4 +1,5 @@
 import createClient from "openapi-fetch";
+import { answered, token } from "./door";
 import { heard } from "./present";
 import type { paths } from "./types.gen";
 
@@ -38,6 +39,12 @@ export class AwayError extends Error {
 export const keptInstead = <T>(error: unknown): T | undefined =>
   error instanceof ProblemError && error.status === 409 ? (error.kept as T | undefined) : undefined;
 
+/** What the server would rather have in a field of what was last sent to it. */
+export const wrongOf = (error: unknown) => (field: string) =>
+  error instanceof ProblemError
+    ? error.violations.find((v) => v.field === field || v.field.endsWith(`.${field}`))?.wanted
+    : undefined;
+
 declare global {
   interface Window {
     /** Questions that `first.js` asked before this script was read, by their path. */
@@ -58,15 +65,20 @@ function takeEarly(method: string, path: string): Promise<Response> | undefined 
 async function ask(request: Request): Promise<Response> {
   const path = request.url.slice(window.location.origin.length);
   const early = takeEarly(request.method, path);
+  const said = request.method === "GET" ? undefined : token();
+  if (said) request.headers.set("X-XSRF-TOKEN", said);
   const askedMs = early ? window.earlyMs : Date.now();
   let response: Response;
   try {
     response = await (early ?? fetch(request));
+    // Asked before this device was let in.
+    if (early && response.status === 401) response = await fetch(request);
   } catch (e) {
     if (e instanceof DOMException && e.name === "AbortError") throw e;
     throw new AwayError();
   }
   heard(response, askedMs, Date.now());
+  if (path !== "/api/door/pair" || response.ok) answered(response, askedMs);
   if (response.status >= 502 && response.status <= 504) throw new AwayError();
   return response;
 }

@@ -1,5 +1,7 @@
 import { useEffect, useState } from "react";
+import { keys } from "./keys";
 import { presentMs } from "./present";
+import { queryClient } from "./queries";
 
 /** The server says something at least so often, ms: a stream that says nothing for longer is not heard any more. */
 const SILENT_MS = 25_000;
@@ -62,9 +64,11 @@ export function listen(
 /** Since when nothing is heard any more; null while it is live. */
 export function useLostSince(): [Date | null, (isLost: boolean) => void] {
   const [since, setSince] = useState<Date | null>(null);
-  const [lost] = useState(
-    () => (isLost: boolean) => setSince((before) => (isLost ? (before ?? new Date(presentMs())) : null)),
-  );
+  const [lost] = useState(() => (isLost: boolean) => {
+    // Whether the server is away or will not have this device any more, an ordinary question tells.
+    if (isLost) void queryClient.invalidateQueries({ queryKey: keys.day });
+    setSince((before) => (isLost ? (before ?? new Date(presentMs())) : null));
+  });
   return [since, lost];
 }
 
@@ -75,7 +79,6 @@ export function useListen(
   silentMs?: number,
 ): Date | null {
   const [since, lost] = useLostSince();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what hears is the same for one address
   useEffect(() => (url ? listen(url, events, lost, silentMs) : undefined), [url]);
   return since;
 }

@@ -9,6 +9,8 @@ export const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 30_000,
+      // The browser's word for being online is about a network; what is kept is there without one.
+      networkMode: "always",
       retry: (count, error) => error instanceof AwayError && count < 3,
       refetchOnWindowFocus: true,
     },
@@ -33,6 +35,12 @@ export const useKitchen = () =>
       return kitchen;
     },
   });
+export const useMe = (everyMs?: number) =>
+  useQuery({ queryKey: keys.me, queryFn: api.me, refetchInterval: everyMs });
+export const useDevices = () =>
+  useQuery({ queryKey: keys.devices, queryFn: api.devices, refetchInterval: 5_000 });
+export const useDoorAudit = (open: boolean) =>
+  useQuery({ queryKey: keys.doorAudit, queryFn: api.doorAudit, enabled: open, staleTime: 0 });
 export const useSources = () =>
   useQuery({ queryKey: keys.sources, queryFn: api.sources, staleTime: Number.POSITIVE_INFINITY });
 export const useHerbs = () =>
@@ -106,6 +114,8 @@ export function useDay() {
     queryKey: keys.dayFrom(from.toISOString()),
     queryFn: () => api.day(from.toISOString(), to.toISOString()),
     refetchInterval: 15_000,
+    // Alarms ring from it, also while the page is not looked at.
+    refetchIntervalInBackground: true,
     staleTime: 5_000,
   });
 }

@@ -1,10 +1,14 @@
 import { Suspense } from "react";
 import { NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
+import { useDoor } from "../api/door";
 import { useHouse } from "../api/house";
 import { readRefused, useRefused, useWaiting } from "../api/outbox";
 import { useKitchen } from "../api/queries";
+import { Alarms } from "./Alarms";
 import { DayStrip } from "./DayStrip";
 import { Keys } from "./Keys";
+import { NewVersion } from "./NewVersion";
+import { Pairing } from "./Pairing";
 import { clock } from "./say";
 import { Loading, Trouble } from "./states";
 import { toggleTheme, useTheme } from "./theme";
@@ -25,6 +29,7 @@ export function Shell() {
   const refused = useRefused();
   const house = useHouse();
   const kitchen = useKitchen();
+  const door = useDoor();
   const live = useLocation().pathname.startsWith("/brew/");
   return (
     <div className="flex min-h-dvh flex-col">
@@ -66,7 +71,15 @@ export function Shell() {
           <Keys />
         </div>
       </header>
-      <div className={live ? "max-md:hidden" : ""}>{house && <DayStrip />}</div>
+      <div className={live ? "max-md:hidden" : ""}>{house && door.paired && <DayStrip />}</div>
+      {door.paired && <Alarms />}
+      <NewVersion />
+      {door.keptSince && (
+        <p role="status" className="border-amber border-l-[5px] px-4 py-1.5 text-sm md:px-6">
+          The kitchen server does not answer. This is what was kept before; what you confirm is kept here and
+          sent when it is back.
+        </p>
+      )}
       {waiting > 0 && (
         <p role="status" className="bg-strip px-4 py-1.5 text-sm md:px-6">
           {waiting === 1 ? "One confirmation is" : `${waiting} confirmations are`} kept here until the kitchen
@@ -93,7 +106,9 @@ export function Shell() {
       ))}
       <main id="main" className="mx-auto w-full max-w-[1280px] flex-1 px-4 pb-3 md:px-6">
         <Suspense fallback={<Loading what="the page" />}>
-          {house ? (
+          {!door.paired ? (
+            <Pairing />
+          ) : house ? (
             <Outlet />
           ) : kitchen.error ? (
             <Trouble error={kitchen.error} again={kitchen.refetch} />

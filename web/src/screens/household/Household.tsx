@@ -1,5 +1,6 @@
 import { useKitchen, usePeople } from "../../api/queries";
 import { Loading, Trouble } from "../../parts/states";
+import { Devices } from "./Devices";
 import { People } from "./People";
 import { Place } from "./Place";
 import { Reads } from "./Reads";
@@ -23,6 +24,7 @@ export default function Household() {
         <Place kitchen={k} />
         <h2 className="mt-8 text-3xl">How numbers are read</h2>
         <Reads kitchen={k} />
+        <Devices />
       </div>
       <div>
         <Vessels vessels={k.vessels} />

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useKeepPerson, useRemovePerson } from "../../api/changes";
-import type { HerbLine, Person, PersonRequest } from "../../api/client";
+import { type HerbLine, type Person, type PersonRequest, wrongOf } from "../../api/client";
 import { useHerbs } from "../../api/queries";
 import { Conditions } from "../../parts/Conditions";
 import { conditionsSaid } from "../../parts/conditions";
@@ -9,7 +9,7 @@ import { HerbPicker } from "../../parts/HerbPicker";
 import { quantity, STRENGTHS } from "../../parts/say";
 import { Trouble } from "../../parts/states";
 import { OneOf, Word } from "../../parts/Word";
-import { NameWord, NumberWord, TakeAway, useInPlace, wrongOf } from "./inPlace";
+import { NameWord, NumberWord, TakeAway, useInPlace } from "./inPlace";
 import { OwnCup } from "./OwnCup";
 
 /** Who drinks: each a cup and a sentence whose words are changed where they stand. */

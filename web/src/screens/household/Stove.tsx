@@ -1,11 +1,11 @@
 import { useState } from "react";
 import { useKeepBurner, useRemoveBurner } from "../../api/changes";
-import type { BurnerRequest, BurnerResponse, VesselResponse } from "../../api/client";
+import { type BurnerRequest, type BurnerResponse, type VesselResponse, wrongOf } from "../../api/client";
 import { NumberField, Primary, Secondary, TextField } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
 import { BurnerDrawing } from "./Burner";
 import { Calibrate } from "./Calibrate";
-import { NameWord, NumberWord, TakeAway, useInPlace, wrongOf } from "./inPlace";
+import { NameWord, NumberWord, TakeAway, useInPlace } from "./inPlace";
 
 const FLAMES = [
   ["lowW", "low"],

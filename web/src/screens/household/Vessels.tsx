@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useKeepVessel, useRemoveVessel } from "../../api/changes";
-import type { VesselRequest, VesselResponse } from "../../api/client";
+import { type VesselRequest, type VesselResponse, wrongOf } from "../../api/client";
 import { inCore, onScale, scaleOf, stepAt } from "../../api/house";
 import { Silhouette } from "../../drawings/Silhouette";
 import { stepOf, useDrag } from "../../drawings/useDrag";
@@ -8,7 +8,7 @@ import { Primary, QuantityField, Secondary, SelectField, TextField } from "../..
 import { apart, centimetres, millilitres } from "../../parts/say";
 import { Trouble } from "../../parts/states";
 import { OneOf, Word } from "../../parts/Word";
-import { type InPlace, NameWord, NumberWord, TakeAway, useInPlace, wrongOf } from "./inPlace";
+import { type InPlace, NameWord, NumberWord, TakeAway, useInPlace } from "./inPlace";
 
 type Kind = NonNullable<VesselRequest["kind"]>;
 

@@ -1,5 +1,5 @@
 import { type ReactNode, useRef, useState } from "react";
-import { keptInstead, ProblemError } from "../../api/client";
+import { keptInstead, wrongOf } from "../../api/client";
 import type { Quantity } from "../../api/house";
 import { NumberField, Primary, QuantityField, Secondary, TextField } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
@@ -23,12 +23,6 @@ export interface InPlace<T, Draft> {
   /** What is told beneath it when the last part was not kept. */
   trouble: ReactNode;
 }
-
-/** What a server wants in a field of what was last sent to it. */
-export const wrongOf = (error: unknown) => (field: string) =>
-  error instanceof ProblemError
-    ? error.violations.find((v) => v.field === field || v.field.endsWith(`.${field}`))?.wanted
-    : undefined;
 
 /**
  * Keeps the parts of a thing one after the other, each onto the newest of it. When it was changed elsewhere meanwhile,

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
 import { api, type BrewResponse, type PlanResponse, type StepLine } from "../../api/client";
 import { confirm } from "../../api/outbox";
@@ -7,6 +7,7 @@ import { ofStage, powerOf } from "../../api/steps";
 import { stateAt } from "../../drawings/curve";
 import { FireLine } from "../../drawings/FireLine";
 import { VesselDrawing } from "../../drawings/Vessel";
+import { isSaid, sayAloud, sayThem } from "../../parts/bell";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
 import { capital, celsius, forWhom, millilitres, moment, share, span, timer } from "../../parts/say";
@@ -25,6 +26,28 @@ import { beginOf, mainSteps, poured, reality, served, short } from "./reality";
 const SOON_S = 60;
 /** Longer over than this, and somebody was away, s. */
 const ABSENT_S = 45;
+
+/** Whether this device says each step aloud, for whoever has wet hands. */
+function Aloud({ words }: { words: string }) {
+  const [on, setOn] = useState(isSaid);
+  useEffect(() => {
+    if (on) sayAloud(words);
+  }, [on, words]);
+  return (
+    <label className="mt-3 flex min-h-14 items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-4"
+        checked={on}
+        onChange={(e) => {
+          sayThem(e.target.checked);
+          setOn(e.target.checked);
+        }}
+      />
+      say each step aloud
+    </label>
+  );
+}
 
 /** Who gets how much of the pot, when it is poured for more than one. */
 function Shares({ brew }: { brew: BrewResponse }) {
@@ -54,7 +77,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
   const waits = current ? !current.handsOn : false;
   const soon = current?.kind === "reduce" && left > 0 && left <= SOON_S;
   const due = waits && left <= 0 && current ? current.confirm : soon ? "The mark is near" : null;
-  const alarm = useAlarm(due, `${timer(left)} ${brew.name}`);
+  const alarm = useAlarm(due, `${timer(left)} ${brew.name}`, brew.id);
   const kitchen = useInstruments(brew);
   const index = main.findIndex((s) => s.key === brew.nowKey);
   const coming = main.slice(index + 1, index + 5);
@@ -276,6 +299,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
               </li>
             ))}
           </ul>
+          <Aloud words={headline} />
           <GiveUp onGiveUp={() => confirm(brew.id, { kind: "abandoned" })} />
         </div>
         <div className="max-md:mt-2">

@@ -7,8 +7,12 @@ import type { BrewResponse } from "../../api/client";
  */
 export function useBrewClock(brew: BrewResponse): () => number {
   const seen = useMemo(
-    () => ({ server: new Date(brew.serverNow).getTime(), here: Date.now() }),
+    () => ({ server: new Date(brew.serverNow).getTime(), here: Date.now(), ran: performance.now() }),
     [brew.serverNow],
   );
-  return useCallback(() => seen.server + (Date.now() - seen.here) * brew.clockSpeed, [seen, brew.clockSpeed]);
+  return useCallback(() => {
+    // A clock that is set back stops nothing: what has run since goes on; after a sleep the clock knows more.
+    const gone = Math.max(Date.now() - seen.here, performance.now() - seen.ran);
+    return seen.server + gone * brew.clockSpeed;
+  }, [seen, brew.clockSpeed]);
 }

@@ -5,6 +5,7 @@ import { api, type PlanResponse, type WayLine } from "../../api/client";
 import { confirm, uuid } from "../../api/outbox";
 import { present } from "../../api/present";
 import { foresee, useBrew, useKitchen, usePeople, usePlan, useRecipe } from "../../api/queries";
+import { mayRing } from "../../parts/bell";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
 import { grams } from "../../parts/say";
@@ -89,6 +90,7 @@ export default function Sheet() {
   const start = useCallback(
     (now: boolean) => {
       if (!plan || plan.stopped || unsure.length > 0 || starting) return;
+      mayRing();
       const wish = ask(recipeId, doc, now ? { ...ordered, at: undefined } : ordered, present());
       startBrew(
         { ...wish, id: uuid(), start: now, confirmed: sure, ancestorId: order.after },

@@ -11,6 +11,7 @@ import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import embercup.server.RunningServer;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -150,7 +151,12 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
         return page;
     }
 
-    private Page page(com.microsoft.playwright.Browser.NewContextOptions options) {
+    Page page(com.microsoft.playwright.Browser.NewContextOptions options) {
+        // What a worker keeps would answer for the server, also where a test stands in for it; journeys of the worker
+        // allow it.
+        if (options.serviceWorkers == null) {
+            options.setServiceWorkers(ServiceWorkerPolicy.BLOCK);
+        }
         BrowserContext context = chromium().newContext(options);
         open.add(context);
         context.setDefaultTimeout(PATIENCE_MS);

@@ -92,7 +92,7 @@ class HouseNetwork implements WebServerFactoryCustomizer<TomcatServletWebServerF
         protocol.setCompressibleMimeType(
                 "text/html,text/css,application/javascript,text/javascript,application/json,image/svg+xml");
         SSLHostConfig ssl = new SSLHostConfig();
-        ssl.setProtocols("TLSv1.2,TLSv1.3");
+        ssl.setProtocols("+TLSv1.2,+TLSv1.3");
         SSLHostConfigCertificate certificate = new SSLHostConfigCertificate(ssl, SSLHostConfigCertificate.Type.EC);
         certificate.setCertificateKeystoreFile(of.keyStore().toString());
         certificate.setCertificateKeystorePassword(Authority.PASSWORD);

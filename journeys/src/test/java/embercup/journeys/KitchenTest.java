@@ -1,0 +1,202 @@
+package embercup.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static embercup.journeys.Browser.button;
+import static embercup.journeys.Browser.now;
+import static embercup.journeys.Browser.pot;
+import static embercup.journeys.Browser.toSheet;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
+import embercup.server.RunningServer;
+import java.net.URI;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The phone in the kitchen: let in by a code, kept through a lost network, and called wherever one is. */
+@ExtendWith(RunningServer.class)
+class KitchenTest {
+
+    @TempDir
+    static Path home;
+
+    private static ConfigurableApplicationContext kitchen;
+    private static String here;
+    private static String house;
+
+    @RegisterExtension
+    final Browser browser = new Browser();
+
+    @BeforeAll
+    static void open() {
+        RunningServer.address();
+        kitchen = RunningServer.start(Map.of(
+                "ember.demo",
+                "false",
+                "ember.kitchen",
+                "true",
+                "ember.kitchen-port",
+                "0",
+                "ember.home",
+                home.toString()));
+        here = "http://127.0.0.1:" + kitchen.getEnvironment().getProperty("local.server.port");
+        int port = URI.create(RunningServer.get(here, "/api/door/me")
+                        .body()
+                        .get("network")
+                        .get("address")
+                        .asString())
+                .getPort();
+        house = "https://127.0.0.1:" + port;
+    }
+
+    @AfterAll
+    static void close() {
+        kitchen.close();
+    }
+
+    private Page phone(String server, ServiceWorkerPolicy worker) {
+        return browser.page(new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(390, 844)
+                .setColorScheme(ColorScheme.DARK)
+                .setIgnoreHTTPSErrors(true)
+                .setServiceWorkers(worker)
+                .setPermissions(List.of("notifications"))
+                .setBaseURL(server));
+    }
+
+    @Test
+    void aPhoneIsLetInByACodeHearsTheOtherDeviceAndIsSentAwayWhileItBrews() {
+        Page laptop = browser.laptop(here);
+        laptop.navigate("/household");
+        assertThat(laptop.getByText("/ember-cup.crt")).isVisible();
+        button(laptop, "A code for a cook").click();
+        String code = laptop.getByText(Pattern.compile("^\\d{3} \\d{3}$")).textContent();
+
+        Page phone = phone(house, ServiceWorkerPolicy.BLOCK);
+        phone.navigate("/");
+        assertThat(phone.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Let this device in")))
+                .isVisible();
+        ScreensTest.accessible(phone, "the pairing");
+        phone.getByLabel("What this device is called").fill("phone by the stove");
+        phone.getByLabel("Code").fill("000 000");
+        button(phone, "Let me in").click();
+        assertThat(phone.getByText("This code lets nobody in")).isVisible();
+        phone.getByLabel("Code").fill(code);
+        button(phone, "Let me in").click();
+        assertThat(pot(phone, "Caraway and anise")).isVisible();
+
+        laptop.navigate("/choose");
+        toSheet(laptop, "Caraway and anise");
+        button(laptop, "Start now").click();
+        now(laptop).waitFor();
+        phone.navigate(URI.create(laptop.url()).getPath());
+        assertThat(now(phone)).hasText(now(laptop).textContent());
+        String before = now(laptop).textContent();
+        laptop.keyboard().press("Space");
+        assertThat(now(laptop)).not().hasText(before);
+        assertThat(now(phone)).hasText(now(laptop).textContent());
+        // And the other way round: the phone changes something, with the token of its page.
+        phone.getByText("Give it up").first().click();
+        button(phone, "Yes, give it up").click();
+        assertThat(laptop.getByText("Given up")).isVisible();
+
+        laptop.navigate("/choose");
+        toSheet(laptop, "Caraway and anise");
+        button(laptop, "Start now").click();
+        now(laptop).waitFor();
+        phone.navigate(URI.create(laptop.url()).getPath());
+        now(phone).waitFor();
+        Page household = browser.laptop(here);
+        household.navigate("/household");
+        button(household, "send away: phone by the stove").click();
+        button(household, "Yes, send phone by the stove away").click();
+        assertThat(phone.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Let this device in")))
+                .isVisible();
+        household.getByText("What happened at the door").click();
+        assertThat(household
+                        .getByText(Pattern.compile("phone by the stove, sent away"))
+                        .first())
+                .isVisible();
+    }
+
+    @Test
+    void withoutAServerThePageTheDayAndTheBrewAreThereAfterAReload() {
+        Page page = phone(here, ServiceWorkerPolicy.ALLOW);
+        page.navigate("/choose");
+        page.evaluate("navigator.serviceWorker.ready.then(() => true)");
+        page.reload();
+        page.waitForFunction("() => navigator.serviceWorker.controller !== null");
+        toSheet(page, "Caraway and anise");
+        button(page, "Start now").click();
+        now(page).waitFor();
+        // Read once through the worker, so that it is kept as it is now.
+        page.reload();
+        String step = now(page).textContent();
+        page.context().setOffline(true);
+        page.reload();
+        assertThat(now(page)).hasText(step);
+        assertThat(page.getByText(Pattern.compile("does not answer\\. This is what was kept before")))
+                .isVisible();
+        page.keyboard().press("Space");
+        Browser.allIn(page);
+        assertThat(page.getByText(Pattern.compile("kept here until the kitchen")))
+                .isVisible();
+        page.context().setOffline(false);
+        assertThat(now(page)).not().hasText(step);
+        assertThat(page.getByText(Pattern.compile("kept here until the kitchen")))
+                .hasCount(0);
+        button(page, "^Give it up$").click();
+        button(page, "Yes, give it up").click();
+        assertThat(page.getByText("Given up")).isVisible();
+    }
+
+    @Test
+    void anAlarmIsHeardOnEveryScreenAndByTheSystemWhenNobodyLooks() {
+        Page page = phone(here, ServiceWorkerPolicy.ALLOW);
+        page.navigate("/choose");
+        page.evaluate("navigator.serviceWorker.ready.then(() => true)");
+        toSheet(page, "Caraway and anise");
+        button(page, "Start now").click();
+        now(page).waitFor();
+        button(page, "Use the simulated kitchen").click();
+        button(page, "^60×$").click();
+        while (!page.getByRole(AriaRole.TIMER).isVisible()) {
+            String byHand = now(page).textContent();
+            Browser.confirm(page);
+            assertThat(now(page)).not().hasText(byHand);
+        }
+        page.evaluate("Object.defineProperty(document, 'hidden', { get: () => true })");
+        // A browser without a window shows no notification: what the page asks the worker to show is written down
+        // instead.
+        page.evaluate("void (ServiceWorkerRegistration.prototype.showNotification = (title, how) => {"
+                + " (window.shown ??= []).push(title + ': ' + how.body); return Promise.resolve(); })");
+        page.evaluate("void Object.defineProperty(Notification, 'permission', { get: () => 'granted' })");
+        page.evaluate("history.pushState({}, '', '/herbs'); dispatchEvent(new PopStateEvent('popstate'))");
+        Locator alarms = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Alarms"));
+        assertThat(alarms)
+                .containsText(
+                        Pattern.compile("Caraway and anise.*over for"),
+                        new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
+        Object told = page.waitForFunction("() => window.shown && window.shown.join()")
+                .jsonValue();
+        Assertions.assertThat(String.valueOf(told)).contains("Caraway and anise");
+        button(page, "Quiet for 3 min").click();
+        assertThat(button(page, "Quiet for 3 min")).hasCount(0);
+        page.getByText("Go there").click();
+        assertThat(now(page)).isVisible();
+    }
+}

@@ -1,0 +1,46 @@
+import { useSyncExternalStore } from "react";
+
+/** Whether this device was let in, as the server's last answers said; and whether they came from the server at all. */
+interface Door {
+  paired: boolean;
+  /** Since when answers are those kept from before, as the server is away; null while it answers. */
+  keptSince: Date | null;
+}
+
+let door: Door = { paired: true, keptSince: null };
+const listeners = new Set<() => void>();
+
+function be(next: Door) {
+  if (next.paired === door.paired && (next.keptSince === null) === (door.keptSince === null)) return;
+  door = next;
+  for (const told of listeners) told();
+}
+
+/** Only the port of the house's network asks for a pairing; this machine's own does not. */
+export const beyondHere = () => window.location.protocol === "https:";
+
+/** When it was let in last, ms of the browser's clock. */
+let letInMs = 0;
+
+/** Learns from an answer that was asked for at that moment, ms: a refusal of before it was let in says nothing any more. */
+export function answered(response: Response, askedMs: number) {
+  if (response.status === 401 && askedMs < letInMs) return;
+  if (response.ok && !door.paired) letInMs = Date.now();
+  const kept = response.headers.get("X-Ember-Kept") !== null;
+  be({
+    paired: response.status !== 401,
+    keptSince: kept ? (door.keptSince ?? new Date()) : null,
+  });
+}
+
+/** The token that a change of a paired device brings along, beside its cookie. */
+export const token = () => /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+
+export const useDoor = () =>
+  useSyncExternalStore(
+    (told) => {
+      listeners.add(told);
+      return () => listeners.delete(told);
+    },
+    () => door,
+  );

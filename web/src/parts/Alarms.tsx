@@ -1,0 +1,64 @@
+import { useEffect, useState } from "react";
+import { Link, useLocation } from "react-router";
+import { presentMs } from "../api/present";
+import { useDay } from "../api/queries";
+import { notify, sayAloud, strike } from "./bell";
+import { useNow } from "./now";
+import { span } from "./say";
+
+const AGAIN_MS = 20_000;
+
+/** Brews whose step is over, on whatever screen one is; the brew's own screen rings by itself. */
+export function Alarms() {
+  const day = useDay();
+  const here = useLocation().pathname;
+  const [quiet, setQuiet] = useState<Record<string, number>>({});
+  useNow(1000);
+  const now = presentMs();
+  const due = (day.data?.open ?? []).filter(
+    (b) => b.phase === "running" && b.dueAt && Date.parse(b.dueAt) <= now && here !== `/brew/${b.id}`,
+  );
+  const ringing = due.filter((b) => now >= (quiet[b.id] ?? 0));
+  const rung = ringing.map((b) => `${b.id} ${b.now}`).join("\n");
+  const first = ringing[0];
+  const words = first ? `${first.name}: ${first.now ?? "it is time"}` : "";
+  useEffect(() => {
+    if (!rung || !first) return;
+    strike();
+    void notify(words, first.id);
+    sayAloud(words);
+    const id = setInterval(strike, AGAIN_MS);
+    return () => clearInterval(id);
+  }, [rung]);
+  if (due.length === 0) return null;
+  return (
+    <ul aria-label="Alarms" className="no-print border-ember border-l-[5px] px-4 md:px-6">
+      {due.map((b) => (
+        <li key={b.id} className="flex flex-wrap items-center gap-x-5 border-hairline border-b py-1">
+          <span>
+            <span aria-hidden className="mr-2 text-ember-text">
+              ●
+            </span>
+            <strong>{b.name}</strong>: {b.now ?? "it is time"}, over for{" "}
+            {span(Math.max(1, (now - Date.parse(b.dueAt ?? "")) / 1000))}
+          </span>
+          <Link
+            to={`/brew/${b.id}`}
+            className="grid min-h-11 place-items-center font-semibold underline underline-offset-4"
+          >
+            Go there
+          </Link>
+          {now >= (quiet[b.id] ?? 0) && (
+            <button
+              type="button"
+              className="min-h-11 underline underline-offset-4"
+              onClick={() => setQuiet({ ...quiet, [b.id]: presentMs() + 3 * 60_000 })}
+            >
+              Quiet for 3 min
+            </button>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
