@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Map;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -76,7 +77,7 @@ class KilledTest {
         button(page, "Undo “Strain now”").click();
         assertThat(button(page, "Undo “lid off”")).isVisible();
         page.close();
-        assertThat(first.said()).contains("The server ended by itself", "The database ended by itself");
+        Assertions.assertThat(first.said()).contains("The server ended by itself", "The database ended by itself");
         first.interrupt();
     }
 }
