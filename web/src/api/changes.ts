@@ -60,6 +60,7 @@ export const useStartBrew = () =>
   });
 export const useSimulate = (brewId: string) =>
   useMutation({ mutationFn: (speed: number) => api.simulate(brewId, speed), onSuccess: keepNewer });
+export const useRemoveBrew = () => useChange(api.removeBrew, keys.day, keys.notebook, keys.learned);
 /** A picture of the cup; none takes it away. */
 export const usePhoto = (brewId: string) =>
   useChange(

@@ -92,7 +92,10 @@ export const api = {
   oneCook: (plans: OrderRequest[]) => told(http.POST("/api/plans/day", { body: { plans } })),
   keepPerson: (id: string | undefined, body: PersonRequest) =>
     id ? told(http.PUT("/api/people/{id}", { ...by(id), body })) : told(http.POST("/api/people", { body })),
-  removePerson: (id: string) => told(http.DELETE("/api/people/{id}", by(id))),
+  /** Off the list; `forget` takes name and conditions out of old brews and notes too. */
+  removePerson: ({ id, forget }: { id: string; forget: boolean }) =>
+    told(http.DELETE("/api/people/{id}", { params: { path: { id }, query: { forget } } })),
+  removeBrew: (id: string) => told(http.DELETE("/api/brews/{id}", by(id))),
   keepPlace: (body: PlaceRequest) => told(http.PUT("/api/kitchen", { body })),
   keepVessel: (id: string | undefined, body: VesselRequest) =>
     id

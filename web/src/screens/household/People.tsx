@@ -139,7 +139,11 @@ function OnePerson({ person, herbs }: { person: Person; herbs: HerbLine[] }) {
             words="off the list"
             sureWords={`Yes, ${p.name} off the list`}
             error={remove.error}
-            onTake={() => remove.mutate(p.id)}
+            onTake={() => remove.mutate({ id: p.id, forget: false })}
+            other={{
+              words: "Forget: name and conditions leave old brews and notes too",
+              onTake: () => remove.mutate({ id: p.id, forget: true }),
+            }}
           />
         </p>
         {it.trouble}

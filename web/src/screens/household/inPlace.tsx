@@ -195,12 +195,15 @@ export function TakeAway({
   sureWords = `Yes, take ${name} away`,
   error,
   onTake,
+  other,
 }: {
   name: string;
   words?: string;
   sureWords?: string;
   error: unknown;
   onTake: () => void;
+  /** Another way of taking it away, with what that does. */
+  other?: { words: string; onTake: () => void };
 }) {
   const [sure, setSure] = useState(false);
   return (
@@ -210,6 +213,15 @@ export function TakeAway({
           <button type="button" className="min-h-11 text-stop underline underline-offset-4" onClick={onTake}>
             {sureWords}
           </button>
+          {other && (
+            <button
+              type="button"
+              className="min-h-11 text-stop underline underline-offset-4"
+              onClick={other.onTake}
+            >
+              {other.words}
+            </button>
+          )}
           <button
             type="button"
             className="min-h-11 underline underline-offset-4"

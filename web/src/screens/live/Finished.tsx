@@ -1,14 +1,55 @@
-import { Link } from "react-router";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { useRemoveBrew } from "../../api/changes";
 import type { BrewResponse } from "../../api/client";
 import { useRecipe } from "../../api/queries";
 import { measuredOut } from "../../parts/measured";
 import { clock, day, forWhom } from "../../parts/say";
+import { Trouble } from "../../parts/states";
 import { writeOrder } from "../sheet/order";
 import { asNoted, sameOrder } from "./again";
 import { Note } from "./Note";
 import { Photo } from "./Photo";
 import { PlannedAndDone, SecondBrew } from "./PlannedAndDone";
 import { Servings } from "./Servings";
+
+/** Deletes it for good, with its note and its photo: asked once more. */
+function Remove({ brew }: { brew: BrewResponse }) {
+  const [sure, setSure] = useState(false);
+  const navigate = useNavigate();
+  const remove = useRemoveBrew();
+  return (
+    <div className="mt-6 text-sm">
+      {sure ? (
+        <span className="flex flex-wrap gap-x-5">
+          <button
+            type="button"
+            className="min-h-11 text-stop underline underline-offset-4"
+            onClick={() => remove.mutate(brew.id, { onSuccess: () => navigate("/notebook") })}
+          >
+            Yes, delete it with its note
+          </button>
+          <button
+            type="button"
+            className="min-h-11 underline underline-offset-4"
+            onClick={() => setSure(false)}
+          >
+            no
+          </button>
+        </span>
+      ) : (
+        <button
+          type="button"
+          className="min-h-11 text-muted underline underline-offset-4"
+          onClick={() => setSure(true)}
+        >
+          Delete this brew
+        </button>
+      )}
+      {remove.error && <Trouble error={remove.error} />}
+    </div>
+  );
+}
 
 /** A brew that came to an end: the note, beside what was planned. */
 export function Finished({ brew }: { brew: BrewResponse }) {
@@ -35,6 +76,7 @@ export function Finished({ brew }: { brew: BrewResponse }) {
           </h2>
           <Note brew={brew} />
           <Photo brew={brew} />
+          <Remove brew={brew} />
         </section>
         <section aria-labelledby="planned">
           <h2 id="planned" className="text-2xl">

@@ -105,9 +105,13 @@ class ImportOverHttpTest {
     void aTextThatIsNoRecipeAnyMoreIsRefused() {
         String long_ = "1 tsp dried linden\n".repeat(6000);
         assertThat(imported("text/plain", long_).code()).isEqualTo(422);
-        assertThat(post("/api/recipes/read", "{\"text\":\"" + "linden ".repeat(15_000) + "\"}")
+        assertThat(post("/api/recipes/read", "{\"text\":\"" + "linden ".repeat(5_000) + "\"}")
                         .code())
                 .isEqualTo(422);
+        assertThat(post("/api/recipes/read", "{\"text\":\"" + "linden ".repeat(15_000) + "\"}")
+                        .code())
+                .as("more than any text that is read")
+                .isEqualTo(413);
     }
 
     @Test

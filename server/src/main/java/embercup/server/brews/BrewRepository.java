@@ -21,6 +21,12 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
     @Query(value = "select 1 from (select pg_advisory_xact_lock(hashtextextended(:word, 0))) taken", nativeQuery = true)
     int alone(String word);
 
+    /** Every brew that is or was hers, or that she drank of. @param asSharer a list with her id, as JSON */
+    @Query(
+            value = "select * from brew b where b.drinker_id = :drinkerId or b.sharers @> cast(:asSharer as jsonb)",
+            nativeQuery = true)
+    List<BrewEntity> ofPerson(UUID drinkerId, String asSharer);
+
     List<BrewEntity> findAllByPhaseInOrderByCreatedAt(List<String> phases);
 
     @Query("""

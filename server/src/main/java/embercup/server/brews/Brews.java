@@ -305,6 +305,23 @@ public class Brews {
         return settle(e, rows.plan(e));
     }
 
+    /**
+     * Deletes a brew that is over with all that is kept of it; what it taught of the stove is forgotten with it.
+     *
+     * @throws RefusedException 404 when there is none, 409 while it waits or burns
+     */
+    @Transactional
+    public void remove(UUID id) {
+        BrewEntity e = rows.forWriting(id);
+        if (e.phase.equals(Fields.code(LiveBrew.Phase.PLANNED))
+                || e.phase.equals(Fields.code(LiveBrew.Phase.RUNNING))) {
+            throw RefusedException.of(HttpStatus.CONFLICT, "not-over", phase(e));
+        }
+        notebook.strike(id);
+        brews.delete(e);
+        publisher.publishEvent(new Changed(id));
+    }
+
     /** Whether it is on the fire. @throws RefusedException 404 when there is none */
     @Transactional(readOnly = true)
     public boolean running(UUID id) {

@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -44,6 +45,13 @@ class BrewsController {
     @GetMapping("/{id}")
     BrewResponse brew(@PathVariable UUID id) {
         return brews.get(id);
+    }
+
+    /** Deletes a brew that is over, with its note and its photo. */
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void removeBrew(@PathVariable UUID id) {
+        brews.remove(id);
     }
 
     /** Why the numbers of its plan are what they are. */

@@ -7,11 +7,16 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface EntryRepository extends JpaRepository<EntryEntity, UUID> {
 
     Slice<EntryEntity> findAllByOrderByBrewedAtDesc(Pageable page);
+
+    @Modifying
+    @Query("update EntryEntity e set e.drinkerName = '', e.drinkerId = null where e.drinkerId = :drinkerId")
+    void forget(UUID drinkerId);
 
     Slice<EntryEntity> findAllByRecipeIdOrderByBrewedAtDesc(UUID recipeId, Pageable page);
 

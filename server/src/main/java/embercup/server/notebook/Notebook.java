@@ -61,6 +61,12 @@ public class Notebook {
         repository.deleteById(brewId);
     }
 
+    /** Takes somebody's name off her lines; what she said of her cups stays. */
+    @Transactional
+    public void forget(UUID drinkerId) {
+        repository.forget(drinkerId);
+    }
+
     /** What was felt of a recipe by a drinker since a moment. */
     @Transactional(readOnly = true)
     public List<Taste.Note> tasteNotes(UUID recipeId, UUID drinkerId, Instant since) {

@@ -24,6 +24,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.type.TypeReference;
@@ -38,9 +39,16 @@ public class People {
     private final PersonRepository repository;
     private final JsonMapper json;
     private final Herbary herbary;
+    private final ObjectProvider<PersonTraces> traces;
     private final Clock clock;
 
-    People(PersonRepository repository, JsonMapper json, Herbary herbary, Clock clock) {
+    People(
+            PersonRepository repository,
+            JsonMapper json,
+            Herbary herbary,
+            ObjectProvider<PersonTraces> traces,
+            Clock clock) {
+        this.traces = traces;
         this.repository = repository;
         this.json = json;
         this.herbary = herbary;
@@ -78,9 +86,19 @@ public class People {
         return person(repository.saveAndFlush(e));
     }
 
+    /**
+     * Takes somebody off the list.
+     *
+     * @param forget whether her name and conditions leave old brews and notes too
+     * @throws RefusedException 409 when she is to be forgotten and a brew of hers is not over
+     */
     @Transactional
-    public void remove(UUID id) {
-        repository.delete(entity(id));
+    public void remove(UUID id, boolean forget) {
+        PersonEntity e = entity(id);
+        if (forget) {
+            traces.forEach(t -> t.forget(id, e.name));
+        }
+        repository.delete(e);
     }
 
     /** The person as the core sees a drinker; an allergy to a herb that is no longer in the house stays hers. */

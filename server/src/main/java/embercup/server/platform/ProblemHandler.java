@@ -42,6 +42,12 @@ class ProblemHandler {
 
     private static final Logger LOG = LoggerFactory.getLogger(ProblemHandler.class);
 
+    private final DiskHealth disk;
+
+    ProblemHandler(DiskHealth disk) {
+        this.disk = disk;
+    }
+
     @ExceptionHandler
     ResponseEntity<ProblemDetail> invalid(InvalidInputException e) {
         return invalid(e.violations());
@@ -185,7 +191,8 @@ class ProblemHandler {
                 HttpStatus.INTERNAL_SERVER_ERROR, Problem.of(HttpStatus.INTERNAL_SERVER_ERROR, "unexpected", Map.of()));
     }
 
-    private static ResponseEntity<ProblemDetail> diskFull() {
+    private ResponseEntity<ProblemDetail> diskFull() {
+        disk.seenFull();
         return answer(
                 HttpStatus.INSUFFICIENT_STORAGE, Problem.of(HttpStatus.INSUFFICIENT_STORAGE, "disk-full", Map.of()));
     }
