@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Person } from "../src/api/client";
+import { type House, keepHouse } from "../src/api/house";
 import { atOn, nextAt } from "../src/screens/sheet/at";
 import {
   applied,
@@ -11,6 +12,8 @@ import {
   writeOrder,
 } from "../src/screens/sheet/order";
 import { seeded } from "./seeded";
+
+keepHouse({ units: { hours: "twenty-four", dates: "day-month" }, scales: {} } as unknown as House);
 
 const PLAIN: Order = { purpose: "everyday", changes: [], schools: {}, tweaks: [], spent: false, others: [] };
 

@@ -2,7 +2,7 @@ import { useSyncExternalStore } from "react";
 import type { KitchenResponse } from "./client";
 
 /** In which units the household reads its numbers, as the server told last. */
-export type House = Pick<KitchenResponse, "units" | "scales">;
+export type House = Pick<KitchenResponse, "units" | "scales" | "zone">;
 export type ScaleLine = House["scales"]["mass"];
 /** What a scale is of; the core has °C, g, mL, cm and m. */
 export type Quantity = keyof House["scales"];
@@ -21,10 +21,10 @@ function remembered(): House | undefined {
 }
 
 /** Takes what the server told; a page that opens without it begins with the last. */
-export function keepHouse({ units, scales }: House) {
-  const text = JSON.stringify({ units, scales });
+export function keepHouse({ units, scales, zone }: House) {
+  const text = JSON.stringify({ units, scales, zone });
   if (house && JSON.stringify(house) === text) return;
-  house = { units, scales };
+  house = { units, scales, zone };
   try {
     localStorage.setItem(KEPT, text);
   } catch {

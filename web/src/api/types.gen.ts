@@ -1514,6 +1514,7 @@ export interface components {
             /** Format: int64 */
             version: number;
             vessels: components["schemas"]["VesselResponse"][];
+            zone?: string;
         };
         LearnedRequest: {
             forget?: boolean;
@@ -1800,6 +1801,7 @@ export interface components {
             units?: components["schemas"]["UnitsOfHouse"];
             /** Format: int64 */
             version?: number;
+            zone?: string;
         };
         PlanResponse: {
             additions: components["schemas"]["AdditionLine"][];

@@ -2,7 +2,7 @@ import type { scaleLinear } from "d3-scale";
 import type { AdditionLine, CurvePoint, StageLine, StepLine } from "../api/client";
 import { powerOf } from "../api/steps";
 import { measuredOut } from "../parts/measured";
-import { capital, clock, date, millilitres, share, span } from "../parts/say";
+import { capital, clock, date, millilitres, share, span, timeValue } from "../parts/say";
 import type { FireLineProps } from "./lineProps";
 
 /** How much of the line is written: all of it, what fits a phone, or nothing. */
@@ -322,7 +322,7 @@ const STEPS_S = [60, 120, 300, 600, 900, 1800, 3600, 7200, 10_800, 21_600, 43_20
 function tickOf(start: Date | undefined, t: number, step: number): string | undefined {
   if (!start) return undefined;
   const at = new Date(start.getTime() + t * 1000);
-  const midnight = at.getHours() === 0 && at.getMinutes() === 0;
+  const midnight = timeValue(at) === "00:00";
   return step >= 86_400 || (midnight && t > 0) ? date(at) : clock(at);
 }
 

@@ -7,6 +7,8 @@ import { useNow } from "./now";
 import { span } from "./say";
 
 const AGAIN_MS = 20_000;
+/** What has been over for longer is told, and no longer rung for. */
+const RINGS_MS = 30 * 60_000;
 
 /** Brews whose step is over, on whatever screen one is; the brew's own screen rings by itself. */
 export function Alarms() {
@@ -18,7 +20,9 @@ export function Alarms() {
   const due = (day.data?.open ?? []).filter(
     (b) => b.phase === "running" && b.dueAt && Date.parse(b.dueAt) <= now && here !== `/brew/${b.id}`,
   );
-  const ringing = due.filter((b) => now >= (quiet[b.id] ?? 0));
+  const fresh = due.filter((b) => now - Date.parse(b.dueAt ?? "") < RINGS_MS);
+  const missed = due.filter((b) => !fresh.includes(b));
+  const ringing = fresh.filter((b) => now >= (quiet[b.id] ?? 0));
   const rung = ringing.map((b) => `${b.id} ${b.now}`).join("\n");
   const first = ringing[0];
   const words = first ? `${first.name}: ${first.now ?? "it is time"}` : "";
@@ -33,7 +37,7 @@ export function Alarms() {
   if (due.length === 0) return null;
   return (
     <ul aria-label="Alarms" className="no-print border-ember border-l-[5px] px-4 md:px-6">
-      {due.map((b) => (
+      {fresh.map((b) => (
         <li key={b.id} className="flex flex-wrap items-center gap-x-5 border-hairline border-b py-1">
           <span>
             <span aria-hidden className="mr-2 text-ember-text">
@@ -59,6 +63,20 @@ export function Alarms() {
           )}
         </li>
       ))}
+      {missed.length > 0 && (
+        <li className="py-1 text-sm">
+          Missed:{" "}
+          {missed.map((b, i) => (
+            <span key={b.id}>
+              {i > 0 && ", "}
+              <Link to={`/brew/${b.id}`} className="relative underline underline-offset-4 max-sm:reach">
+                {b.name}
+              </Link>{" "}
+              {span((now - Date.parse(b.dueAt ?? "")) / 1000)} ago
+            </span>
+          ))}
+        </li>
+      )}
     </ul>
   );
 }

@@ -1,6 +1,7 @@
 import { scaleTime } from "d3-scale";
 import { Link } from "react-router";
 import { useDay } from "../api/queries";
+import { wall } from "../api/zone";
 import { useNow } from "./now";
 import { date, hour } from "./say";
 import { useWidth } from "./size";
@@ -42,7 +43,7 @@ export function DayStrip() {
                 fontSize={12}
                 style={{ fill: "var(--muted)" }}
               >
-                {h.getHours() === 0 ? date(h) : hour(h)}
+                {wall(h).getHours() === 0 ? date(h) : hour(h)}
               </text>
             </g>
           ))}

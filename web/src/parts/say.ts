@@ -1,4 +1,5 @@
 import { onScale, type Quantity, type ScaleLine, scaleOf, stepAt, theHouse } from "../api/house";
+import { wall } from "../api/zone";
 
 /** How numbers and times are said; one place, so that every screen says them alike. */
 
@@ -62,43 +63,45 @@ export function cupsSaid(n: number): string {
   return part || rest === 0 ? `${whole || ""}${part} cups` : `${n} cups`;
 }
 
-const dateOf = (at: Date | string) => (typeof at === "string" ? new Date(at) : at);
+/** A moment as the kitchen's clock shows it. */
+const shown = (at: Date | string) => wall(typeof at === "string" ? new Date(at) : at);
 const two = (n: number) => String(n).padStart(2, "0");
 
+const digits = (d: Date) => `${two(d.getHours())}:${two(d.getMinutes())}`;
+const clockFace = (d: Date) =>
+  theHouse().units.hours === "twelve"
+    ? `${d.getHours() % 12 || 12}:${two(d.getMinutes())} ${d.getHours() < 12 ? "am" : "pm"}`
+    : digits(d);
+
 /** The value of a control for a time: "21:05", whatever the house says. */
-export function timeValue(at: Date | string): string {
-  const d = dateOf(at);
-  return `${two(d.getHours())}:${two(d.getMinutes())}`;
-}
+export const timeValue = (at: Date | string): string => digits(shown(at));
 
 /** "21:05", "9:05 pm". */
-export function clock(at: Date | string): string {
-  const d = dateOf(at);
-  if (theHouse().units.hours !== "twelve") return timeValue(d);
-  return `${d.getHours() % 12 || 12}:${two(d.getMinutes())} ${d.getHours() < 12 ? "am" : "pm"}`;
-}
+export const clock = (at: Date | string): string => clockFace(shown(at));
 
 /** The same for the value of a control. */
 export function clockOf(value: string): string {
   const [h = "0", m = "0"] = value.split(":");
-  return clock(new Date(2000, 0, 1, Number(h), Number(m)));
+  return clockFace(new Date(2000, 0, 1, Number(h), Number(m)));
 }
 
 /** A full hour on an axis: "21", "9 pm". */
 export function hour(at: Date): string {
-  if (theHouse().units.hours !== "twelve") return two(at.getHours());
-  return `${at.getHours() % 12 || 12} ${at.getHours() < 12 ? "am" : "pm"}`;
+  const h = shown(at).getHours();
+  return theHouse().units.hours === "twelve" ? `${h % 12 || 12} ${h < 12 ? "am" : "pm"}` : two(h);
 }
 
+/** Whether both are of one day of the house. */
+export const sameDay = (a: Date | string, b: Date | string) =>
+  shown(a).toDateString() === shown(b).toDateString();
+
 /** A moment to come or gone: its clock, with its day when that is another than today's. */
-export function moment(at: Date | string, now: Date): string {
-  const d = dateOf(at);
-  return d.toDateString() === now.toDateString() ? clock(d) : `${day(d)}, ${clock(d)}`;
-}
+export const moment = (at: Date | string, now: Date): string =>
+  sameDay(at, now) ? clock(at) : `${day(at)}, ${clock(at)}`;
 
 /** "26 Nov", "Nov 26", "2026-11-26". */
 export function date(at: Date | string): string {
-  const d = dateOf(at);
+  const d = shown(at);
   const order = theHouse().units.dates;
   if (order === "year-month-day") return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
   const month = d.toLocaleDateString("en-GB", { month: "short" });
@@ -107,13 +110,13 @@ export function date(at: Date | string): string {
 
 /** "Thu 26 Nov". */
 export function day(at: Date | string): string {
-  return `${dateOf(at).toLocaleDateString("en-GB", { weekday: "short" })} ${date(at)}`;
+  return `${shown(at).toLocaleDateString("en-GB", { weekday: "short" })} ${date(at)}`;
 }
 
 /** With its year: "26 Nov 2026", "Nov 26, 2026". */
 export function fullDate(at: Date | string): string {
   const order = theHouse().units.dates;
-  const year = dateOf(at).getFullYear();
+  const year = shown(at).getFullYear();
   if (order === "year-month-day") return date(at);
   return order === "month-day" ? `${date(at)}, ${year}` : `${date(at)} ${year}`;
 }

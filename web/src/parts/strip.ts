@@ -1,4 +1,5 @@
 import type { BrewLine } from "../api/client";
+import { ofWall, wall } from "../api/zone";
 import { clock, span } from "./say";
 
 const HOUR_MS = 3600_000;
@@ -84,9 +85,10 @@ const STEPS_H = [1, 2, 3, 6, 12, 24];
 export function hoursBetween(from: Date, to: Date, width: number, roomPx: number): Date[] {
   const hours = (to.getTime() - from.getTime()) / HOUR_MS;
   const step = STEPS_H.find((h) => (width * h) / hours >= roomPx) ?? 24;
-  const first = new Date(from);
+  const first = new Date(wall(from));
   first.setHours(Math.ceil((first.getHours() + first.getMinutes() / 60) / step) * step, 0, 0, 0);
+  const last = wall(to);
   const all: Date[] = [];
-  for (const h = first; h <= to; h.setHours(h.getHours() + step)) all.push(new Date(h));
+  for (const h = first; h <= last; h.setHours(h.getHours() + step)) all.push(ofWall(new Date(h)));
   return all;
 }

@@ -3,7 +3,7 @@ import { api, type HerbResponse } from "../../api/client";
 import { keys } from "../../api/keys";
 import { present } from "../../api/present";
 import { useDay } from "../../api/queries";
-import { grams, range } from "../../parts/say";
+import { grams, range, sameDay } from "../../parts/say";
 
 const WIDTH = 360;
 const HEIGHT = 46;
@@ -54,9 +54,9 @@ export function UsualDose({ herb }: { herb: HerbResponse }) {
 
 function useTodaysCups(slug: string): { id: string; name: string; perCupG: number }[] {
   const day = useDay().data;
-  const today = present().toDateString();
+  const today = present();
   const lines = [...(day?.open ?? []), ...(day?.brewed ?? [])].filter(
-    (b) => !b.unreadable && new Date(b.startAt).toDateString() === today,
+    (b) => !b.unreadable && sameDay(b.startAt, today),
   );
   const brews = useQueries({
     queries: lines.map((b) => ({ queryKey: keys.brew(b.id), queryFn: () => api.brew(b.id) })),

@@ -61,7 +61,7 @@ function Way({ network }: { network: NetworkLine }) {
             .join("")}
         />
       </svg>
-      <ol className="max-w-md list-decimal pl-5 text-sm leading-relaxed">
+      <ol className="max-w-2xl flex-1 basis-64 list-decimal pl-5 text-sm leading-relaxed">
         <li>
           Scan the square, or type <strong className="break-all">{network.address}</strong>. The phone warns,
           as it does not know this kitchen yet: go on.
@@ -108,7 +108,7 @@ function Known({ self }: { self: string | undefined }) {
         </p>
       )}
       {make.error && <Trouble error={make.error} />}
-      <ul className="mt-4 border-hairline border-t">
+      <ul className="mt-4 max-w-3xl border-hairline border-t">
         {devices.data?.map((d) => (
           <li key={d.id} className="border-hairline border-b py-2">
             <OneDevice device={d} self={d.id === self} />

@@ -24,11 +24,13 @@ export default function Household() {
         <Place kitchen={k} />
         <h2 className="mt-8 text-3xl">How numbers are read</h2>
         <Reads kitchen={k} />
-        <Devices />
       </div>
       <div>
         <Vessels vessels={k.vessels} />
         <Stove burners={k.burners} vessels={k.vessels} />
+      </div>
+      <div className="lg:col-span-2">
+        <Devices />
       </div>
     </div>
   );

@@ -1,5 +1,6 @@
 import { useKeepPlace } from "../../api/changes";
 import type { KitchenResponse, PlaceRequest } from "../../api/client";
+import { ownZone } from "../../api/zone";
 import { celsius, quantity } from "../../parts/say";
 import { OneOf, Word } from "../../parts/Word";
 import { NumberWord, useInPlace } from "./inPlace";
@@ -16,6 +17,9 @@ const LIANG = [
   { value: "37.5", label: "37.5 g", gloss: "as in Taiwan" },
   { value: "50", label: "50 g", gloss: "as on markets today" },
 ];
+
+/** "Europe/Oslo" is "Oslo, Europe". */
+const named = (zone: string) => zone.split("/").reverse().join(", ").replaceAll("_", " ");
 
 /** Where it is brewed and whose spoons are meant: a sentence whose words are changed where they stand. */
 export function Place({ kitchen }: { kitchen: KitchenResponse }) {
@@ -96,7 +100,23 @@ export function Place({ kitchen }: { kitchen: KitchenResponse }) {
             />
           )}
         </Word>
-        .
+        . Its days go by the clock of{" "}
+        <Word label="Time zone" shown={k.zone ? named(k.zone) : "this device, as nobody said another"}>
+          {() => (
+            <OneOf
+              label="Time zone"
+              value={k.zone ?? ""}
+              options={[
+                { value: ownZone, label: named(ownZone), gloss: "as this device has it" },
+                ...Intl.supportedValuesOf("timeZone")
+                  .filter((z) => z !== ownZone)
+                  .map((z) => ({ value: z, label: named(z) })),
+              ]}
+              onPick={(zone) => it.keep({ zone })}
+            />
+          )}
+        </Word>
+        , on every device.
       </p>
       {it.trouble}
     </section>

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { present } from "../../api/present";
+import { ofWall, wall } from "../../api/zone";
 import { SelectField } from "../../parts/Field";
 import { clock, clockOf, date, moment, timeValue } from "../../parts/say";
 import { atOn, dayValue, nextAt } from "./at";
@@ -16,7 +17,10 @@ export function momentAt(at: string): string {
 }
 
 const DAY_MS = 24 * 3600_000;
-const midnight = (d: Date) => new Date(d.getFullYear(), d.getMonth(), d.getDate()).getTime();
+function midnight(at: Date): number {
+  const d = wall(at);
+  return new Date(d.getFullYear(), d.getMonth(), d.getDate()).getTime();
+}
 const daysFrom = (a: Date, b: Date) => Math.round((midnight(b) - midnight(a)) / DAY_MS);
 
 /** Days that a pot can be planned for. */
@@ -38,7 +42,7 @@ export function ReadyAt({
     const d = new Date(present().getTime() + i * DAY_MS);
     return { value: dayValue(d), label: i === 0 ? "today" : i === 1 ? "tomorrow" : date(d) };
   });
-  const chosen = new Date(`${day}T${time}`);
+  const chosen = ofWall(new Date(`${day}T${time}`));
   // An hour of today that has gone by is tomorrow's.
   const then = chosen <= present() ? new Date(chosen.getTime() + DAY_MS) : chosen;
   return (

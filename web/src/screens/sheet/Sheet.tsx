@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState } from "react";
+import { type ReactNode, useCallback, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { useStartBrew } from "../../api/changes";
 import { api, type PlanResponse, type WayLine } from "../../api/client";
@@ -202,7 +202,13 @@ export default function Sheet() {
                 <Quiet onClick={() => window.print()}>Print</Quiet>
                 {plan && (
                   <Quiet onClick={() => void give(plan)}>
-                    {giving ? "Making the file …" : "Share as PDF"}
+                    {giving ? (
+                      "making it …"
+                    ) : (
+                      <>
+                        <span className="sr-only">Share as </span>PDF
+                      </>
+                    )}
                   </Quiet>
                 )}
                 <Link
@@ -289,7 +295,7 @@ export default function Sheet() {
   );
 }
 
-function Quiet({ onClick, children }: { onClick: () => void; children: string }) {
+function Quiet({ onClick, children }: { onClick: () => void; children: ReactNode }) {
   return (
     <button
       type="button"

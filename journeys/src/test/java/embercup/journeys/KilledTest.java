@@ -76,8 +76,23 @@ class KilledTest {
         assertThat(now(page)).containsText("Strain");
         button(page, "Undo “Strain now”").click();
         assertThat(button(page, "Undo “lid off”")).isVisible();
-        page.close();
         Assertions.assertThat(first.said()).contains("The server ended by itself", "The database ended by itself");
-        first.interrupt();
+
+        // What a killed start leaves is taken over by the next.
+        long left =
+                Long.parseLong(Files.readString(home.resolve("demo/server.pid")).strip());
+        first.process().destroyForcibly();
+        first.process().waitFor();
+        Assertions.assertThat(ProcessHandle.of(left))
+                .as("goes on without its start")
+                .isPresent();
+        StartCommand next = StartCommand.type(home, port, Map.of()).ready();
+        Assertions.assertThat(next.said())
+                .contains("A server of an earlier start was left running (process " + left + ")");
+        page.reload();
+        assertThat(now(page)).containsText("Let it steep", BACK);
+        page.close();
+        next.interrupt();
+        Assertions.assertThat(Files.exists(home.resolve("demo/server.pid"))).isFalse();
     }
 }

@@ -72,52 +72,6 @@ class StartCommandTest {
         assertThat(own.interrupt()).isZero();
     }
 
-    private static long pid(Path file) throws IOException {
-        return Long.parseLong(Files.readString(file).strip().lines().findFirst().orElseThrow());
-    }
-
-    private static void kill(long pid) {
-        ProcessHandle.of(pid).orElseThrow().destroyForcibly();
-    }
-
-    /** Whatever is killed: what dies is started again, and what a killed start left is taken over. */
-    @Test
-    void whatIsKilledIsStartedAgainAndNothingIsLost() throws Exception {
-        int port = StartCommand.freePort();
-        Map<String, String> data = Map.of("EMBER_DATA", home.resolve("killed").toString());
-        Path demo = home.resolve("killed/demo");
-        StartCommand first = StartCommand.type(home, port, data);
-        assertThat(first.says("Ember Cup is ready: http://127.0.0.1:" + port, StartCommand.READY_S))
-                .as(first.said())
-                .isTrue();
-        kill(pid(demo.resolve("server.pid")));
-        assertThat(first.says("Ember Cup is ready again", StartCommand.READY_S))
-                .as(first.said())
-                .isTrue();
-        assertThat(get(port, "/api/recipes")).contains("Linden and elderflower");
-        kill(pid(demo.resolve("cluster/postmaster.pid")));
-        assertThat(first.says("The database ended by itself", StartCommand.READY_S))
-                .as(first.said())
-                .isTrue();
-        long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(StartCommand.READY_S);
-        String recipes = "";
-        while (!recipes.contains("Linden and elderflower") && System.nanoTime() < until) {
-            recipes = get(port, "/api/recipes");
-        }
-        assertThat(recipes).contains("Linden and elderflower");
-        long server = pid(demo.resolve("server.pid"));
-        kill(first.process().pid());
-        first.process().waitFor();
-        assertThat(ProcessHandle.of(server)).as("left by the killed start").isPresent();
-        StartCommand next = StartCommand.type(home, port, data);
-        assertThat(next.says("Ember Cup is ready: http://127.0.0.1:" + port, StartCommand.READY_S))
-                .as(next.said())
-                .isTrue();
-        assertThat(next.said()).contains("A server of an earlier start was left running (process " + server + ")");
-        assertThat(next.interrupt()).isZero();
-        assertThat(Files.exists(demo.resolve("server.pid"))).isFalse();
-    }
-
     @Test
     void aTakenPortIsSaidInOneSentence() throws Exception {
         try (ServerSocket taken = new ServerSocket(0, 1, java.net.InetAddress.getLoopbackAddress())) {

@@ -8,6 +8,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import embercup.server.RunningServer.Answer;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -170,5 +172,33 @@ class HouseholdOverHttpTest {
                 .body();
         assertThat(moved.get("boilingC").asDouble()).isCloseTo(95, within(0.2));
         put("/api/kitchen", "{\"version\":%d,\"altitudeM\":0}".formatted(version + 1));
+    }
+
+    private static int zone(String name) {
+        long version = get("/api/kitchen").body().get("version").asLong();
+        return put("/api/kitchen", "{\"version\":%d,\"zone\":\"%s\"}".formatted(version, name))
+                .code();
+    }
+
+    private static int filledToday(ZoneId by) {
+        return post(
+                        "/api/shelf",
+                        "{\"herb\":\"savory\",\"form\":\"dried\",\"filledOn\":\"%s\"}".formatted(LocalDate.now(by)))
+                .code();
+    }
+
+    /** It is never the same day on both sides of the date line at once: 25 hours lie between. */
+    @Test
+    void theDaysOfTheHouseGoByItsOwnClock() {
+        ZoneId east = ZoneId.of("Pacific/Kiritimati");
+        ZoneId west = ZoneId.of("Pacific/Pago_Pago");
+        assertThat(zone("Middle/Earth")).isEqualTo(422);
+        assertThat(zone(east.getId())).isEqualTo(200);
+        assertThat(get("/api/kitchen").body().get("zone").asString()).isEqualTo(east.getId());
+        assertThat(filledToday(east)).as("today there").isEqualTo(201);
+        assertThat(zone(west.getId())).isEqualTo(200);
+        assertThat(filledToday(east)).as("not yet there").isEqualTo(422);
+        assertThat(filledToday(west)).isEqualTo(201);
+        assertThat(zone(ZoneId.systemDefault().getId())).isEqualTo(200);
     }
 }

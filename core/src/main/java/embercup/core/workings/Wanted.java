@@ -176,6 +176,7 @@ public sealed interface Wanted {
         UUID,
         MOMENT,
         DAY,
+        ZONE,
         LIST,
         OBJECT,
         RIGHT_KIND

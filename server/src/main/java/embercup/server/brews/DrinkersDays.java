@@ -3,6 +3,7 @@ package embercup.server.brews;
 import embercup.core.care.History;
 import embercup.core.materia.Constituent;
 import embercup.core.plan.Interleaving;
+import embercup.server.kitchen.Kitchens;
 import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
 import java.time.Duration;
@@ -46,9 +47,11 @@ class DrinkersDays implements Plans.Day {
 
     private final BrewRepository brews;
     private final KeptPlans kept;
+    private final Kitchens kitchens;
     private final JsonMapper json;
 
-    DrinkersDays(BrewRepository brews, KeptPlans kept, JsonMapper json) {
+    DrinkersDays(BrewRepository brews, KeptPlans kept, Kitchens kitchens, JsonMapper json) {
+        this.kitchens = kitchens;
         this.brews = brews;
         this.kept = kept;
         this.json = json;
@@ -68,7 +71,7 @@ class DrinkersDays implements Plans.Day {
         }
         List<History.Earlier> earlier = new ArrayList<>();
         Map<String, Set<LocalDate>> days = new HashMap<>();
-        ZoneId zone = ZoneId.systemDefault();
+        ZoneId zone = kitchens.zone();
         LocalDate today = LocalDate.ofInstant(at, zone);
         String asSharer = json.writeValueAsString(List.of(Map.of("id", drinkerId)));
         for (BrewRepository.Drunk d :

@@ -85,6 +85,9 @@ final class KitchenEntities {
         @Column(name = "liang_g")
         double liangG;
 
+        /** IANA name of the time zone; null until it is said. */
+        String zone;
+
         String schools = "";
 
         String temperatures;

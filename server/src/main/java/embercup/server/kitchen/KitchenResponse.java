@@ -14,7 +14,11 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** The kitchen as the household keeps it. */
+/**
+ * The kitchen as the household keeps it.
+ *
+ * @param zone IANA name of the time zone by which its days go; missing until it is said
+ */
 public record KitchenResponse(
         long version,
         double altitudeM,
@@ -24,6 +28,7 @@ public record KitchenResponse(
         String measures,
         double liangG,
         double boilingC,
+        @Nullable String zone,
         UnitsOfHouse units,
         UnitsOfHouse.Scales scales,
         List<VesselResponse> vessels,
@@ -60,6 +65,8 @@ public record KitchenResponse(
             @CodeOf(KitchenSystem.class) @Nullable String measures,
 
             @Within(Limit.LIANG_G) @Nullable Double liangG,
+
+            @Size(max = Length.NAME) @Nullable String zone,
 
             @Valid @Nullable UnitsOfHouse units) {}
 

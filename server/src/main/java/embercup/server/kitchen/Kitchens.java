@@ -12,6 +12,8 @@ import embercup.core.recipe.Companion;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
+import embercup.core.workings.Wanted;
+import embercup.core.workings.Wanted.Kind;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.kitchen.KitchenEntities.BurnerEntity;
 import embercup.server.kitchen.KitchenEntities.KitchenEntity;
@@ -29,6 +31,7 @@ import embercup.server.platform.RefusedException;
 import embercup.server.platform.SchoolsReading;
 import embercup.server.platform.WorkingsLine;
 import java.time.Clock;
+import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -79,10 +82,25 @@ public class Kitchens {
                 k.measures,
                 k.liangG,
                 core.boilingC(),
+                k.zone,
                 UnitsOfHouse.of(units),
                 UnitsOfHouse.Scales.of(units),
                 vessels.findAllByOrderByBrimMl().stream().map(Kitchens::sheet).toList(),
                 burners.findAllByOrderByHighW().stream().map(Kitchens::sheet).toList());
+    }
+
+    /** By which midnight the days of the house go. */
+    @Transactional(readOnly = true)
+    public ZoneId zone() {
+        String said = place().zone;
+        return said == null ? ZoneId.systemDefault() : ZoneId.of(said);
+    }
+
+    private static String zone(String said) {
+        if (!ZoneId.getAvailableZoneIds().contains(said)) {
+            throw InvalidInputException.of("zone", said, new Wanted.OfKind(Kind.ZONE));
+        }
+        return said;
     }
 
     /** The household's vessels, the smallest first. */
@@ -201,6 +219,9 @@ public class Kitchens {
         k.liangG = or(draft.liangG(), k.liangG);
         k.measures = Fields.code(Fields.oneOf(
                 KitchenSystem.class, Objects.requireNonNullElse(draft.measures(), k.measures), "measures"));
+        if (draft.zone() != null) {
+            k.zone = zone(draft.zone());
+        }
         if (draft.units() != null) {
             write(k, draft.units().read(units(k)));
         }

@@ -8,6 +8,7 @@ import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.server.herbs.HerbUses;
 import embercup.server.herbs.Herbary;
+import embercup.server.kitchen.Kitchens;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import embercup.server.platform.Ids;
@@ -15,7 +16,6 @@ import embercup.server.platform.RefusedException;
 import embercup.server.shelf.Tin.TinRequest;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -35,9 +35,11 @@ public class Shelf implements HerbUses {
 
     private final TinRepository repository;
     private final Herbary herbary;
+    private final Kitchens kitchens;
     private final Clock clock;
 
-    Shelf(TinRepository repository, Herbary herbary, Clock clock) {
+    Shelf(TinRepository repository, Herbary herbary, Kitchens kitchens, Clock clock) {
+        this.kitchens = kitchens;
         this.repository = repository;
         this.herbary = herbary;
         this.clock = clock;
@@ -110,7 +112,7 @@ public class Shelf implements HerbUses {
     }
 
     private LocalDate today() {
-        return LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+        return LocalDate.ofInstant(clock.instant(), kitchens.zone());
     }
 
     private Tin tin(TinEntity e) {
