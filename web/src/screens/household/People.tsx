@@ -1,20 +1,19 @@
-import { useState } from "react";
 import { useKeepPerson, useRemovePerson } from "../../api/changes";
-import { type HerbLine, type Person, type PersonRequest, wrongOf } from "../../api/client";
+import type { HerbLine, Person, PersonRequest } from "../../api/client";
 import { useHerbs } from "../../api/queries";
 import { Conditions } from "../../parts/Conditions";
 import { conditionsSaid } from "../../parts/conditions";
-import { NumberField, Primary, Secondary, TextField } from "../../parts/Field";
+import { NumberField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
 import { quantity, STRENGTHS } from "../../parts/say";
-import { Trouble } from "../../parts/states";
 import { OneOf, Word } from "../../parts/Word";
-import { NameWord, NumberWord, TakeAway, useInPlace } from "./inPlace";
+import { NameWord, NewThing, NumberWord, TakeAway, useInPlace } from "./inPlace";
 import { OwnCup } from "./OwnCup";
 
 /** Who drinks: each a cup and a sentence whose words are changed where they stand. */
 export function People({ people }: { people: Person[] }) {
   const herbs = useHerbs().data ?? [];
+  const add = useKeepPerson();
   return (
     <section aria-labelledby="people">
       <h2 id="people" className="text-3xl">
@@ -27,7 +26,27 @@ export function People({ people }: { people: Person[] }) {
           </li>
         ))}
       </ul>
-      <Newcomer />
+      <NewThing<PersonRequest> words="Somebody else" none="nobody" start={{ name: "" }} add={add}>
+        {(draft, set, wrong) => (
+          <>
+            <TextField
+              label="Name"
+              most={60}
+              value={draft.name ?? ""}
+              wrong={wrong("name")}
+              onChange={(name) => set({ name })}
+            />
+            <NumberField
+              className="w-32"
+              label="Age"
+              unit="years"
+              value={draft.ageYears ?? undefined}
+              wrong={wrong("ageYears")}
+              onChange={(ageYears) => set({ ageYears })}
+            />
+          </>
+        )}
+      </NewThing>
     </section>
   );
 }
@@ -202,56 +221,6 @@ function HerbsWord({
         </div>
       )}
     </Word>
-  );
-}
-
-/** Somebody new: a name and an age are asked, all else is a word of the sentence that then stands. */
-function Newcomer() {
-  const add = useKeepPerson();
-  const [draft, setDraft] = useState<PersonRequest | null>(null);
-  const wrong = wrongOf(add.error);
-  if (draft === null)
-    return (
-      <div className="mt-3">
-        <Secondary onClick={() => setDraft({ name: "" })}>Somebody else</Secondary>
-      </div>
-    );
-  return (
-    <form
-      className="mt-3 flex flex-wrap items-end gap-4"
-      onSubmit={(e) => {
-        e.preventDefault();
-        add.mutate({ id: undefined, draft }, { onSuccess: () => setDraft(null) });
-      }}
-    >
-      <TextField
-        label="Name"
-        most={60}
-        value={draft.name ?? ""}
-        wrong={wrong("name")}
-        onChange={(name) => setDraft({ ...draft, name })}
-      />
-      <NumberField
-        className="w-32"
-        label="Age"
-        unit="years"
-        value={draft.ageYears ?? undefined}
-        wrong={wrong("ageYears")}
-        onChange={(ageYears) => setDraft({ ...draft, ageYears })}
-      />
-      <Primary>Keep it</Primary>
-      <button
-        type="button"
-        className="min-h-11 underline underline-offset-4"
-        onClick={() => {
-          add.reset();
-          setDraft(null);
-        }}
-      >
-        nobody
-      </button>
-      {add.error !== null && <Trouble error={add.error} />}
-    </form>
   );
 }
 

@@ -1,11 +1,10 @@
 import { useState } from "react";
 import { useKeepBurner, useRemoveBurner } from "../../api/changes";
-import { type BurnerRequest, type BurnerResponse, type VesselResponse, wrongOf } from "../../api/client";
-import { NumberField, Primary, Secondary, TextField } from "../../parts/Field";
-import { Trouble } from "../../parts/states";
+import type { BurnerRequest, BurnerResponse, VesselResponse } from "../../api/client";
+import { NumberField, TextField } from "../../parts/Field";
 import { BurnerDrawing } from "./Burner";
 import { Calibrate } from "./Calibrate";
-import { NameWord, NumberWord, TakeAway, useInPlace } from "./inPlace";
+import { NameWord, NewThing, NumberWord, TakeAway, useInPlace } from "./inPlace";
 
 const FLAMES = [
   ["lowW", "low"],
@@ -15,6 +14,7 @@ const FLAMES = [
 
 /** The burners of the stove by the heat that reaches the water. */
 export function Stove({ burners, vessels }: { burners: BurnerResponse[]; vessels: VesselResponse[] }) {
+  const add = useKeepBurner();
   return (
     <section aria-labelledby="stove">
       <h2 id="stove" className="mt-8 text-3xl">
@@ -30,7 +30,36 @@ export function Stove({ burners, vessels }: { burners: BurnerResponse[]; vessels
           </li>
         ))}
       </ul>
-      <NewBurner />
+      <NewThing<BurnerRequest>
+        words="Another burner"
+        none="none"
+        start={{ name: "", lowW: 250, mediumW: 700, highW: 1200 }}
+        add={add}
+      >
+        {(draft, set, wrong) => (
+          <>
+            <BurnerDrawing low={draft.lowW ?? 0} medium={draft.mediumW ?? 0} high={draft.highW ?? 0} />
+            <TextField
+              label="Name"
+              most={60}
+              value={draft.name ?? ""}
+              wrong={wrong("name")}
+              onChange={(name) => set({ name })}
+            />
+            {FLAMES.map(([part, words]) => (
+              <NumberField
+                key={part}
+                className="w-24"
+                label={words}
+                unit="W"
+                value={draft[part] ?? undefined}
+                wrong={wrong(part)}
+                onChange={(w) => set({ [part]: w })}
+              />
+            ))}
+          </>
+        )}
+      </NewThing>
     </section>
   );
 }
@@ -89,60 +118,5 @@ function OneBurner({ burner, vessels }: { burner: BurnerResponse; vessels: Vesse
       {it.trouble}
       {measuring && <Calibrate burner={burner} vessels={vessels} onClose={() => setMeasuring(false)} />}
     </>
-  );
-}
-
-function NewBurner() {
-  const add = useKeepBurner();
-  const [draft, setDraft] = useState<BurnerRequest | null>(null);
-  const wrong = wrongOf(add.error);
-  if (draft === null)
-    return (
-      <div className="mt-3">
-        <Secondary onClick={() => setDraft({ name: "", lowW: 250, mediumW: 700, highW: 1200 })}>
-          Another burner
-        </Secondary>
-      </div>
-    );
-  return (
-    <form
-      className="mt-3 flex flex-wrap items-end gap-4"
-      onSubmit={(e) => {
-        e.preventDefault();
-        add.mutate({ id: undefined, draft }, { onSuccess: () => setDraft(null) });
-      }}
-    >
-      <BurnerDrawing low={draft.lowW ?? 0} medium={draft.mediumW ?? 0} high={draft.highW ?? 0} />
-      <TextField
-        label="Name"
-        most={60}
-        value={draft.name ?? ""}
-        wrong={wrong("name")}
-        onChange={(name) => setDraft({ ...draft, name })}
-      />
-      {FLAMES.map(([part, words]) => (
-        <NumberField
-          key={part}
-          className="w-24"
-          label={words}
-          unit="W"
-          value={draft[part] ?? undefined}
-          wrong={wrong(part)}
-          onChange={(w) => setDraft({ ...draft, [part]: w })}
-        />
-      ))}
-      <Primary>Keep it</Primary>
-      <button
-        type="button"
-        className="min-h-11 underline underline-offset-4"
-        onClick={() => {
-          add.reset();
-          setDraft(null);
-        }}
-      >
-        none
-      </button>
-      {add.error !== null && <Trouble error={add.error} />}
-    </form>
   );
 }

@@ -1,14 +1,13 @@
 import { useState } from "react";
 import { useKeepVessel, useRemoveVessel } from "../../api/changes";
-import { type VesselRequest, type VesselResponse, wrongOf } from "../../api/client";
+import type { VesselRequest, VesselResponse } from "../../api/client";
 import { inCore, onScale, scaleOf, stepAt } from "../../api/house";
 import { Silhouette } from "../../drawings/Silhouette";
 import { stepOf, useDrag } from "../../drawings/useDrag";
-import { Primary, QuantityField, Secondary, SelectField, TextField } from "../../parts/Field";
+import { QuantityField, SelectField, TextField } from "../../parts/Field";
 import { apart, centimetres, millilitres } from "../../parts/say";
-import { Trouble } from "../../parts/states";
 import { OneOf, Word } from "../../parts/Word";
-import { type InPlace, NameWord, NumberWord, TakeAway, useInPlace } from "./inPlace";
+import { type InPlace, NameWord, NewThing, NumberWord, TakeAway, useInPlace } from "./inPlace";
 
 type Kind = NonNullable<VesselRequest["kind"]>;
 
@@ -33,6 +32,7 @@ const OPEN_PX = 210;
 
 /** The vessels of the household to one scale; one that is opened is changed on its own drawing. */
 export function Vessels({ vessels }: { vessels: VesselResponse[] }) {
+  const add = useKeepVessel();
   const [openId, setOpenId] = useState<string | null>(null);
   const largest = Math.max(...vessels.map((v) => Math.max(v.heightCm, v.innerDiameterCm)), 1);
   const open = vessels.find((v) => v.id === openId);
@@ -68,7 +68,9 @@ export function Vessels({ vessels }: { vessels: VesselResponse[] }) {
         ))}
       </ul>
       {open && <OneVessel key={open.id} vessel={open} onClose={() => setOpenId(null)} />}
-      <NewVessel />
+      <NewThing<VesselRequest> words="Another vessel" none="none" start={{ name: "", kind: "pot" }} add={add}>
+        {(draft, set, wrong) => <Asked draft={draft} set={set} wrong={wrong} />}
+      </NewThing>
     </section>
   );
 }
@@ -247,27 +249,19 @@ function Measured({ vessel: v, it }: { vessel: VesselResponse; it: InPlace<Vesse
   );
 }
 
-/** A vessel that is new: a sentence with room for its measures, drawn as soon as it has them. */
-function NewVessel() {
-  const add = useKeepVessel();
-  const [draft, setDraft] = useState<VesselRequest | null>(null);
-  const wrong = wrongOf(add.error);
-  if (draft === null)
-    return (
-      <div className="mt-4">
-        <Secondary onClick={() => setDraft({ name: "", kind: "pot" })}>Another vessel</Secondary>
-      </div>
-    );
-  const set = (part: Partial<VesselRequest>) => setDraft({ ...draft, ...part });
+/** What is asked of a new vessel, which is drawn as soon as it has its measures. */
+function Asked({
+  draft,
+  set,
+  wrong,
+}: {
+  draft: VesselRequest;
+  set: (part: Partial<VesselRequest>) => void;
+  wrong: (field: string) => string | undefined;
+}) {
   const { innerDiameterCm: d, heightCm: h } = draft;
   return (
-    <form
-      className="mt-4 flex flex-wrap items-end gap-4 border-hairline border-t pt-4"
-      onSubmit={(e) => {
-        e.preventDefault();
-        add.mutate({ id: undefined, draft }, { onSuccess: () => setDraft(null) });
-      }}
-    >
+    <>
       {d && h && d > 0 && h > 0 ? (
         <Silhouette
           kind={draft.kind ?? "pot"}
@@ -315,19 +309,7 @@ function NewVessel() {
         wrong={wrong("brimMl")}
         onChange={(brimMl) => set({ brimMl })}
       />
-      <Primary>Keep it</Primary>
-      <button
-        type="button"
-        className="min-h-11 underline underline-offset-4"
-        onClick={() => {
-          add.reset();
-          setDraft(null);
-        }}
-      >
-        none
-      </button>
-      {add.error !== null && <Trouble error={add.error} />}
-    </form>
+    </>
   );
 }
 

@@ -188,6 +188,61 @@ function NumberTyped({
   );
 }
 
+/** Something that is new: what is asked of it stands in a row, kept by one button; all else is changed when it is there. */
+export function NewThing<D extends object>({
+  words,
+  none,
+  start,
+  add,
+  children,
+}: {
+  /** What opens it, @param none what closes it again */
+  words: string;
+  none: string;
+  start: D;
+  add: {
+    mutate: (wish: { id: undefined; draft: D }, then: { onSuccess: () => void }) => void;
+    error: unknown;
+    reset: () => void;
+  };
+  children: (
+    draft: D,
+    set: (part: Partial<D>) => void,
+    wrong: (field: string) => string | undefined,
+  ) => ReactNode;
+}) {
+  const [draft, setDraft] = useState<D | null>(null);
+  if (draft === null)
+    return (
+      <div className="mt-4">
+        <Secondary onClick={() => setDraft(start)}>{words}</Secondary>
+      </div>
+    );
+  return (
+    <form
+      className="mt-4 flex flex-wrap items-end gap-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        add.mutate({ id: undefined, draft }, { onSuccess: () => setDraft(null) });
+      }}
+    >
+      {children(draft, (part) => setDraft({ ...draft, ...part }), wrongOf(add.error))}
+      <Primary>Keep it</Primary>
+      <button
+        type="button"
+        className="min-h-11 underline underline-offset-4"
+        onClick={() => {
+          add.reset();
+          setDraft(null);
+        }}
+      >
+        {none}
+      </button>
+      {add.error != null && <Trouble error={add.error} />}
+    </form>
+  );
+}
+
 /** Takes something out of the household; asked once, where it stands. */
 export function TakeAway({
   name,

@@ -98,6 +98,57 @@ class BrewedToTheNoteTest {
         sound(page);
     }
 
+    /**
+     * What stands for hours and for weeks, by the brew's own clock: it was begun so long ago, and what was done then was confirmed
+     * then. It is strained now, and the note has the time that it really stood.
+     */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Nettle jar\\n14 g dried nettle\\n1 litre boiling water\\nPour the water over it, cover, let it steep 5 hours, strain and press. | 18000 | 5 h",
+                "Valerian spirit\\n40 g dried valerian root\\n250 ml vodka\\nCover with the vodka, leave for 5 weeks, shake every day, strain and press. | 3024000 | 35 days"
+            })
+    void whatStoodItsTimeIsStrainedAndNoted(String text, long stoodS, String said) {
+        var recipe = RunningServer.post(
+                        "/api/recipes/read", "{\"text\":\"" + text.strip().replace("\n", "\\n") + "\"}")
+                .body()
+                .get("recipe");
+        var brew = RunningServer.post("/api/brews", "{\"recipe\":" + recipe + "}").body();
+        String path = "/api/brews/" + brew.get("id").asString() + "/events";
+        double ageS = stoodS + 1800.0;
+        var told = event(path, "\"kind\":\"started\"", ageS);
+        String kind = "";
+        while (!kind.equals("steep") && !kind.equals("macerate")) {
+            String key = told.get("nowKey").asString();
+            for (var step : told.get("plan").get("steps")) {
+                if (step.get("key").asString().equals(key)) {
+                    kind = step.get("kind").asString();
+                }
+            }
+            if (!kind.equals("steep") && !kind.equals("macerate")) {
+                ageS = Math.max(stoodS, ageS - 60);
+                told = event(path, "\"kind\":\"step-done\",\"step\":\"" + key + "\"", ageS);
+            }
+        }
+        Page page = browser.page(390, 844, ColorScheme.DARK, RunningServer.address());
+        page.navigate("/brew/" + brew.get("id").asString());
+        assertThat(page.getByText(Pattern.compile("Its time ran out"))).isVisible();
+        sound(page);
+        throughByKeys(page);
+        sound(page);
+        Assertions.assertThat(page.locator("main").innerText()).contains(said);
+        button(page, "Keep the note").click();
+        assertThat(button(page, "Change the note")).isVisible();
+    }
+
+    private static tools.jackson.databind.JsonNode event(String path, String what, double ageS) {
+        var told = RunningServer.post(
+                path, "{\"id\":\"%s\",%s,\"ageS\":%s}".formatted(java.util.UUID.randomUUID(), what, ageS));
+        Assertions.assertThat(told.code()).as(told.body().toString()).isEqualTo(200);
+        return told.body();
+    }
+
     /** One pot, a cup for an adult and a child's share of one: both stand on the sheet, at the stove and in the note. */
     @ParameterizedTest
     @CsvSource({"1280, 800, LIGHT", "390, 844, DARK"})

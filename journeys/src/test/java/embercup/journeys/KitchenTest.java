@@ -18,6 +18,12 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import com.microsoft.playwright.Route;
+import java.awt.image.BufferedImage;
+import java.nio.file.Files;
+import java.util.Random;
+import java.util.UUID;
+import javax.imageio.ImageIO;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -198,5 +204,90 @@ class KitchenTest {
         assertThat(button(page, "Quiet for 3 min")).hasCount(0);
         page.getByText("Go there").click();
         assertThat(now(page)).isVisible();
+    }
+
+    private static String started(Page page, String name) {
+        page.navigate("/choose");
+        toSheet(page, name);
+        button(page, "Start now").click();
+        now(page).waitFor();
+        return now(page).textContent();
+    }
+
+    @Test
+    void whatTwoTabsConfirmWithoutANetworkAllReachesTheServer() {
+        Page one = phone(here, ServiceWorkerPolicy.BLOCK);
+        String first = started(one, "Caraway and anise");
+        Page two = one.context().newPage();
+        String second = started(two, "Rosehip and hawthorn");
+        one.context().setOffline(true);
+        one.bringToFront();
+        Browser.confirm(one);
+        two.bringToFront();
+        Browser.confirm(two);
+        assertThat(two.getByText("2 confirmations are kept here")).isVisible();
+        one.bringToFront();
+        assertThat(one.getByText("2 confirmations are kept here")).isVisible();
+        one.context().setOffline(false);
+        assertThat(one.getByText("kept here until")).hasCount(0);
+        assertThat(now(one)).not().hasText(first);
+        assertThat(now(two)).not().hasText(second);
+        for (Page page : List.of(one, two)) {
+            String id = page.url().substring(page.url().lastIndexOf('/') + 1);
+            Assertions.assertThat(RunningServer.get(here, "/api/brews/" + id)
+                            .body()
+                            .get("events")
+                            .toString())
+                    .contains("step-done");
+        }
+    }
+
+    @Test
+    void aStreamThatIsRefusedIsSaidSoAndOpenedAgain() {
+        Page page = phone(here, ServiceWorkerPolicy.BLOCK);
+        String step = started(page, "Caraway and anise");
+        page.route("**/stream", route -> route.fulfill(new Route.FulfillOptions().setStatus(503)));
+        page.reload();
+        assertThat(page.getByText(Pattern.compile("Not live since \\d\\d:\\d\\d"))).isVisible();
+        page.unroute("**/stream");
+        assertThat(page.getByText("Not live since")).hasCount(0);
+        String id = page.url().substring(page.url().lastIndexOf('/') + 1);
+        RunningServer.post(
+                here,
+                "/api/brews/" + id + "/events",
+                "{\"id\":\"%s\",\"kind\":\"abandoned\"}".formatted(UUID.randomUUID()));
+        assertThat(page.getByText("Given up")).isVisible();
+        Assertions.assertThat(step).isNotEmpty();
+    }
+
+    @Test
+    void aLargePhotoOfAPhoneIsSentSmall() throws Exception {
+        BufferedImage taken = new BufferedImage(4000, 3000, BufferedImage.TYPE_INT_RGB);
+        Random random = new Random(12);
+        for (int y = 0; y < 3000; y++) {
+            for (int x = 0; x < 4000; x++) {
+                taken.setRGB(x, y, random.nextInt(0x1000000));
+            }
+        }
+        Path photo = home.resolve("cup.jpg");
+        ImageIO.write(taken, "jpg", photo.toFile());
+        Page page = phone(here, ServiceWorkerPolicy.BLOCK);
+        started(page, "Caraway and anise");
+        button(page, "^Give it up$").click();
+        button(page, "Yes, give it up").click();
+        Assertions.assertThat(Files.size(photo)).as("as a phone takes it").isGreaterThan(8_000_000);
+        page.locator("input[type=file]").setInputFiles(photo);
+        assertThat(page.getByAltText(Pattern.compile("The cup of"))).isVisible();
+        String id = page.url().substring(page.url().lastIndexOf('/') + 1);
+        try (var in = URI.create(here + "/api/brews/" + id + "/photo").toURL().openStream()) {
+            byte[] kept = in.readAllBytes();
+            BufferedImage small = ImageIO.read(new java.io.ByteArrayInputStream(kept));
+            Assertions.assertThat(small.getWidth()).isEqualTo(1600);
+            Assertions.assertThat(kept.length).isLessThan(3_000_000);
+        }
+        button(page, "Delete this brew").click();
+        button(page, "Yes, delete it with its note").click();
+        page.waitForURL(Pattern.compile(".*/notebook$"));
+        Assertions.assertThat(RunningServer.get(here, "/api/brews/" + id).code()).isEqualTo(404);
     }
 }

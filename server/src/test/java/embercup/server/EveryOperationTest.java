@@ -205,7 +205,7 @@ class EveryOperationTest {
                 "multipart/form-data",
                 "text/html",
                 "?");
-        for (int round = 0; round < 12; round++) {
+        for (int round = 0; round < Integer.getInteger("ember.rounds", 12); round++) {
             for (Operation of : all) {
                 JsonNode content = of.says().path("requestBody").path("content");
                 String type = types.get(random.nextInt(types.size()));

@@ -94,6 +94,16 @@ public final class RunningServer implements BeforeAllCallback {
         return send("POST", path, json);
     }
 
+    /** To another server than the one of the tests. */
+    public static Answer post(String server, String path, String json) {
+        return RestClient.create(server)
+                .post()
+                .uri(path)
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(json)
+                .exchange((request, response) -> read(response));
+    }
+
     /** A body of another type, in UTF-8. */
     public static Answer postAs(String path, String type, String body) {
         return RestClient.create(address())
