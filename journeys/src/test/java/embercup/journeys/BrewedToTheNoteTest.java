@@ -114,7 +114,8 @@ class BrewedToTheNoteTest {
                         "/api/recipes/read", "{\"text\":\"" + text.strip().replace("\n", "\\n") + "\"}")
                 .body()
                 .get("recipe");
-        var brew = RunningServer.post("/api/brews", "{\"recipe\":" + recipe + "}").body();
+        var brew =
+                RunningServer.post("/api/brews", "{\"recipe\":" + recipe + "}").body();
         String path = "/api/brews/" + brew.get("id").asString() + "/events";
         double ageS = stoodS + 1800.0;
         var told = event(path, "\"kind\":\"started\"", ageS);

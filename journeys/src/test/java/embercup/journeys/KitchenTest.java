@@ -8,21 +8,21 @@ import static embercup.journeys.Browser.toSheet;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import embercup.server.RunningServer;
+import java.awt.image.BufferedImage;
 import java.net.URI;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Pattern;
-import com.microsoft.playwright.Route;
-import java.awt.image.BufferedImage;
-import java.nio.file.Files;
 import java.util.Random;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.AfterAll;
@@ -248,7 +248,8 @@ class KitchenTest {
         String step = started(page, "Caraway and anise");
         page.route("**/stream", route -> route.fulfill(new Route.FulfillOptions().setStatus(503)));
         page.reload();
-        assertThat(page.getByText(Pattern.compile("Not live since \\d\\d:\\d\\d"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("Not live since \\d\\d:\\d\\d")))
+                .isVisible();
         page.unroute("**/stream");
         assertThat(page.getByText("Not live since")).hasCount(0);
         String id = page.url().substring(page.url().lastIndexOf('/') + 1);
@@ -262,10 +263,10 @@ class KitchenTest {
 
     @Test
     void aLargePhotoOfAPhoneIsSentSmall() throws Exception {
-        BufferedImage taken = new BufferedImage(4000, 3000, BufferedImage.TYPE_INT_RGB);
+        BufferedImage taken = new BufferedImage(5200, 3900, BufferedImage.TYPE_INT_RGB);
         Random random = new Random(12);
-        for (int y = 0; y < 3000; y++) {
-            for (int x = 0; x < 4000; x++) {
+        for (int y = 0; y < 3900; y++) {
+            for (int x = 0; x < 5200; x++) {
                 taken.setRGB(x, y, random.nextInt(0x1000000));
             }
         }
@@ -288,6 +289,7 @@ class KitchenTest {
         button(page, "Delete this brew").click();
         button(page, "Yes, delete it with its note").click();
         page.waitForURL(Pattern.compile(".*/notebook$"));
-        Assertions.assertThat(RunningServer.get(here, "/api/brews/" + id).code()).isEqualTo(404);
+        Assertions.assertThat(RunningServer.get(here, "/api/brews/" + id).code())
+                .isEqualTo(404);
     }
 }

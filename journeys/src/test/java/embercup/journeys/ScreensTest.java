@@ -33,7 +33,6 @@ class ScreensTest {
             "/recipe/new",
             "/keeping",
             "/notebook",
-            "/herbs",
             "/herbs/liquorice",
             "/household",
             "/together",
