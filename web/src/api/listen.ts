@@ -12,12 +12,12 @@ const LONGEST_MS = 15_000;
  * Listens to a stream of the server for as long as it is wanted. A browser gives a stream up for good when it is answered by a
  * refusal once; this one is opened again, sooner at first and later then.
  *
- * @param told hears every message
+ * @param events what hears each kind of message
  * @param lost hears that nothing is heard any more, and again that something is
  * @param silentMs after how long without a word it is given up and opened again
  * @returns ends it
  */
-export function listen(
+function listen(
   url: string,
   events: Record<string, (data: string) => void>,
   lost: (isLost: boolean) => void,
@@ -61,24 +61,21 @@ export function listen(
   };
 }
 
-/** Since when nothing is heard any more; null while it is live. */
-export function useLostSince(): [Date | null, (isLost: boolean) => void] {
-  const [since, setSince] = useState<Date | null>(null);
-  const [lost] = useState(() => (isLost: boolean) => {
-    // Whether the server is away or will not have this device any more, an ordinary question tells.
-    if (isLost) void queryClient.invalidateQueries({ queryKey: keys.day });
-    setSince((before) => (isLost ? (before ?? new Date(presentMs())) : null));
-  });
-  return [since, lost];
-}
-
-/** Listens while the screen is there. */
+/** Listens while the screen is there. @returns since when nothing is heard any more; null while it is live */
 export function useListen(
   url: string | undefined,
   events: Record<string, (data: string) => void>,
   silentMs?: number,
 ): Date | null {
-  const [since, lost] = useLostSince();
-  useEffect(() => (url ? listen(url, events, lost, silentMs) : undefined), [url]);
+  const [since, setSince] = useState<Date | null>(null);
+  useEffect(() => {
+    if (!url) return;
+    const lost = (isLost: boolean) => {
+      // Whether the server is away or will not have this device any more, an ordinary question tells.
+      if (isLost) void queryClient.invalidateQueries({ queryKey: keys.day });
+      setSince((before) => (isLost ? (before ?? new Date(presentMs())) : null));
+    };
+    return listen(url, events, lost, silentMs);
+  }, [url]);
   return since;
 }

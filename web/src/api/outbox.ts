@@ -130,6 +130,7 @@ async function sendAll(): Promise<void> {
     let brew: BrewResponse | undefined;
     try {
       brew = await api.recordEvent(first.brewId, { ...first.event, ageS });
+      forget(first.event.id);
     } catch (e) {
       if (e instanceof AwayError || (e instanceof ProblemError && again(e.status))) {
         later = RETRY_MS;
@@ -137,7 +138,6 @@ async function sendAll(): Promise<void> {
       }
       keep({ ...first, refused: e instanceof Error ? e.message : String(e) });
     }
-    if (brew || !refusedNow.some((r) => r.event.id === first.event.id)) forget(first.event.id);
     if (brew) keepNewer(brew);
     else void queryClient.invalidateQueries({ queryKey: keys.brew(first.brewId) });
     void queryClient.invalidateQueries({ queryKey: keys.day });

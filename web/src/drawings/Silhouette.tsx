@@ -1,9 +1,9 @@
 import type { ReactNode } from "react";
 
 /** Room beside the walls for handles and spouts, px. */
-const BESIDE = 26;
+export const BESIDE = 26;
 /** Room above the rim for lids and knobs, px. */
-const ABOVE = 16;
+export const ABOVE = 16;
 const STROKE = 3.5;
 
 interface Shape {

@@ -2,11 +2,10 @@ import { useEffect, useState } from "react";
 import { Link, useLocation } from "react-router";
 import { presentMs } from "../api/present";
 import { useDay } from "../api/queries";
-import { notify, sayAloud, strike } from "./bell";
+import { ring } from "./bell";
 import { useNow } from "./now";
 import { span } from "./say";
 
-const AGAIN_MS = 20_000;
 /** What has been over for longer is told, and no longer rung for. */
 const RINGS_MS = 30 * 60_000;
 
@@ -27,12 +26,7 @@ export function Alarms() {
   const first = ringing[0];
   const words = first ? `${first.name}: ${first.now ?? "it is time"}` : "";
   useEffect(() => {
-    if (!rung || !first) return;
-    strike();
-    void notify(words, first.id);
-    sayAloud(words);
-    const id = setInterval(strike, AGAIN_MS);
-    return () => clearInterval(id);
+    if (rung && first) return ring(words, first.id);
   }, [rung]);
   if (due.length === 0) return null;
   return (

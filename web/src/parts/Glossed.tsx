@@ -11,7 +11,6 @@ export const GLOSSES: Record<string, string> = {
   tincture: "herbs that stood for weeks in spirit, strained and taken by the drop or spoon",
   concentrate: "a strong brew, thinned with water in the cup",
   mucilage: "what makes a brew of roots and seeds thick and soothing",
-  tannins: "what makes a brew dry in the mouth",
   tannin: "what makes a brew dry in the mouth",
   liquor: "the brew without its herbs",
   posology: "how much, how often and for how long it is taken",

@@ -3,7 +3,7 @@
 let audio: AudioContext | undefined;
 
 /** Two soft strikes, made by the page itself. */
-export function strike() {
+function strike() {
   try {
     audio ??= new AudioContext();
     for (const [delay, hertz] of [
@@ -26,6 +26,17 @@ export function strike() {
   if (navigator.userActivation?.hasBeenActive) navigator.vibrate?.([200, 100, 200]);
 }
 
+const AGAIN_MS = 20_000;
+
+/** Calls for something that is due, again and again until it is ended. @returns ends it */
+export function ring(words: string, brewId: string): () => void {
+  strike();
+  void notify(words, brewId);
+  sayAloud(words);
+  const again = setInterval(strike, AGAIN_MS);
+  return () => clearInterval(again);
+}
+
 /** Asks once, when somebody presses Start: only then a system lets a page ask. */
 export function mayRing() {
   if (typeof Notification !== "undefined" && Notification.permission === "default")
@@ -33,7 +44,7 @@ export function mayRing() {
 }
 
 /** Told by the system when the page is not looked at and the cook has allowed it; a touch leads to the brew. */
-export async function notify(text: string, brewId: string) {
+async function notify(text: string, brewId: string) {
   if (typeof Notification === "undefined" || Notification.permission !== "granted" || !document.hidden)
     return;
   const how: NotificationOptions & { renotify?: boolean; vibrate?: number[] } = {

@@ -7,7 +7,8 @@ import { Secondary } from "../../parts/Field";
 import { useNow } from "../../parts/now";
 import { clock, moment, timer } from "../../parts/say";
 import { Trouble } from "../../parts/states";
-import { NameWord, TakeAway, useInPlace } from "./inPlace";
+import { TakeAway } from "../../parts/TakeAway";
+import { NameWord, useInPlace } from "./inPlace";
 
 /** Who of the house's devices is let in, and how another is. */
 export function Devices() {

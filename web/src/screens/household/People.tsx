@@ -6,8 +6,9 @@ import { conditionsSaid } from "../../parts/conditions";
 import { NumberField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
 import { quantity, STRENGTHS } from "../../parts/say";
+import { TakeAway } from "../../parts/TakeAway";
 import { OneOf, Word } from "../../parts/Word";
-import { NameWord, NewThing, NumberWord, TakeAway, useInPlace } from "./inPlace";
+import { NameWord, NewThing, NumberWord, useInPlace } from "./inPlace";
 import { OwnCup } from "./OwnCup";
 
 /** Who drinks: each a cup and a sentence whose words are changed where they stand. */

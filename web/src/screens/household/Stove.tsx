@@ -2,9 +2,10 @@ import { useState } from "react";
 import { useKeepBurner, useRemoveBurner } from "../../api/changes";
 import type { BurnerRequest, BurnerResponse, VesselResponse } from "../../api/client";
 import { NumberField, TextField } from "../../parts/Field";
+import { TakeAway } from "../../parts/TakeAway";
 import { BurnerDrawing } from "./Burner";
 import { Calibrate } from "./Calibrate";
-import { NameWord, NewThing, NumberWord, TakeAway, useInPlace } from "./inPlace";
+import { NameWord, NewThing, NumberWord, useInPlace } from "./inPlace";
 
 const FLAMES = [
   ["lowW", "low"],

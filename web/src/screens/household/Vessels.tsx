@@ -2,12 +2,13 @@ import { useState } from "react";
 import { useKeepVessel, useRemoveVessel } from "../../api/changes";
 import type { VesselRequest, VesselResponse } from "../../api/client";
 import { inCore, onScale, scaleOf, stepAt } from "../../api/house";
-import { Silhouette } from "../../drawings/Silhouette";
+import { ABOVE, BESIDE, Silhouette } from "../../drawings/Silhouette";
 import { stepOf, useDrag } from "../../drawings/useDrag";
 import { QuantityField, SelectField, TextField } from "../../parts/Field";
 import { apart, centimetres, millilitres } from "../../parts/say";
+import { TakeAway } from "../../parts/TakeAway";
 import { OneOf, Word } from "../../parts/Word";
-import { type InPlace, NameWord, NewThing, NumberWord, TakeAway, useInPlace } from "./inPlace";
+import { type InPlace, NameWord, NewThing, NumberWord, useInPlace } from "./inPlace";
 
 type Kind = NonNullable<VesselRequest["kind"]>;
 
@@ -223,25 +224,23 @@ function Measured({ vessel: v, it }: { vessel: VesselResponse; it: InPlace<Vesse
       if (by !== 0) set(cm + by * step);
     },
   });
-  // Beside the wall Silhouette leaves room for handles, above it for a lid.
-  const [left, top] = [26, 16];
   return (
     <div className="relative mb-2 shrink-0">
       <Silhouette kind={v.kind} diameterCm={d} heightCm={h} pxPerCm={pxPerCm} />
       <div
         {...slider("Pull the wall", "horizontal", v.innerDiameterCm, toWide)}
         className={`${grip} cursor-ew-resize`}
-        style={{ left: left + d * pxPerCm - 22, top: top + (h * pxPerCm) / 2 - 22 }}
+        style={{ left: BESIDE + d * pxPerCm - 22, top: ABOVE + (h * pxPerCm) / 2 - 22 }}
         {...wide.handlers}
       />
       <div
         {...slider("Pull the rim", "vertical", v.heightCm, toHigh)}
         className={`${grip} cursor-ns-resize`}
-        style={{ left: left + (d * pxPerCm) / 2 - 22, top: top - 22 }}
+        style={{ left: BESIDE + (d * pxPerCm) / 2 - 22, top: ABOVE - 22 }}
         {...high.handlers}
       />
       {(wide.by !== null || high.by !== null) && (
-        <p className="figure absolute" style={{ left: left + 8, top: top + h * pxPerCm - 34 }}>
+        <p className="figure absolute" style={{ left: BESIDE + 8, top: ABOVE + h * pxPerCm - 34 }}>
           {apart("length", d).number} × {centimetres(h)}
         </p>
       )}

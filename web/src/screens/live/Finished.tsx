@@ -1,11 +1,10 @@
-import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { useRemoveBrew } from "../../api/changes";
 import type { BrewResponse } from "../../api/client";
 import { useRecipe } from "../../api/queries";
 import { measuredOut } from "../../parts/measured";
 import { clock, day, forWhom } from "../../parts/say";
-import { Trouble } from "../../parts/states";
+import { TakeAway } from "../../parts/TakeAway";
 import { writeOrder } from "../sheet/order";
 import { asNoted, sameOrder } from "./again";
 import { Note } from "./Note";
@@ -13,40 +12,19 @@ import { Photo } from "./Photo";
 import { PlannedAndDone, SecondBrew } from "./PlannedAndDone";
 import { Servings } from "./Servings";
 
-/** Deletes it for good, with its note and its photo: asked once more. */
+/** Deletes it with its note and its photo. */
 function Remove({ brew }: { brew: BrewResponse }) {
-  const [sure, setSure] = useState(false);
   const navigate = useNavigate();
   const remove = useRemoveBrew();
   return (
     <div className="mt-6 text-sm">
-      {sure ? (
-        <span className="flex flex-wrap gap-x-5">
-          <button
-            type="button"
-            className="min-h-11 text-stop underline underline-offset-4"
-            onClick={() => remove.mutate(brew.id, { onSuccess: () => navigate("/notebook") })}
-          >
-            Yes, delete it with its note
-          </button>
-          <button
-            type="button"
-            className="min-h-11 underline underline-offset-4"
-            onClick={() => setSure(false)}
-          >
-            no
-          </button>
-        </span>
-      ) : (
-        <button
-          type="button"
-          className="min-h-11 text-muted underline underline-offset-4"
-          onClick={() => setSure(true)}
-        >
-          Delete this brew
-        </button>
-      )}
-      {remove.error && <Trouble error={remove.error} />}
+      <TakeAway
+        name={brew.name}
+        words="Delete this brew"
+        sureWords="Yes, delete it with its note"
+        error={remove.error}
+        onTake={() => remove.mutate(brew.id, { onSuccess: () => navigate("/notebook") })}
+      />
     </div>
   );
 }

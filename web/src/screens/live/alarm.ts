@@ -1,7 +1,5 @@
 import { useEffect, useState } from "react";
-import { mayRing, notify, sayAloud, strike } from "../../parts/bell";
-
-const AGAIN_MS = 20_000;
+import { mayRing, ring } from "../../parts/bell";
 
 const QUIET_ICON = "/icon.svg";
 const DUE_ICON = `data:image/svg+xml,${encodeURIComponent(
@@ -49,12 +47,7 @@ export function useAlarm(due: string | null, title: string, brewId: string) {
     return () => icon(QUIET_ICON);
   }, [due]);
   useEffect(() => {
-    if (!due || !ringing) return;
-    strike();
-    void notify(due, brewId);
-    sayAloud(due);
-    const id = setInterval(strike, AGAIN_MS);
-    return () => clearInterval(id);
+    if (due && ringing) return ring(due, brewId);
   }, [due, ringing, brewId]);
   return {
     ringing,

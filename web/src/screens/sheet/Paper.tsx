@@ -5,13 +5,12 @@ import { FireLine } from "../../drawings/FireLine";
 import { ofPlan } from "../../drawings/lineProps";
 import { measuredOut, type Out } from "../../parts/measured";
 import { capital } from "../../parts/say";
-import { ESTIMATE, hours, measure, order, SEVERITIES, steps, taken, water } from "./paperWords";
+import { crowded, ESTIMATE, hours, measure, order, SEVERITIES, steps, taken, water } from "./paperWords";
 
 /** Width of the written part of a page, px. */
 const PAGE = 700;
-/** With more lines than this the page is set smaller, so that it stays one. */
-const MANY = 24;
-const VERY_MANY = 34;
+/** How large a page is set, from the one with room to the fullest. */
+const ZOOMS = [0.95, 0.82, 0.7] as const;
 
 /** Whether the page is being printed: paper is only there then. */
 function usePrinting(): boolean {
@@ -37,11 +36,8 @@ export function Paper(props: { plan: PlanResponse; name: string; notes?: string[
 
 function Page({ plan, name, notes }: { plan: PlanResponse; name: string; notes?: string[] }) {
   const outs = measuredOut(plan.additions);
-  const herbs = outs.reduce((n, o) => n + 1 + (o.herbs.length > 0 ? 1 : 0), 0);
-  const lines =
-    herbs + plan.steps.length + plan.cautions.length + (plan.ask?.length ?? 0) + (notes?.length ?? 0);
   const also = taken(plan, notes);
-  const zoom = lines > VERY_MANY ? 0.7 : lines > MANY ? 0.82 : 0.95;
+  const zoom = ZOOMS[crowded(plan, outs, notes)];
   return (
     <article aria-label="On paper" className="hidden print:block" style={{ zoom, width: PAGE }}>
       <Head plan={plan} name={name} />

@@ -71,6 +71,18 @@ export function steps(plan: PlanResponse) {
     }));
 }
 
+/** With more lines than this a page is set smaller, so that it stays one. */
+const MANY = 24;
+const VERY_MANY = 34;
+
+/** How much stands on the page: 0 is what fits as it is, 2 the most. */
+export function crowded(plan: PlanResponse, outs: Out[], notes: string[] | undefined): 0 | 1 | 2 {
+  const herbs = outs.reduce((n, o) => n + 1 + (o.herbs.length > 0 ? 1 : 0), 0);
+  const lines =
+    herbs + plan.steps.length + plan.cautions.length + (plan.ask?.length ?? 0) + (notes?.length ?? 0);
+  return lines > VERY_MANY ? 2 : lines > MANY ? 1 : 0;
+}
+
 /** How it is taken, how long it keeps, and what the recipe notes. */
 export const taken = (plan: PlanResponse, notes: string[] | undefined): string =>
   [plan.posology && `Taken: ${plan.posology}.`, plan.keeps?.text, ...(notes ?? [])].filter(Boolean).join(" ");

@@ -8,12 +8,15 @@ import { FireLine } from "../../drawings/FireLine";
 import { ofPlan } from "../../drawings/lineProps";
 import { measuredOut } from "../../parts/measured";
 import { capital } from "../../parts/say";
-import { ESTIMATE, hours, measure, order, SEVERITIES, steps, taken, water } from "./paperWords";
+import { crowded, ESTIMATE, hours, measure, order, SEVERITIES, steps, taken, water } from "./paperWords";
 
 /** Written width of a sheet of A4, pt. */
 const WIDTH = 530;
 /** The line is drawn for this width, px, and set to that of the sheet. */
 const LINE_PX = 780;
+
+/** Of the letters, pt, from a page with room to the fullest. */
+const SIZES = [10, 8.4, 7.2] as const;
 
 /** Black and white of what the screen has in colours. */
 const INKS: Record<string, string> = {
@@ -76,8 +79,7 @@ export function paper(plan: PlanResponse, name: string, notes?: string[]): TDocu
   const also = taken(plan, notes);
   const done = steps(plan);
   const outs = measuredOut(plan.additions);
-  const many = outs.length + done.length + plan.cautions.length + ask.length;
-  const size = many > 34 ? 7.2 : many > 24 ? 8.4 : 10;
+  const size = SIZES[crowded(plan, outs, notes)];
   const small = size - 1;
   const content: Content[] = [
     {

@@ -19,7 +19,6 @@ import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import java.util.regex.Pattern;
@@ -31,7 +30,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
-import org.springframework.context.ConfigurableApplicationContext;
 
 /** The phone in the kitchen: let in by a code, kept through a lost network, and called wherever one is. */
 @ExtendWith(RunningServer.class)
@@ -40,7 +38,7 @@ class KitchenTest {
     @TempDir
     static Path home;
 
-    private static ConfigurableApplicationContext kitchen;
+    private static RunningServer.Kitchen kitchen;
     private static String here;
     private static String house;
 
@@ -50,23 +48,9 @@ class KitchenTest {
     @BeforeAll
     static void open() {
         RunningServer.address();
-        kitchen = RunningServer.start(Map.of(
-                "ember.demo",
-                "false",
-                "ember.kitchen",
-                "true",
-                "ember.kitchen-port",
-                "0",
-                "ember.home",
-                home.toString()));
-        here = "http://127.0.0.1:" + kitchen.getEnvironment().getProperty("local.server.port");
-        int port = URI.create(RunningServer.get(here, "/api/door/me")
-                        .body()
-                        .get("network")
-                        .get("address")
-                        .asString())
-                .getPort();
-        house = "https://127.0.0.1:" + port;
+        kitchen = RunningServer.kitchen(home);
+        here = kitchen.here();
+        house = kitchen.house();
     }
 
     @AfterAll

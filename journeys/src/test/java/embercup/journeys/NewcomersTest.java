@@ -69,6 +69,13 @@ class NewcomersTest {
     private static void keep(Page page) {
         button(page, "Keep it").click();
         assertThat(page).hasURL(Pattern.compile("/sheet/"));
+        // The address is ahead of the page: until the sheet is fetched the recipe stands there, with words of its own
+        // like the
+        // sheet's.
+        assertThat(page.getByRole(
+                        AriaRole.HEADING,
+                        new Page.GetByRoleOptions().setLevel(1).setName("A new recipe")))
+                .hasCount(0);
     }
 
     private static void field(Page page, String word, String label, String value) {

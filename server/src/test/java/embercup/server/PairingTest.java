@@ -21,7 +21,6 @@ import java.sql.DriverManager;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import javax.net.ssl.SSLContext;
 import javax.net.ssl.TrustManagerFactory;
@@ -33,7 +32,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 
 /** The kitchen opened to the house's network: nobody gets in unpaired, and whoever is sent away is out at once. */
@@ -43,26 +41,16 @@ class PairingTest {
     @TempDir
     static Path home;
 
-    private static ConfigurableApplicationContext kitchen;
+    private static RunningServer.Kitchen kitchen;
     private static String here;
     private static String house;
     private static SSLContext trusting;
 
     @BeforeAll
     static void open() throws Exception {
-        kitchen = RunningServer.start(Map.of(
-                "ember.demo",
-                "false",
-                "ember.kitchen",
-                "true",
-                "ember.kitchen-port",
-                "0",
-                "ember.home",
-                home.toString()));
-        here = "http://127.0.0.1:" + kitchen.getEnvironment().getProperty("local.server.port");
-        JsonNode network = RunningServer.get(here, "/api/door/me").body().get("network");
-        int port = URI.create(network.get("address").asString()).getPort();
-        house = "https://127.0.0.1:" + port;
+        kitchen = RunningServer.kitchen(home);
+        here = kitchen.here();
+        house = kitchen.house();
         X509Certificate authority;
         try (InputStream in = Files.newInputStream(home.resolve("kitchen/authority.crt"))) {
             authority =
@@ -310,26 +298,11 @@ class PairingTest {
                 .get("id")
                 .asString();
         byte[] authority = Files.readAllBytes(home.resolve("kitchen/authority.crt"));
-        try (ConfigurableApplicationContext other = RunningServer.start(Map.of(
-                "ember.demo",
-                "false",
-                "ember.kitchen",
-                "true",
-                "ember.kitchen-port",
-                "0",
-                "ember.home",
-                home.toString()))) {
-            String otherHere = "http://127.0.0.1:" + other.getEnvironment().getProperty("local.server.port");
-            int port = URI.create(RunningServer.get(otherHere, "/api/door/me")
-                            .body()
-                            .get("network")
-                            .get("address")
-                            .asString())
-                    .getPort();
+        try (RunningServer.Kitchen other = RunningServer.kitchen(home)) {
             assertThat(Files.readAllBytes(home.resolve("kitchen/authority.crt")))
                     .as("made once for the kitchen")
                     .isEqualTo(authority);
-            phone.server = "https://127.0.0.1:" + port;
+            phone.server = other.house();
             assertThat(phone.get("/api/recipes"))
                     .as("known to the other server too")
                     .isEqualTo(200);

@@ -1,5 +1,7 @@
 package embercup.server;
 
+import java.net.URI;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
@@ -73,6 +75,37 @@ public final class RunningServer implements BeforeAllCallback {
         properties.put("spring.datasource.password", postgres.password());
         properties.putAll(more);
         return EmberCup.run(properties, args);
+    }
+
+    /**
+     * Another server on the same database, open to the house's network.
+     *
+     * @param here its address for this machine, @param house for the house's devices, over HTTPS
+     */
+    public record Kitchen(ConfigurableApplicationContext context, String here, String house) implements AutoCloseable {
+
+        @Override
+        public void close() {
+            context.close();
+        }
+    }
+
+    /** @param home where its certificates are kept */
+    public static Kitchen kitchen(Path home) {
+        ConfigurableApplicationContext context = start(Map.of(
+                "ember.demo",
+                "false",
+                "ember.kitchen",
+                "true",
+                "ember.kitchen-port",
+                "0",
+                "ember.home",
+                home.toString()));
+        String here = "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+        String told =
+                get(here, "/api/door/me").body().get("network").get("address").asString();
+        return new Kitchen(
+                context, here, "https://127.0.0.1:" + URI.create(told).getPort());
     }
 
     /** An answer: its status and its body as JSON. */

@@ -1,5 +1,7 @@
 package embercup.server.brews;
 
+import embercup.core.live.LiveBrew;
+import embercup.server.platform.Fields;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -93,4 +95,9 @@ class BrewEntity {
 
     @Version
     Long version;
+
+    /** Whether it waits or burns: it is not over. */
+    boolean open() {
+        return phase.equals(Fields.code(LiveBrew.Phase.PLANNED)) || phase.equals(Fields.code(LiveBrew.Phase.RUNNING));
+    }
 }

@@ -17,6 +17,10 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
     @Query("select b from BrewEntity b where b.id = :id")
     Optional<BrewEntity> forWriting(UUID id);
 
+    /** Its phase alone: a row is as long as its plan. */
+    @Query("select b.phase from BrewEntity b where b.id = :id")
+    Optional<String> phase(UUID id);
+
     /** Waits until nobody else in the house has that word, and has it until the transaction is over. */
     @Query(value = "select 1 from (select pg_advisory_xact_lock(hashtextextended(:word, 0))) taken", nativeQuery = true)
     int alone(String word);

@@ -2,16 +2,13 @@ package embercup.server.brews;
 
 import embercup.server.platform.Audience;
 import embercup.server.platform.HouseWords;
-import java.util.Collection;
-import java.util.List;
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicReference;
-import java.util.function.UnaryOperator;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.postgresql.PGConnection;
@@ -46,8 +43,9 @@ class BrewStreams implements DisposableBean {
     private final Audience audience;
     private final JsonMapper json;
     private final ExecutorService readers = Executors.newFixedThreadPool(READERS, BrewStreams::thread);
-    private final Set<Audience.Listener> newcomers = ConcurrentHashMap.newKeySet();
-    private final Set<UUID> due = ConcurrentHashMap.newKeySet();
+    /** Who waits for a brew that is about to be read. */
+    private final Map<UUID, Set<Audience.Listener>> waiting = new ConcurrentHashMap<>();
+
     private volatile boolean open = true;
     private volatile @Nullable Thread ear;
 
@@ -75,23 +73,17 @@ class BrewStreams implements DisposableBean {
     SseEmitter open(UUID brewId) {
         boolean running = brews.running(brewId);
         listen();
-        AtomicReference<Audience.@Nullable Listener> self = new AtomicReference<>();
-        Audience.Listener listener = audience.admit(running, () -> leave(brewId, self.get()));
-        self.set(listener);
+        Audience.Listener listener = audience.admit(running, gone -> leave(brewId, gone));
         listeners.computeIfAbsent(brewId, id -> ConcurrentHashMap.newKeySet()).add(listener);
         // Read only now: what is confirmed before is in it, what is confirmed after is told to a listener that is
         // there.
-        newcomers.add(listener);
-        tell(brewId, all -> all.stream().filter(newcomers::remove).toList());
+        tell(brewId, Set.of(listener));
         return listener.emitter();
     }
 
-    private void leave(UUID brewId, Audience.@Nullable Listener listener) {
+    private void leave(UUID brewId, Audience.Listener listener) {
         listeners.computeIfPresent(brewId, (id, all) -> {
-            if (listener != null) {
-                all.remove(listener);
-                newcomers.remove(listener);
-            }
+            all.remove(listener);
             return all.isEmpty() ? null : all;
         });
     }
@@ -156,23 +148,29 @@ class BrewStreams implements DisposableBean {
         listeners.keySet().forEach(this::tell);
     }
 
-    /** Has a changed brew read once for everybody who listens to it, however often it changes before that is done. */
+    /** Tells everybody who listens to a brew that changed. */
     private void tell(UUID brewId) {
-        if (listeners.containsKey(brewId) && due.add(brewId)) {
-            readers.execute(() -> {
-                due.remove(brewId);
-                read(brewId, List.copyOf(listeners.getOrDefault(brewId, Set.of())));
-            });
-        }
+        tell(brewId, listeners.getOrDefault(brewId, Set.of()));
     }
 
-    /** Has it read for those who came since the last was read. */
-    private void tell(UUID brewId, UnaryOperator<Collection<Audience.Listener>> some) {
-        readers.execute(() -> read(brewId, some.apply(listeners.getOrDefault(brewId, Set.of()))));
-    }
-
-    private void read(UUID brewId, Collection<Audience.Listener> to) {
+    /** Has a brew read once for all who wait for it, however often that is asked for before it is done. */
+    private void tell(UUID brewId, Set<Audience.Listener> to) {
         if (to.isEmpty()) {
+            return;
+        }
+        waiting.compute(brewId, (id, before) -> {
+            Set<Audience.Listener> all = before == null ? new HashSet<>() : before;
+            all.addAll(to);
+            if (before == null) {
+                readers.execute(() -> read(id));
+            }
+            return all;
+        });
+    }
+
+    private void read(UUID brewId) {
+        Set<Audience.Listener> to = waiting.remove(brewId);
+        if (to == null) {
             return;
         }
         try {

@@ -79,7 +79,7 @@ public class Brews {
      */
     @Transactional
     public BrewResponse add(BrewRequest ask) {
-        String digest = rows.digest(ask);
+        String digest = ask.id() == null ? null : rows.digest(ask);
         if (ask.id() != null) {
             // Two at once with one id come one after the other, so that the second finds what the first has made.
             brews.alone(ask.id().toString());
@@ -98,7 +98,7 @@ public class Brews {
         refuseUnsure(ask, made.sheet());
         BrewEntity e = new BrewEntity();
         e.id = ask.id() == null ? Ids.next(clock.millis()) : ask.id();
-        e.askedDigest = ask.id() == null ? null : digest;
+        e.askedDigest = digest;
         e.recipeId = ask.order().pot().recipeId();
         e.ancestorId = ask.ancestorId();
         e.name = made.sheet().order().name();
@@ -313,8 +313,7 @@ public class Brews {
     @Transactional
     public void remove(UUID id) {
         BrewEntity e = rows.forWriting(id);
-        if (e.phase.equals(Fields.code(LiveBrew.Phase.PLANNED))
-                || e.phase.equals(Fields.code(LiveBrew.Phase.RUNNING))) {
+        if (e.open()) {
             throw RefusedException.of(HttpStatus.CONFLICT, "not-over", phase(e));
         }
         notebook.strike(id);
@@ -325,7 +324,9 @@ public class Brews {
     /** Whether it is on the fire. @throws RefusedException 404 when there is none */
     @Transactional(readOnly = true)
     public boolean running(UUID id) {
-        return rows.entity(id).phase.equals(Fields.code(LiveBrew.Phase.RUNNING));
+        return brews.phase(id)
+                .orElseThrow(() -> RefusedException.notFound("brew", id))
+                .equals(Fields.code(LiveBrew.Phase.RUNNING));
     }
 
     /** What the simulated kitchen of a brew reads now. */

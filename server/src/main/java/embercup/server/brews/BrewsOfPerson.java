@@ -1,9 +1,7 @@
 package embercup.server.brews;
 
-import embercup.core.live.LiveBrew;
 import embercup.server.notebook.Notebook;
 import embercup.server.people.PersonTraces;
-import embercup.server.platform.Fields;
 import embercup.server.platform.RefusedException;
 import java.util.HashSet;
 import java.util.List;
@@ -41,11 +39,8 @@ class BrewsOfPerson implements PersonTraces {
     @Transactional
     public void forget(UUID id, String name) {
         List<BrewEntity> all = brews.ofPerson(id, "[{\"id\":\"" + id + "\"}]");
-        List<String> open = all.stream()
-                .filter(b -> b.phase.equals(Fields.code(LiveBrew.Phase.PLANNED))
-                        || b.phase.equals(Fields.code(LiveBrew.Phase.RUNNING)))
-                .map(b -> b.name)
-                .toList();
+        List<String> open =
+                all.stream().filter(BrewEntity::open).map(b -> b.name).toList();
         if (!open.isEmpty()) {
             throw RefusedException.of(HttpStatus.CONFLICT, "person-brewing", Map.of("brews", String.join(", ", open)));
         }

@@ -7,7 +7,6 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -45,9 +44,7 @@ class Ticker implements DisposableBean {
 
     /** @throws embercup.server.platform.RefusedException 503 when too many listen */
     SseEmitter open(String event, Supplier<Object> reading) {
-        AtomicReference<Audience.@Nullable Listener> self = new AtomicReference<>();
-        Audience.Listener listener = audience.admit(true, () -> leave(self.get()));
-        self.set(listener);
+        Audience.Listener listener = audience.admit(true, this::leave);
         watched.put(listener, new Watched(event, reading));
         start();
         return listener.emitter();
@@ -59,10 +56,8 @@ class Ticker implements DisposableBean {
         }
     }
 
-    private synchronized void leave(Audience.@Nullable Listener listener) {
-        if (listener != null) {
-            watched.remove(listener);
-        }
+    private synchronized void leave(Audience.Listener listener) {
+        watched.remove(listener);
         if (watched.isEmpty() && ticking != null) {
             ticking.cancel(false);
             ticking = null;

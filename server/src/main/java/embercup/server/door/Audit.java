@@ -17,7 +17,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.TransactionException;
-import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -65,7 +64,6 @@ class Audit {
     }
 
     /** Kept whatever becomes of the change around it. */
-    @Transactional(propagation = Propagation.REQUIRES_NEW)
     void write(What what, String address, @Nullable UUID deviceId, @Nullable String deviceName) {
         AuditEntity e = new AuditEntity();
         e.id = Ids.next(clock.millis());
@@ -74,29 +72,22 @@ class Audit {
         e.address = address;
         e.deviceId = deviceId;
         e.deviceName = deviceName;
-        repository.save(e);
+        transaction.executeWithoutResult(status -> repository.save(e));
     }
 
     /** Somebody was kept out; written once a minute for each address, and never a reason to fail. */
     void knock(What what, String address) {
         Instant now = clock.instant();
+        Instant last = knocks.get(what + address);
+        if (last != null && last.plus(KNOCKS_APART).isAfter(now)) {
+            return;
+        }
         if (knocks.size() > REMEMBERED) {
             knocks.clear();
         }
-        Instant last = knocks.put(what + address, now);
-        if (last != null && last.plus(KNOCKS_APART).isAfter(now)) {
-            knocks.put(what + address, last);
-            return;
-        }
+        knocks.put(what + address, now);
         try {
-            transaction.executeWithoutResult(status -> {
-                AuditEntity e = new AuditEntity();
-                e.id = Ids.next(clock.millis());
-                e.at = now;
-                e.what = Fields.code(what);
-                e.address = address;
-                repository.save(e);
-            });
+            write(what, address, null, null);
         } catch (DataAccessException | TransactionException e) {
             LOG.warn("Could not write down that {} was kept out: {}", address, what);
         }

@@ -90,9 +90,8 @@ public class Kitchens {
     }
 
     /** By which midnight the days of the house go. */
-    @Transactional(readOnly = true)
     public ZoneId zone() {
-        String said = place().zone;
+        String said = ownKitchen.zone();
         return said == null ? ZoneId.systemDefault() : ZoneId.of(said);
     }
 

@@ -39,6 +39,8 @@ class OwnKitchen implements HouseUnitsSource {
     private static final String UNITS =
             "select temperatures, weights, volumes, lengths, hours, dates, measures from kitchen where id = 1";
 
+    private static final String ZONE = "select zone from kitchen where id = 1";
+
     private final SessionFactory sessions;
 
     OwnKitchen(EntityManagerFactory factory) {
@@ -79,6 +81,17 @@ class OwnKitchen implements HouseUnitsSource {
     @Override
     public HouseUnits houseUnits() {
         return sessions.fromStatelessSession(session -> session.doReturningWork(OwnKitchen::units));
+    }
+
+    /** IANA name of the zone by whose midnight the days of the house go; null until it is said. Asked for every drinker's plan. */
+    @Nullable
+    String zone() {
+        return sessions.fromStatelessSession(session -> session.doReturningWork(on -> {
+            try (PreparedStatement question = on.prepareStatement(ZONE);
+                    ResultSet row = question.executeQuery()) {
+                return row.next() ? row.getString(1) : null;
+            }
+        }));
     }
 
     private static HouseUnits units(Connection on) throws SQLException {

@@ -10,6 +10,7 @@ import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -62,10 +63,10 @@ public class Audience implements DisposableBean {
         private final AtomicBoolean sending = new AtomicBoolean();
         private final String owner;
         private final boolean first;
-        private final Runnable leave;
+        private final Consumer<Listener> leave;
         private volatile boolean gone;
 
-        private Listener(String owner, boolean first, Runnable leave) {
+        private Listener(String owner, boolean first, Consumer<Listener> leave) {
             this.owner = owner;
             this.first = first;
             this.leave = leave;
@@ -84,7 +85,7 @@ public class Audience implements DisposableBean {
      * @param leave told once, when it is gone
      * @throws RefusedException 503 when every place is taken
      */
-    public Listener admit(boolean first, Runnable leave) {
+    public Listener admit(boolean first, Consumer<Listener> leave) {
         if (all.size() >= MOST) {
             Listener other =
                     first ? all.stream().filter(l -> !l.first).findAny().orElse(null) : null;
@@ -162,7 +163,7 @@ public class Audience implements DisposableBean {
     private void gone(Listener listener) {
         listener.gone = true;
         if (all.remove(listener)) {
-            listener.leave.run();
+            listener.leave.accept(listener);
         }
     }
 

@@ -1,11 +1,12 @@
 package embercup.server.platform;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
+import java.util.Map;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ErrorReportValve;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 
 /** What the container itself refuses, an address that is none for example, is a problem document like any other refusal. */
 public final class ProblemValve extends ErrorReportValve {
@@ -16,13 +17,12 @@ public final class ProblemValve extends ErrorReportValve {
         if (status < 400 || response.getContentWritten() > 0 || !response.setErrorReported()) {
             return;
         }
-        String title = status == 400 ? "This address cannot be read" : "Refused";
-        String body =
-                "{\"type\":\"urn:ember-cup:problem:http-%d\",\"title\":\"%s\",\"status\":%d,\"detail\":\"Nothing was saved.\",\"violations\":[]}"
-                        .formatted(status, title, status);
-        response.setContentType("application/problem+json");
         try {
-            response.getOutputStream().write(body.getBytes(StandardCharsets.UTF_8));
+            Refusals.write(
+                    response.getResponse(),
+                    status == 400
+                            ? Problem.of(HttpStatus.BAD_REQUEST, "no-address", Map.of())
+                            : Problem.framework(HttpStatus.valueOf(status), "Nothing was saved."));
             response.finishResponse();
         } catch (IOException | IllegalStateException e) {
             container.getLogger().debug("Nobody is there to be told", e);

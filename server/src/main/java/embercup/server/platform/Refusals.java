@@ -26,8 +26,12 @@ public final class Refusals {
     /** @param arguments what its sentences name */
     public static void write(HttpServletResponse response, HttpStatus status, String code, Map<String, ?> arguments)
             throws IOException {
-        byte[] body = JSON.writeValueAsBytes(Problem.of(status, code, arguments));
-        response.setStatus(status.value());
+        write(response, Problem.of(status, code, arguments));
+    }
+
+    static void write(HttpServletResponse response, ProblemDetail problem) throws IOException {
+        byte[] body = JSON.writeValueAsBytes(problem);
+        response.setStatus(problem.getStatus());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.setContentLength(body.length);
         response.getOutputStream().write(body);
