@@ -13,28 +13,30 @@ const LONGEST_MS = 15_000;
  * refusal once; this one is opened again, sooner at first and later then.
  *
  * @param events what hears each kind of message
- * @param lost hears that nothing is heard any more, and again that something is
+ * @param lost hears since when nothing is heard any more, ms, and null when something is again
  * @param silentMs after how long without a word it is given up and opened again
  * @returns ends it
  */
 function listen(
   url: string,
   events: Record<string, (data: string) => void>,
-  lost: (isLost: boolean) => void,
+  lost: (sinceMs: number | null) => void,
   silentMs = SILENT_MS,
 ): () => void {
   let source: EventSource | undefined;
   let pause = FIRST_MS;
   let next: ReturnType<typeof setTimeout> | undefined;
   let silence: ReturnType<typeof setTimeout> | undefined;
+  let heardMs = presentMs();
   const heard = () => {
     pause = FIRST_MS;
-    lost(false);
+    heardMs = presentMs();
+    lost(null);
     clearTimeout(silence);
     silence = setTimeout(retry, silentMs);
   };
   function retry() {
-    lost(true);
+    lost(heardMs);
     source?.close();
     clearTimeout(silence);
     clearTimeout(next);
@@ -70,10 +72,10 @@ export function useListen(
   const [since, setSince] = useState<Date | null>(null);
   useEffect(() => {
     if (!url) return;
-    const lost = (isLost: boolean) => {
+    const lost = (sinceMs: number | null) => {
       // Whether the server is away or will not have this device any more, an ordinary question tells.
-      if (isLost) void queryClient.invalidateQueries({ queryKey: keys.day });
-      setSince((before) => (isLost ? (before ?? new Date(presentMs())) : null));
+      if (sinceMs !== null) void queryClient.invalidateQueries({ queryKey: keys.day });
+      setSince((before) => (sinceMs === null ? null : (before ?? new Date(sinceMs))));
     };
     return listen(url, events, lost, silentMs);
   }, [url]);

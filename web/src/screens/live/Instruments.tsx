@@ -3,9 +3,9 @@ import { useSimulate } from "../../api/changes";
 import type { BrewResponse } from "../../api/client";
 import { scaleOf } from "../../api/house";
 import { confirm } from "../../api/outbox";
-import { presentMs } from "../../api/present";
 import { apart } from "../../parts/say";
 import { type KitchenReadings, useKitchenReadings } from "./devices";
+import { Unread } from "./Unread";
 
 const SPEEDS = [1, 10, 60, 120];
 
@@ -80,12 +80,7 @@ export function Instruments({ brew, kitchen }: { brew: BrewResponse; kitchen: Ki
       <p className="font-semibold">
         Simulated kitchen <span className="font-normal text-muted">its stove is not the plan’s</span>
       </p>
-      {lostSince && (
-        <p role="status" className="text-amber-text">
-          No reading for {Math.max(10, Math.round((presentMs() - lostSince.getTime()) / 1000))} s; asking
-          again.
-        </p>
-      )}
+      <Unread since={lostSince} />
       <p className="mt-1 flex flex-wrap items-baseline gap-x-5" aria-live="off">
         <span>
           <span className="figure text-2xl">

@@ -5,6 +5,7 @@ import { measuredOut } from "../../parts/measured";
 import { Panel } from "../../parts/Panel";
 import { apart, grams, millilitres } from "../../parts/say";
 import { useScale } from "../live/devices";
+import { Unread } from "../live/Unread";
 
 /** One herb at a time in large type, ticked off, with its prep; beside it the scale, when there is one. */
 export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: () => void }) {
@@ -57,6 +58,7 @@ export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: ()
           </p>
           {weighing && (
             <div className="mt-4 border-hairline border-t pt-3">
+              <Unread since={scale.lostSince} />
               <p className="flex flex-wrap items-baseline gap-x-5">
                 <span className="text-muted">on the scale</span>
                 <output className="figure text-5xl" aria-label="Weight on the scale">

@@ -181,6 +181,32 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
                 .first();
     }
 
+    /** A phone of the house, which does not know its authority yet. */
+    static com.microsoft.playwright.Browser.NewContextOptions phoneOf(String house) {
+        return new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(390, 844)
+                .setColorScheme(ColorScheme.DARK)
+                .setIgnoreHTTPSErrors(true)
+                .setBaseURL(house);
+    }
+
+    /** Asks for a code on the laptop. */
+    static String code(Page laptop) {
+        laptop.navigate("/household");
+        button(laptop, "A code for a cook").click();
+        return laptop.getByText(Pattern.compile("^\\d{3} \\d{3}$")).textContent();
+    }
+
+    /** Lets a phone in by a code that the laptop asks for. */
+    static void pair(Page laptop, Page phone) {
+        String code = code(laptop);
+        phone.navigate("/");
+        phone.getByLabel("What this device is called").fill("phone by the stove");
+        phone.getByLabel("Code").fill(code);
+        button(phone, "Let me in").click();
+        phone.locator("a[href^='/sheet/']").first().waitFor();
+    }
+
     /** Opens the sheet of a pot, and waits for it: the page before it has an order of its own to choose a drinker for. */
     static void toSheet(Page page, String name) {
         pot(page, name).click();

@@ -10,6 +10,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
@@ -20,7 +21,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
-/** Server and database are killed with signal 9 in the middle of a brew, for real. */
+/** Server and database are killed with signal 9 in the middle of a brew, for real, beside a laptop and a paired phone. */
 class KilledTest {
 
     private static final LocatorAssertions.ContainsTextOptions BACK =
@@ -49,20 +50,25 @@ class KilledTest {
     @Test
     void neitherAKilledServerNorAKilledDatabaseLosesWhatWasConfirmed() throws Exception {
         int port = StartCommand.freePort();
-        StartCommand first = StartCommand.type(home, port, Map.of()).ready();
-        Page page = browser.laptop("http://127.0.0.1:" + port);
-        page.navigate("/");
+        Map<String, String> kitchen = Map.of("EMBER_KITCHEN_PORT", String.valueOf(StartCommand.freePort()));
+        StartCommand first = StartCommand.type(home, port, kitchen, "--kitchen").ready();
+        Page laptop = browser.laptop("http://127.0.0.1:" + port);
+        Page page = browser.page(Browser.phoneOf("https://127.0.0.1:" + kitchen.get("EMBER_KITCHEN_PORT")));
+        Browser.pair(laptop, page);
         toSheet(page, "Linden and elderflower");
         button(page, "Start now").click();
         button(page, "Pour 5").click();
         allIn(page);
         assertThat(now(page)).containsText("Pour");
+        laptop.navigate(URI.create(page.url()).getPath());
+        assertThat(now(laptop)).containsText("Pour");
 
         first.killServer();
         button(page, "Covered").click();
         assertThat(kept(page)).isVisible();
         assertThat(now(page)).containsText("Let it steep", BACK);
         assertThat(kept(page)).hasCount(0);
+        assertThat(now(laptop)).containsText("Let it steep", BACK);
 
         button(page, "Lid off").click();
         assertThat(button(page, "Lid on")).isVisible();
@@ -71,6 +77,7 @@ class KilledTest {
         assertThat(kept(page)).isVisible();
         assertThat(now(page)).containsText("Strain", BACK);
         assertThat(kept(page)).hasCount(0);
+        assertThat(now(laptop)).containsText("Strain", BACK);
 
         page.reload();
         assertThat(now(page)).containsText("Strain");
@@ -86,7 +93,7 @@ class KilledTest {
         Assertions.assertThat(ProcessHandle.of(left))
                 .as("goes on without its start")
                 .isPresent();
-        StartCommand next = StartCommand.type(home, port, Map.of()).ready();
+        StartCommand next = StartCommand.type(home, port, kitchen, "--kitchen").ready();
         Assertions.assertThat(next.said())
                 .contains("A server of an earlier start was left running (process " + left + ")");
         page.reload();

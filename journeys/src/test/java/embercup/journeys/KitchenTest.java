@@ -11,16 +11,24 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
+import com.sun.net.httpserver.HttpServer;
 import embercup.server.RunningServer;
 import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.net.InetSocketAddress;
 import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
 import java.util.UUID;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.assertj.core.api.Assertions;
@@ -30,6 +38,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
 
 /** The phone in the kitchen: let in by a code, kept through a lost network, and called wherever one is. */
 @ExtendWith(RunningServer.class)
@@ -59,22 +68,14 @@ class KitchenTest {
     }
 
     private Page phone(String server, ServiceWorkerPolicy worker) {
-        return browser.page(new com.microsoft.playwright.Browser.NewContextOptions()
-                .setViewportSize(390, 844)
-                .setColorScheme(ColorScheme.DARK)
-                .setIgnoreHTTPSErrors(true)
-                .setServiceWorkers(worker)
-                .setPermissions(List.of("notifications"))
-                .setBaseURL(server));
+        return browser.page(Browser.phoneOf(server).setServiceWorkers(worker).setPermissions(List.of("notifications")));
     }
 
     @Test
     void aPhoneIsLetInByACodeHearsTheOtherDeviceAndIsSentAwayWhileItBrews() {
         Page laptop = browser.laptop(here);
-        laptop.navigate("/household");
+        String code = Browser.code(laptop);
         assertThat(laptop.getByText("/ember-cup.crt")).isVisible();
-        button(laptop, "A code for a cook").click();
-        String code = laptop.getByText(Pattern.compile("^\\d{3} \\d{3}$")).textContent();
 
         Page phone = phone(house, ServiceWorkerPolicy.BLOCK);
         phone.navigate("/");
@@ -157,6 +158,9 @@ class KitchenTest {
     @Test
     void anAlarmIsHeardOnEveryScreenAndByTheSystemWhenNobodyLooks() {
         Page page = phone(here, ServiceWorkerPolicy.ALLOW);
+        // A browser without a window says nothing aloud: what it is asked to say is written down instead.
+        page.addInitScript("window.spoken = []; Object.defineProperty(window, 'speechSynthesis',"
+                + " { value: { cancel() {}, speak(u) { spoken.push(u.text) } } })");
         page.navigate("/choose");
         page.evaluate("navigator.serviceWorker.ready.then(() => true)");
         toSheet(page, "Caraway and anise");
@@ -184,10 +188,110 @@ class KitchenTest {
         Object told = page.waitForFunction("() => window.shown && window.shown.join()")
                 .jsonValue();
         Assertions.assertThat(String.valueOf(told)).contains("Caraway and anise");
+        Assertions.assertThat(String.valueOf(page.evaluate("spoken.join()")))
+                .as("nothing is said aloud unless that is wanted")
+                .isEmpty();
         button(page, "Quiet for 3 min").click();
         assertThat(button(page, "Quiet for 3 min")).hasCount(0);
         page.getByText("Go there").click();
         assertThat(now(page)).isVisible();
+        page.getByLabel("say each step aloud").check();
+        String before = now(page).textContent();
+        Browser.confirm(page);
+        assertThat(now(page)).not().hasText(before);
+        page.waitForFunction(
+                "now => spoken.some((s) => s && now.includes(s))", now(page).textContent());
+        page.getByLabel("say each step aloud").uncheck();
+        int said = ((Number) page.evaluate("spoken.length")).intValue();
+        button(page, "^Undo").click();
+        assertThat(now(page)).hasText(before);
+        Assertions.assertThat(page.evaluate("spoken.length")).isEqualTo(said);
+    }
+
+    /** Passes every question for a page on to the server; of its worker it makes a newer one when it is told to. */
+    private static HttpServer newerPages(AtomicBoolean newer) throws IOException {
+        HttpServer pages = HttpServer.create(new InetSocketAddress("127.0.0.1", 0), 0);
+        HttpClient http = HttpClient.newHttpClient();
+        pages.setExecutor(Executors.newCachedThreadPool());
+        pages.createContext("/", exchange -> {
+            try (exchange) {
+                var answer = http.send(
+                        HttpRequest.newBuilder(URI.create(here + exchange.getRequestURI()))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofByteArray());
+                byte[] body = answer.body();
+                if (newer.get() && exchange.getRequestURI().getPath().equals("/sw.js")) {
+                    body = (new String(body, StandardCharsets.UTF_8) + "\n// newer").getBytes(StandardCharsets.UTF_8);
+                }
+                answer.headers().firstValue("Content-Type").ifPresent(type -> exchange.getResponseHeaders()
+                        .set("Content-Type", type));
+                exchange.sendResponseHeaders(answer.statusCode(), body.length == 0 ? -1 : body.length);
+                exchange.getResponseBody().write(body);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        });
+        pages.start();
+        return pages;
+    }
+
+    @Test
+    void aNewerVersionIsOfferedAndNeverPutIntoARunningBrew() throws IOException {
+        AtomicBoolean newer = new AtomicBoolean();
+        HttpServer pages = newerPages(newer);
+        try {
+            Page page = phone("http://127.0.0.1:" + pages.getAddress().getPort(), ServiceWorkerPolicy.ALLOW);
+            page.navigate("/choose");
+            page.evaluate("navigator.serviceWorker.ready.then(() => true)");
+            page.reload();
+            page.waitForFunction("() => navigator.serviceWorker.controller !== null");
+            JsonNode brew = RunningServer.post(
+                            here,
+                            "/api/brews",
+                            "{\"recipeId\":\"%s\"}"
+                                    .formatted(RunningServer.get(here, "/api/recipes")
+                                            .body()
+                                            .get(0)
+                                            .get("id")
+                                            .asString()))
+                    .body();
+            page.navigate("/brew/" + brew.get("id").asString());
+            Locator offer = page.getByText("A newer version of Ember Cup is here.");
+            page.evaluate("window.opened = 'with the old one'");
+            newer.set(true);
+            page.evaluate("navigator.serviceWorker.getRegistration().then((r) => r.update()).then(() => true)");
+            page.waitForFunction("navigator.serviceWorker.getRegistration().then((r) => r.waiting !== null)");
+            assertThat(page.getByRole(AriaRole.HEADING).first()).isVisible();
+            assertThat(offer).hasCount(0);
+
+            page.evaluate("history.pushState({}, '', '/herbs'); dispatchEvent(new PopStateEvent('popstate'))");
+            assertThat(offer).isVisible();
+            Assertions.assertThat(page.evaluate("window.opened"))
+                    .as("still the page that was opened")
+                    .isEqualTo("with the old one");
+            button(page, "Take it now").click();
+            page.waitForFunction("window.opened === undefined");
+            assertThat(offer).hasCount(0);
+            page.waitForFunction("navigator.serviceWorker.getRegistration().then((r) => r.waiting === null)");
+        } finally {
+            pages.stop(0);
+        }
+    }
+
+    @Test
+    void anInstrumentThatIsNotHeardIsSaidToBeSoAndReadAgain() {
+        Page page = phone(here, ServiceWorkerPolicy.BLOCK);
+        started(page, "Caraway and anise");
+        page.route(
+                "**/api/devices/kitchen/*/stream", route -> route.fulfill(new Route.FulfillOptions().setStatus(503)));
+        button(page, "Use the simulated kitchen").click();
+        assertThat(page.getByText(Pattern.compile("No reading for \\d+ s; asking again")))
+                .isVisible();
+        page.unroute("**/api/devices/kitchen/*/stream");
+        assertThat(page.getByText("No reading for")).hasCount(0);
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Simulated kitchen"))
+                        .getByText("on the scale"))
+                .containsText(Pattern.compile("\\d"));
     }
 
     private static String started(Page page, String name) {

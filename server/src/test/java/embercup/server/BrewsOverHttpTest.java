@@ -14,6 +14,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
@@ -172,7 +173,7 @@ class BrewsOverHttpTest {
     }
 
     @Test
-    void anotherServerOnTheSameDatabaseKnowsTheBrewAndItsClock() {
+    void anotherServerOnTheSameDatabaseKnowsTheBrewItsClockAndTheScale() throws Exception {
         JsonNode brew = started();
         String id = brew.get("id").asString();
         done(id, "s0.heat", 0);
@@ -183,6 +184,30 @@ class BrewsOverHttpTest {
             assertThat(there.get("nowKey")).isEqualTo(here.get("nowKey"));
             assertThat(there.get("steps")).isEqualTo(here.get("steps"));
             assertThat(there.get("startedAt")).isEqualTo(brew.get("startedAt"));
+
+            // One scale in the house: zeroed here, loaded there, and both show it.
+            post("/api/devices/scale", "{\"command\":\"tare\"}");
+            RunningServer.post(address, "/api/devices/scale", "{\"command\":\"put\",\"grams\":3}");
+            for (String server : List.of(RunningServer.address(), address)) {
+                assertThat(atRest(server)).as("grams on the scale of " + server).isCloseTo(3, within(0.25));
+            }
+        }
+    }
+
+    /** Grams that a server's scale shows once it stands still. */
+    private static double atRest(String server) throws Exception {
+        HttpRequest stream = HttpRequest.newBuilder(URI.create(server + "/api/devices/scale/stream"))
+                .build();
+        try (var lines = HttpClient.newHttpClient()
+                .send(stream, HttpResponse.BodyHandlers.ofLines())
+                .body()) {
+            String still = lines.filter(l -> l.startsWith("data:") && l.contains("\"stable\":true"))
+                    .findFirst()
+                    .orElseThrow();
+            return RunningServer.JSON
+                    .readTree(still.substring("data:".length()))
+                    .get("grams")
+                    .asDouble();
         }
     }
 

@@ -234,6 +234,8 @@ class EveryOperationTest {
                 }
             }
         }
+        System.out.println(answers.values().stream().mapToInt(Integer::intValue).sum() + " odd requests over "
+                + all.size() + " operations, answered " + answers);
         assertThat(failed).as("answered by a failure").isEmpty();
         assertThat(unworded).as("refused without a word").isEmpty();
         assertThat(answers.keySet())
