@@ -324,6 +324,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/keeping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["keeping"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping/jars/{brewId}/cup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["laterCup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kitchen": {
         parameters: {
             query?: never;
@@ -1034,6 +1066,7 @@ export interface components {
             fire?: components["schemas"]["FireLine"];
             /** Format: uuid */
             id: string;
+            jar?: components["schemas"]["InJar"];
             late: boolean;
             /** Format: double */
             lateS: number;
@@ -1058,6 +1091,8 @@ export interface components {
             request: components["schemas"]["OrderRequest"];
             /** Format: date-time */
             serverNow: string;
+            /** Format: double */
+            servingMl: number;
             simulated: boolean;
             /** Format: date-time */
             startedAt?: string;
@@ -1288,6 +1323,17 @@ export interface components {
             /** Format: double */
             weightKg?: number;
         };
+        EmptiedRequest: {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "emptied";
+        };
         Entry: {
             /** Format: uuid */
             brewId: string;
@@ -1326,7 +1372,7 @@ export interface components {
             /** Format: int32 */
             page: number;
         };
-        EventRequest: components["schemas"]["StartedRequest"] | components["schemas"]["StepDoneRequest"] | components["schemas"]["TurnedRequest"] | components["schemas"]["MeasuredRequest"] | components["schemas"]["PouredRequest"] | components["schemas"]["NotedRequest"] | components["schemas"]["UndoneRequest"] | components["schemas"]["FinishedRequest"] | components["schemas"]["AbandonedRequest"];
+        EventRequest: components["schemas"]["StartedRequest"] | components["schemas"]["StepDoneRequest"] | components["schemas"]["TurnedRequest"] | components["schemas"]["MeasuredRequest"] | components["schemas"]["PouredRequest"] | components["schemas"]["KeptRequest"] | components["schemas"]["EmptiedRequest"] | components["schemas"]["NotedRequest"] | components["schemas"]["UndoneRequest"] | components["schemas"]["FinishedRequest"] | components["schemas"]["AbandonedRequest"];
         FinishedRequest: {
             /** Format: double */
             ageS?: number;
@@ -1470,6 +1516,45 @@ export interface components {
         ImportResponse: {
             recipes: components["schemas"]["WrittenResponse"][];
         };
+        InJar: {
+            age: string;
+            /** Format: date-time */
+            drinkBy?: string;
+            /** Format: date-time */
+            goodUntil?: string;
+            /** Format: date-time */
+            keptAt: string;
+            /** Format: date-time */
+            madeAt: string;
+        };
+        JarResponse: {
+            drinkerName: string;
+            /** Format: uuid */
+            id: string;
+            jar: components["schemas"]["InJar"];
+            /** Format: double */
+            leftMl: number;
+            name: string;
+            /** Format: uuid */
+            recipeId?: string;
+            source?: string;
+            text: string;
+            vessel: components["schemas"]["JarVessel"];
+        };
+        JarVessel: {
+            /** Format: double */
+            brimMl: number;
+            /** Format: double */
+            heightCm: number;
+            /** Format: double */
+            innerDiameterCm: number;
+            name: string;
+        };
+        KeepingResponse: {
+            jars: components["schemas"]["JarResponse"][];
+            /** Format: date-time */
+            serverNow: string;
+        };
         KeepsLine: {
             /** Format: int32 */
             hours: number;
@@ -1477,6 +1562,17 @@ export interface components {
             mostHours: number;
             source: string;
             text: string;
+        };
+        KeptRequest: {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "kept";
         };
         KitchenPart: {
             /** Format: double */
@@ -1515,6 +1611,18 @@ export interface components {
             version: number;
             vessels: components["schemas"]["VesselResponse"][];
             zone?: string;
+        };
+        LaterCupResponse: {
+            /** Format: double */
+            fromJarMl: number;
+            steps: string[];
+            /** Format: double */
+            warmingMin?: number;
+            /** Format: double */
+            waterMl: number;
+            workings: {
+                [key: string]: components["schemas"]["WorkingsLine"];
+            };
         };
         LearnedRequest: {
             forget?: boolean;
@@ -2928,7 +3036,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AbandonedRequest"] | components["schemas"]["FinishedRequest"] | components["schemas"]["MeasuredRequest"] | components["schemas"]["NotedRequest"] | components["schemas"]["PouredRequest"] | components["schemas"]["StartedRequest"] | components["schemas"]["StepDoneRequest"] | components["schemas"]["TurnedRequest"] | components["schemas"]["UndoneRequest"];
+                "application/json": components["schemas"]["AbandonedRequest"] | components["schemas"]["EmptiedRequest"] | components["schemas"]["FinishedRequest"] | components["schemas"]["KeptRequest"] | components["schemas"]["MeasuredRequest"] | components["schemas"]["NotedRequest"] | components["schemas"]["PouredRequest"] | components["schemas"]["StartedRequest"] | components["schemas"]["StepDoneRequest"] | components["schemas"]["TurnedRequest"] | components["schemas"]["UndoneRequest"];
             };
         };
         responses: {
@@ -5040,6 +5148,141 @@ export interface operations {
             };
             /** @description The disk is full; nothing is lost. */
             507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keeping: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeepingResponse"];
+                };
+            };
+            /** @description The address or the body cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The device is not paired. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another page or another name for this address; or the device may not do this. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer, or too many talk at once; it may be tried again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    laterCup: {
+        parameters: {
+            query?: {
+                ml?: number;
+                warm?: boolean;
+            };
+            header?: never;
+            path: {
+                brewId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LaterCupResponse"];
+                };
+            };
+            /** @description The address or the body cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The device is not paired. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another page or another name for this address; or the device may not do this. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value is outside what it may be; every one is named. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer, or too many talk at once; it may be tried again. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -5,6 +5,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -18,13 +19,15 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.LongStream;
 
 /**
- * Two hundred clients for a minute, each with a pot of its own: it plans, reads the day, the recipes and its brew, and writes
- * readings down. No answer may be an error. Then eight clients for five minutes more, while the server's memory is looked at:
+ * Two hundred clients for a minute, round a dozen pots: they plan, read the day, the recipes and their brew, and write readings
+ * down, without a pause between. No answer may be an error. Then eight clients for five minutes more, while the server's memory is looked at:
  * it may not grow. Bounded; it gives the brews up again.
  */
 public final class Crowd {
 
     private static final int CLIENTS = 200;
+    /** No house has more on its fires. */
+    private static final int POTS = 12;
     private static final int SECONDS = 60;
     private static final int FEW = 8;
     private static final int MINUTES = 5;
@@ -45,11 +48,11 @@ public final class Crowd {
         Server server = Server.of(args[0]);
         long process = Long.parseLong(Files.readString(Path.of(args[1])).strip());
         List<String> brews = new ArrayList<>();
-        for (int i = 0; i < CLIENTS; i++) {
+        for (int i = 0; i < POTS; i++) {
             brews.add(server.brew());
         }
-        run(server, brews.subList(0, FEW), 10);
-        Told told = run(server, brews, SECONDS);
+        run(server, brews, FEW, 10);
+        Told told = run(server, brews, CLIENTS, SECONDS);
         System.out.printf(
                 Locale.ROOT,
                 "%d clients for %d s: %d answers, %d errors, p50 %.0f ms, p99 %.0f ms, worst %.0f ms%n",
@@ -64,7 +67,7 @@ public final class Crowd {
         List<Long> resident = new ArrayList<>();
         int errors = told.errors().size();
         for (int minute = 0; minute < MINUTES; minute++) {
-            errors += run(server, brews.subList(0, FEW), 60).errors().size();
+            errors += run(server, brews, FEW, 60).errors().size();
             resident.add(residentKb(process));
         }
         double grown = (double) resident.get(MINUTES - 1) / resident.get(1) - 1;
@@ -89,13 +92,13 @@ public final class Crowd {
         }
     }
 
-    private static Told run(Server server, List<String> brews, int seconds) throws InterruptedException {
-        ExecutorService clients = Executors.newFixedThreadPool(brews.size());
+    private static Told run(Server server, List<String> brews, int clientsAtOnce, int seconds) throws InterruptedException {
+        ExecutorService clients = Executors.newFixedThreadPool(clientsAtOnce);
         Queue<Long> times = new ConcurrentLinkedQueue<>();
         Queue<String> errors = new ConcurrentLinkedQueue<>();
         long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
-        for (int i = 0; i < brews.size(); i++) {
-            String brew = brews.get(i);
+        for (int i = 0; i < clientsAtOnce; i++) {
+            String brew = brews.get(i % brews.size());
             Random random = new Random(i);
             clients.execute(() -> {
                 while (System.nanoTime() < until) {
@@ -128,7 +131,9 @@ public final class Crowd {
         return switch (random.nextInt(8)) {
             case 0, 1, 2 -> server.posted("/api/plans", PLAN);
             case 3 -> server.request("/api/recipes").build();
-            case 4 -> server.request("/api/day").build();
+            case 4 -> server.request("/api/day?from=" + Instant.now().minusSeconds(43_200) + "&to="
+                            + Instant.now().plusSeconds(43_200))
+                    .build();
             case 5 -> server.request("/api/brews/" + brew).build();
             case 6 -> server.request("/api/notebook?page=0").build();
             default -> server.measured(brew, UUID.randomUUID(), 20 + random.nextInt(79));

@@ -29,6 +29,10 @@ public sealed interface BrewEvent {
 
         R poured(Poured event);
 
+        R kept(Kept event);
+
+        R emptied(Emptied event);
+
         R noted(Noted event);
 
         R undone(Undone event);
@@ -76,11 +80,27 @@ public sealed interface BrewEvent {
         }
     }
 
-    /** Liquor poured for somebody to drink, mL. */
+    /** Liquor poured for somebody to drink, mL; a concentrate as it is in the jug, before it is thinned. */
     record Poured(UUID id, Instant at, double ml) implements BrewEvent {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.poured(this);
+        }
+    }
+
+    /** What is left was put into a closed jar, for a later cup. */
+    record Kept(UUID id, Instant at) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.kept(this);
+        }
+    }
+
+    /** What was left is gone: drunk up, or thrown away. */
+    record Emptied(UUID id, Instant at) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.emptied(this);
         }
     }
 

@@ -11,6 +11,7 @@ import embercup.core.live.LiveBrew.Outlook;
 import embercup.core.live.LiveBrew.Phase;
 import embercup.core.live.LiveBrew.Place;
 import embercup.core.live.LiveBrew.Quality;
+import embercup.core.live.LiveBrew.Served;
 import embercup.core.materia.HerbName;
 import embercup.core.measure.Volume;
 import embercup.core.plan.BrewPlan;
@@ -42,6 +43,8 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
     private final Map<String, Instant> done = new LinkedHashMap<>();
     private final Map<String, BrewEvent.Sign> signs = new HashMap<>();
     private double pouredMl;
+    private Optional<Instant> kept = Optional.empty();
+    private boolean emptied;
     private Optional<Instant> started = Optional.empty();
     private Optional<Instant> ended = Optional.empty();
     private Optional<Noted> note = Optional.empty();
@@ -73,6 +76,18 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
     @Override
     public Boolean poured(BrewEvent.Poured event) {
         pouredMl += event.ml();
+        return true;
+    }
+
+    @Override
+    public Boolean kept(BrewEvent.Kept event) {
+        kept = kept.or(() -> Optional.of(event.at()));
+        return true;
+    }
+
+    @Override
+    public Boolean emptied(BrewEvent.Emptied event) {
+        emptied = true;
         return true;
     }
 
@@ -145,7 +160,7 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
                 steps,
                 running ? place(now, steps) : new Place(Optional.empty(), List.of(), List.of(), Optional.empty()),
                 clock(clock, drinkable),
-                new Happened(measured, List.copyOf(turns), pouredMl),
+                new Happened(measured, List.copyOf(turns), new Served(pouredMl, kept, emptied)),
                 predicted,
                 outlook(predicted),
                 note);

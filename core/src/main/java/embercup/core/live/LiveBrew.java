@@ -67,9 +67,18 @@ public record LiveBrew(
      *
      * @param measured what stages took, and what was read in them
      * @param turns what hands did to lid, flame and marc, in order
-     * @param pouredMl poured for somebody to drink so far, mL
+     * @param served what became of the liquor
      */
-    public record Happened(Measurements measured, List<BrewEvent.Turned> turns, double pouredMl) {}
+    public record Happened(Measurements measured, List<BrewEvent.Turned> turns, Served served) {}
+
+    /**
+     * What became of the liquor.
+     *
+     * @param pouredMl poured for somebody to drink so far, mL
+     * @param keptAt when the rest was put into a jar; empty when it was not
+     * @param emptied whether what was left is gone
+     */
+    public record Served(double pouredMl, Optional<Instant> keptAt, boolean emptied) {}
 
     /**
      * How the cup will differ from the planned one.
@@ -130,9 +139,9 @@ public record LiveBrew(
         }
     }
 
-    /** What is in the mugs or the jug and not poured yet, mL. */
+    /** What is in the mugs, the jug or the jar and not poured yet, mL. */
     public double leftMl() {
-        return Math.max(0, predicted.water().yieldMl() - happened.pouredMl);
+        return happened.served.emptied ? 0 : Math.max(0, predicted.water().yieldMl() - happened.served.pouredMl);
     }
 
     public Optional<Instant> startedAt() {
@@ -168,7 +177,12 @@ public record LiveBrew(
     }
 
     public double pouredMl() {
-        return happened.pouredMl;
+        return happened.served.pouredMl;
+    }
+
+    /** When the rest was put into a jar. */
+    public Optional<Instant> keptAt() {
+        return happened.served.keptAt;
     }
 
     public double strengthChange() {

@@ -116,6 +116,16 @@ public record PlanRequest(
         return cups * cupMl();
     }
 
+    /** The same as it is in the jug: of a concentrate before it is thinned, mL. */
+    public double liquorADayMl() {
+        return pouredADayMl() / (1 + recipe.dilutionParts());
+    }
+
+    /** What one cup takes out of the jug: of a concentrate before it is thinned, mL. */
+    public double liquorOfCupMl() {
+        return cupMl() / (1 + recipe.dilutionParts());
+    }
+
     /** For how many days it is; a tincture for many. */
     public int days() {
         return Math.max(1, (int) Math.ceil(cups() * cupMl() / pouredADayMl() - 1e-6));

@@ -4,6 +4,7 @@ import com.ibm.icu.text.ListFormatter;
 import embercup.core.care.Blend;
 import embercup.core.care.WayOut;
 import embercup.core.keeping.Keeping;
+import embercup.core.keeping.LaterCup;
 import embercup.core.live.LiveBrew;
 import embercup.core.materia.HerbMeasure.Nearest;
 import embercup.core.measure.HouseUnits;
@@ -197,6 +198,11 @@ public final class Words {
 
     public String say(LiveBrew.Advice advice) {
         return say((Record) advice);
+    }
+
+    /** What is done for a cup out of a jar. */
+    public String say(LaterCup.Act act) {
+        return say((Record) act);
     }
 
     public String say(WayOut way) {

@@ -76,6 +76,27 @@ class BrewEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     String pours = "[]";
 
+    /** When the rest was put into a jar; missing when it was not. */
+    @Column(name = "kept_at")
+    Instant keptAt;
+
+    /** What was put into it, mL. */
+    @Column(name = "kept_ml")
+    Double keptMl;
+
+    /** What is left of what was made, mL; missing until something was. */
+    @Column(name = "left_ml")
+    Double leftMl;
+
+    @Column(name = "made_at")
+    Instant madeAt;
+
+    @Column(name = "good_until")
+    Instant goodUntil;
+
+    @Column(name = "drink_by")
+    Instant drinkBy;
+
     /** Who of the household drinks of it beside its drinker, with her loads of a day. */
     @JdbcTypeCode(SqlTypes.JSON)
     String sharers = "[]";

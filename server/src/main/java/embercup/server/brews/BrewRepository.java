@@ -41,6 +41,36 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             """)
     List<BrewEntity> startedBetween(Instant from, Instant to);
 
+    /**
+     * The rest of a pot in a jar.
+     *
+     * @param keptMl what was put into it
+     * @param text how long it keeps, as it was told with the plan
+     */
+    record InJar(
+            UUID id,
+            @Nullable UUID recipeId,
+            String name,
+            String drinkerName,
+            Instant keptAt,
+            double keptMl,
+            double leftMl,
+            Instant madeAt,
+            @Nullable Instant goodUntil,
+            @Nullable Instant drinkBy,
+            @Nullable String text,
+            @Nullable String source) {}
+
+    /** Jars with something in them, what is to be drunk first before the others. A simulated one holds nothing. */
+    @Query(value = """
+            select b.id, b.recipe_id, b.name, b.drinker_name, b.kept_at, b.kept_ml, b.left_ml, b.made_at, b.good_until, b.drink_by,
+            b.plan #>> '{keeps,text}', b.plan #>> '{keeps,source}'
+            from brew b
+            where b.kept_at is not null and b.left_ml >= :least and b.clock_real is null
+            order by b.drink_by nulls last, b.kept_at
+            """, nativeQuery = true)
+    List<InJar> inJars(double least);
+
     /** Names of the brews that wait or burn with a herb. @param herbs a list of its slug, as JSON */
     @Query(
             value =

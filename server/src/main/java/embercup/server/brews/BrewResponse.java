@@ -109,12 +109,30 @@ public record BrewResponse(
      *
      * @param pouredMl poured for somebody to drink so far
      * @param leftMl made and not poured yet
+     * @param servingMl what one cup takes out of the jug or the jar: of a concentrate before it is thinned
+     * @param jar where the rest is; missing when it was not put into one
      */
     public record Cup(
             double pouredMl,
             double leftMl,
+            double servingMl,
+            @Nullable InJar jar,
             boolean photo,
             @Nullable NoteLine note) {}
+
+    /**
+     * The rest of a pot in a jar.
+     *
+     * @param goodUntil by the cautious time; missing for what keeps for months, or when nobody knows
+     * @param drinkBy by the longest time that is given
+     * @param age {@code keeps}, {@code good}, {@code going}, {@code doubtful} or {@code over}
+     */
+    public record InJar(
+            Instant keptAt,
+            Instant madeAt,
+            @Nullable Instant goodUntil,
+            @Nullable Instant drinkBy,
+            String age) {}
 
     /**
      * Flame, lid and marc now.

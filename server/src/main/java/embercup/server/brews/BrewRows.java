@@ -1,6 +1,7 @@
 package embercup.server.brews;
 
 import embercup.core.care.Care;
+import embercup.core.keeping.Jar;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.plan.BrewPlan;
@@ -113,12 +114,28 @@ class BrewRows {
 
     /** Writes down what was poured of it and when. */
     void poured(BrewEntity e, Folded folded) {
-        double dayMl = folded.plan().request().pouredADayMl();
+        double dayMl = folded.plan().request().liquorADayMl();
         e.pours = json.writeValueAsString(folded.standing().stream()
                 .filter(BrewEvent.Poured.class::isInstance)
                 .map(BrewEvent.Poured.class::cast)
                 .map(p -> new DrinkersDays.Pour(p.at(), p.ml() / dayMl))
                 .toList());
+    }
+
+    /** Writes down what is left of it, and until when that is good. */
+    void kept(BrewEntity e, Folded folded) {
+        LiveBrew live = folded.live();
+        e.keptAt = live.keptAt().orElse(null);
+        e.leftMl = live.leftMl();
+        if (e.keptAt == null) {
+            e.keptMl = null;
+            return;
+        }
+        e.keptMl = Objects.requireNonNullElse(e.keptMl, e.leftMl);
+        Jar jar = Jars.of(live, told(e).cup().keeps());
+        e.madeAt = jar.made();
+        e.goodUntil = jar.span().map(Jar.Span::good).orElse(null);
+        e.drinkBy = jar.span().map(Jar.Span::latest).orElse(null);
     }
 
     private static Map<String, Double> loads(Care.Verdict verdict) {
@@ -232,7 +249,7 @@ class BrewRows {
         return BrewWriting.write(
                 e,
                 folded.live(),
-                folded.plan().request().kitchen().burner(),
+                folded.plan().request(),
                 json.readValue(e.request, OrderRequest.class),
                 told(e),
                 BrewClock.now(e, clock.instant()),

@@ -5,6 +5,7 @@ import embercup.core.kitchen.Burner;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.plan.Fire;
+import embercup.core.plan.PlanRequest;
 import embercup.server.notebook.Tasting;
 import embercup.server.plans.OrderRequest;
 import embercup.server.plans.PlanResponse;
@@ -27,14 +28,14 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
     static BrewResponse write(
             BrewEntity e,
             LiveBrew live,
-            Burner burner,
+            PlanRequest request,
             OrderRequest ask,
             PlanResponse plan,
             Instant now,
             long state,
             boolean photo,
             List<BrewEvent> standing) {
-        BrewWriting writing = new BrewWriting(burner);
+        BrewWriting writing = new BrewWriting(request.kitchen().burner());
         return new BrewResponse(
                 new BrewResponse.Head(
                         e.id,
@@ -62,6 +63,10 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
                 new BrewResponse.Cup(
                         live.pouredMl(),
                         live.leftMl(),
+                        Math.min(request.liquorOfCupMl(), live.leftMl()),
+                        live.keptAt().isPresent()
+                                ? Jars.line(Jars.of(live, plan.cup().keeps()), live, now)
+                                : null,
                         photo,
                         live.note()
                                 .map(n -> new BrewResponse.NoteLine(
@@ -163,6 +168,16 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
     public BrewResponse.Happened poured(BrewEvent.Poured e) {
         return BrewResponse.Happened.of(
                 e.id(), e.at(), "poured", HouseWords.words().shown(e.ml(), "mL"));
+    }
+
+    @Override
+    public BrewResponse.Happened kept(BrewEvent.Kept e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "kept", said("happened.kept"));
+    }
+
+    @Override
+    public BrewResponse.Happened emptied(BrewEvent.Emptied e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "emptied", said("happened.emptied"));
     }
 
     @Override

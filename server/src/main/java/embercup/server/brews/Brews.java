@@ -1,5 +1,6 @@
 package embercup.server.brews;
 
+import embercup.core.keeping.Jar;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.live.SimulatedKitchen;
@@ -13,6 +14,7 @@ import embercup.server.notebook.Entry;
 import embercup.server.notebook.Notebook;
 import embercup.server.notebook.Tasting;
 import embercup.server.plans.PlanResponse;
+import embercup.server.plans.PlanResponse.KeepsLine;
 import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
@@ -221,12 +223,34 @@ public class Brews {
         if (event instanceof BrewEvent.Poured && !cup) {
             throw RefusedException.of(HttpStatus.CONFLICT, "nothing-to-pour", phase(e));
         }
+        boolean ofRest = event instanceof BrewEvent.Kept || event instanceof BrewEvent.Emptied;
+        if (ofRest && !cup) {
+            throw RefusedException.of(HttpStatus.CONFLICT, "nothing-to-pour", phase(e));
+        }
+        if (event instanceof BrewEvent.Kept) {
+            refuseToKeep(e);
+        }
         if (event instanceof BrewEvent.Undone undone) {
             boolean known = rows.happened(undone.event(), e);
             if (!known) {
                 throw RefusedException.notFound("event", undone.event());
             }
         }
+    }
+
+    private void refuseToKeep(BrewEntity e) {
+        KeepsLine keeps = rows.told(e).cup().keeps();
+        if (e.clockReal != null) {
+            throw nothingToKeep("simulated");
+        } else if (keeps != null && keeps.mostHours() == 0) {
+            throw nothingToKeep("soon");
+        } else if (!Jar.worthKeeping(rows.fold(e).live())) {
+            throw nothingToKeep("none");
+        }
+    }
+
+    private static RefusedException nothingToKeep(String why) {
+        return RefusedException.of(HttpStatus.CONFLICT, "nothing-to-keep", Map.of("why", why));
     }
 
     /** Brings the searchable columns and the notebook up to what the events say. */
@@ -238,6 +262,7 @@ public class Brews {
         live.startedAt().ifPresent(at -> e.startedAt = at);
         boolean ended = live.phase() == LiveBrew.Phase.FINISHED || live.phase() == LiveBrew.Phase.ABANDONED;
         rows.poured(e, folded);
+        rows.kept(e, folded);
         e.endedAt = ended ? live.readyAt().orElse(null) : null;
         brews.save(e);
         if (ended && live.startedAt().isEmpty()) {

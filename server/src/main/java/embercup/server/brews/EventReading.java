@@ -12,7 +12,9 @@ import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.brews.EventRequest.AbandonedRequest;
+import embercup.server.brews.EventRequest.EmptiedRequest;
 import embercup.server.brews.EventRequest.FinishedRequest;
+import embercup.server.brews.EventRequest.KeptRequest;
 import embercup.server.brews.EventRequest.MeasuredRequest;
 import embercup.server.brews.EventRequest.NotedRequest;
 import embercup.server.brews.EventRequest.PouredRequest;
@@ -52,6 +54,10 @@ final class EventReading {
         } else if (doc instanceof PouredRequest poured) {
             double ml = Fields.need(poured.value(), "value", Need.POURED);
             return new BrewEvent.Poured(id, at, ml);
+        } else if (doc instanceof KeptRequest) {
+            return new BrewEvent.Kept(id, at);
+        } else if (doc instanceof EmptiedRequest) {
+            return new BrewEvent.Emptied(id, at);
         } else if (doc instanceof MeasuredRequest measured) {
             return measured(measured, id, at);
         } else if (doc instanceof NotedRequest noted) {

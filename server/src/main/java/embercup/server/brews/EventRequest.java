@@ -29,6 +29,8 @@ import org.jspecify.annotations.Nullable;
     @Type(value = EventRequest.TurnedRequest.class, name = "turned"),
     @Type(value = EventRequest.MeasuredRequest.class, name = "measured"),
     @Type(value = EventRequest.PouredRequest.class, name = "poured"),
+    @Type(value = EventRequest.KeptRequest.class, name = "kept"),
+    @Type(value = EventRequest.EmptiedRequest.class, name = "emptied"),
     @Type(value = EventRequest.NotedRequest.class, name = "noted"),
     @Type(value = EventRequest.UndoneRequest.class, name = "undone"),
     @Type(value = EventRequest.FinishedRequest.class, name = "finished"),
@@ -89,7 +91,7 @@ public sealed interface EventRequest {
             @Within(Limit.READING) @Nullable Double value)
             implements EventRequest {}
 
-    /** @param value poured, mL */
+    /** @param value poured out of the jug, mL: of a concentrate before it is thinned */
     record PouredRequest(
             @Nullable UUID id,
 
@@ -97,6 +99,18 @@ public sealed interface EventRequest {
 
             @Within(Limit.POURED_ML) @Nullable Double value)
             implements EventRequest {}
+
+    /** The rest goes into a jar. */
+    record KeptRequest(
+            @Nullable UUID id,
+
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS) implements EventRequest {}
+
+    /** What was left is gone. */
+    record EmptiedRequest(
+            @Nullable UUID id,
+
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS) implements EventRequest {}
 
     /** How the cup was; what is not said is missing. */
     record NotedRequest(

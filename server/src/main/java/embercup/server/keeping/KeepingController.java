@@ -1,0 +1,50 @@
+package embercup.server.keeping;
+
+import embercup.server.brews.Jars;
+import embercup.server.brews.Jars.JarResponse;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What is kept in the house, and how a cup out of it is made. */
+@RestController
+@RequestMapping("/api/keeping")
+class KeepingController {
+
+    private final Jars jars;
+    private final Clock clock;
+
+    KeepingController(Jars jars, Clock clock) {
+        this.jars = jars;
+        this.clock = clock;
+    }
+
+    /** @param jars what is to be drunk first comes first */
+    record KeepingResponse(Instant serverNow, List<JarResponse> jars) {}
+
+    @GetMapping
+    KeepingResponse keeping() {
+        return new KeepingResponse(clock.instant(), jars.all());
+    }
+
+    /**
+     * A cup of what is in the jar of a brew.
+     *
+     * @param ml as it is drunk, mL; a cup of the brew's size when it is not said
+     * @param warm whether it is warmed
+     */
+    @GetMapping("/jars/{brewId}/cup")
+    LaterCupResponse laterCup(
+            @PathVariable UUID brewId,
+            @RequestParam(required = false) @Nullable Double ml,
+            @RequestParam(defaultValue = "true") boolean warm) {
+        return LaterCupResponse.of(jars.cup(brewId, ml, warm));
+    }
+}

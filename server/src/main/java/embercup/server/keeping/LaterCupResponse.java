@@ -1,0 +1,40 @@
+package embercup.server.keeping;
+
+import embercup.core.keeping.LaterCup;
+import embercup.core.workings.Workings;
+import embercup.server.platform.HouseWords;
+import embercup.server.platform.WorkingsLine;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How a cup out of a jar is made.
+ *
+ * @param fromJarMl what leaves the jar
+ * @param waterMl what a concentrate is thinned with; 0 for none
+ * @param warmingMin on a low flame; missing for a cold cup
+ * @param steps in words, in order
+ * @param workings why the three numbers are what they are
+ */
+record LaterCupResponse(
+        double fromJarMl,
+        double waterMl,
+        @Nullable Double warmingMin,
+        List<String> steps,
+        Map<String, WorkingsLine> workings) {
+
+    static LaterCupResponse of(LaterCup cup) {
+        Map<String, Workings> why = new LinkedHashMap<>();
+        why.put("fromJarMl", cup.fromJar());
+        why.put("waterMl", cup.water());
+        cup.warming().ifPresent(w -> why.put("warmingMin", w));
+        return new LaterCupResponse(
+                cup.fromJar().value(),
+                cup.water().value(),
+                cup.warming().map(Workings::value).orElse(null),
+                cup.steps().stream().map(HouseWords.words()::say).toList(),
+                WorkingsLine.of(why));
+    }
+}
