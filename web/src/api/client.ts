@@ -109,6 +109,9 @@ export const api = {
   removeBurner: (id: string) => told(http.DELETE("/api/kitchen/burners/{id}", by(id))),
   calibrate: (id: string, body: CalibrationRequest) =>
     told(http.POST("/api/kitchen/burners/{id}/calibrate", { ...by(id), body })),
+  keeping: () => told(http.GET("/api/keeping")),
+  laterCup: (brewId: string, ml: number, warm: boolean) =>
+    told(http.GET("/api/keeping/jars/{brewId}/cup", { params: { path: { brewId }, query: { ml, warm } } })),
   shelf: () => told(http.GET("/api/shelf")),
   putTin: (body: TinRequest) => told(http.POST("/api/shelf", { body })),
   removeTin: (id: string) => told(http.DELETE("/api/shelf/{id}", by(id))),

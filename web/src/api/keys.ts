@@ -21,6 +21,8 @@ export const keys = {
   herb: (slug: string) => ["herbs", slug] as const,
   foundHerbs: (words: string) => ["herbs", "found", words] as const,
   ownHerb: (slug: string) => ["own-herb", slug] as const,
+  keeping: ["keeping"] as const,
+  laterCup: (brewId: string, ml: number, warm: boolean) => ["keeping", brewId, ml, warm] as const,
   shelf: ["shelf"] as const,
   occasions: ["occasions"] as const,
   schools: ["schools"] as const,

@@ -53,6 +53,15 @@ export const useFoundHerbs = (words: string) =>
     enabled: words.trim() !== "",
     staleTime: 60_000,
   });
+/** Jars with the rest of a pot; they age while they are looked at. */
+export const useKeeping = () =>
+  useQuery({ queryKey: keys.keeping, queryFn: api.keeping, refetchInterval: 60_000 });
+export const useLaterCup = (brewId: string, ml: number, warm: boolean) =>
+  useQuery({
+    queryKey: keys.laterCup(brewId, ml, warm),
+    queryFn: () => api.laterCup(brewId, ml, warm),
+    placeholderData: keepPreviousData,
+  });
 export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: api.shelf });
 export const useOccasions = () =>
   useQuery({ queryKey: keys.occasions, queryFn: api.occasions, staleTime: Number.POSITIVE_INFINITY });
@@ -122,6 +131,9 @@ export function useDay() {
 
 /** Takes a brew's state unless a newer one is here: the stream and the answer to a confirmation race each other. */
 export function keepNewer(brew: BrewResponse) {
+  const before = queryClient.getQueryData<BrewResponse>(keys.brew(brew.id));
+  const jarChanged = brew.jar?.keptAt !== before?.jar?.keptAt || brew.leftMl !== before?.leftMl;
+  if (jarChanged) void queryClient.invalidateQueries({ queryKey: keys.keeping });
   queryClient.setQueryData<BrewResponse>(keys.brew(brew.id), (before) => newer(before, brew));
 }
 

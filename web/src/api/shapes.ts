@@ -57,6 +57,7 @@ export type BurnerResponse = Schemas["BurnerResponse"];
 export type CalibrationRequest = Schemas["CalibrationRequest"];
 export type CalibrationResponse = Schemas["CalibrationResponse"];
 export type Tin = Schemas["Tin"];
+export type JarResponse = Schemas["JarResponse"];
 export type TinRequest = Schemas["TinRequest"];
 export type OwnHerbDocument = Schemas["OwnHerbDocument"];
 export type MarkLine = Schemas["MarkLine"];

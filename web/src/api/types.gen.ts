@@ -1528,6 +1528,8 @@ export interface components {
             madeAt: string;
         };
         JarResponse: {
+            /** Format: double */
+            cupMl: number;
             drinkerName: string;
             /** Format: uuid */
             id: string;

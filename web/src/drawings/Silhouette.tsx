@@ -1,4 +1,4 @@
-import type { ReactNode } from "react";
+import { type ReactNode, useId } from "react";
 
 /** Room beside the walls for handles and spouts, px. */
 export const BESIDE = 26;
@@ -18,12 +18,16 @@ export function Silhouette({
   diameterCm,
   heightCm,
   pxPerCm,
+  level,
 }: {
   kind: string;
   diameterCm: number;
   heightCm: number;
   pxPerCm: number;
+  /** How full it is, 0–1 of its height; empty and as an outline when it is not said. */
+  level?: number;
 }) {
+  const within = useId();
   const shape = { kind, w: diameterCm * pxPerCm, h: heightCm * pxPerCm };
   return (
     <svg
@@ -40,16 +44,33 @@ export function Silhouette({
         strokeLinecap="round"
         strokeLinejoin="round"
       >
-        <Body {...shape} />
+        {level !== undefined && (
+          <>
+            <clipPath id={within}>
+              <path d={outline(shape)} />
+            </clipPath>
+            <rect
+              clipPath={`url(#${within})`}
+              x={0}
+              y={shape.h * (1 - level)}
+              width={shape.w}
+              height={shape.h * level}
+              fill="var(--water-fill)"
+              stroke="none"
+            />
+            <path d={`M0,${shape.h * (1 - level)} H${shape.w}`} stroke="var(--water)" strokeWidth={2} />
+          </>
+        )}
+        <path d={outline(shape)} />
         {BESIDES[kind]?.(shape)}
       </g>
     </svg>
   );
 }
 
-function Body({ kind, w, h }: Shape) {
+function outline({ kind, w, h }: Shape): string {
   const r = Math.min(w, h) * (kind === "teapot" ? 0.34 : kind === "pot" ? 0.1 : 0.14);
-  return <path d={`M0,0 V${h - r} Q0,${h} ${r},${h} H${w - r} Q${w},${h} ${w},${h - r} V0`} />;
+  return `M0,0 V${h - r} Q0,${h} ${r},${h} H${w - r} Q${w},${h} ${w},${h - r} V0`;
 }
 
 /** Handles, spouts and lids, each of its kind. */

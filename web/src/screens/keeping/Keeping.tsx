@@ -2,16 +2,18 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { usePutTin, useRemoveTin } from "../../api/changes";
 import type { Tin } from "../../api/client";
-import { useShelf } from "../../api/queries";
+import { useKeeping, useShelf } from "../../api/queries";
 import { NumberField, Primary, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
 import { fullDate, grams } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { FORMS } from "../recipe/doc";
+import { Jars } from "./Jars";
 
-/** The tins on the shelf: what is in the house, and how long it keeps. */
+/** What is kept in the house, and for how long: jars in the fridge, tins on the shelf. */
 export default function Keeping() {
   const shelf = useShelf();
+  const keeping = useKeeping();
   const put = usePutTin();
   const [changed, setChanged] = useState<Changed>();
   if (shelf.isPending) return <Loading what="the shelf" />;
@@ -26,12 +28,21 @@ export default function Keeping() {
     );
   };
   return (
-    <div className="grid gap-x-14 gap-y-8 pt-6 lg:grid-cols-[minmax(0,1fr)_320px]">
+    <div className="grid gap-x-14 gap-y-10 pt-6 lg:grid-cols-[minmax(0,1fr)_320px]">
       <title>Keeping · Ember Cup</title>
+      <div className="lg:col-span-2">
+        {keeping.data ? (
+          <Jars jars={keeping.data.jars} now={new Date(keeping.data.serverNow)} />
+        ) : keeping.error ? (
+          <Trouble error={keeping.error} again={() => keeping.refetch()} />
+        ) : (
+          <Loading what="the fridge" />
+        )}
+      </div>
       <section aria-labelledby="tins">
-        <h1 id="tins" className="text-3xl">
+        <h2 id="tins" className="text-3xl">
           On the shelf
-        </h1>
+        </h2>
         <p className="mt-1 text-muted">
           {shelf.data.length} tins{stale.length > 0 && `, ${stale.length} past their time`}. A stale herb
           gives less: smell it, and fill it anew.

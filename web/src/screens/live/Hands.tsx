@@ -111,10 +111,11 @@ export function eventWords(brew: BrewResponse, event: BrewResponse["events"][num
   }
   if (event.kind === "turned") return `“${event.text}”`;
   if (event.kind === "poured") return `the ${event.text} poured`;
+  if (event.kind === "kept" || event.kind === "emptied") return `“${event.text?.toLowerCase()}”`;
   return `the reading, ${event.text}`;
 }
 
-const UNDOABLE = ["step-done", "turned", "measured", "poured"];
+const UNDOABLE = ["step-done", "turned", "measured", "poured", "kept", "emptied"];
 
 /** The last thing said of a brew that can be taken back. */
 export function lastSaid(brew: BrewResponse) {

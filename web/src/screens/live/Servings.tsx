@@ -1,8 +1,9 @@
+import { Link } from "react-router";
 import type { BrewResponse } from "../../api/client";
 import { confirm } from "../../api/outbox";
-import { presentMs } from "../../api/present";
+import { present, presentMs } from "../../api/present";
 import { Glossed } from "../../parts/Glossed";
-import { clock, day, millilitres } from "../../parts/say";
+import { millilitres, moment } from "../../parts/say";
 import { eventWords, lastSaid } from "./Hands";
 
 /** What is not kept is drunk the same day, h. */
@@ -10,28 +11,46 @@ const SAME_DAY_H = 24;
 const HOUR_MS = 3600_000;
 /** Less than this is what stays on the wall of a jug, mL. */
 const NOTHING_ML = 15;
-/** What was poured for somebody to drink, and what is left of it. */
+const OF_THE_REST = ["poured", "kept", "emptied"];
+
+/** How long what is left is good, and by when it is drunk. */
+function goodFor(brew: BrewResponse): string {
+  const keeps = brew.plan.keeps;
+  if (!keeps) return "";
+  const ready = new Date(brew.readyAt ?? brew.serverNow).getTime();
+  const by = moment(new Date(ready + keeps.hours * HOUR_MS), present());
+  return keeps.hours > 0 ? ` ${keeps.text} That is by ${by}.` : ` ${keeps.text}`;
+}
+
+/** What was poured for somebody to drink, and what is left of it: drunk the same day, or kept in a jar. */
 export function Servings({ brew }: { brew: BrewResponse }) {
-  const cup = Math.round(Math.min(brew.plan.cupMl, brew.leftMl) / 5) * 5;
   const last = lastSaid(brew);
   const keeps = brew.plan.keeps;
   const ready = new Date(brew.readyAt ?? brew.serverNow).getTime();
-  const usedBy = ready + (keeps?.hours ?? 0) * HOUR_MS;
-  if (ready + Math.max(keeps?.mostHours ?? 0, SAME_DAY_H) * HOUR_MS < presentMs()) return null;
+  const old = ready + Math.max(keeps?.mostHours ?? 0, SAME_DAY_H) * HOUR_MS < presentMs();
+  if (old && !brew.jar) return null;
+  const some = brew.leftMl >= NOTHING_ML;
+  const cup = Math.round(brew.servingMl / 5) * 5;
+  const mayKeep = some && !brew.jar && !brew.simulated && keeps?.mostHours !== 0;
   return (
     <section aria-label="Servings" className="mt-4">
       <p>
         {brew.pouredMl > 0 ? `${millilitres(brew.pouredMl)} poured, ` : ""}
-        {brew.leftMl >= NOTHING_ML ? (
+        {some ? (
           <Glossed
-            text={`${millilitres(brew.leftMl)} ${brew.pouredMl > 0 ? "left" : "to pour"}. ${keeps ? `${keeps.text}${keeps.hours > 0 ? ` That is by ${day(new Date(usedBy).toISOString())}, ${clock(new Date(usedBy))}; write it on the jar.` : ""}` : ""}`}
+            text={`${millilitres(brew.leftMl)} ${brew.jar ? "in a jar" : brew.pouredMl > 0 ? "left" : "to pour"}.${goodFor(brew)}`}
           />
         ) : (
           "nothing left."
+        )}{" "}
+        {some && brew.jar && (
+          <Link to="/keeping" className="font-semibold underline underline-offset-4">
+            A cup out of the jar
+          </Link>
         )}
       </p>
       <p className="mt-2 flex flex-wrap gap-2">
-        {brew.leftMl >= NOTHING_ML && (
+        {some && !brew.jar && (
           <button
             type="button"
             className="min-h-14 rounded-one border border-ink px-4"
@@ -40,7 +59,16 @@ export function Servings({ brew }: { brew: BrewResponse }) {
             Pour {millilitres(cup)}
           </button>
         )}
-        {last?.kind === "poured" && (
+        {mayKeep && (
+          <button
+            type="button"
+            className="min-h-14 rounded-one border border-ink px-4"
+            onClick={() => confirm(brew.id, { kind: "kept" })}
+          >
+            Keep the rest in a jar
+          </button>
+        )}
+        {last && OF_THE_REST.includes(last.kind) && (
           <button
             type="button"
             className="min-h-14 rounded-one border border-hairline px-4"

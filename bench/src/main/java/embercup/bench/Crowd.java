@@ -28,6 +28,7 @@ public final class Crowd {
     private static final int CLIENTS = 200;
     /** No house has more on its fires. */
     private static final int POTS = 12;
+
     private static final int SECONDS = 60;
     private static final int FEW = 8;
     private static final int MINUTES = 5;
@@ -92,7 +93,8 @@ public final class Crowd {
         }
     }
 
-    private static Told run(Server server, List<String> brews, int clientsAtOnce, int seconds) throws InterruptedException {
+    private static Told run(Server server, List<String> brews, int clientsAtOnce, int seconds)
+            throws InterruptedException {
         ExecutorService clients = Executors.newFixedThreadPool(clientsAtOnce);
         Queue<Long> times = new ConcurrentLinkedQueue<>();
         Queue<String> errors = new ConcurrentLinkedQueue<>();
@@ -131,9 +133,10 @@ public final class Crowd {
         return switch (random.nextInt(8)) {
             case 0, 1, 2 -> server.posted("/api/plans", PLAN);
             case 3 -> server.request("/api/recipes").build();
-            case 4 -> server.request("/api/day?from=" + Instant.now().minusSeconds(43_200) + "&to="
-                            + Instant.now().plusSeconds(43_200))
-                    .build();
+            case 4 ->
+                server.request("/api/day?from=" + Instant.now().minusSeconds(43_200) + "&to="
+                                + Instant.now().plusSeconds(43_200))
+                        .build();
             case 5 -> server.request("/api/brews/" + brew).build();
             case 6 -> server.request("/api/notebook?page=0").build();
             default -> server.measured(brew, UUID.randomUUID(), 20 + random.nextInt(79));

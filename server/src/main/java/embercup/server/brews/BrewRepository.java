@@ -55,6 +55,7 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             Instant keptAt,
             double keptMl,
             double leftMl,
+            double cupMl,
             Instant madeAt,
             @Nullable Instant goodUntil,
             @Nullable Instant drinkBy,
@@ -63,7 +64,8 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
 
     /** Jars with something in them, what is to be drunk first before the others. A simulated one holds nothing. */
     @Query(value = """
-            select b.id, b.recipe_id, b.name, b.drinker_name, b.kept_at, b.kept_ml, b.left_ml, b.made_at, b.good_until, b.drink_by,
+            select b.id, b.recipe_id, b.name, b.drinker_name, b.kept_at, b.kept_ml, b.left_ml,
+            cast(b.plan ->> 'cupMl' as double precision), b.made_at, b.good_until, b.drink_by,
             b.plan #>> '{keeps,text}', b.plan #>> '{keeps,source}'
             from brew b
             where b.kept_at is not null and b.left_ml >= :least and b.clock_real is null

@@ -44,6 +44,7 @@ public class Jars {
      * @param id of the brew whose rest it holds
      * @param text how long it keeps and why; empty for what keeps for months, or when nobody knows
      * @param leftMl in it now
+     * @param cupMl a cup of it as it is drunk
      * @param vessel the smallest jar of the household that holds what was put into it
      */
     public record JarResponse(
@@ -52,6 +53,7 @@ public class Jars {
             String name,
             String drinkerName,
             double leftMl,
+            double cupMl,
             BrewResponse.InJar jar,
             JarVessel vessel,
             String text,
@@ -85,6 +87,7 @@ public class Jars {
                 k.name(),
                 k.drinkerName(),
                 k.leftMl(),
+                k.cupMl(),
                 line(jar, k.keptAt(), now),
                 JarVessel.of(house.fitting(Kitchen.USUAL_JARS, k.keptMl())),
                 k.text() == null ? "" : k.text(),

@@ -88,7 +88,10 @@ class DemoHousehold implements ApplicationRunner {
 
     record Kept(String key, String about, List<String> purposes, RecipeDocument recipe) {}
 
-    /** @param pace how much longer each waiting step took than planned */
+    /**
+     * @param pace how much longer each waiting step took than planned
+     * @param kept whether a cup was poured and the rest put into a jar
+     */
     record Past(
             String recipe,
             String drinker,
@@ -96,6 +99,7 @@ class DemoHousehold implements ApplicationRunner {
             double hour,
             double pace,
             String strength,
+            @Nullable Boolean kept,
             @JsonUnwrapped Told note) {}
 
     /** What she said of it. */
@@ -158,6 +162,12 @@ class DemoHousehold implements ApplicationRunner {
         BrewResponse brew = brew(recipe, drinker, p.strength, began);
         Instant ended = happen(brew, p.pace, "");
         tell(brew.head().id(), new EventRequest.FinishedRequest(id(), age(ended)));
+        if (Boolean.TRUE.equals(p.kept)) {
+            tell(
+                    brew.head().id(),
+                    new EventRequest.PouredRequest(id(), age(ended), brew.cup().servingMl()));
+            tell(brew.head().id(), new EventRequest.KeptRequest(id(), age(ended)));
+        }
         Instant noted = ended.plus(Duration.ofMinutes(20));
         tell(
                 brew.head().id(),

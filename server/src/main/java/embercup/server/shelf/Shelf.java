@@ -1,5 +1,6 @@
 package embercup.server.shelf;
 
+import embercup.core.keeping.ShelfLife;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.workings.InvalidInputException;
@@ -27,9 +28,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** The shelf: one tin for a herb and form. */
 @Service
 public class Shelf implements HerbUses {
-
-    /** A fresh herb keeps about a week (common practice, no source), days. */
-    private static final int FRESH_DAYS = 7;
 
     private static final int OLDEST_YEARS = 20;
 
@@ -117,11 +115,8 @@ public class Shelf implements HerbUses {
 
     private Tin tin(TinEntity e) {
         var herb = herbary.materia().find(e.herb);
-        LocalDate best = e.form.equals("fresh")
-                ? e.filledOn.plusDays(FRESH_DAYS)
-                : herb.flatMap(Herb::keepsMonths)
-                        .map(m -> e.filledOn.plusMonths(Math.round(m.value())))
-                        .orElse(null);
+        Form form = Fields.oneOf(Form.class, e.form, "form");
+        LocalDate best = herb.flatMap(h -> ShelfLife.until(h, form, e.filledOn)).orElse(null);
         return new Tin(
                 e.id,
                 Objects.requireNonNullElse(e.version, 0L),
