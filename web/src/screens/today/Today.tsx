@@ -22,9 +22,18 @@ export function Today() {
       <div>
         {(today.data?.open.length ?? 0) > 0 && (
           <section aria-labelledby="fire" className="mb-8">
-            <h2 id="fire" className="text-3xl">
-              On the fire
-            </h2>
+            <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+              <h2 id="fire" className="text-3xl">
+                On the fire
+              </h2>
+              <a
+                href="/api/calendar.ics"
+                download="ember-cup.ics"
+                className="min-h-11 underline underline-offset-4"
+              >
+                Into a calendar
+              </a>
+            </div>
             <ul className="mt-3 border-hairline border-t">
               {today.data?.open.map((b) => (
                 <Fire key={b.id} brew={b} />

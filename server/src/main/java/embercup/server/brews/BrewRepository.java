@@ -73,6 +73,9 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             """, nativeQuery = true)
     List<InJar> inJars(double least);
 
+    @Query("select b.id from BrewEntity b where b.phase = 'abandoned' and b.createdAt >= :moment order by b.createdAt")
+    List<UUID> givenUpSince(Instant moment);
+
     /** Names of the brews that wait or burn with a herb. @param herbs a list of its slug, as JSON */
     @Query(
             value =

@@ -377,6 +377,12 @@ public class Brews {
         return brews.startedBetween(from, to).stream().map(rows::line).toList();
     }
 
+    /** Ids of the brews that were given up after a moment. */
+    @Transactional(readOnly = true)
+    public List<UUID> givenUpSince(Instant moment) {
+        return brews.givenUpSince(moment);
+    }
+
     /** Why the numbers of a brew's plan are what they are. */
     @Transactional(readOnly = true)
     public Map<String, Workings> workings(UUID id) {

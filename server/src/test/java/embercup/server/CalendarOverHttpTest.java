@@ -1,0 +1,139 @@
+package embercup.server;
+
+import static embercup.server.RunningServer.get;
+import static embercup.server.RunningServer.post;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.StringReader;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.UUID;
+import net.fortuna.ical4j.data.CalendarBuilder;
+import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.component.VEvent;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** What the house has before it, read back from its calendar (RFC 5545). */
+@ExtendWith(RunningServer.class)
+class CalendarOverHttpTest {
+
+    private static HttpResponse<String> asked(String more) throws Exception {
+        return HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create(RunningServer.address() + "/api/calendar.ics" + more))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
+    }
+
+    private static List<VEvent> events(String more) throws Exception {
+        String text = asked(more).body();
+        Calendar calendar = new CalendarBuilder().build(new StringReader(text));
+        calendar.validate(true);
+        return calendar.getComponents("VEVENT");
+    }
+
+    private static VEvent named(List<VEvent> events, String uid) {
+        return events.stream()
+                .filter(e -> e.getRequiredProperty("UID").getValue().equals(uid + "@ember-cup"))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(uid + " is not in " + events));
+    }
+
+    private static String value(VEvent event, String property) {
+        return event.getRequiredProperty(property).getValue();
+    }
+
+    private static JsonNode planned(Instant readyAt) {
+        return post(
+                        "/api/brews",
+                        "{\"readyAt\":\"%s\",\"confirmed\":[\"dandelion\"],\"recipe\":{\"name\":\"Böiled, slowly; twice\",\"tradition\":\"folk\",\"cups\":2,\"cupMl\":240,\"additions\":[{\"herb\":\"dandelion\",\"form\":\"dried\",\"cut\":\"sliced\",\"amount\":7,\"unit\":\"g\",\"stage\":0}],\"stages\":[{\"kind\":\"heat\"},{\"kind\":\"simmer\",\"minutes\":25},{\"kind\":\"strain\"}]}}"
+                                .formatted(readyAt))
+                .body();
+    }
+
+    private static void event(String brew, String kind) {
+        assertThat(post(
+                                "/api/brews/" + brew + "/events",
+                                "{\"id\":\"%s\",\"kind\":\"%s\"}".formatted(UUID.randomUUID(), kind))
+                        .code())
+                .isEqualTo(200);
+    }
+
+    @Test
+    void aPlannedBrewStandsInTheCalendarWithTheStepsThatNeedHands() throws Exception {
+        Instant ready = Instant.now().plus(Duration.ofHours(5)).truncatedTo(ChronoUnit.SECONDS);
+        JsonNode brew = planned(ready);
+        String id = brew.get("id").asString();
+        List<VEvent> events = events("");
+        VEvent whole = named(events, id + ".brew");
+        assertThat(value(whole, "SUMMARY")).startsWith("Böiled, slowly; twice");
+        assertThat(Instant.from(whole.getEndDate(false).orElseThrow().getDate()))
+                .isEqualTo(ready);
+        int hands = 0;
+        for (JsonNode step : brew.get("plan").get("steps")) {
+            if (step.get("handsOn").asBoolean()) {
+                hands++;
+                VEvent of = named(events, id + "." + step.get("key").asString());
+                assertThat(value(of, "SUMMARY")).isEqualTo(step.get("label").asString());
+                assertThat(Instant.from(of.getDateTimeStart().getDate()))
+                        .isBetween(ready.minus(Duration.ofHours(2)), ready.plusSeconds(60));
+            }
+        }
+        assertThat(hands).isGreaterThan(1);
+        assertThat(events("?brew=" + id)).hasSize(hands + 1);
+    }
+
+    @Test
+    void whatIsGivenUpIsCancelledUnderTheSameName() throws Exception {
+        String id = planned(Instant.now().plus(Duration.ofHours(6))).get("id").asString();
+        VEvent before = named(events(""), id + ".brew");
+        event(id, "abandoned");
+        VEvent after = named(events(""), id + ".brew");
+        assertThat(value(after, "STATUS")).isEqualTo("CANCELLED");
+        assertThat(Integer.parseInt(value(after, "SEQUENCE")))
+                .isGreaterThan(Integer.parseInt(value(before, "SEQUENCE")));
+    }
+
+    @Test
+    void aJarSaysWhenItIsToBeDrunk() throws Exception {
+        String id = planned(Instant.now().plus(Duration.ofHours(1))).get("id").asString();
+        event(id, "started");
+        event(id, "finished");
+        event(id, "kept");
+        JsonNode jar = get("/api/brews/" + id).body().get("jar");
+        VEvent due = named(events(""), id + ".jar");
+        assertThat(value(due, "SUMMARY")).startsWith("Drink what is left of Böiled, slowly; twice");
+        assertThat(Instant.from(due.getDateTimeStart().getDate()))
+                .isEqualTo(Instant.parse(jar.get("goodUntil").asString()).truncatedTo(ChronoUnit.SECONDS));
+        event(id, "emptied");
+        assertThat(events("")).noneMatch(e -> value(e, "UID").equals(id + ".jar@ember-cup"));
+    }
+
+    /** RFC 5545, 3.1: lines end with CRLF and are no longer than 75 octets; every moment is UTC. */
+    @Test
+    void everyLineIsAsTheStandardHasIt() throws Exception {
+        planned(Instant.now().plus(Duration.ofHours(7)));
+        HttpResponse<String> answer = asked("");
+        assertThat(answer.headers().firstValue("content-type").orElseThrow()).startsWith("text/calendar");
+        assertThat(answer.body()).startsWith("BEGIN:VCALENDAR\r\n").endsWith("END:VCALENDAR\r\n");
+        assertThat(answer.body().replace("\r\n", "")).doesNotContain("\n", "\r");
+        assertThat(answer.body().split("\r\n"))
+                .allSatisfy(line -> assertThat(line.getBytes(StandardCharsets.UTF_8).length)
+                        .as(line)
+                        .isLessThanOrEqualTo(75));
+        assertThat(answer.body().lines().filter(l -> l.startsWith("DTSTART") || l.startsWith("DTEND")))
+                .isNotEmpty()
+                .allMatch(l -> l.matches("DT(START|END):\\d{8}T\\d{6}Z"));
+        List<String> uids = events("").stream().map(e -> value(e, "UID")).toList();
+        assertThat(uids).doesNotHaveDuplicates();
+    }
+}
