@@ -1088,6 +1088,7 @@ export interface components {
             lateS: number;
             /** Format: double */
             leftMl: number;
+            mayKeep: boolean;
             meanwhile: string[];
             name: string;
             note?: components["schemas"]["NoteLine"];

@@ -9,8 +9,6 @@ import { eventWords, lastSaid } from "./Hands";
 /** What is not kept is drunk the same day, h. */
 const SAME_DAY_H = 24;
 const HOUR_MS = 3600_000;
-/** Less than this is what stays on the wall of a jug, mL. */
-const NOTHING_ML = 15;
 const OF_THE_REST = ["poured", "kept", "emptied"];
 
 /** How long what is left is good, and by when it is drunk. */
@@ -29,9 +27,8 @@ export function Servings({ brew }: { brew: BrewResponse }) {
   const ready = new Date(brew.readyAt ?? brew.serverNow).getTime();
   const old = ready + Math.max(keeps?.mostHours ?? 0, SAME_DAY_H) * HOUR_MS < presentMs();
   if (old && !brew.jar) return null;
-  const some = brew.leftMl >= NOTHING_ML;
+  const some = brew.servingMl > 0;
   const cup = Math.round(brew.servingMl / 5) * 5;
-  const mayKeep = some && !brew.jar && !brew.simulated && keeps?.mostHours !== 0;
   return (
     <section aria-label="Servings" className="mt-4">
       <p>
@@ -59,7 +56,7 @@ export function Servings({ brew }: { brew: BrewResponse }) {
             Pour {millilitres(cup)}
           </button>
         )}
-        {mayKeep && (
+        {brew.mayKeep && (
           <button
             type="button"
             className="min-h-14 rounded-one border border-ink px-4"

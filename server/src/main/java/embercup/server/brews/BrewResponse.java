@@ -109,13 +109,15 @@ public record BrewResponse(
      *
      * @param pouredMl poured for somebody to drink so far
      * @param leftMl made and not poured yet
-     * @param servingMl what one cup takes out of the jug or the jar: of a concentrate before it is thinned
+     * @param servingMl what one cup takes out of the jug or the jar: of a concentrate before it is thinned; 0 when no sip is left
+     * @param mayKeep whether the rest may be put into a jar
      * @param jar where the rest is; missing when it was not put into one
      */
     public record Cup(
             double pouredMl,
             double leftMl,
             double servingMl,
+            boolean mayKeep,
             @Nullable InJar jar,
             boolean photo,
             @Nullable NoteLine note) {}

@@ -1,6 +1,7 @@
 package embercup.server.brews;
 
 import embercup.core.brew.Turn;
+import embercup.core.keeping.Jar;
 import embercup.core.kitchen.Burner;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
@@ -63,7 +64,9 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
                 new BrewResponse.Cup(
                         live.pouredMl(),
                         live.leftMl(),
-                        Math.min(request.liquorOfCupMl(), live.leftMl()),
+                        Jar.worthKeeping(live) ? Math.min(request.liquorOfCupMl(), live.leftMl()) : 0,
+                        live.keptAt().isEmpty()
+                                && Jars.whyNotKept(e, live, plan.cup().keeps()).isEmpty(),
                         live.keptAt().isPresent()
                                 ? Jars.line(Jars.of(live, plan.cup().keeps()), live, now)
                                 : null,

@@ -1,6 +1,5 @@
 package embercup.server.brews;
 
-import embercup.core.keeping.Jar;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.live.SimulatedKitchen;
@@ -14,7 +13,6 @@ import embercup.server.notebook.Entry;
 import embercup.server.notebook.Notebook;
 import embercup.server.notebook.Tasting;
 import embercup.server.plans.PlanResponse;
-import embercup.server.plans.PlanResponse.KeepsLine;
 import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
@@ -239,18 +237,9 @@ public class Brews {
     }
 
     private void refuseToKeep(BrewEntity e) {
-        KeepsLine keeps = rows.told(e).cup().keeps();
-        if (e.clockReal != null) {
-            throw nothingToKeep("simulated");
-        } else if (keeps != null && keeps.mostHours() == 0) {
-            throw nothingToKeep("soon");
-        } else if (!Jar.worthKeeping(rows.fold(e).live())) {
-            throw nothingToKeep("none");
-        }
-    }
-
-    private static RefusedException nothingToKeep(String why) {
-        return RefusedException.of(HttpStatus.CONFLICT, "nothing-to-keep", Map.of("why", why));
+        Jars.whyNotKept(e, rows.fold(e).live(), rows.told(e).cup().keeps()).ifPresent(why -> {
+            throw RefusedException.of(HttpStatus.CONFLICT, "nothing-to-keep", Map.of("why", why));
+        });
     }
 
     /** Brings the searchable columns and the notebook up to what the events say. */

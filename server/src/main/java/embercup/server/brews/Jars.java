@@ -94,6 +94,17 @@ public class Jars {
                 k.source());
     }
 
+    /** Why the rest of a pot may not be put into a jar, as the catalogue names it; empty when it may. */
+    static Optional<String> whyNotKept(BrewEntity e, LiveBrew live, @Nullable KeepsLine keeps) {
+        if (e.clockReal != null) {
+            return Optional.of("simulated");
+        } else if (keeps != null && keeps.mostHours() == 0) {
+            return Optional.of("soon");
+        }
+        boolean made = live.phase() == LiveBrew.Phase.RUNNING || live.phase() == LiveBrew.Phase.FINISHED;
+        return made && Jar.worthKeeping(live) ? Optional.empty() : Optional.of("none");
+    }
+
     /** @param keeps as it was told with the plan */
     static Jar of(LiveBrew live, @Nullable KeepsLine keeps) {
         Instant made = live.readyAt().orElseThrow();
