@@ -130,7 +130,9 @@ class KeptPlansOverHttpTest {
                 .satisfies(b -> assertThat(b.get("unreadable").asBoolean()).isTrue());
         assertThat(get("/api/brews/" + id).code()).isEqualTo(409);
         assertThat(get("/api/brews/" + id).body().get("type").asString()).endsWith("unreadable");
+        assertThat(RunningServer.status("/api/calendar.ics")).isEqualTo(200);
         event(id, "\"kind\":\"abandoned\"");
+        assertThat(RunningServer.status("/api/calendar.ics")).isEqualTo(200);
         assertThat(RunningServer.onTheFire())
                 .noneMatch(b -> b.get("id").asString().equals(id));
     }

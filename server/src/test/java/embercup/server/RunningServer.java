@@ -115,6 +115,12 @@ public final class RunningServer implements BeforeAllCallback {
         }
     }
 
+    /** With what a path is answered that is no JSON. */
+    public static int status(String path) {
+        return RestClient.create(address()).get().uri(path).exchange((request, response) -> response.getStatusCode()
+                .value());
+    }
+
     public static Answer get(String path) {
         return get(address(), path);
     }

@@ -7,6 +7,7 @@ import embercup.server.brews.Jars;
 import embercup.server.brews.Jars.JarResponse;
 import embercup.server.plans.StepLine;
 import embercup.server.platform.HouseWords;
+import embercup.server.platform.RefusedException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
@@ -15,6 +16,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -60,14 +62,24 @@ class HouseCalendar {
     /** All that is planned, on the fire and in jars, and what was given up of late. */
     String all() {
         List<VEvent> events = new ArrayList<>();
-        brews.open().stream().filter(b -> !b.unreadable()).forEach(b -> events.addAll(ofBrew(brews.get(b.id()))));
-        Instant now = clock.instant();
-        brews.givenUpSince(now.minus(CANCELLED_TOLD)).forEach(id -> events.addAll(ofBrew(brews.get(id))));
+        List<UUID> ids = new ArrayList<>(
+                brews.open().stream().map(BrewResponse.BrewLine::id).toList());
+        ids.addAll(brews.givenUpSince(clock.instant().minus(CANCELLED_TOLD)));
+        ids.forEach(id -> readable(id).ifPresent(b -> events.addAll(ofBrew(b))));
         jars.all().forEach(j -> events.addAll(ofJar(j)));
         return written(events);
     }
 
-    /** @throws embercup.server.platform.RefusedException 404 when there is no such brew */
+    /** A brew whose plan cannot be read any more fails no calendar: it has no times that could stand there. */
+    private Optional<BrewResponse> readable(UUID id) {
+        try {
+            return Optional.of(brews.get(id));
+        } catch (RefusedException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** @throws RefusedException 404 when there is no such brew */
     String one(UUID brew) {
         List<VEvent> events = new ArrayList<>(ofBrew(brews.get(brew)));
         jars.all().stream().filter(j -> j.id().equals(brew)).forEach(j -> events.addAll(ofJar(j)));
