@@ -8,6 +8,7 @@ import { Primary, Secondary } from "../../parts/Field";
 import { Glossed } from "../../parts/Glossed";
 import { day, millilitres, moment } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
+import { Undo } from "../../parts/Undo";
 import { Why } from "../../parts/Why";
 import { CupSize, OneOf, Word } from "../../parts/Word";
 
@@ -79,19 +80,13 @@ export function Jars({ jars, now }: { jars: JarResponse[]; now: Date }) {
         </ul>
       )}
       {undo && (
-        <p role="status" className="mt-3 border-water border-l-[5px] pl-3">
-          {undo.words}{" "}
-          <button
-            type="button"
-            className="min-h-11 font-semibold underline underline-offset-4"
-            onClick={() => {
-              confirm(undo.brewId, { kind: "undone", event: undo.event });
-              setUndo(undefined);
-            }}
-          >
-            Undo
-          </button>
-        </p>
+        <Undo
+          words={undo.words}
+          onUndo={() => {
+            confirm(undo.brewId, { kind: "undone", event: undo.event });
+            setUndo(undefined);
+          }}
+        />
       )}
       {open && <OneJar key={open.id} jar={open} now={now} onSaid={said} />}
     </section>

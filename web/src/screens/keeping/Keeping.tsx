@@ -7,6 +7,7 @@ import { NumberField, Primary, SelectField, TextField } from "../../parts/Field"
 import { HerbPicker } from "../../parts/HerbPicker";
 import { fullDate, grams } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
+import { Undo } from "../../parts/Undo";
 import { FORMS } from "../recipe/doc";
 import { Jars } from "./Jars";
 
@@ -48,18 +49,7 @@ export default function Keeping() {
           gives less: smell it, and fill it anew.
         </p>
         {shelf.data.length === 0 && <Empty title="No tins yet">Put the first one on the shelf here.</Empty>}
-        {changed && (
-          <p role="status" className="mt-2 border-water border-l-[5px] pl-3">
-            {changed.was.common} {changed.words}.{" "}
-            <button
-              type="button"
-              className="min-h-11 font-semibold underline underline-offset-4"
-              onClick={back}
-            >
-              Undo
-            </button>
-          </p>
-        )}
+        {changed && <Undo words={`${changed.was.common} ${changed.words}.`} onUndo={back} />}
         <ul className="mt-3 border-hairline border-t">
           {shelf.data.map((t) => (
             <Line key={t.id} tin={t} onChanged={(words) => setChanged({ was: t, words })} />

@@ -2,7 +2,6 @@ package embercup.bench;
 
 import java.io.File;
 import java.io.IOException;
-import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -206,11 +205,7 @@ public final class Crash {
         }
 
         private void record() throws IOException, InterruptedException {
-            HttpResponse<Void> answer =
-                    server.http().send(server.measured(brew, underWay, 60), HttpResponse.BodyHandlers.discarding());
-            if (answer.statusCode() >= 300) {
-                throw new IOException("answered " + answer.statusCode());
-            }
+            server.record(brew, underWay, 60);
             confirmed.add(underWay.toString());
             underWay = null;
         }

@@ -77,6 +77,11 @@ record Server(URI at, HttpClient http) {
                         .formatted(id, celsius));
     }
 
+    /** Writes it down. @throws IOException when it is not confirmed */
+    void record(String brew, UUID id, int celsius) throws IOException, InterruptedException {
+        send(measured(brew, id, celsius));
+    }
+
     void giveUp(String brew) throws IOException, InterruptedException {
         post("/api/brews/" + brew + "/events", "{\"id\":\"%s\",\"kind\":\"abandoned\"}".formatted(UUID.randomUUID()));
     }

@@ -1,6 +1,5 @@
 package embercup.bench;
 
-import java.io.IOException;
 import java.net.Socket;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
@@ -60,7 +59,7 @@ public final class Streams {
             long begin = System.nanoTime();
             for (int e = 0; e < EVENTS; e++) {
                 for (String brew : brews) {
-                    record(server, brew, 20 + e);
+                    server.record(brew, UUID.randomUUID(), 20 + e);
                 }
             }
             double recordedS = (System.nanoTime() - begin) / 1e9;
@@ -77,15 +76,6 @@ public final class Streams {
                 server.giveUp(brew);
             }
             System.exit(missed + refused == 0 ? 0 : 1);
-        }
-    }
-
-    private static void record(Server server, String brew, int celsius) throws IOException, InterruptedException {
-        int status = server.http()
-                .send(server.measured(brew, UUID.randomUUID(), celsius), HttpResponse.BodyHandlers.discarding())
-                .statusCode();
-        if (status >= 300) {
-            throw new IOException("a reading was answered " + status);
         }
     }
 

@@ -6,11 +6,14 @@ import embercup.core.materia.PlantPart;
 import java.time.LocalDate;
 import java.util.Optional;
 
-/** How long an herb or a thing of the pantry is good in the house. */
+/** How long a herb or a thing of the pantry is good in the house. */
 public final class ShelfLife {
 
     /** A fresh plant keeps about a week on the counter (common practice, no source), days. */
     static final int FRESH_DAYS = 7;
+
+    /** 365.25 ÷ 12. */
+    private static final double DAYS_A_MONTH = 30.4375;
 
     private ShelfLife() {}
 
@@ -27,7 +30,4 @@ public final class ShelfLife {
         }
         return herb.keepsMonths().map(m -> filledOn.plusDays(Math.round(m.value() * DAYS_A_MONTH)));
     }
-
-    /** 365.25 ÷ 12. */
-    private static final double DAYS_A_MONTH = 30.4375;
 }

@@ -73,8 +73,13 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             """, nativeQuery = true)
     List<InJar> inJars(double least);
 
-    @Query("select b.id from BrewEntity b where b.phase = 'abandoned' and b.createdAt >= :moment order by b.createdAt")
-    List<UUID> givenUpSince(Instant moment);
+    /** Ids of what waits or burns, and of what was given up of late: a list of whole brews would be read for nothing. */
+    @Query("""
+            select b.id from BrewEntity b
+            where b.phase in ('planned', 'running') or (b.phase = 'abandoned' and b.createdAt >= :since)
+            order by b.createdAt
+            """)
+    List<UUID> openOrGivenUpSince(Instant since);
 
     /** Names of the brews that wait or burn with a herb. @param herbs a list of its slug, as JSON */
     @Query(

@@ -366,10 +366,10 @@ public class Brews {
         return brews.startedBetween(from, to).stream().map(rows::line).toList();
     }
 
-    /** Ids of the brews that were given up after a moment. */
+    /** Ids of what is planned or on the fire, and of what was given up after a moment. */
     @Transactional(readOnly = true)
-    public List<UUID> givenUpSince(Instant moment) {
-        return brews.givenUpSince(moment);
+    public List<UUID> openOrGivenUpSince(Instant moment) {
+        return brews.openOrGivenUpSince(moment);
     }
 
     /** Why the numbers of a brew's plan are what they are. */

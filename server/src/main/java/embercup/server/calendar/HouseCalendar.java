@@ -62,10 +62,8 @@ class HouseCalendar {
     /** All that is planned, on the fire and in jars, and what was given up of late. */
     String all() {
         List<VEvent> events = new ArrayList<>();
-        List<UUID> ids = new ArrayList<>(
-                brews.open().stream().map(BrewResponse.BrewLine::id).toList());
-        ids.addAll(brews.givenUpSince(clock.instant().minus(CANCELLED_TOLD)));
-        ids.forEach(id -> readable(id).ifPresent(b -> events.addAll(ofBrew(b))));
+        brews.openOrGivenUpSince(clock.instant().minus(CANCELLED_TOLD))
+                .forEach(id -> readable(id).ifPresent(b -> events.addAll(ofBrew(b))));
         jars.all().forEach(j -> events.addAll(ofJar(j)));
         return written(events);
     }
