@@ -399,12 +399,19 @@ class OwnPotsTest {
         page.mouse().move(wall.x + wall.width / 2 + 40, wall.y + wall.height / 2);
         page.mouse().up();
         assertThat(button(page, "^Wide inside: 2[01]\\.\\d cm")).isVisible();
+        // What was drawn is kept: it stands there anew, and nothing of it is on its way any more.
+        page.waitForCondition(() -> vessel(id).get("innerDiameterCm").asDouble() > 19.9);
+        page.reload();
+        button(page, "Change drawn pot").click();
+        assertThat(button(page, "^Wide inside: 2[01]\\.\\d cm")).isVisible();
         // Elsewhere it gets another name; here its kind is changed on what is still shown.
         page.route("**/api/kitchen", route -> route.abort());
         var now = vessel(id);
-        RunningServer.put(
-                "/api/kitchen/vessels/" + id, """
-                {"version":%d,"name":"renamed pot","kind":"pot","innerDiameterCm":20,"heightCm":10}""".formatted(now.get("version").asLong()));
+        Assertions.assertThat(RunningServer.put("/api/kitchen/vessels/" + id, """
+                {"version":%d,"name":"renamed pot","kind":"pot","innerDiameterCm":20,"heightCm":10}""".formatted(
+                                        now.get("version").asLong()))
+                        .status())
+                .isEqualTo(200);
         button(page, "^What it is: pot").click();
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("^○? ?jar")))
                 .click();
