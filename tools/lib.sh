@@ -47,3 +47,42 @@ free_port() {
   done
   return 1
 }
+
+# Where the households of this user are kept.
+data_dir() {
+  if [ -n "${EMBER_DATA:-}" ]; then printf '%s' "$EMBER_DATA"
+  elif [ "$(id -u)" = 0 ]; then printf /var/lib/ember-cup
+  else printf '%s' "${XDG_DATA_HOME:-$HOME/.local/share}/ember-cup"; fi
+}
+
+# Runs a command with the address of a household's server ("own" or "demo") as its last word: the one that runs, or one that is
+# started for it and stopped again.
+with_server() {
+  local which="$1" home port log
+  shift
+  home="$(data_dir)/$which"
+  if [ -e "$home/start.lock" ] && ! flock -n "$home/start.lock" true; then
+    port="$(cat "$home/server.port" 2>/dev/null || true)"
+    [ -n "$port" ] || die "Ember Cup is just being started on $home; try again when it is ready"
+    "$@" "http://127.0.0.1:$port"
+    return
+  fi
+  log="$(mktemp)"
+  port="$(free_port)" || die "no free port on loopback"
+  local words=()
+  [ "$which" = demo ] || words+=(--own)
+  say "Ember Cup is not running; it is started for this …"
+  # In a session of its own, so that Ctrl-C here ends it in order by the trap below.
+  EMBER_PORT="$port" EMBER_NIGHTLY=false setsid ./start "${words[@]}" >"$log" 2>&1 &
+  started=$!
+  trap 'kill -TERM "$started" 2>/dev/null; wait "$started" 2>/dev/null; rm -f "'"$log"'"' EXIT
+  trap 'exit 130' INT TERM
+  until grep -q "is ready" "$log"; do
+    kill -0 "$started" 2>/dev/null || { cat "$log" >&2; exit 1; }
+    sleep 0.25
+  done
+  "$@" "http://127.0.0.1:$port"
+}
+
+# The sentence of a problem document in a file.
+detail_of() { sed -n 's/.*"detail":"\([^"]*\)".*/\1/p' "$1" | head -n 1; }

@@ -92,6 +92,9 @@ export const useHoldTo = () =>
   );
 export const useChangeLearned = () => useChange(api.changeLearned, keys.plans, keys.learned);
 
+/** A household out of an archive, into this empty one. */
+export const useRestore = () => useChange((file: Blob) => api.restore(file), keys.everything);
+
 // ---- the door
 
 export const usePair = () =>

@@ -5,6 +5,7 @@ import type {
   BurnerRequest,
   CalibrationRequest,
   EventRequest,
+  Held,
   ImportResponse,
   NotebookRequest,
   OrderRequest,
@@ -85,6 +86,9 @@ export const api = {
   blend: (body: BlendRequest) => told(http.POST("/api/recipes/blend", { body })),
   readRecipe: (body: ReadRequest) => told(http.POST("/api/recipes/read", { body })),
   /** The recipes of a saved page or text. */
+  household: () => told(http.GET("/api/household")),
+  /** Brings a household that was saved back into this empty one. */
+  restore: (file: Blob) => sent<Held>("/api/household/restore", file, "application/zip"),
   importRecipes: (file: Blob, type: string) => sent<ImportResponse>("/api/recipes/import", file, type),
   occasions: () => told(http.GET("/api/recipes/occasions")),
   marks: (drinkerId: string) => told(http.GET("/api/plans/marks", { params: { query: { drinkerId } } })),

@@ -12,6 +12,7 @@ export const keys = {
   versions: (id?: string) => (id === undefined ? (["versions"] as const) : (["versions", id] as const)),
   people: ["people"] as const,
   kitchen: ["kitchen"] as const,
+  household: ["household"] as const,
   door: ["door"] as const,
   me: ["door", "me"] as const,
   devices: ["door", "devices"] as const,

@@ -35,6 +35,17 @@ export const useKitchen = () =>
       return kitchen;
     },
   });
+/** What the household holds, and when it was last saved; it ages while it is looked at. A cook's device alone is told. */
+export const useHousehold = () => {
+  const cook = useMe().data?.role === "cook";
+  return useQuery({
+    queryKey: keys.household,
+    queryFn: api.household,
+    enabled: cook,
+    staleTime: 0,
+    refetchInterval: 60_000,
+  });
+};
 export const useMe = (everyMs?: number) =>
   useQuery({ queryKey: keys.me, queryFn: api.me, refetchInterval: everyMs });
 export const useDevices = () =>

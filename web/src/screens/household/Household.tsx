@@ -4,6 +4,7 @@ import { Devices } from "./Devices";
 import { People } from "./People";
 import { Place } from "./Place";
 import { Reads } from "./Reads";
+import { Saved } from "./Saved";
 import { Stove } from "./Stove";
 import { Vessels } from "./Vessels";
 
@@ -28,6 +29,7 @@ export default function Household() {
       <div>
         <Vessels vessels={k.vessels} />
         <Stove burners={k.burners} vessels={k.vessels} />
+        <Saved />
       </div>
       <div className="lg:col-span-2">
         <Devices />

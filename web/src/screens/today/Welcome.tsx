@@ -1,10 +1,11 @@
 import type { ReactNode } from "react";
 import { Link, useNavigate } from "react-router";
 import { useKeepRecipe } from "../../api/changes";
-import { useKitchen, usePeople, useShelf, useStarters } from "../../api/queries";
+import { useHousehold, useKitchen, usePeople, useShelf, useStarters } from "../../api/queries";
 import { POT_LINE, PotLine } from "../../parts/PotList";
 import { celsius } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
+import { BringBack } from "../household/Saved";
 
 /** Whoever has no pot yet: three to begin with, and what to enter first, with what it is good for. */
 export function Welcome() {
@@ -34,6 +35,7 @@ export function Welcome() {
             Begin with a herb
           </Link>
         </p>
+        <Back />
       </section>
       <section aria-labelledby="enter">
         <h2 id="enter" className="text-2xl">
@@ -67,6 +69,17 @@ export function Welcome() {
           </Entry>
         </ol>
       </section>
+    </div>
+  );
+}
+
+/** Whoever had a household before brings it along. */
+function Back() {
+  if (!useHousehold().data?.empty) return null;
+  return (
+    <div className="mt-6 border-hairline border-t pt-4">
+      <p className="max-w-prose">A household that was saved elsewhere comes back whole.</p>
+      <BringBack />
     </div>
   );
 }

@@ -2,8 +2,13 @@ package embercup.server;
 
 import java.net.URI;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -70,11 +75,63 @@ public final class RunningServer implements BeforeAllCallback {
         TestPostgres postgres = TestPostgres.get();
         Map<String, Object> properties = new HashMap<>();
         properties.put("server.port", "0");
+        properties.put("ember.nightly", "false");
         properties.put("spring.datasource.url", postgres.url());
         properties.put("spring.datasource.username", "ember");
         properties.put("spring.datasource.password", postgres.password());
         properties.putAll(more);
         return EmberCup.run(properties, args);
+    }
+
+    /** An empty household of its own, beside the one of the tests; gone when it is closed. */
+    public record Elsewhere(ConfigurableApplicationContext context, String address, String schema)
+            implements AutoCloseable {
+
+        @Override
+        public void close() {
+            context.close();
+            sql("drop schema " + schema + " cascade");
+        }
+    }
+
+    public static Elsewhere elsewhere(String schema) {
+        ConfigurableApplicationContext context = start(Map.of(
+                "spring.datasource.url",
+                TestPostgres.get().url() + "?currentSchema=" + schema,
+                "spring.flyway.schemas",
+                schema,
+                "ember.demo",
+                "false"));
+        return new Elsewhere(
+                context, "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"), schema);
+    }
+
+    /** Straight into the database of the tests. */
+    public static void sql(String sql) {
+        try (Connection c = database()) {
+            c.createStatement().execute(sql);
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** The first column of what the database answers. */
+    public static List<String> rows(String sql) {
+        try (Connection c = database();
+                ResultSet all = c.createStatement().executeQuery(sql)) {
+            List<String> rows = new ArrayList<>();
+            while (all.next()) {
+                rows.add(all.getString(1));
+            }
+            return rows;
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static Connection database() throws SQLException {
+        return DriverManager.getConnection(
+                TestPostgres.get().url(), "ember", TestPostgres.get().password());
     }
 
     /**

@@ -14,7 +14,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 
 /** A picture is one that can be decoded, whatever it calls itself. */
-final class Picture {
+public final class Picture {
 
     /** More than any page shows, pixels; the page sends its photos smaller. */
     private static final long MOST_PIXELS = 16_000_000;
@@ -28,7 +28,7 @@ final class Picture {
      *
      * @throws RefusedException 415 when it is no picture of these, or a broken one; 413 when it is too large
      */
-    static String typeOf(byte[] bytes) {
+    public static String typeOf(byte[] bytes) {
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
             if (!readers.hasNext()) {

@@ -3,12 +3,14 @@ package embercup.server.brews;
 import embercup.core.plan.BrewPlan;
 import embercup.server.plans.OrderRequest;
 import embercup.server.plans.Plans;
+import embercup.server.platform.HouseholdRestored;
 import java.util.List;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
+import org.springframework.context.event.EventListener;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -39,8 +41,18 @@ class PlansForOldBrews implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments args) {
+        giveAll();
+    }
+
+    private void giveAll() {
         List<UUID> without = database.queryForList("select id from brew where kept is null", UUID.class);
         without.forEach(this::give);
+    }
+
+    /** An archive of an earlier version has brews of an earlier version. */
+    @EventListener(HouseholdRestored.class)
+    void onRestored() {
+        giveAll();
     }
 
     private void give(UUID brew) {

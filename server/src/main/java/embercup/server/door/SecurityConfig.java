@@ -74,7 +74,7 @@ class SecurityConfig {
                 .permitAll()
                 .requestMatchers(HttpMethod.GET, "/api/door/me")
                 .hasAnyRole(both)
-                .requestMatchers("/api/door/**")
+                .requestMatchers("/api/door/**", "/api/household/**")
                 .hasRole(Role.COOK.name())
                 .requestMatchers(HttpMethod.GET, "/api/**")
                 .hasAnyRole(both)

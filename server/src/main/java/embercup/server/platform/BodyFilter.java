@@ -37,13 +37,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE + 1)
 class BodyFilter extends OncePerRequestFilter {
 
-    /** Of JSON, bytes: three times what the longest recipe of a household has. */
-    static final int JSON_BYTES = 64 * 1024;
-    /** Of a page or a text with recipes, bytes: a page is saved with its styles and scripts. */
-    static final int PAGE_BYTES = 2 * 1024 * 1024;
-    /** Of a photo, bytes. */
-    static final int PHOTO_BYTES = 8 * 1024 * 1024;
-
     private static final Duration MOST = Duration.ofSeconds(10);
     private static final Duration MOST_LARGE = Duration.ofSeconds(40);
     /** Bodies that are taken in at once; the server has three times as many threads. */
@@ -65,7 +58,7 @@ class BodyFilter extends OncePerRequestFilter {
             refuse(request, response, HttpStatus.BAD_REQUEST, "malformed-address", Map.of());
             return;
         }
-        if (!WITH_BODY.contains(request.getMethod())) {
+        if (!WITH_BODY.contains(request.getMethod()) || asStream(request)) {
             chain.doFilter(request, response);
             return;
         }
@@ -79,7 +72,7 @@ class BodyFilter extends OncePerRequestFilter {
             tooLarge(request, response, most);
             return;
         }
-        boolean large = most > JSON_BYTES;
+        boolean large = most > BodyLimits.JSON_BYTES;
         Semaphore places = large ? largeRoom : room;
         if (!places.tryAcquire()) {
             response.setHeader("Retry-After", "2");
@@ -144,6 +137,11 @@ class BodyFilter extends OncePerRequestFilter {
         return false;
     }
 
+    /** A household is no body for memory: its place takes it in as a file, within {@link BodyLimits#ARCHIVE_BYTES}. */
+    static boolean asStream(HttpServletRequest request) {
+        return request.getRequestURI().equals("/api/household/restore");
+    }
+
     private static Optional<MediaType> type(HttpServletRequest request) {
         String said = request.getContentType();
         try {
@@ -155,12 +153,12 @@ class BodyFilter extends OncePerRequestFilter {
 
     private static int most(HttpServletRequest request, MediaType type) {
         if (request.getRequestURI().endsWith("/photo")) {
-            return PHOTO_BYTES;
+            return BodyLimits.PHOTO_BYTES;
         }
         return request.getRequestURI().equals("/api/recipes/import")
                         && !type.isCompatibleWith(MediaType.APPLICATION_JSON)
-                ? PAGE_BYTES
-                : JSON_BYTES;
+                ? BodyLimits.PAGE_BYTES
+                : BodyLimits.JSON_BYTES;
     }
 
     /**

@@ -32,7 +32,10 @@ class TurnsFilter extends OncePerRequestFilter {
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        return !request.getRequestURI().startsWith("/api/");
+        // A household as a file takes minutes and is made one at a time anyway; nothing of it is held in memory.
+        return !request.getRequestURI().startsWith("/api/")
+                || request.getRequestURI().equals("/api/household/archive")
+                || BodyFilter.asStream(request);
     }
 
     @Override

@@ -1,0 +1,270 @@
+package embercup.server.archive;
+
+import embercup.server.herbs.Herbary;
+import embercup.server.kitchen.Kitchens;
+import embercup.server.people.People;
+import embercup.server.platform.HouseholdRestored;
+import embercup.server.platform.RefusedException;
+import embercup.server.recipes.Recipes;
+import embercup.server.shelf.Shelf;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Clock;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import java.util.concurrent.Semaphore;
+import java.util.function.Supplier;
+import javax.sql.DataSource;
+import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.MigrationVersion;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.http.HttpStatus;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The whole household in one file, and back into an empty one (decision 044). */
+@Service
+class Archives {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Archives.class);
+    private static final String STAGING = "restoring_";
+
+    private final DataSource database;
+    private final JdbcTemplate jdbc;
+    private final Flyway flyway;
+    private final JsonMapper json;
+    private final Clock clock;
+    private final ApplicationEventPublisher events;
+    private final List<Supplier<?>> readers;
+    private final TransactionTemplate oneMoment;
+    private final TransactionTemplate writing;
+    /** Saving and restoring read or write all there is: one at a time is enough for a house. */
+    private final Semaphore one = new Semaphore(1);
+
+    Archives(
+            DataSource database,
+            Flyway flyway,
+            JsonMapper json,
+            Clock clock,
+            ApplicationEventPublisher events,
+            PlatformTransactionManager transactions,
+            Readers readers) {
+        this.database = database;
+        this.jdbc = new JdbcTemplate(database);
+        this.flyway = flyway;
+        this.json = json;
+        this.clock = clock;
+        this.events = events;
+        this.readers = readers.all;
+        this.oneMoment = new TransactionTemplate(transactions);
+        oneMoment.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
+        oneMoment.setReadOnly(true);
+        this.writing = new TransactionTemplate(transactions);
+    }
+
+    /** Places whose every row must be readable before a restored household stands. */
+    @Service
+    static final class Readers {
+
+        private final List<Supplier<?>> all;
+
+        Readers(People people, Kitchens kitchens, Herbary herbary, Recipes recipes, Shelf shelf) {
+            this.all = List.of(people::all, kitchens::sheet, herbary::materia, recipes::all, shelf::all);
+        }
+    }
+
+    /** How many rows of each kind the household has. */
+    Map<Contents, Long> holds() {
+        return Objects.requireNonNull(jdbc.execute((Connection c) -> {
+            Tables tables = Tables.current(c);
+            Map<Contents, Long> holds = new LinkedHashMap<>();
+            for (Contents of : Contents.values()) {
+                holds.put(of, tables.count(of));
+            }
+            return holds;
+        }));
+    }
+
+    /** Whether nothing is in it yet that a restored household would meet: where the kitchen stands is no thing. */
+    static boolean empty(Map<Contents, Long> holds) {
+        return holds.entrySet().stream()
+                .filter(e -> e.getKey() != Contents.KITCHEN && e.getKey() != Contents.LEARNED)
+                .allMatch(e -> e.getValue() == 0);
+    }
+
+    /**
+     * Saves all of it, as of one moment.
+     *
+     * @throws RefusedException 503 while another archive is made or restored
+     */
+    Manifest save(Path file) {
+        return alone(() -> {
+            try (OutputStream out = Files.newOutputStream(file)) {
+                return Objects.requireNonNull(oneMoment.execute(status -> jdbc.execute((Connection c) -> {
+                    try {
+                        return new ArchiveWriter(c, json).write(out, version(), clock.instant());
+                    } catch (IOException e) {
+                        throw new UncheckedIOException(e);
+                    }
+                })));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
+    }
+
+    /**
+     * Brings back a household. It is whole afterwards, or nothing has changed.
+     *
+     * @throws RefusedException 409 when this household is not empty; 422 when the file is not an archive that can be brought back
+     */
+    Map<Contents, Long> restore(Path file) {
+        return alone(() -> {
+            refuseUnlessEmpty();
+            try (ArchiveFile archive = ArchiveFile.open(file, version(), json)) {
+                return through(archive);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
+    }
+
+    private Map<Contents, Long> through(ArchiveFile archive) {
+        String schema = STAGING + UUID.randomUUID().toString().replace("-", "");
+        try {
+            // The changes that brought households forward bring the archive's rows forward.
+            migrate(
+                    schema,
+                    MigrationVersion.fromVersion(
+                            String.valueOf(archive.manifest().formatVersion())));
+            writing.executeWithoutResult(status -> jdbc.execute((Connection c) -> {
+                try {
+                    new Staging(c, schema).load(archive);
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+                return null;
+            }));
+            migrate(schema, MigrationVersion.LATEST);
+            writing.executeWithoutResult(status -> {
+                jdbc.execute((Connection c) -> {
+                    takeOver(c, new Tables(c, schema));
+                    return null;
+                });
+                readAll();
+            });
+        } finally {
+            drop(schema);
+        }
+        events.publishEvent(new HouseholdRestored());
+        return holds();
+    }
+
+    /** @throws RefusedException 409 when the household is not empty */
+    private void refuseUnlessEmpty() {
+        Map<Contents, Long> holds = holds();
+        if (!empty(holds)) {
+            throw RefusedException.of(
+                    HttpStatus.CONFLICT,
+                    "household-not-empty",
+                    Map.of(
+                            "people",
+                            holds.get(Contents.PEOPLE),
+                            "recipes",
+                            holds.get(Contents.RECIPES),
+                            "brews",
+                            holds.get(Contents.BREWS),
+                            "tins",
+                            holds.get(Contents.TINS)));
+        }
+    }
+
+    private void takeOver(Connection c, Tables staged) throws SQLException {
+        Tables household = Tables.current(c);
+        for (Contents of : Contents.values()) {
+            household.run("lock table " + household.name(of) + " in share row exclusive mode");
+        }
+        refuseUnlessEmpty();
+        for (Contents of : Contents.values()) {
+            String columns = Tables.list(household.columns(of));
+            household.run("delete from " + household.name(of));
+            household.run("insert into %s (%s) overriding system value select %s from %s"
+                    .formatted(household.name(of), columns, columns, staged.name(of)));
+        }
+        try (Statement s = c.createStatement()) {
+            s.execute(
+                    "select setval(pg_get_serial_sequence('%s', 'position'), coalesce(max(position), 0) + 1, false) from %s"
+                            .formatted(household.name(Contents.EVENTS), household.name(Contents.EVENTS)));
+        }
+    }
+
+    private void readAll() {
+        try {
+            readers.forEach(Supplier::get);
+        } catch (RuntimeException e) {
+            LOG.warn("An archive has documents that cannot be read", e);
+            throw ArchiveFile.refused("archive-unreadable", Map.of());
+        }
+    }
+
+    private void migrate(String schema, MigrationVersion target) {
+        Flyway.configure()
+                .configuration(flyway.getConfiguration())
+                .dataSource(database)
+                .schemas(schema)
+                .defaultSchema(schema)
+                .createSchemas(true)
+                .target(target)
+                .load()
+                .migrate();
+    }
+
+    private void drop(String schema) {
+        jdbc.execute("drop schema if exists \"" + schema + "\" cascade");
+    }
+
+    /** What a restore left that was cut short by a crash. */
+    void dropLeftOver() {
+        jdbc.queryForList(
+                        "select nspname from pg_namespace where nspname like 'restoring\\_%' and pg_get_userbyid(nspowner)"
+                                + " = current_user",
+                        String.class)
+                .forEach(this::drop);
+    }
+
+    int version() {
+        return Arrays.stream(flyway.info().applied())
+                .map(i -> i.getVersion())
+                .filter(Objects::nonNull)
+                .mapToInt(v -> v.getMajor().intValueExact())
+                .max()
+                .orElseThrow();
+    }
+
+    private <T> T alone(Supplier<T> work) {
+        if (!one.tryAcquire()) {
+            throw RefusedException.of(HttpStatus.SERVICE_UNAVAILABLE, "archive-busy", Map.of());
+        }
+        try {
+            return work.get();
+        } finally {
+            one.release();
+        }
+    }
+}

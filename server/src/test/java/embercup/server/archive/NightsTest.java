@@ -1,0 +1,100 @@
+package embercup.server.archive;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.function.Consumer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** An archive of every night, fourteen of them, whatever the machine did at night. */
+class NightsTest {
+
+    private static final ZoneId OSLO = ZoneId.of("Europe/Oslo");
+
+    @TempDir
+    Path folder;
+
+    private Nights at(String moment) {
+        return new Nights(folder, Clock.fixed(Instant.parse(moment), OSLO), () -> OSLO);
+    }
+
+    private void keep(String moment) throws IOException {
+        at(moment).keep(writes("household of " + moment));
+        Files.setLastModifiedTime(
+                folder.resolve(at(moment).last().orElseThrow().day() + ".zip"), FileTime.from(Instant.parse(moment)));
+    }
+
+    private static Consumer<Path> writes(String text) {
+        return file -> {
+            try {
+                Files.writeString(file, text);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        };
+    }
+
+    /** Three in the morning of the house is one or two in the morning of UTC. */
+    @Test
+    void theNightEndsAtThreeByTheClockOfTheHouse() throws IOException {
+        assertThat(at("2026-11-27T12:00:00Z").due()).as("the first one at once").isTrue();
+        keep("2026-11-27T12:00:00Z");
+        assertThat(at("2026-11-27T23:30:00Z").due()).isFalse();
+        assertThat(at("2026-11-28T01:59:00Z").due()).isFalse();
+        assertThat(at("2026-11-28T02:00:00Z").due()).isTrue();
+        assertThat(at("2026-07-10T00:59:00Z").due())
+                .as("a clock that was set back")
+                .isFalse();
+    }
+
+    @Test
+    void aMachineThatSleptMakesItUpOnceAndNotForEveryNight() throws IOException {
+        keep("2026-11-20T03:00:00Z");
+        assertThat(at("2026-11-27T18:00:00Z").due()).isTrue();
+        assertThat(at("2026-11-27T18:00:00Z").late()).isTrue();
+        keep("2026-11-27T18:00:00Z");
+        assertThat(at("2026-11-27T18:10:00Z").due()).isFalse();
+        assertThat(at("2026-11-27T18:10:00Z").late()).isFalse();
+        assertThat(at("2026-11-27T18:10:00Z").all()).hasSize(2);
+    }
+
+    @Test
+    void fourteenAreKeptAndNothingElseIsTouched() throws IOException {
+        Files.writeString(folder.resolve("letter.zip"), "mine");
+        for (int day = 0; day < 20; day++) {
+            keep(Instant.parse("2026-11-01T04:00:00Z")
+                    .plus(Duration.ofDays(day))
+                    .toString());
+        }
+        Nights nights = at("2026-11-20T05:00:00Z");
+        assertThat(nights.all()).hasSize(14);
+        assertThat(nights.last().orElseThrow().day()).isEqualTo(LocalDate.of(2026, 11, 20));
+        assertThat(nights.all().get(13).day()).isEqualTo(LocalDate.of(2026, 11, 7));
+        assertThat(folder.resolve("letter.zip")).hasContent("mine");
+    }
+
+    @Test
+    void oneThatWasCutShortIsNoneAndTheOldOneStays() throws IOException {
+        keep("2026-11-27T12:00:00Z");
+        Nights again = at("2026-11-28T12:00:00Z");
+        assertThatThrownBy(() -> again.keep(file -> {
+                    writes("half").accept(file);
+                    throw new IllegalStateException("No space left on device");
+                }))
+                .hasMessageContaining("No space left");
+        assertThat(folder).isDirectoryContaining(f -> f.toString().endsWith("2026-11-27.zip"));
+        assertThat(folder).isDirectoryNotContaining(f -> f.toString().contains("2026-11-28"));
+        assertThat(again.due()).isTrue();
+    }
+}
