@@ -29,6 +29,7 @@ class ArchitectureTest {
             "live",
             "care",
             "keeping",
+            "course",
             "words");
 
     @Test

@@ -42,11 +42,11 @@ final class RunLength {
         return Optional.empty();
     }
 
-    private static int most(Herb herb) {
+    static int most(Herb herb) {
         return Math.max(1, (int) Math.round(herb.longestRunDays().orElseThrow().value()));
     }
 
-    private static String source(Herb herb) {
+    static String source(Herb herb) {
         return herb.longestRunDays().orElseThrow().source();
     }
 }

@@ -11,6 +11,7 @@ import embercup.core.brew.BrewEquation;
 import embercup.core.care.Care;
 import embercup.core.care.History;
 import embercup.core.care.WayOut;
+import embercup.core.course.CourseLimit;
 import embercup.core.kitchen.KitchenEquation;
 import embercup.core.live.LiveBrew;
 import embercup.core.materia.Condition;
@@ -62,6 +63,7 @@ class WordsTest {
                         "advice.", LiveBrew.Advice.class,
                         "question.", Asked.Question.class,
                         "choice.", Asked.Choice.class,
+                        "course-limit.", CourseLimit.class,
                         "wanted.", Wanted.class)
                 .forEach((prefix, family) -> members(family).forEach(m -> keys.add(prefix + Code.of(m))));
         Stream.of(
