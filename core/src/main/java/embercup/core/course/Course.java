@@ -2,6 +2,7 @@ package embercup.core.course;
 
 import embercup.core.care.Runs;
 import embercup.core.materia.Herb;
+import embercup.core.workings.Limit;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
@@ -22,14 +23,17 @@ import java.util.Set;
 public record Course(
         LocalDate first, OptionalInt days, Rhythm rhythm, List<LocalTime> times, Optional<LocalDate> ended) {
 
-    /** So many doses a day are told apart (design value). */
-    public static final int MOST_DOSES = 6;
-
     public Course {
         times = times.stream().distinct().sorted().toList();
-        if (times.isEmpty() || times.size() > MOST_DOSES) {
-            throw new IllegalArgumentException("1 to " + MOST_DOSES + " times of day");
+        if (!Limit.DOSES_A_DAY.holds(times.size())) {
+            throw new IllegalArgumentException(times.size() + " times of day");
         }
+    }
+
+    /** Why a course is over before its last day. */
+    public enum End {
+        BETTER,
+        STOPPED
     }
 
     /** What a day of the drawing is. */
@@ -80,11 +84,12 @@ public record Course(
                 all.add(new Day(d, Kind.REST, new Doses.Day(List.of(), 0)));
             } else if (d.isAfter(last())) {
                 all.add(new Day(d, Kind.ENDED, new Doses.Day(List.of(), 0)));
+            } else if (d.isAfter(today)) {
+                all.add(new Day(d, Kind.DRINK, Doses.ahead(times)));
             } else {
-                Optional<LocalTime> at =
-                        d.isBefore(today) ? Optional.empty() : Optional.of(d.isAfter(today) ? LocalTime.MIN : now);
                 List<LocalTime> cups =
                         taken.getOrDefault(d, List.of()).stream().sorted().toList();
+                Optional<LocalTime> at = d.isBefore(today) ? Optional.empty() : Optional.of(now);
                 all.add(new Day(d, Kind.DRINK, Doses.of(times, cups, at)));
             }
         }
@@ -94,9 +99,8 @@ public record Course(
     /** The next dose that is not taken and not missed. */
     public static Optional<Next> next(List<Day> drawn) {
         return drawn.stream()
-                .flatMap(d -> d.doses().doses().stream()
-                        .filter(x -> x.state() != Doses.State.TAKEN && x.state() != Doses.State.MISSED)
-                        .map(x -> new Next(d.date(), x)))
+                .flatMap(
+                        d -> d.doses().doses().stream().filter(Doses.Dose::open).map(x -> new Next(d.date(), x)))
                 .findFirst();
     }
 

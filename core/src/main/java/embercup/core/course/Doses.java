@@ -49,7 +49,13 @@ public final class Doses {
      * @param due its time by the household's clock
      * @param takenAt when it was drunk
      */
-    public record Dose(int index, LocalTime due, State state, Optional<LocalTime> takenAt) {}
+    public record Dose(int index, LocalTime due, State state, Optional<LocalTime> takenAt) {
+
+        /** Whether it is still to be taken. */
+        public boolean open() {
+            return state != State.TAKEN && state != State.MISSED;
+        }
+    }
 
     /**
      * A day's doses.
@@ -93,7 +99,7 @@ public final class Doses {
      *
      * @param times when each is due, in order
      * @param taken when cups were drunk on that day, in order
-     * @param now the time of day; empty when the day is over, MIN when it has not begun
+     * @param now the time of day; empty when the day is over
      */
     public static Day of(List<LocalTime> times, List<LocalTime> taken, Optional<LocalTime> now) {
         List<Optional<LocalTime>> drunk = new ArrayList<>();
@@ -113,6 +119,15 @@ public final class Doses {
             doses.add(new Dose(i, times.get(i), state, drunk.get(i)));
         }
         return new Day(doses, extra);
+    }
+
+    /** The doses of a day that has not begun. */
+    static Day ahead(List<LocalTime> times) {
+        return new Day(
+                IntStream.range(0, times.size())
+                        .mapToObj(i -> new Dose(i, times.get(i), State.AHEAD, Optional.empty()))
+                        .toList(),
+                0);
     }
 
     /** Whose time a cup was drunk in: each dose has the time until half of the way to the next. */

@@ -26,9 +26,6 @@ public record Rhythm(int on, int off, CourseLimit limit, OptionalInt usual) {
     /** What nobody limits is taken for two weeks, and then asked about (common practice, no source), days. */
     static final int UNLIMITED_DAYS = 14;
 
-    /** Days of drinking that a course may be laid for at all: a year. */
-    public static final int MOST_DAYS = 365;
-
     /** Of what a recipe says and what its herbs allow. */
     public static Rhythm of(Optional<Posology> posology, Collection<Herb> herbs) {
         List<CourseLimit> limits = new ArrayList<>();

@@ -43,6 +43,8 @@ public enum Limit {
     CUPS_A_DAY(0.001, 12, "cups"),
     DAYS_ON(1, 365, "days"),
     DAYS_OFF(0, 365, "days"),
+    /** Times of a day at which something is drunk. */
+    DOSES_A_DAY(1, 6, "times"),
     /** A dose beyond what is usual is a matter of days: after four weeks a practitioner sees her patient again. */
     PRESCRIBED_DAYS(1, 28, "days"),
     TRIMESTER(1, 3, ""),

@@ -176,6 +176,7 @@ public sealed interface Wanted {
         UUID,
         MOMENT,
         DAY,
+        TIME_OF_DAY,
         ZONE,
         LIST,
         OBJECT,

@@ -23,7 +23,9 @@ enum Contents {
     NOTES("notebook_entry", "brewed_at, brew_id"),
     TINS("shelf_tin", "herb, form"),
     OBSERVATIONS("stove_observation", "at, id"),
-    LEARNED("learned_switch", "what");
+    LEARNED("learned_switch", "what"),
+    COURSES("course", "created_at, id"),
+    COURSE_CUPS("course_cup", "at, id");
 
     /** Tables that stay out, each with its reason; every other one is above. */
     static final Map<String, String> LEFT_OUT = Map.of(

@@ -121,4 +121,26 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             order by b.started_at
             """, nativeQuery = true)
     List<Drunk> drunkBetween(UUID drinkerId, String asSharer, Instant from, Instant to);
+
+    /** A brew of a recipe by what was poured of it. @param leftMl missing until something was made */
+    record OfRecipe(
+            UUID id,
+            String name,
+            @Nullable UUID drinkerId,
+            Instant startedAt,
+            String pours,
+            String sharers,
+            @Nullable Double leftMl,
+            double cupMl) {}
+
+    /** What was begun of a recipe in a span and was not given up; a simulated brew is drunk by nobody. */
+    @Query(value = """
+            select b.id, b.name, b.drinker_id, b.started_at, b.pours::text, b.sharers::text, b.left_ml,
+            cast(b.plan ->> 'cupMl' as double precision)
+            from brew b
+            where b.recipe_id = :recipe and b.started_at >= :from and b.started_at < :to
+            and b.phase in ('running', 'finished') and b.clock_real is null
+            order by b.started_at
+            """, nativeQuery = true)
+    List<OfRecipe> ofRecipe(UUID recipe, Instant from, Instant to);
 }

@@ -4,6 +4,7 @@ import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Wanted;
 import embercup.server.brews.BrewResponse;
 import embercup.server.brews.Brews;
+import embercup.server.courses.Courses;
 import embercup.server.platform.Moments;
 import java.time.Clock;
 import java.time.Duration;
@@ -22,16 +23,23 @@ class DayController {
     private static final Duration LONGEST = Duration.ofHours(48);
 
     private final Brews brews;
+    private final Courses courses;
     private final Clock clock;
 
-    DayController(Brews brews, Clock clock) {
+    DayController(Brews brews, Courses courses, Clock clock) {
         this.brews = brews;
+        this.courses = courses;
         this.clock = clock;
     }
 
     /** @param open planned and running brews
-     * @param brewed brews of the asked hours that are done */
-    record DayResponse(Instant serverNow, List<BrewResponse.BrewLine> open, List<BrewResponse.BrewLine> brewed) {}
+     * @param brewed brews of the asked hours that are done
+     * @param doses of courses, that are still to be drunk in these hours */
+    record DayResponse(
+            Instant serverNow,
+            List<BrewResponse.BrewLine> open,
+            List<BrewResponse.BrewLine> brewed,
+            List<Courses.Upcoming> doses) {}
 
     @GetMapping
     DayResponse day(@RequestParam Instant from, @RequestParam Instant to) {
@@ -44,6 +52,6 @@ class DayController {
         List<BrewResponse.BrewLine> brewed = brews.between(from, to).stream()
                 .filter(b -> b.phase().equals("finished"))
                 .toList();
-        return new DayResponse(clock.instant(), brews.open(), brewed);
+        return new DayResponse(clock.instant(), brews.open(), brewed, courses.upcoming(from, to));
     }
 }

@@ -1,0 +1,77 @@
+package embercup.server.brews;
+
+import embercup.core.keeping.Jar;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Cups that were poured of a recipe's brews, and what is left of them. A simulated brew is drunk by nobody. */
+@Service
+public class Cups {
+
+    private static final TypeReference<List<DrinkersDays.Pour>> POURS = new TypeReference<>() {};
+
+    private final BrewRepository brews;
+    private final EventRepository events;
+    private final JsonMapper json;
+
+    Cups(BrewRepository brews, EventRepository events, JsonMapper json) {
+        this.brews = brews;
+        this.events = events;
+        this.json = json;
+    }
+
+    /**
+     * A brew of a recipe.
+     *
+     * @param poured when its cups were poured
+     * @param leftMl what can still be poured of it, mL; 0 while it is not done
+     * @param cupMl a cup of it, mL
+     */
+    public record Of(UUID brew, String name, Instant startedAt, List<Instant> poured, double leftMl, double cupMl) {}
+
+    /**
+     * The brews of a recipe that somebody of these drinks of, begun in a span; the oldest first.
+     *
+     * @param drinkers whoever, when there is none
+     */
+    @Transactional(readOnly = true)
+    public List<Of> of(UUID recipe, Collection<UUID> drinkers, Instant from, Instant to) {
+        return brews.ofRecipe(recipe, from, to).stream()
+                .filter(b -> drinkers.isEmpty() || drunkBy(b, drinkers))
+                .map(this::of)
+                .toList();
+    }
+
+    /** Whether a cup was poured already under this id. */
+    @Transactional(readOnly = true)
+    public boolean poured(UUID id) {
+        return events.existsById(id);
+    }
+
+    private boolean drunkBy(BrewRepository.OfRecipe b, Collection<UUID> drinkers) {
+        Set<UUID> all = new HashSet<>();
+        if (b.drinkerId() != null) {
+            all.add(b.drinkerId());
+        }
+        Arrays.stream(json.readValue(b.sharers(), DrinkersDays.Sharer[].class)).forEach(s -> all.add(s.id()));
+        return drinkers.stream().anyMatch(all::contains);
+    }
+
+    private Of of(BrewRepository.OfRecipe b) {
+        List<Instant> poured = json.readValue(b.pours(), POURS).stream()
+                .map(DrinkersDays.Pour::at)
+                .sorted()
+                .toList();
+        boolean done = b.leftMl() != null && b.leftMl() >= Jar.NOTHING_ML;
+        return new Of(b.id(), b.name(), b.startedAt(), poured, done ? b.leftMl() : 0, b.cupMl());
+    }
+}

@@ -1,0 +1,125 @@
+package embercup.server.courses;
+
+import embercup.core.course.Course;
+import embercup.core.course.CourseLimit;
+import embercup.core.course.Rhythm;
+import embercup.core.recipe.Recipe;
+import embercup.server.brews.Cups;
+import embercup.server.kitchen.Kitchens;
+import embercup.server.recipes.RecipeDocument;
+import embercup.server.recipes.RecipeReading;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A row as the trade sees it, and what was drunk of it. */
+@Component
+class CourseRows {
+
+    /** A pot that keeps is made some days before it is drunk, days. */
+    private static final int POT_BEFORE = 14;
+
+    private final CupRepository own;
+    private final Cups cups;
+    private final Kitchens kitchens;
+    private final JsonMapper json;
+
+    CourseRows(CupRepository own, Cups cups, Kitchens kitchens, JsonMapper json) {
+        this.own = own;
+        this.cups = cups;
+        this.kitchens = kitchens;
+        this.json = json;
+    }
+
+    /** Who drinks it. @param serving part of a cup at a time */
+    record Drinker(@Nullable UUID drinkerId, double serving) {}
+
+    List<Drinker> drinkers(CourseEntity e) {
+        return List.of(json.readValue(e.drinkers, Drinker[].class));
+    }
+
+    static List<UUID> ids(List<Drinker> drinkers) {
+        return drinkers.stream()
+                .map(Drinker::drinkerId)
+                .filter(Objects::nonNull)
+                .toList();
+    }
+
+    RecipeDocument document(CourseEntity e) {
+        return json.readValue(e.recipe, RecipeDocument.class);
+    }
+
+    Recipe recipe(CourseEntity e) {
+        return RecipeReading.read(document(e), "recipe");
+    }
+
+    /** As it was laid; why it is no longer is not kept. */
+    Course course(CourseEntity e) {
+        return new Course(
+                e.firstDay,
+                e.days == null ? OptionalInt.empty() : OptionalInt.of(e.days),
+                new Rhythm(e.rowDays, e.restDays, new CourseLimit.OfRecipe(e.rowDays), OptionalInt.empty()),
+                Arrays.stream(json.readValue(e.times, String[].class))
+                        .map(LocalTime::parse)
+                        .toList(),
+                Optional.ofNullable(e.endedOn));
+    }
+
+    void write(CourseEntity e, Course course, List<Drinker> drinkers) {
+        e.firstDay = course.first();
+        e.days = course.days().isPresent() ? course.days().getAsInt() : null;
+        e.rowDays = course.rhythm().on();
+        e.restDays = course.rhythm().off();
+        e.times = json.writeValueAsString(
+                course.times().stream().map(LocalTime::toString).toList());
+        e.drinkers = json.writeValueAsString(drinkers);
+        e.endedOn = course.ended().orElse(null);
+    }
+
+    String text(RecipeDocument recipe) {
+        return json.writeValueAsString(recipe);
+    }
+
+    /** Whether a cup was written down already under this id. */
+    boolean drunk(UUID cup) {
+        return own.existsById(cup) || cups.poured(cup);
+    }
+
+    /** Its brews. */
+    List<Cups.Of> brews(CourseEntity e, Course course) {
+        ZoneId zone = kitchens.zone();
+        return e.recipeId == null
+                ? List.of()
+                : cups.of(
+                        e.recipeId,
+                        ids(drinkers(e)),
+                        course.first().minusDays(POT_BEFORE).atStartOfDay(zone).toInstant(),
+                        course.last().plusDays(1).atStartOfDay(zone).toInstant());
+    }
+
+    /** When cups of it were drunk: poured of its brews since its first day, and from elsewhere. */
+    Map<LocalDate, List<LocalTime>> taken(CourseEntity e, List<Cups.Of> brews) {
+        ZoneId zone = kitchens.zone();
+        Stream<Instant> poured = brews.stream().flatMap(b -> b.poured().stream());
+        Stream<Instant> elsewhere = e.id == null
+                ? Stream.of()
+                : own.findAllByCourseIdOrderByAt(e.id).stream().map(c -> c.at);
+        return Stream.concat(poured, elsewhere)
+                .map(at -> at.atZone(zone))
+                .collect(Collectors.groupingBy(
+                        z -> z.toLocalDate(), Collectors.mapping(z -> z.toLocalTime(), Collectors.toList())));
+    }
+}
