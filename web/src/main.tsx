@@ -20,6 +20,7 @@ const Compare = lazy(() => import("./screens/notebook/Compare"));
 const Notebook = lazy(() => import("./screens/notebook/Notebook"));
 const Herbs = lazy(() => import("./screens/herbs/Herbs"));
 const Keeping = lazy(() => import("./screens/keeping/Keeping"));
+const Course = lazy(() => import("./screens/course/Course"));
 const Household = lazy(() => import("./screens/household/Household"));
 
 /** A screen, drawn anew when the house reads its numbers in other units. */
@@ -59,6 +60,8 @@ const router = createBrowserRouter([
       { path: "/notebook", element: <InHouse screen={Notebook} /> },
       { path: "/herbs/:slug?", element: <InHouse screen={Herbs} /> },
       { path: "/keeping", element: <InHouse screen={Keeping} /> },
+      { path: "/course/new", element: <InHouse screen={Course} /> },
+      { path: "/course/:id", element: <InHouse screen={Course} /> },
       { path: "/household", element: <InHouse screen={Household} /> },
       { path: "*", element: <Nowhere /> },
     ],

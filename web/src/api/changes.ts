@@ -8,6 +8,8 @@ import type {
   BrewRequest,
   BurnerRequest,
   CalibrationRequest,
+  CourseRequest,
+  CupRequest,
   OwnHerbDocument,
   PersonRequest,
   PlaceRequest,
@@ -91,6 +93,27 @@ export const useHoldTo = () =>
     keys.plans,
   );
 export const useChangeLearned = () => useChange(api.changeLearned, keys.plans, keys.learned);
+
+// ---- courses
+
+export const useBeginCourse = () =>
+  useChange((ask: CourseRequest) => api.beginCourse(ask), keys.courses, keys.day);
+export const useChangeCourse = (id: string) =>
+  useChange((ask: CourseRequest) => api.changeCourse(id, ask), keys.courses, keys.day);
+/** Before its time; without a reason it goes on again. */
+export const useEndCourse = (id: string) =>
+  useChange((why: "better" | "stopped" | undefined) => api.endCourse(id, why), keys.courses, keys.day);
+/** A cup that is drunk, or one that was not after all. */
+export const useCup = (id: string) =>
+  useChange(
+    (wish: CupRequest | { back: string }) =>
+      "back" in wish ? api.takeCupBack(id, wish.back) : api.drinkCup(id, wish),
+    keys.courses,
+    keys.day,
+    keys.keeping,
+    keys.plans,
+  );
+export const useRemoveCourse = () => useChange(api.removeCourse, keys.courses, keys.day);
 
 /** A household out of an archive, into this empty one. */
 export const useRestore = () => useChange((file: Blob) => api.restore(file), keys.everything);

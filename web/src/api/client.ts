@@ -4,6 +4,8 @@ import type {
   BrewRequest,
   BurnerRequest,
   CalibrationRequest,
+  CourseRequest,
+  CupRequest,
   EventRequest,
   Held,
   ImportResponse,
@@ -86,6 +88,20 @@ export const api = {
   blend: (body: BlendRequest) => told(http.POST("/api/recipes/blend", { body })),
   readRecipe: (body: ReadRequest) => told(http.POST("/api/recipes/read", { body })),
   /** The recipes of a saved page or text. */
+  courses: () => told(http.GET("/api/courses")),
+  course: (id: string) => told(http.GET("/api/courses/{id}", by(id))),
+  previewCourse: (body: CourseRequest, signal?: AbortSignal) =>
+    told(http.POST("/api/courses/preview", { body, signal })),
+  beginCourse: (body: CourseRequest) => told(http.POST("/api/courses", { body })),
+  changeCourse: (id: string, body: CourseRequest) => told(http.PUT("/api/courses/{id}", { ...by(id), body })),
+  endCourse: (id: string, why: "better" | "stopped" | undefined) =>
+    why
+      ? told(http.POST("/api/courses/{id}/end", { ...by(id), body: { why } }))
+      : told(http.DELETE("/api/courses/{id}/end", by(id))),
+  drinkCup: (id: string, body: CupRequest) => told(http.POST("/api/courses/{id}/cups", { ...by(id), body })),
+  takeCupBack: (id: string, cupId: string) =>
+    told(http.DELETE("/api/courses/{id}/cups/{cupId}", { params: { path: { id, cupId } } })),
+  removeCourse: (id: string) => told(http.DELETE("/api/courses/{id}", by(id))),
   household: () => told(http.GET("/api/household")),
   /** Brings a household that was saved back into this empty one. */
   restore: (file: Blob) => sent<Held>("/api/household/restore", file, "application/zip"),

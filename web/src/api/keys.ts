@@ -1,4 +1,4 @@
-import type { NotebookRequest, OrderRequest } from "./shapes";
+import type { CourseRequest, NotebookRequest, OrderRequest } from "./shapes";
 
 /**
  * What every answer of the server is kept under. A key that another begins with stands for all of those: what makes
@@ -24,6 +24,9 @@ export const keys = {
   ownHerb: (slug: string) => ["own-herb", slug] as const,
   keeping: ["keeping"] as const,
   laterCup: (brewId: string, ml: number, warm: boolean) => ["keeping", brewId, ml, warm] as const,
+  courses: ["courses"] as const,
+  course: (id: string) => ["courses", id] as const,
+  coursePreview: (ask: CourseRequest) => ["courses", "preview", ask] as const,
   shelf: ["shelf"] as const,
   occasions: ["occasions"] as const,
   schools: ["schools"] as const,

@@ -1,5 +1,12 @@
 import { keepPreviousData, QueryClient, useQuery } from "@tanstack/react-query";
-import { AwayError, api, type BrewResponse, type NotebookRequest, type OrderRequest } from "./client";
+import {
+  AwayError,
+  api,
+  type BrewResponse,
+  type CourseRequest,
+  type NotebookRequest,
+  type OrderRequest,
+} from "./client";
 import { keepHouse } from "./house";
 import { keys } from "./keys";
 import { present } from "./present";
@@ -72,6 +79,18 @@ export const useLaterCup = (brewId: string, ml: number, warm: boolean) =>
     queryKey: keys.laterCup(brewId, ml, warm),
     queryFn: () => api.laterCup(brewId, ml, warm),
     placeholderData: keepPreviousData,
+  });
+/** Courses; their doses become late while they are looked at. */
+export const useCourses = () =>
+  useQuery({ queryKey: keys.courses, queryFn: api.courses, refetchInterval: 60_000 });
+export const useCourse = (id: string) =>
+  useQuery({ queryKey: keys.course(id), queryFn: () => api.course(id), refetchInterval: 30_000 });
+export const useCoursePreview = (ask: CourseRequest) =>
+  useQuery({
+    queryKey: keys.coursePreview(ask),
+    queryFn: ({ signal }) => api.previewCourse(ask, signal),
+    placeholderData: keepPreviousData,
+    staleTime: 0,
   });
 export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: api.shelf });
 export const useOccasions = () =>

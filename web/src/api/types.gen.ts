@@ -1459,6 +1459,31 @@ export interface components {
             source: string;
             text: string;
         };
+        CourseDay: {
+            brewed: boolean;
+            /** Format: date */
+            date: string;
+            doses: components["schemas"]["CourseDose"][];
+            /** Format: int32 */
+            extra: number;
+            kind: string;
+        };
+        CourseDose: {
+            /** Format: date-time */
+            due: string;
+            state: string;
+            /** Format: date-time */
+            takenAt?: string;
+        };
+        CourseDrinker: {
+            /** Format: double */
+            doseMl: number;
+            /** Format: uuid */
+            drinkerId?: string;
+            name: string;
+            /** Format: double */
+            serving: number;
+        };
         CourseRequest: {
             /**
              * Format: int32
@@ -1484,8 +1509,8 @@ export interface components {
         CourseResponse: {
             cautions: components["schemas"]["CourseCaution"][];
             clashes: string[];
-            days: components["schemas"]["DayLine"][];
-            drinkers: components["schemas"]["DrinkerLine"][];
+            days: components["schemas"]["CourseDay"][];
+            drinkers: components["schemas"]["CourseDrinker"][];
             /** Format: int32 */
             drinkingDays?: number;
             /** Format: date */
@@ -1509,13 +1534,22 @@ export interface components {
             /** Format: int32 */
             rowDays: number;
             says: string;
-            sources: components["schemas"]["SourceLine"][];
+            sources: components["schemas"]["CourseSource"][];
             times: string[];
             tooLong?: components["schemas"]["TooLong"];
             /** Format: int32 */
             usualDays: number;
             /** Format: int64 */
             version?: number;
+        };
+        CourseSource: {
+            /** Format: uuid */
+            brewId: string;
+            /** Format: double */
+            cupMl: number;
+            /** Format: double */
+            leftMl: number;
+            name: string;
         };
         CupRequest: {
             /** Format: double */
@@ -1524,15 +1558,6 @@ export interface components {
             brewId?: string;
             /** Format: uuid */
             id?: string;
-        };
-        DayLine: {
-            brewed: boolean;
-            /** Format: date */
-            date: string;
-            doses: components["schemas"]["DoseLine"][];
-            /** Format: int32 */
-            extra: number;
-            kind: string;
         };
         DayResponse: {
             brewed: components["schemas"]["BrewLine"][];
@@ -1567,15 +1592,6 @@ export interface components {
             source: string;
             timesADay: components["schemas"]["Range"];
             tradition: string;
-        };
-        DrinkerLine: {
-            /** Format: double */
-            doseMl: number;
-            /** Format: uuid */
-            drinkerId?: string;
-            name: string;
-            /** Format: double */
-            serving: number;
         };
         DrinkerPart: {
             /** Format: double */
@@ -2616,15 +2632,6 @@ export interface components {
             /** @enum {string} */
             kind: "PUBLISHED" | "HANDBOOK" | "PRACTICE" | "ESTIMATE" | "OWN";
             title: string;
-        };
-        SourceLine: {
-            /** Format: uuid */
-            brewId: string;
-            /** Format: double */
-            cupMl: number;
-            /** Format: double */
-            leftMl: number;
-            name: string;
         };
         SpanLine: {
             /** Format: int32 */

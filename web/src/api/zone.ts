@@ -72,3 +72,17 @@ export function ofWall(shown: Date): Date {
   const guess = new Date(utc - ahead(zone, new Date(utc)));
   return new Date(utc - ahead(zone, guess));
 }
+
+const two = (n: number) => String(n).padStart(2, "0");
+
+/** The day of the house at a moment, as it stands in a document: "2026-11-26". */
+export function dayOf(at: Date): string {
+  const d = wall(at);
+  return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
+}
+
+/** The noon of a day of the house: a moment that is on that day whatever the clocks do. */
+export function noonOf(day: string): Date {
+  const [y = 0, m = 1, d = 1] = day.split("-").map(Number);
+  return ofWall(new Date(y, m - 1, d, 12));
+}

@@ -1,9 +1,10 @@
 import { scaleTime } from "d3-scale";
 import { Link } from "react-router";
+import type { DayResponse } from "../api/client";
 import { useDay } from "../api/queries";
 import { wall } from "../api/zone";
 import { useNow } from "./now";
-import { date, hour } from "./say";
+import { clock, date, hour } from "./say";
 import { useWidth } from "./size";
 import { hoursBetween, inLanes, type Mark, reach } from "./strip";
 
@@ -63,6 +64,9 @@ export function DayStrip() {
             {m.words}
           </Link>
         ))}
+        {data?.doses.map((d) => (
+          <Dose key={d.courseId + d.due} dose={d} x={x(new Date(d.due))} y={base} width={width} />
+        ))}
         {more.length > 0 && (
           <Link
             to="/"
@@ -74,6 +78,43 @@ export function DayStrip() {
         )}
       </div>
     </nav>
+  );
+}
+
+/** A dose of a course, as a cup at its time; late it is amber. Beyond the strip it is not drawn. */
+function Dose({
+  dose,
+  x,
+  y,
+  width,
+}: {
+  dose: DayResponse["doses"][number];
+  x: number;
+  y: number;
+  width: number;
+}) {
+  if (x < 0 || x > width - 18) return null;
+  const late = dose.state === "late";
+  const words = `${clock(dose.due)} ${dose.name}${dose.drinkers && ` for ${dose.drinkers}`}${late ? ", late" : ""}`;
+  return (
+    <Link
+      to={`/course/${dose.courseId}`}
+      aria-label={`A dose at ${words}`}
+      title={words}
+      className="absolute max-sm:reach"
+      style={{ left: Math.max(0, x - 8), top: y - 15 }}
+    >
+      <svg width={20} height={15} aria-hidden>
+        <path
+          d="M2,1 L4,13 H12 L14,1 M14,4 q5,0 4,3 t-5,3"
+          fill={late ? "var(--amber)" : "none"}
+          stroke={late ? "var(--amber)" : "var(--herb)"}
+          strokeWidth={2}
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        />
+      </svg>
+    </Link>
   );
 }
 

@@ -213,6 +213,12 @@ export default function Sheet() {
                 )}
                 <Link
                   className="relative py-0.5 underline underline-offset-4 max-sm:min-h-11"
+                  to={`/course/new?recipe=${recipeId}${order.drinkerId ? `&who=${order.drinkerId}` : ""}`}
+                >
+                  Day by day
+                </Link>
+                <Link
+                  className="relative py-0.5 underline underline-offset-4 max-sm:min-h-11"
                   to={`/recipe/${recipeId}`}
                 >
                   Change the recipe

@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import type { BrewLine } from "../../api/client";
-import { useDay, useNotebook, useRecipes } from "../../api/queries";
+import { useCourses, useDay, useNotebook, useRecipes } from "../../api/queries";
+import { dayOf, noonOf } from "../../api/zone";
 import { useNow } from "../../parts/now";
 import { PotList } from "../../parts/PotList";
 import { clock, day, moment, timer } from "../../parts/say";
@@ -41,6 +42,7 @@ export function Today() {
             </ul>
           </section>
         )}
+        <Courses />
         <section aria-labelledby="pots">
           <div className="flex flex-wrap items-baseline justify-between gap-x-6">
             <h2 id="pots" className="text-3xl">
@@ -80,6 +82,53 @@ export function Today() {
         </Link>
       </aside>
     </div>
+  );
+}
+
+/** Courses that run or are to come, with their next dose. */
+function Courses() {
+  const courses = useCourses();
+  const now = useNow(30_000);
+  const going = courses.data?.filter((c) => c.phase !== "over") ?? [];
+  if (going.length === 0) return null;
+  return (
+    <section aria-labelledby="courses" className="mb-8">
+      <h2 id="courses" className="text-3xl">
+        Day by day
+      </h2>
+      <ul className="mt-3 border-hairline border-t">
+        {going.map((c) => (
+          <li key={c.id} className="border-hairline border-b">
+            <Link
+              to={`/course/${c.id}`}
+              className="grid grid-cols-[1fr_auto] items-center gap-4 py-3 hover:bg-strip md:px-2"
+            >
+              <span>
+                <span className="block font-display font-semibold text-xl leading-tight [font-stretch:82%]">
+                  {c.name}
+                </span>
+                <span className="block text-muted text-sm">
+                  {c.drinkers.map((d) => d.name).join(" and ")}
+                  {c.drinkers.length > 0 && ", "}
+                  {c.lastDay === dayOf(now) ? "today is the last day" : `until ${day(noonOf(c.lastDay))}`}
+                  {c.next?.state === "late" && ", late"}
+                </span>
+                {(c.clashes.length > 0 || c.cautions.some((x) => x.severity === "stop")) && (
+                  <span className="block font-semibold text-amber-text text-sm">
+                    {c.clashes[0] ?? c.cautions.find((x) => x.severity === "stop")?.text}
+                  </span>
+                )}
+              </span>
+              {c.next && (
+                <span className={`figure text-2xl ${c.next.state === "late" ? "text-amber-text" : ""}`}>
+                  {moment(c.next.due, now)}
+                </span>
+              )}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

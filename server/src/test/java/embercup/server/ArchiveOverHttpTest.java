@@ -118,6 +118,14 @@ class ArchiveOverHttpTest {
                 .body(picture())
                 .retrieve()
                 .toBodilessEntity();
+        String course = post(
+                        "/api/courses",
+                        "{\"recipeId\":\"%s\",\"drinkers\":[{\"drinkerId\":\"%s\"}],\"days\":5,\"times\":[\"00:00\"]}"
+                                .formatted(recipe.get("id").asString(), person))
+                .body()
+                .get("id")
+                .asString();
+        sql("insert into course_cup values ('%s', '%s', now())".formatted(UUID.randomUUID(), course));
         sql("insert into stove_observation (id, brew_id, kind, ratio, at, burner_id, vessel_id) select '"
                 + UUID.randomUUID() + "', '" + brew
                 + "', 'heat', 1.1, now(), b.id, v.id from burner b, vessel v limit 1");

@@ -304,6 +304,25 @@ class CoursesOverHttpTest {
     }
 
     @Test
+    void whoIsOffTheListLeavesHerCourseAndWhoIsForgottenTakesItAlong() {
+        String pot = recipe("Left behind", "rosehip", "crushed", 6, "");
+        String joy = person("Course Joy", 40, "");
+        String kim = person("Course Kim", 40, "");
+        String lee = person("Course Lee", 40, "");
+        String id = begun(pot, ",\"days\":3", joy).get("id").asString();
+        assertThat(delete("/api/people/" + joy).code()).isEqualTo(204);
+        JsonNode left = get("/api/courses/" + id).body();
+        assertThat(kinds(left)).isEqualTo("ddd");
+        assertThat(left.get("drinkers").get(0).get("name").asString()).isEmpty();
+        String both = begun(pot, ",\"days\":3", kim, lee).get("id").asString();
+        String alone = begun(pot, ",\"days\":3", lee).get("id").asString();
+        assertThat(delete("/api/people/" + lee + "?forget=true").code()).isEqualTo(204);
+        assertThat(get("/api/courses/" + both).body().get("drinkers").size()).isEqualTo(1);
+        assertThat(get("/api/courses/" + alone).code()).isEqualTo(404);
+        assertThat(get("/api/courses").code()).isEqualTo(200);
+    }
+
+    @Test
     void whatIsNoCourseIsRefusedWithWords() {
         String pot = recipe("No course", "rosehip", "crushed", 6, "");
         assertThat(course(pot, ",\"days\":0").code()).isEqualTo(422);

@@ -18,6 +18,9 @@ public record Jar(Volume left, Instant made, Optional<Span> span) {
     /** Less than this is what stays on the wall of a jug and no cup (design value), mL. */
     public static final double NOTHING_ML = 15;
 
+    /** What stands in its pot and is in no jar is for its own day (common practice, no source). */
+    public static final Duration IN_ITS_POT = Duration.ofHours(24);
+
     /** The last share of its time in which it is told to be about to go (design value). */
     static final double GOING_SHARE = 0.25;
 

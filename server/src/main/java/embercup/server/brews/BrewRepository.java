@@ -122,7 +122,13 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             """, nativeQuery = true)
     List<Drunk> drunkBetween(UUID drinkerId, String asSharer, Instant from, Instant to);
 
-    /** A brew of a recipe by what was poured of it. @param leftMl missing until something was made */
+    /**
+     * A brew of a recipe by what was poured of it.
+     *
+     * @param leftMl missing until something was made
+     * @param keptAt when its rest was put into a jar
+     * @param drinkBy until when that may be drunk
+     */
     record OfRecipe(
             UUID id,
             String name,
@@ -131,12 +137,14 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             String pours,
             String sharers,
             @Nullable Double leftMl,
-            double cupMl) {}
+            double cupMl,
+            @Nullable Instant keptAt,
+            @Nullable Instant drinkBy) {}
 
     /** What was begun of a recipe in a span and was not given up; a simulated brew is drunk by nobody. */
     @Query(value = """
             select b.id, b.name, b.drinker_id, b.started_at, b.pours::text, b.sharers::text, b.left_ml,
-            cast(b.plan ->> 'cupMl' as double precision)
+            cast(b.plan ->> 'cupMl' as double precision), b.kept_at, b.drink_by
             from brew b
             where b.recipe_id = :recipe and b.started_at >= :from and b.started_at < :to
             and b.phase in ('running', 'finished') and b.clock_real is null

@@ -1,6 +1,7 @@
 package embercup.server.brews;
 
 import embercup.core.keeping.Jar;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.Collection;
@@ -22,8 +23,10 @@ public class Cups {
     private final BrewRepository brews;
     private final EventRepository events;
     private final JsonMapper json;
+    private final Clock clock;
 
-    Cups(BrewRepository brews, EventRepository events, JsonMapper json) {
+    Cups(BrewRepository brews, EventRepository events, JsonMapper json, Clock clock) {
+        this.clock = clock;
         this.brews = brews;
         this.events = events;
         this.json = json;
@@ -33,7 +36,7 @@ public class Cups {
      * A brew of a recipe.
      *
      * @param poured when its cups were poured
-     * @param leftMl what can still be poured of it, mL; 0 while it is not done
+     * @param leftMl what can still be poured of it, mL; 0 while it is not done, or past its time
      * @param cupMl a cup of it, mL
      */
     public record Of(UUID brew, String name, Instant startedAt, List<Instant> poured, double leftMl, double cupMl) {}
@@ -66,12 +69,20 @@ public class Cups {
         return drinkers.stream().anyMatch(all::contains);
     }
 
+    /** In a jar until its time, in its pot for its own day. */
+    private boolean good(BrewRepository.OfRecipe b) {
+        Instant now = clock.instant();
+        return b.keptAt() == null
+                ? now.isBefore(b.startedAt().plus(Jar.IN_ITS_POT))
+                : b.drinkBy() == null || now.isBefore(b.drinkBy());
+    }
+
     private Of of(BrewRepository.OfRecipe b) {
         List<Instant> poured = json.readValue(b.pours(), POURS).stream()
                 .map(DrinkersDays.Pour::at)
                 .sorted()
                 .toList();
-        boolean done = b.leftMl() != null && b.leftMl() >= Jar.NOTHING_ML;
-        return new Of(b.id(), b.name(), b.startedAt(), poured, done ? b.leftMl() : 0, b.cupMl());
+        boolean some = b.leftMl() != null && b.leftMl() >= Jar.NOTHING_ML && good(b);
+        return new Of(b.id(), b.name(), b.startedAt(), poured, some ? b.leftMl() : 0, b.cupMl());
     }
 }

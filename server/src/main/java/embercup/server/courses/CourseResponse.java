@@ -23,18 +23,18 @@ public record CourseResponse(
         @Nullable Long version,
         @JsonUnwrapped Head head,
         @JsonUnwrapped Laid laid,
-        List<DayLine> days,
+        List<CourseDay> days,
         @Nullable NextDose next,
         List<CourseCaution> cautions,
         List<String> clashes,
         @Nullable TooLong tooLong,
-        List<SourceLine> sources) {
+        List<CourseSource> sources) {
 
     /** @param says how the recipe is taken; empty when it does not say */
-    public record Head(@Nullable UUID recipeId, String name, List<DrinkerLine> drinkers, String says) {}
+    public record Head(@Nullable UUID recipeId, String name, List<CourseDrinker> drinkers, String says) {}
 
     /** @param drinkerId missing for a guest, @param serving part of a cup at a time, @param doseMl at a time, mL */
-    public record DrinkerLine(@Nullable UUID drinkerId, String name, double serving, double doseMl) {}
+    public record CourseDrinker(@Nullable UUID drinkerId, String name, double serving, double doseMl) {}
 
     /**
      * How it was laid.
@@ -65,10 +65,10 @@ public record CourseResponse(
      * @param brewed whether a pot of it was made that day
      * @param extra cups beside its doses
      */
-    public record DayLine(LocalDate date, String kind, boolean brewed, List<DoseLine> doses, int extra) {}
+    public record CourseDay(LocalDate date, String kind, boolean brewed, List<CourseDose> doses, int extra) {}
 
     /** @param state {@code ahead}, {@code due}, {@code late}, {@code taken} or {@code missed} */
-    public record DoseLine(
+    public record CourseDose(
             Instant due, String state, @Nullable Instant takenAt) {}
 
     public record NextDose(Instant due, String state) {}
@@ -78,5 +78,5 @@ public record CourseResponse(
     /** @param most days that it may be laid for from its first day on; 0 when it cannot begin then */
     public record TooLong(String text, int most) {}
 
-    public record SourceLine(UUID brewId, String name, double leftMl, double cupMl) {}
+    public record CourseSource(UUID brewId, String name, double leftMl, double cupMl) {}
 }

@@ -25,17 +25,18 @@ import embercup.server.courses.CourseRequest.CupRequest;
 import embercup.server.courses.CourseRequest.DrinkerRequest;
 import embercup.server.courses.CourseRequest.EndRequest;
 import embercup.server.courses.CourseResponse.CourseCaution;
-import embercup.server.courses.CourseResponse.DayLine;
-import embercup.server.courses.CourseResponse.DoseLine;
-import embercup.server.courses.CourseResponse.DrinkerLine;
+import embercup.server.courses.CourseResponse.CourseDay;
+import embercup.server.courses.CourseResponse.CourseDose;
+import embercup.server.courses.CourseResponse.CourseDrinker;
+import embercup.server.courses.CourseResponse.CourseSource;
 import embercup.server.courses.CourseResponse.Head;
 import embercup.server.courses.CourseResponse.Laid;
 import embercup.server.courses.CourseResponse.NextDose;
-import embercup.server.courses.CourseResponse.SourceLine;
 import embercup.server.courses.CourseResponse.TooLong;
 import embercup.server.courses.CourseRows.Drinker;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
+import embercup.server.people.Person;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import embercup.server.platform.Ids;
@@ -59,6 +60,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
@@ -126,8 +128,9 @@ public class Courses {
             if (course.last().isBefore(now.toLocalDate())) {
                 continue;
             }
-            String who =
-                    drinkers(e, rows.recipe(e)).stream().map(DrinkerLine::name).collect(Collectors.joining(", "));
+            String who = drinkers(e, rows.recipe(e)).stream()
+                    .map(CourseDrinker::name)
+                    .collect(Collectors.joining(", "));
             for (Day day : course.drawn(rows.taken(e, rows.brews(e, course)), now.toLocalDate(), now.toLocalTime())) {
                 day.doses().doses().stream()
                         .filter(Doses.Dose::open)
@@ -335,8 +338,13 @@ public class Courses {
                         Map.of("Of", p.of().common(), "dayOf", p.day().toString(), "most", p.most()));
     }
 
+    /** As it is judged: of who is no longer on the list nothing is known. */
     private Subject subject(CourseEntity e) {
-        return new Subject(e.name, rows.course(e), rows.document(e), e.recipeId, rows.drinkers(e));
+        Set<UUID> known = people.all().stream().map(Person::id).collect(Collectors.toSet());
+        List<Drinker> there = rows.drinkers(e).stream()
+                .filter(d -> known.contains(d.drinkerId()))
+                .toList();
+        return new Subject(e.name, rows.course(e), rows.document(e), e.recipeId, there);
     }
 
     // ---- telling
@@ -415,13 +423,13 @@ public class Courses {
                 .toList();
     }
 
-    private List<DrinkerLine> drinkers(CourseEntity e, Recipe recipe) {
+    private List<CourseDrinker> drinkers(CourseEntity e, Recipe recipe) {
         Map<UUID, String> names = new HashMap<>();
         people.all().forEach(p -> names.put(p.id(), p.name()));
         List<Drinker> all = rows.drinkers(e);
         double cup = dose(e, recipe);
         return all.stream()
-                .map(d -> new DrinkerLine(
+                .map(d -> new CourseDrinker(
                         d.drinkerId(),
                         d.drinkerId() == null ? "" : names.getOrDefault(d.drinkerId(), ""),
                         d.serving(),
@@ -444,22 +452,22 @@ public class Courses {
         return dose(e, recipe) * (servings == 0 ? 1 : servings);
     }
 
-    private static List<SourceLine> sources(List<Cups.Of> of) {
+    private static List<CourseSource> sources(List<Cups.Of> of) {
         return of.stream()
                 .filter(b -> b.leftMl() > 0)
-                .map(b -> new SourceLine(b.brew(), b.name(), b.leftMl(), b.cupMl()))
+                .map(b -> new CourseSource(b.brew(), b.name(), b.leftMl(), b.cupMl()))
                 .toList();
     }
 
-    private static DayLine line(Day day, List<Cups.Of> of, ZoneId zone) {
+    private static CourseDay line(Day day, List<Cups.Of> of, ZoneId zone) {
         boolean brewed = of.stream()
                 .anyMatch(b -> b.startedAt().atZone(zone).toLocalDate().equals(day.date()));
-        return new DayLine(
+        return new CourseDay(
                 day.date(),
                 Fields.code(day.kind()),
                 brewed,
                 day.doses().doses().stream()
-                        .map(d -> new DoseLine(
+                        .map(d -> new CourseDose(
                                 moment(day.date(), d.due(), zone),
                                 code(d),
                                 d.takenAt()

@@ -1,0 +1,313 @@
+import { useState } from "react";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { useBeginCourse, useChangeCourse, useCup, useEndCourse, useRemoveCourse } from "../../api/changes";
+import type { CourseRequest, CourseResponse } from "../../api/client";
+import { confirm, uuid } from "../../api/outbox";
+import { useCourse, useCoursePreview } from "../../api/queries";
+import { dayOf, noonOf } from "../../api/zone";
+import { CourseDays } from "../../drawings/CourseDays";
+import { Primary, Secondary } from "../../parts/Field";
+import { useNow } from "../../parts/now";
+import { clock, day, moment, servingMl } from "../../parts/say";
+import { Loading, Trouble } from "../../parts/states";
+import { TakeAway } from "../../parts/TakeAway";
+import { Undo } from "../../parts/Undo";
+import { Laying } from "./Laying";
+
+/** A course: to be laid, or as it goes. */
+export default function Course() {
+  const { id } = useParams();
+  return id ? <Running id={id} /> : <New />;
+}
+
+/** A course as it would be with a change that is not kept yet; its days are still those of before. */
+function changed(c: CourseResponse, part: Partial<CourseRequest>): CourseResponse {
+  return {
+    ...c,
+    firstDay: part.firstDay ?? c.firstDay,
+    times: part.times ?? c.times,
+    drinkers:
+      part.drinkers?.map(
+        (d) =>
+          c.drinkers.find((x) => x.drinkerId === d.drinkerId) ?? {
+            drinkerId: d.drinkerId ?? undefined,
+            name: "",
+            serving: d.serving ?? 1,
+            doseMl: 0,
+          },
+      ) ?? c.drinkers,
+    drinkingDays: part.untilBetter ? undefined : (part.days ?? c.drinkingDays),
+  };
+}
+
+/** What is asked of the server for a course as it stands. */
+function asked(c: CourseResponse): CourseRequest {
+  return {
+    version: c.version ?? undefined,
+    drinkers: c.drinkers.flatMap((d) =>
+      d.drinkerId ? [{ drinkerId: d.drinkerId, serving: d.serving }] : [],
+    ),
+    firstDay: c.firstDay,
+    days: c.drinkingDays ?? undefined,
+    untilBetter: c.drinkingDays === undefined || c.drinkingDays === null,
+    times: c.times,
+  };
+}
+
+function New() {
+  const [params] = useSearchParams();
+  const navigate = useNavigate();
+  const [draft, setDraft] = useState<CourseRequest>({
+    recipeId: params.get("recipe") ?? undefined,
+    drinkers: params.get("who") ? [{ drinkerId: params.get("who") ?? undefined }] : [],
+  });
+  const preview = useCoursePreview(draft);
+  const begin = useBeginCourse();
+  if (preview.isPending) return <Loading what="the course" />;
+  if (preview.error && !preview.data) return <Trouble error={preview.error} />;
+  const c = preview.data;
+  return (
+    <div className="max-w-5xl pt-6">
+      <title>A course · Ember Cup</title>
+      <h1 className="text-3xl">{c.name}, day by day</h1>
+      <Laying course={changed(c, draft)} onChange={(part) => setDraft((d) => ({ ...d, ...part }))} />
+      {preview.error && <Trouble error={preview.error} />}
+      <TooLong course={c} onShorten={(days) => setDraft((d) => ({ ...d, days, untilBetter: false }))} />
+      <Drawn course={c} />
+      <Minded course={c} />
+      {begin.error && <Trouble error={begin.error} />}
+      <p className="mt-6 flex flex-wrap gap-4">
+        <Primary
+          busy={begin.isPending || preview.isPlaceholderData}
+          onClick={() => begin.mutate(draft, { onSuccess: (made) => navigate(`/course/${made.id}`) })}
+        >
+          Begin the course
+        </Primary>
+        <Link
+          to={`/sheet/${c.recipeId}`}
+          className="inline-flex min-h-11 items-center underline underline-offset-4"
+        >
+          Back to the sheet
+        </Link>
+      </p>
+    </div>
+  );
+}
+
+function Running({ id }: { id: string }) {
+  const course = useCourse(id);
+  const change = useChangeCourse(id);
+  const end = useEndCourse(id);
+  const remove = useRemoveCourse();
+  const [part, setPart] = useState<Partial<CourseRequest>>({});
+  const navigate = useNavigate();
+  const now = useNow(30_000);
+  if (course.isPending) return <Loading what="the course" />;
+  if (course.error) return <Trouble error={course.error} again={() => course.refetch()} />;
+  const c = course.data;
+  const over = c.phase === "over";
+  return (
+    <div className="max-w-5xl pt-6">
+      <title>{`${c.name} · Ember Cup`}</title>
+      <h1 className="text-3xl">{c.name}, day by day</h1>
+      {over ? (
+        <p className="mt-2 text-lg">
+          {c.endedWhy === "better" ? "It is better: ended " : c.endedWhy ? "Stopped " : "Over since "}
+          {day(noonOf(c.lastDay))}.{" "}
+        </p>
+      ) : (
+        <Laying course={changed(c, part)} begun onChange={(more) => setPart((p) => ({ ...p, ...more }))} />
+      )}
+      {Object.keys(part).length > 0 && (
+        <p className="mt-2 flex flex-wrap gap-3">
+          <Primary
+            busy={change.isPending}
+            onClick={() => change.mutate({ ...asked(c), ...part }, { onSuccess: () => setPart({}) })}
+          >
+            Keep the change
+          </Primary>
+          <Secondary
+            onClick={() => {
+              setPart({});
+              change.reset();
+            }}
+          >
+            Leave it as it was
+          </Secondary>
+        </p>
+      )}
+      {change.error && <Trouble error={change.error} />}
+      {c.endedOn && (
+        <Undo
+          words={c.endedWhy === "better" ? "Ended, as it is better." : "Stopped."}
+          onUndo={() => end.mutate(undefined)}
+        />
+      )}
+      <Next course={c} now={now} />
+      <TooLong course={c} onShorten={(days) => change.mutate({ ...asked(c), days, untilBetter: false })} />
+      <Drawn course={c} />
+      <Minded course={c} />
+      {end.error && <Trouble error={end.error} />}
+      <p className="mt-6 flex flex-wrap items-center gap-4">
+        {!over && !c.endedOn && (
+          <>
+            <Secondary onClick={() => end.mutate("better")}>It is better: end it</Secondary>
+            <Secondary onClick={() => end.mutate("stopped")}>Stop it</Secondary>
+          </>
+        )}
+        {c.recipeId && (
+          <Link
+            to={`/sheet/${c.recipeId}${c.drinkers[0]?.drinkerId ? `?who=${c.drinkers[0].drinkerId}` : ""}`}
+            className="inline-flex min-h-11 items-center underline underline-offset-4"
+          >
+            Brew a pot of it
+          </Link>
+        )}
+        <TakeAway
+          name={c.name}
+          words="take it off the list"
+          sureWords={`Yes, forget the days of ${c.name}`}
+          error={remove.error}
+          onTake={() => remove.mutate(id, { onSuccess: () => navigate("/") })}
+        />
+      </p>
+    </div>
+  );
+}
+
+/** The dose that comes, and the cup that is drunk for it. */
+function Next({ course: c, now }: { course: CourseResponse; now: Date }) {
+  const cup = useCup(c.id ?? "");
+  const [last, setLast] = useState<{ cupId: string; brewId?: string; words: string }>();
+  const today = c.days.find((d) => d.date === dayOf(now));
+  const drunk = today?.doses.filter((d) => d.state === "taken").length ?? 0;
+  const missed = today?.doses.filter((d) => d.state === "missed") ?? [];
+  const due = c.next && c.next.state !== "ahead";
+  const lastDay = c.lastDay === dayOf(now);
+  const drink = (brewId?: string) => {
+    const cupId = uuid();
+    cup.mutate(
+      { id: cupId, brewId },
+      { onSuccess: () => setLast({ cupId, brewId, words: brewId ? "Poured and drunk." : "Drunk." }) },
+    );
+  };
+  return (
+    <section aria-labelledby="next" className="mt-5 border-water border-l-[5px] pl-4">
+      <h2 id="next" className="text-2xl">
+        {c.phase === "over"
+          ? "No dose any more"
+          : c.next
+            ? `${c.next.state === "late" ? "Late" : due ? "Now" : "Next"}: ${moment(c.next.due, now)}`
+            : "No dose any more"}
+      </h2>
+      {c.phase !== "over" && (
+        <p className="mt-1">
+          {c.drinkers.length > 0
+            ? c.drinkers.map((d) => `${d.name} ${servingMl(1, d.doseMl)}`).join(", ")
+            : "A cup"}
+          {today && today.doses.length > 1 && `; ${drunk} of ${today.doses.length} drunk today`}.
+          {c.next?.state === "late" && " It may still be drunk; the next one is not larger for it."}
+          {missed.length > 0 &&
+            ` ${missed.map((d) => clock(d.due)).join(" and ")} was missed and is left out: never two at once.`}
+          {(today?.extra ?? 0) > 0 && " More was drunk today than the course has."}
+          {lastDay && <strong> Today is its last day.</strong>}
+        </p>
+      )}
+      {c.next &&
+        today?.kind === "drink" &&
+        today.doses.some((d) => d.state !== "taken" && d.state !== "missed") && (
+          <p className="mt-2 flex flex-wrap gap-3">
+            {c.sources.map((s) => (
+              <Primary key={s.brewId} busy={cup.isPending} onClick={() => drink(s.brewId)}>
+                Pour and drink ({servingMl(1, s.leftMl)} left)
+              </Primary>
+            ))}
+            <Secondary onClick={() => drink()}>Drunk, from elsewhere</Secondary>
+          </p>
+        )}
+      {cup.error && <Trouble error={cup.error} />}
+      {last && (
+        <Undo
+          words={last.words}
+          onUndo={() => {
+            if (last.brewId) confirm(last.brewId, { kind: "undone", event: last.cupId });
+            else cup.mutate({ back: last.cupId });
+            setLast(undefined);
+          }}
+        />
+      )}
+    </section>
+  );
+}
+
+function TooLong({ course: c, onShorten }: { course: CourseResponse; onShorten: (days: number) => void }) {
+  if (!c.tooLong) return null;
+  const { text, most } = c.tooLong;
+  return (
+    <div role="alert" className="mt-4 border-stop border-l-[5px] pl-4">
+      <p className="max-w-prose">{text}</p>
+      {most > 0 && (
+        <p className="mt-2">
+          <Secondary onClick={() => onShorten(most)}>
+            {most === 1 ? "One day" : `${most} days`} instead
+          </Secondary>
+        </p>
+      )}
+    </div>
+  );
+}
+
+const STATES = { ahead: "to come", due: "due", late: "late", taken: "drunk", missed: "missed" } as const;
+
+function Drawn({ course: c }: { course: CourseResponse }) {
+  const now = useNow(60_000);
+  const said = (d: CourseResponse["days"][number]) => {
+    const doses = d.doses.map((x) => `${clock(x.due)} ${STATES[x.state as keyof typeof STATES] ?? x.state}`);
+    const what = d.kind === "rest" ? "rest" : d.kind === "ended" ? "ended before it" : doses.join(", ");
+    return `${day(noonOf(d.date))}: ${what}${d.brewed ? ", brewed" : ""}`;
+  };
+  const rests = c.days.some((d) => d.kind === "rest");
+  return (
+    <section aria-labelledby="days" className="mt-6">
+      <h2 id="days" className="sr-only">
+        Its days
+      </h2>
+      <CourseDays days={c.days} today={dayOf(now)} said={said} />
+      <p className="mt-2 text-muted text-sm">
+        {day(noonOf(c.firstDay))} to {day(noonOf(c.lastDay))}. A cup is as full as it was drunk; ember under
+        it: a pot was made{rests && "; a saucer: rest"}; struck through: missed.
+      </p>
+    </section>
+  );
+}
+
+/** What limits it, what is to be minded, and what it does not go together with. */
+function Minded({ course: c }: { course: CourseResponse }) {
+  return (
+    <section aria-labelledby="minded" className="mt-6 max-w-prose">
+      <h2 id="minded" className="text-2xl">
+        To be minded
+      </h2>
+      <ul className="mt-2 space-y-2">
+        <li>{c.limit}</li>
+        {c.clashes.map((text) => (
+          <li key={text} className="border-amber border-l-[5px] pl-3 font-semibold">
+            {text}
+          </li>
+        ))}
+        {c.cautions.map((x) => (
+          <li
+            key={x.text}
+            className={
+              x.severity === "stop"
+                ? "border-stop border-l-[5px] pl-3 font-semibold"
+                : "border-amber border-l-[5px] pl-3"
+            }
+          >
+            {x.text}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
