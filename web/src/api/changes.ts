@@ -118,6 +118,9 @@ export const useRemoveCourse = () => useChange(api.removeCourse, keys.courses, k
 /** A household out of an archive, into this empty one. */
 export const useRestore = () => useChange((file: Blob) => api.restore(file), keys.everything);
 
+export const useRenewCalendar = () => useChange(() => api.renewCalendar(), keys.calendarAddress);
+export const useCloseCalendar = () => useChange(() => api.closeCalendar(), keys.calendarAddress);
+
 // ---- the door
 
 export const usePair = () =>

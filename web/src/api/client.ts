@@ -102,6 +102,9 @@ export const api = {
   takeCupBack: (id: string, cupId: string) =>
     told(http.DELETE("/api/courses/{id}/cups/{cupId}", { params: { path: { id, cupId } } })),
   removeCourse: (id: string) => told(http.DELETE("/api/courses/{id}", by(id))),
+  calendarAddress: () => told(http.GET("/api/household/calendar-address")),
+  renewCalendar: () => told(http.POST("/api/household/calendar-address")),
+  closeCalendar: () => told(http.DELETE("/api/household/calendar-address")),
   household: () => told(http.GET("/api/household")),
   /** Brings a household that was saved back into this empty one. */
   restore: (file: Blob) => sent<Held>("/api/household/restore", file, "application/zip"),

@@ -13,6 +13,7 @@ export const keys = {
   people: ["people"] as const,
   kitchen: ["kitchen"] as const,
   household: ["household"] as const,
+  calendarAddress: ["household", "calendar"] as const,
   door: ["door"] as const,
   me: ["door", "me"] as const,
   devices: ["door", "devices"] as const,

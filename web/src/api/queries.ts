@@ -53,6 +53,11 @@ export const useHousehold = () => {
     refetchInterval: 60_000,
   });
 };
+/** The address at which a calendar asks by itself. A cook's device alone is told. */
+export const useCalendarAddress = () => {
+  const cook = useMe().data?.role === "cook";
+  return useQuery({ queryKey: keys.calendarAddress, queryFn: api.calendarAddress, enabled: cook });
+};
 export const useMe = (everyMs?: number) =>
   useQuery({ queryKey: keys.me, queryFn: api.me, refetchInterval: everyMs });
 export const useDevices = () =>

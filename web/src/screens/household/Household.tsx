@@ -1,5 +1,6 @@
 import { useKitchen, usePeople } from "../../api/queries";
 import { Loading, Trouble } from "../../parts/states";
+import { CalendarAddress } from "./CalendarAddress";
 import { Devices } from "./Devices";
 import { People } from "./People";
 import { Place } from "./Place";
@@ -30,6 +31,7 @@ export default function Household() {
         <Vessels vessels={k.vessels} />
         <Stove burners={k.burners} vessels={k.vessels} />
         <Saved />
+        <CalendarAddress />
       </div>
       <div className="lg:col-span-2">
         <Devices />

@@ -132,8 +132,112 @@ class CalendarOverHttpTest {
                         .isLessThanOrEqualTo(75));
         assertThat(answer.body().lines().filter(l -> l.startsWith("DTSTART") || l.startsWith("DTEND")))
                 .isNotEmpty()
-                .allMatch(l -> l.matches("DT(START|END):\\d{8}T\\d{6}Z"));
+                .allMatch(l -> l.matches("DT(START|END)(:\\d{8}T\\d{6}Z|;VALUE=DATE:\\d{8})"));
         List<String> uids = events("").stream().map(e -> value(e, "UID")).toList();
         assertThat(uids).doesNotHaveDuplicates();
+    }
+
+    // ---- courses
+
+    private static JsonNode course(String more) {
+        String recipe = post("/api/recipes", """
+                {"about":"","purposes":[],"recipe":{"name":"Hips by days","tradition":"folk","cups":2,"cupMl":240,
+                 "additions":[{"herb":"rosehip","form":"dried","cut":"crushed","amount":6,"unit":"g","stage":0}],
+                 "stages":[{"kind":"heat"},{"kind":"simmer","minutes":10},{"kind":"strain"}],
+                 "posology":{"cupsADay":2,"daysOn":3,"daysOff":2}}}""").body().get("id").asString();
+        return post("/api/courses", "{\"recipeId\":\"%s\"%s}".formatted(recipe, more))
+                .body();
+    }
+
+    /** The clocks of Oslo go forward on 28 March 2027: eight o'clock stays eight o'clock. */
+    @Test
+    void dosesStandAtTheHousesHourAcrossAChangeOfTheClocks() throws Exception {
+        JsonNode kitchen = get("/api/kitchen").body();
+        zone(kitchen, "\"Europe/Oslo\"");
+        try {
+            JsonNode course = course(",\"days\":6,\"firstDay\":\"2027-03-26\",\"times\":[\"08:00\",\"19:30\"]");
+            String id = course.get("id").asString();
+            List<VEvent> events = events("");
+            assertThat(value(named(events, id + ".2027-03-26.0"), "DTSTART")).isEqualTo("20270326T070000Z");
+            assertThat(value(named(events, id + ".2027-03-28.0"), "DTSTART")).isEqualTo("20270328T060000Z");
+            assertThat(value(named(events, id + ".2027-03-28.1"), "DTSTART")).isEqualTo("20270328T173000Z");
+            VEvent rest = named(events, id + ".rest.2027-03-29");
+            assertThat(value(rest, "DTSTART")).isEqualTo("20270329");
+            assertThat(value(rest, "DTEND"))
+                    .as("two days of rest, the end is not in it")
+                    .isEqualTo("20270331");
+            assertThat(value(named(events, id + ".last"), "DTSTART")).isEqualTo("20270402");
+            assertThat(events.stream()
+                            .filter(e -> e.getRequiredProperty("UID").getValue().contains(id)))
+                    .hasSize(6 * 2 + 1 + 1);
+            RunningServer.delete("/api/courses/" + id);
+        } finally {
+            zone(get("/api/kitchen").body(), "null");
+        }
+    }
+
+    private static void zone(JsonNode kitchen, String zone) {
+        assertThat(RunningServer.put(
+                                "/api/kitchen",
+                                "{\"version\":%d,\"zone\":%s}"
+                                        .formatted(kitchen.get("version").asLong(), zone))
+                        .code())
+                .isEqualTo(200);
+    }
+
+    @Test
+    void whatAnEndedCourseWouldHaveHadIsCancelled() throws Exception {
+        JsonNode course = course(",\"days\":3,\"times\":[\"23:59\"]");
+        String id = course.get("id").asString();
+        String tomorrow = course.get("days").get(1).get("date").asString();
+        assertThat(named(events(""), id + "." + tomorrow + ".0").getProperty("STATUS"))
+                .isEmpty();
+        int before = Integer.parseInt(value(named(events(""), id + "." + tomorrow + ".0"), "SEQUENCE"));
+        post("/api/courses/" + id + "/end", "{\"why\":\"better\"}");
+        VEvent cancelled = named(events(""), id + "." + tomorrow + ".0");
+        assertThat(value(cancelled, "STATUS")).isEqualTo("CANCELLED");
+        assertThat(Integer.parseInt(value(cancelled, "SEQUENCE"))).isGreaterThan(before);
+        RunningServer.delete("/api/courses/" + id);
+    }
+
+    // ---- the address
+
+    @Test
+    void anAddressWithASecretIsRenewedAndTheOldOneIsOver() throws Exception {
+        assertThat(get("/api/household/calendar-address").body().has("madeAt")).isFalse();
+        JsonNode made = post("/api/household/calendar-address", "{}").body();
+        String path = made.get("path").asString();
+        assertThat(Duration.between(
+                        Instant.parse(made.get("madeAt").asString()),
+                        Instant.parse(made.get("until").asString())))
+                .isEqualTo(Duration.ofDays(365));
+        HttpResponse<String> read = at(path);
+        assertThat(read.statusCode()).isEqualTo(200);
+        assertThat(read.headers().firstValue("Content-Type"))
+                .hasValueSatisfying(t -> assertThat(t).startsWith("text/calendar"));
+        new CalendarBuilder().build(new StringReader(read.body())).validate(true);
+        assertThat(get("/api/household/calendar-address").body().has("askedAt")).isTrue();
+        assertThat(get("/api/household/calendar-address").body().has("path"))
+                .as("it is said once")
+                .isFalse();
+        String next =
+                post("/api/household/calendar-address", "{}").body().get("path").asString();
+        assertThat(next).isNotEqualTo(path);
+        assertThat(at(path).statusCode()).isEqualTo(404);
+        assertThat(at(path).body()).contains("another address");
+        assertThat(at(next).statusCode()).isEqualTo(200);
+        RunningServer.sql("update calendar_address set until = now()");
+        assertThat(at(next).statusCode()).as("a year later").isEqualTo(404);
+        RunningServer.delete("/api/household/calendar-address");
+        assertThat(at("/calendar/.ics").statusCode()).isBetween(400, 404);
+        assertThat(at("/calendar/%00.ics").statusCode()).isBetween(400, 404);
+    }
+
+    private static HttpResponse<String> at(String path) throws Exception {
+        return HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create(RunningServer.address() + path))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
     }
 }

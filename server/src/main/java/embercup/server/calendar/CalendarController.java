@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/calendar.ics")
 class CalendarController {
 
-    private static final String TYPE = "text/calendar;charset=utf-8";
+    static final String TYPE = "text/calendar;charset=utf-8";
 
     private final HouseCalendar house;
 

@@ -6,9 +6,7 @@ import embercup.server.brews.Brews;
 import embercup.server.brews.Jars;
 import embercup.server.brews.Jars.JarResponse;
 import embercup.server.plans.StepLine;
-import embercup.server.platform.HouseWords;
 import embercup.server.platform.RefusedException;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -20,17 +18,9 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
-import net.fortuna.ical4j.model.property.Description;
-import net.fortuna.ical4j.model.property.DtStamp;
-import net.fortuna.ical4j.model.property.ProdId;
 import net.fortuna.ical4j.model.property.Sequence;
 import net.fortuna.ical4j.model.property.Status;
-import net.fortuna.ical4j.model.property.Uid;
-import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
-import net.fortuna.ical4j.model.property.immutable.ImmutableMethod;
-import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 import org.springframework.stereotype.Component;
 
 /**
@@ -44,28 +34,26 @@ class HouseCalendar {
     /** What was given up is told for so long, so that every calendar has asked meanwhile. */
     private static final Duration CANCELLED_TOLD = Duration.ofDays(14);
 
-    /** Octets that a line may have, without its end (RFC 5545, 3.1). */
-    private static final int LINE_OCTETS = 75;
-
-    private static final String HOUSE = "@ember-cup";
-
     private final Brews brews;
     private final Jars jars;
+    private final CourseCalendar courses;
     private final Clock clock;
 
-    HouseCalendar(Brews brews, Jars jars, Clock clock) {
+    HouseCalendar(Brews brews, Jars jars, CourseCalendar courses, Clock clock) {
         this.brews = brews;
         this.jars = jars;
+        this.courses = courses;
         this.clock = clock;
     }
 
-    /** All that is planned, on the fire and in jars, and what was given up of late. */
+    /** All that is planned, on the fire, in jars and in courses, and what was given up of late. */
     String all() {
         List<VEvent> events = new ArrayList<>();
         brews.openOrGivenUpSince(clock.instant().minus(CANCELLED_TOLD))
                 .forEach(id -> readable(id).ifPresent(b -> events.addAll(ofBrew(b))));
         jars.all().forEach(j -> events.addAll(ofJar(j)));
-        return written(events);
+        events.addAll(courses.all());
+        return CalendarText.written(events);
     }
 
     /** A brew whose plan cannot be read any more fails no calendar: it has no times that could stand there. */
@@ -81,39 +69,7 @@ class HouseCalendar {
     String one(UUID brew) {
         List<VEvent> events = new ArrayList<>(ofBrew(brews.get(brew)));
         jars.all().stream().filter(j -> j.id().equals(brew)).forEach(j -> events.addAll(ofJar(j)));
-        return written(events);
-    }
-
-    private static String written(List<VEvent> events) {
-        Calendar calendar = new Calendar();
-        calendar.add(new ProdId("-//Ember Cup//Household//EN"));
-        calendar.add(ImmutableVersion.VERSION_2_0);
-        calendar.add(ImmutableCalScale.GREGORIAN);
-        calendar.add(ImmutableMethod.PUBLISH);
-        events.forEach(calendar::add);
-        return folded(calendar.toString());
-    }
-
-    /** The library folds by characters, the standard by octets, and never within a character. */
-    private static String folded(String text) {
-        StringBuilder lines = new StringBuilder();
-        int octets = 0;
-        for (int i = 0; i < text.length(); i = text.offsetByCodePoints(i, 1)) {
-            String one = Character.toString(text.codePointAt(i));
-            int more = one.getBytes(StandardCharsets.UTF_8).length;
-            if (one.equals("\r") || one.equals("\n")) {
-                octets = 0;
-                lines.append(one);
-                continue;
-            }
-            if (octets + more > LINE_OCTETS) {
-                lines.append("\r\n ");
-                octets = 1;
-            }
-            lines.append(one);
-            octets += more;
-        }
-        return lines.toString();
+        return CalendarText.written(events);
     }
 
     // ---- brews
@@ -136,7 +92,8 @@ class HouseCalendar {
                 "brew",
                 start,
                 ready,
-                said("calendar.brew", brew.head().name(), brew.head().drinkerName()),
+                CalendarText.said(
+                        "calendar.brew", brew.head().name(), brew.head().drinkerName()),
                 steps,
                 cancelled));
         Map<String, LiveLine> live =
@@ -176,7 +133,7 @@ class HouseCalendar {
             String summary,
             String text,
             boolean cancelled) {
-        VEvent event = event(brew.head().id() + "." + what, start, end, summary, text);
+        VEvent event = CalendarText.event(clock.instant(), brew.head().id() + "." + what, start, end, summary, text);
         event.add(new Sequence((int) brew.clock().state()));
         if (cancelled) {
             event.add(new Status(Status.VALUE_CANCELLED));
@@ -192,25 +149,14 @@ class HouseCalendar {
         if (by == null) {
             return List.of();
         }
-        VEvent event =
-                event(jar.id() + ".jar", by, by, said("calendar.jar", jar.name(), jar.drinkerName()), jar.text());
+        VEvent event = CalendarText.event(
+                clock.instant(),
+                jar.id() + ".jar",
+                by,
+                by,
+                CalendarText.said("calendar.jar", jar.name(), jar.drinkerName()),
+                jar.text());
         event.add(new Sequence(0));
         return List.of(event);
-    }
-
-    private VEvent event(String uid, Instant start, Instant end, String summary, String text) {
-        VEvent event = new VEvent(start, end, summary);
-        event.removeAll("DTSTAMP");
-        event.add(new DtStamp(clock.instant()));
-        event.add(new Uid(uid + HOUSE));
-        if (!text.isEmpty()) {
-            event.add(new Description(text));
-        }
-        return event;
-    }
-
-    private static String said(String key, String name, String drinker) {
-        return HouseWords.words()
-                .sentence(key, Map.of("name", name, "drinker", drinker, "forTrue", String.valueOf(!drinker.isEmpty())));
     }
 }

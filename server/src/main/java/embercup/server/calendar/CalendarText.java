@@ -1,0 +1,82 @@
+package embercup.server.calendar;
+
+import embercup.server.platform.HouseWords;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.Temporal;
+import java.util.List;
+import java.util.Map;
+import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.property.Description;
+import net.fortuna.ical4j.model.property.DtStamp;
+import net.fortuna.ical4j.model.property.ProdId;
+import net.fortuna.ical4j.model.property.Uid;
+import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
+import net.fortuna.ical4j.model.property.immutable.ImmutableMethod;
+import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
+
+/** Writes events as RFC 5545 has them. Stateless. */
+final class CalendarText {
+
+    /** Octets that a line may have, without its end (RFC 5545, 3.1). */
+    private static final int LINE_OCTETS = 75;
+
+    private static final String HOUSE = "@ember-cup";
+
+    private CalendarText() {}
+
+    static String written(List<VEvent> events) {
+        Calendar calendar = new Calendar();
+        calendar.add(new ProdId("-//Ember Cup//Household//EN"));
+        calendar.add(ImmutableVersion.VERSION_2_0);
+        calendar.add(ImmutableCalScale.GREGORIAN);
+        calendar.add(ImmutableMethod.PUBLISH);
+        events.forEach(calendar::add);
+        return folded(calendar.toString());
+    }
+
+    /** The library folds by characters, the standard by octets, and never within a character. */
+    private static String folded(String text) {
+        StringBuilder lines = new StringBuilder();
+        int octets = 0;
+        for (int i = 0; i < text.length(); i = text.offsetByCodePoints(i, 1)) {
+            String one = Character.toString(text.codePointAt(i));
+            int more = one.getBytes(StandardCharsets.UTF_8).length;
+            if (one.equals("\r") || one.equals("\n")) {
+                octets = 0;
+                lines.append(one);
+                continue;
+            }
+            if (octets + more > LINE_OCTETS) {
+                lines.append("\r\n ");
+                octets = 1;
+            }
+            lines.append(one);
+            octets += more;
+        }
+        return lines.toString();
+    }
+
+    /** Of days: from the first to the last, both whole. */
+    static VEvent days(Instant now, String uid, LocalDate first, LocalDate last, String summary) {
+        return event(now, uid, first, last.plusDays(1), summary, "");
+    }
+
+    static VEvent event(Instant now, String uid, Temporal start, Temporal end, String summary, String text) {
+        VEvent event = new VEvent(start, end, summary);
+        event.removeAll("DTSTAMP");
+        event.add(new DtStamp(now));
+        event.add(new Uid(uid + HOUSE));
+        if (!text.isEmpty()) {
+            event.add(new Description(text));
+        }
+        return event;
+    }
+
+    static String said(String key, String name, String drinker) {
+        return HouseWords.words()
+                .sentence(key, Map.of("name", name, "drinker", drinker, "forTrue", String.valueOf(!drinker.isEmpty())));
+    }
+}
