@@ -1,11 +1,7 @@
 package embercup.server.door;
 
-import com.google.zxing.BarcodeFormat;
-import com.google.zxing.EncodeHintType;
-import com.google.zxing.WriterException;
-import com.google.zxing.common.BitMatrix;
-import com.google.zxing.qrcode.QRCodeWriter;
 import embercup.server.door.DoorController.NetworkLine;
+import embercup.server.platform.Square;
 import java.net.Inet4Address;
 import java.net.InetAddress;
 import java.net.NetworkInterface;
@@ -17,7 +13,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -45,8 +40,6 @@ import org.springframework.stereotype.Component;
 class HouseNetwork implements WebServerFactoryCustomizer<TomcatServletWebServerFactory>, DisposableBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(HouseNetwork.class);
-    /** Light squares around a code (ISO/IEC 18004 wants four; two are enough for a phone, mem). */
-    private static final int MARGIN = 2;
 
     private static final long LOOKED_EVERY_H = 6;
 
@@ -142,7 +135,7 @@ class HouseNetwork implements WebServerFactoryCustomizer<TomcatServletWebServerF
                 .forEach(a -> all.add("https://" + a.getHostAddress() + ":" + actualPort()));
         names().stream().filter(n -> n.endsWith(".local")).forEach(n -> all.add("https://" + n + ":" + actualPort()));
         String first = all.isEmpty() ? "https://localhost:" + actualPort() : all.get(0);
-        return new NetworkLine(first, all, qr(first), of.fingerprint());
+        return new NetworkLine(first, all, Square.of(first).orElseThrow(), of.fingerprint());
     }
 
     byte @Nullable [] certificate() {
@@ -186,24 +179,6 @@ class HouseNetwork implements WebServerFactoryCustomizer<TomcatServletWebServerF
                   5. In Household on this machine, ask for a code, and type it on the phone within two minutes.
                 """.formatted(line.address(), line.address(), line.fingerprint()));
         System.out.println(said);
-    }
-
-    private static List<String> qr(String text) {
-        try {
-            BitMatrix matrix =
-                    new QRCodeWriter().encode(text, BarcodeFormat.QR_CODE, 1, 1, Map.of(EncodeHintType.MARGIN, MARGIN));
-            List<String> rows = new ArrayList<>();
-            for (int y = 0; y < matrix.getHeight(); y++) {
-                StringBuilder row = new StringBuilder();
-                for (int x = 0; x < matrix.getWidth(); x++) {
-                    row.append(matrix.get(x, y) ? '1' : '0');
-                }
-                rows.add(row.toString());
-            }
-            return rows;
-        } catch (WriterException e) {
-            throw new IllegalStateException(e);
-        }
     }
 
     private static Set<String> names() {

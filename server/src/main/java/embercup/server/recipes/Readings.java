@@ -13,6 +13,7 @@ import embercup.server.kitchen.Kitchens;
 import embercup.server.platform.Fields;
 import embercup.server.platform.RefusedException;
 import embercup.server.recipes.RecipePages.Found;
+import embercup.server.recipes.WholeRecipe.Carried;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,9 +27,11 @@ class Readings {
 
     private final Herbary herbary;
     private final Kitchens kitchens;
+    private final WholeRecipe whole;
     private volatile @Nullable Known known;
 
-    Readings(Herbary herbary, Kitchens kitchens) {
+    Readings(Herbary herbary, Kitchens kitchens, WholeRecipe whole) {
+        this.whole = whole;
         this.herbary = herbary;
         this.kitchens = kitchens;
     }
@@ -54,9 +57,16 @@ class Readings {
         if (found.isEmpty()) {
             throw RefusedException.of(HttpStatus.UNPROCESSABLE_CONTENT, "no-recipe", Map.of());
         }
-        return new ImportResponse(found.stream()
-                .map(f -> WrittenResponse.of(reading(fitting(f.text()), Optional.empty(), Answers.NONE)))
-                .toList());
+        return new ImportResponse(found.stream().map(this::one).toList());
+    }
+
+    /** Ours comes back as it was, when this house knows all of its herbs; whatever else is read. */
+    private WrittenResponse one(Found found) {
+        Optional<Carried> own = found.own().flatMap(whole::checked).or(() -> whole.inText(found.text()));
+        Materia materia = herbary.materia();
+        return own.filter(c -> c.recipe().herbs().allMatch(h -> materia.find(h).isPresent()))
+                .map(WrittenResponse::whole)
+                .orElseGet(() -> WrittenResponse.of(reading(fitting(found.text()), Optional.empty(), Answers.NONE)));
     }
 
     private static String fitting(String text) {

@@ -1,5 +1,6 @@
 package embercup.server.recipes;
 
+import com.fasterxml.jackson.annotation.JsonIgnore;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import embercup.core.materia.Condition;
@@ -21,6 +22,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -39,6 +41,17 @@ public record RecipeDocument(
         @Within(Limit.STAGES) @Nullable List<@Valid StageDocument> stages,
         @Valid @Nullable PosologyDocument posology,
         @JsonUnwrapped @Valid ToldPart told) {
+
+    /** Slugs of all its herbs, those that may go in instead among them. */
+    @JsonIgnore
+    Stream<String> herbs() {
+        return additions == null ? Stream.of() : additions.stream().flatMap(RecipeDocument::herbs);
+    }
+
+    private static Stream<String> herbs(AdditionDocument a) {
+        Stream<String> instead = a.or() == null ? Stream.of() : a.or().stream().flatMap(RecipeDocument::herbs);
+        return Stream.concat(Stream.ofNullable(a.herb()), instead);
+    }
 
     /**
      * What it says beside its herbs and stages.

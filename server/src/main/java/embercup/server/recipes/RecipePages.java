@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -39,8 +40,16 @@ final class RecipePages {
         TEXT
     }
 
-    /** A recipe as lines of text, its name first. */
-    record Found(String text) {}
+    /**
+     * A recipe as lines of text, its name first.
+     *
+     * @param own our own document of it, as it came
+     */
+    record Found(String text, Optional<JsonNode> own) {
+        Found(String text) {
+            this(text, Optional.empty());
+        }
+    }
 
     /** @param body in UTF-8; a page in what it says of itself */
     static List<Found> recipes(byte[] body, Kind kind) {
@@ -99,7 +108,11 @@ final class RecipePages {
             node.forEach(n -> recipesIn(n, found));
         } else if (node.isObject()) {
             if (isRecipe(node.path("@type"))) {
-                add(found, recipe(node));
+                String text = recipe(node);
+                if (!text.isBlank()) {
+                    found.add(new Found(
+                            text, Optional.of(node.path(RecipeFiles.OWN)).filter(JsonNode::isObject)));
+                }
             } else {
                 recipesIn(node.path("@graph"), found);
                 recipesIn(node.path("mainEntity"), found);

@@ -18,8 +18,28 @@ import org.jspecify.annotations.Nullable;
  * A text read: the recipe, and what was made of every line.
  *
  * @param language code of the language it was read in
+ * @param whole what was kept beside the recipe, of one that came back as it was; missing for one that was read
  */
-record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine> lines) {
+@JsonInclude(JsonInclude.Include.NON_NULL)
+record WrittenResponse(
+        RecipeDocument recipe,
+        String language,
+        List<WrittenLine> lines,
+        @Nullable WholePart whole) {
+
+    /** What is kept beside a recipe. */
+    record WholePart(String about, List<String> purposes) {}
+
+    /** A recipe of ours: every line of its text is of it, and nothing is asked. */
+    static WrittenResponse whole(WholeRecipe.Carried carried) {
+        return new WrittenResponse(
+                carried.recipe(),
+                "en",
+                List.of(),
+                new WholePart(
+                        carried.about() == null ? "" : carried.about(),
+                        carried.purposes() == null ? List.of() : carried.purposes()));
+    }
 
     /**
      * A recipe as somebody wrote it.
@@ -92,7 +112,8 @@ record WrittenResponse(RecipeDocument recipe, String language, List<WrittenLine>
         return new WrittenResponse(
                 RecipeWriting.write(reading.recipe()),
                 reading.language(),
-                reading.lines().stream().map(WrittenResponse::line).toList());
+                reading.lines().stream().map(WrittenResponse::line).toList(),
+                null);
     }
 
     private static WrittenLine line(Reading.Line l) {
