@@ -102,6 +102,7 @@ export const api = {
   takeCupBack: (id: string, cupId: string) =>
     told(http.DELETE("/api/courses/{id}/cups/{cupId}", { params: { path: { id, cupId } } })),
   removeCourse: (id: string) => told(http.DELETE("/api/courses/{id}", by(id))),
+  share: (id: string) => told(http.GET("/api/recipes/{id}/share", by(id))),
   calendarAddress: () => told(http.GET("/api/household/calendar-address")),
   renewCalendar: () => told(http.POST("/api/household/calendar-address")),
   closeCalendar: () => told(http.DELETE("/api/household/calendar-address")),

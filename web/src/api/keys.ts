@@ -9,6 +9,8 @@ export const keys = {
   recipes: ["recipes"] as const,
   starters: ["starters"] as const,
   recipe: (id: string) => ["recipes", id] as const,
+  share: (id: string) => ["recipes", id, "share"] as const,
+  carried: (word: string) => ["carried", word] as const,
   versions: (id?: string) => (id === undefined ? (["versions"] as const) : (["versions", id] as const)),
   people: ["people"] as const,
   kitchen: ["kitchen"] as const,

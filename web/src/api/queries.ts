@@ -32,6 +32,16 @@ export const useStarters = () =>
   useQuery({ queryKey: keys.starters, queryFn: api.starters, staleTime: Number.POSITIVE_INFINITY });
 export const useRecipe = (id: string) =>
   useQuery({ queryKey: keys.recipe(id), queryFn: () => api.recipe(id), enabled: id !== "" });
+/** What a word of an address carries. */
+export const useCarriedRecipe = (word: string) =>
+  useQuery({
+    queryKey: keys.carried(word),
+    queryFn: () => api.importRecipes(new Blob([word]), "text/plain"),
+    enabled: word !== "",
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+/** A recipe in a link that carries it. */
+export const useShare = (id: string) => useQuery({ queryKey: keys.share(id), queryFn: () => api.share(id) });
 export const usePeople = () => useQuery({ queryKey: keys.people, queryFn: api.people });
 export const useKitchen = () =>
   useQuery({

@@ -5,6 +5,7 @@ import { presentMs } from "../../api/present";
 import { useDevices, useDoorAudit, useMe } from "../../api/queries";
 import { Secondary } from "../../parts/Field";
 import { useNow } from "../../parts/now";
+import { QrSquare } from "../../parts/QrSquare";
 import { clock, moment, timer } from "../../parts/say";
 import { Trouble } from "../../parts/states";
 import { TakeAway } from "../../parts/TakeAway";
@@ -38,30 +39,10 @@ export function Devices() {
   );
 }
 
-const SQUARE = 5;
-
 function Way({ network }: { network: NetworkLine }) {
-  const side = network.qr.length * SQUARE;
   return (
     <div className="mt-3 flex flex-wrap items-start gap-6">
-      <svg
-        width={side}
-        height={side}
-        role="img"
-        aria-label={`The address ${network.address} as a square for a phone’s camera`}
-        className="shrink-0 bg-white"
-      >
-        <path
-          fill="#000"
-          d={network.qr
-            .flatMap((row, y) =>
-              [...row].map((c, x) =>
-                c === "1" ? `M${x * SQUARE},${y * SQUARE}h${SQUARE}v${SQUARE}h-${SQUARE}z` : "",
-              ),
-            )
-            .join("")}
-        />
-      </svg>
+      <QrSquare rows={network.qr} label={`The address ${network.address} as a square for a phone’s camera`} />
       <ol className="max-w-2xl flex-1 basis-64 list-decimal pl-5 text-sm leading-relaxed">
         <li>
           Scan the square, or type <strong className="break-all">{network.address}</strong>. The phone warns,

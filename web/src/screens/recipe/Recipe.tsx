@@ -1,5 +1,5 @@
 import { useMemo, useState } from "react";
-import { useNavigate, useParams, useSearchParams } from "react-router";
+import { useLocation, useNavigate, useParams, useSearchParams } from "react-router";
 import { useKeepRecipe, usePropose, useReadRecipe } from "../../api/changes";
 import {
   type AdditionDocument,
@@ -13,12 +13,13 @@ import {
   type RecipeResponse,
   type WrittenResponse,
 } from "../../api/client";
-import { useHerbs, useOccasions, usePlan, useRecipe } from "../../api/queries";
+import { useCarriedRecipe, useHerbs, useOccasions, usePlan, useRecipe } from "../../api/queries";
 import { Primary, Secondary } from "../../parts/Field";
 import { measuredOut } from "../../parts/measured";
 import { Loading, Trouble } from "../../parts/states";
 import { nameOf, saidLine, usualLine } from "./doc";
 import { type Draft, draftOf } from "./draft";
+import { Give } from "./Give";
 import { Head } from "./Head";
 import { Lines } from "./Lines";
 import { MethodLine } from "./MethodLine";
@@ -123,9 +124,19 @@ function Editor({
     setText(w.recipe.written ?? text);
     setWritten(w);
     setAnswers([]);
-    set({ recipe: w.recipe, from: linesOf(w) });
+    set(
+      w.whole
+        ? { ...w.whole, recipe: w.recipe, from: (w.recipe.additions ?? []).map(() => -1) }
+        : { recipe: w.recipe, from: linesOf(w) },
+    );
     setReasons([]);
   };
+  const carried = useCarried();
+  const [taken, setTaken] = useState(false);
+  if (carried && !taken && !id) {
+    setTaken(true);
+    begin(carried);
+  }
   const answer = (line: number, ask: QuestionLine, value: string) => {
     const all = [
       ...answers.filter((a) => a.line !== line || a.key !== ask.key),
@@ -287,6 +298,7 @@ function Editor({
           ))}
         </div>
       </fieldset>
+      {id && <Give id={id} name={recipe.name ?? ""} />}
       {id && (
         <div className="mt-6 max-w-xl">
           <Versions
@@ -326,4 +338,11 @@ function useDraftPlan(recipe: RecipeDocument) {
     [recipe],
   );
   return usePlan(asked, ready);
+}
+
+/** The recipe that the address carries, read by the server. */
+function useCarried(): WrittenResponse | undefined {
+  const { hash } = useLocation();
+  const word = hash.startsWith("#ember-cup:") ? hash.slice(1) : "";
+  return useCarriedRecipe(word).data?.recipes[0];
 }

@@ -1,5 +1,5 @@
 import { useRef, useState } from "react";
-import { useImport } from "../../api/changes";
+import { useImport, useKeepRecipe } from "../../api/changes";
 import type { WrittenResponse } from "../../api/client";
 import { Primary, Secondary } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
@@ -27,19 +27,15 @@ export function Written({
   const file = useRef<HTMLInputElement>(null);
   const importing = useImport();
   const [found, setFound] = useState<WrittenResponse[]>([]);
-  const open = (chosen: File | undefined) => {
-    if (!chosen) return;
-    const type = typeOf(chosen.name);
-    importing.mutate(
-      { file: chosen, type },
-      {
-        onSuccess: ({ recipes }) => {
-          const [only] = recipes;
-          setFound(recipes.length > 1 ? recipes : []);
-          if (recipes.length === 1 && only) onFound(only);
-        },
-      },
-    );
+  const open = async (chosen: File[]) => {
+    const all: WrittenResponse[] = [];
+    for (const file of chosen) {
+      const { recipes } = await importing.mutateAsync({ file, type: typeOf(file.name) });
+      all.push(...recipes);
+    }
+    const [only] = all;
+    setFound(all.length > 1 ? all : []);
+    if (all.length === 1 && only) onFound(only);
   };
   return (
     <section aria-labelledby="written" className="mt-4 max-w-3xl">
@@ -65,37 +61,99 @@ export function Written({
         <input
           ref={file}
           type="file"
+          multiple
           aria-label="A saved page or text"
           accept=".html,.htm,.json,.jsonld,.txt,.md,text/html,application/ld+json,text/plain"
           className="sr-only"
           tabIndex={-1}
           onChange={(e) => {
-            open(e.target.files?.[0]);
+            // What failed says so itself.
+            open([...(e.target.files ?? [])]).catch(() => {});
             e.target.value = "";
           }}
         />
       </div>
-      {found.length > 1 && (
-        <div className="mt-3">
-          <p>There are {found.length} recipes in it. Which one?</p>
-          <ul className="mt-1 flex flex-wrap gap-2">
-            {found.map((w, i) => (
-              <li key={i}>
-                <Secondary
-                  onClick={() => {
-                    setFound([]);
-                    onFound(w);
-                  }}
-                >
-                  {w.recipe.name || `the ${i + 1}.`}
-                </Secondary>
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
+      {found.length > 0 && <Several found={found} onLook={onFound} onKept={(rest) => setFound(rest)} />}
       {(error ?? importing.error) && <Trouble error={(error ?? importing.error) as Error} />}
     </section>
+  );
+}
+
+const asks = (w: WrittenResponse) => w.lines.reduce((n, l) => n + l.asks.length, 0);
+
+/** Several recipes at once: what was made of each, to be looked at one by one or kept as they are. */
+function Several({
+  found,
+  onLook,
+  onKept,
+}: {
+  found: WrittenResponse[];
+  onLook: (w: WrittenResponse) => void;
+  /** With those that are still to be kept. */
+  onKept: (rest: WrittenResponse[]) => void;
+}) {
+  const keep = useKeepRecipe();
+  const [kept, setKept] = useState(0);
+  const [failed, setFailed] = useState<unknown>(null);
+  const sure = found.filter((w) => asks(w) === 0);
+  const keepAll = async () => {
+    let rest = found;
+    setFailed(null);
+    for (const w of sure) {
+      try {
+        await keep.mutateAsync({
+          id: undefined,
+          draft: { about: w.whole?.about ?? "", purposes: w.whole?.purposes ?? [], recipe: w.recipe },
+        });
+        rest = rest.filter((x) => x !== w);
+        setKept((n) => n + 1);
+      } catch (e) {
+        setFailed(e);
+      }
+    }
+    onKept(rest);
+  };
+  return (
+    <div className="mt-4">
+      <h3 className="text-lg">
+        {found.length} recipes{kept > 0 && `, ${kept} kept already`}
+      </h3>
+      <ul className="mt-1 border-hairline border-t">
+        {found.map((w, i) => (
+          <li
+            key={`${w.recipe.name}${i}`}
+            className="flex flex-wrap items-center justify-between gap-x-4 border-hairline border-b py-1"
+          >
+            <span>
+              <span className="font-semibold">{w.recipe.name || `the ${i + 1}.`}</span>
+              <span className="block text-muted text-sm">
+                {(w.recipe.additions ?? []).map((a) => a.herb).join(", ") || "no herb was read"}
+              </span>
+            </span>
+            <span className="flex items-center gap-4">
+              <span className={asks(w) > 0 ? "text-amber-text text-sm" : "text-muted text-sm"}>
+                {asks(w) > 0
+                  ? `${asks(w)} open ${asks(w) === 1 ? "question" : "questions"}`
+                  : "nothing is open"}
+              </span>
+              <Secondary label={`Look at ${w.recipe.name || `the ${i + 1}.`}`} onClick={() => onLook(w)}>
+                Look at it
+              </Secondary>
+            </span>
+          </li>
+        ))}
+      </ul>
+      {failed !== null && <Trouble error={failed} />}
+      {sure.length > 0 && (
+        <p className="mt-2">
+          <Primary busy={keep.isPending} onClick={() => void keepAll()}>
+            {sure.length === found.length
+              ? `Keep all ${sure.length}`
+              : `Keep the ${sure.length} without a question`}
+          </Primary>
+        </p>
+      )}
+    </div>
   );
 }
 

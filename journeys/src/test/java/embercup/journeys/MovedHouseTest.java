@@ -55,6 +55,50 @@ class MovedHouseTest {
         }
     }
 
+    /** A page saved here is opened there, and by a link it needs no file at all. */
+    @Test
+    void aRecipeGoesFromOneHouseIntoAnotherAsAPageAndAsALink() {
+        Page here = browser.laptop();
+        here.navigate("/");
+        Browser.toSheet(here, "Two-boil astragalus and codonopsis");
+        link(here, "Change the recipe").click();
+        Download page = here.waitForDownload(() -> link(here, "As a page").click());
+        Assertions.assertThat(page.suggestedFilename()).isEqualTo("two-boil-astragalus-and-codonopsis.html");
+        Path file = folder.resolve("recipe.html");
+        page.saveAs(file);
+        button(here, "As a link").click();
+        assertThat(here.getByLabel(java.util.regex.Pattern.compile("as a square for a camera")))
+                .isVisible();
+        String address = here.getByLabel("The link").inputValue();
+        ScreensTest.accessible(here, "a recipe given away");
+        try (RunningServer.Elsewhere house = RunningServer.elsewhere("a_friends_house")) {
+            Page there = browser.laptop(house.address());
+            there.navigate("/recipe/new");
+            there.getByLabel("A saved page or text").setInputFiles(file);
+            assertThat(there.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
+                    .hasValue("Two-boil astragalus and codonopsis");
+            button(there, "^Keep it").click();
+            assertThat(there.getByRole(com.microsoft.playwright.options.AriaRole.HEADING)
+                            .first())
+                    .containsText("Two-boil astragalus and codonopsis");
+            there.navigate(address.replaceFirst("^https?://[^/]+", ""));
+            assertThat(there.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
+                    .hasValue("Two-boil astragalus and codonopsis");
+            var kept = RunningServer.get(house.address(), "/api/recipes").body();
+            Assertions.assertThat(kept.size()).isEqualTo(1);
+            var ours = RunningServer.get("/api/recipes")
+                    .body()
+                    .valueStream()
+                    .filter(r -> r.get("recipe")
+                            .get("name")
+                            .equals(kept.get(0).get("recipe").get("name")))
+                    .findFirst()
+                    .orElseThrow();
+            Assertions.assertThat(kept.get(0).get("recipe")).isEqualTo(ours.get("recipe"));
+            there.close();
+        }
+    }
+
     /** Both have come to rest and say the same. */
     private static void alike(Page page, Page old, String place) {
         try {

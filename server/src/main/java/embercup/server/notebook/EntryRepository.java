@@ -3,6 +3,7 @@ package embercup.server.notebook;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.domain.Slice;
@@ -13,6 +14,8 @@ import org.springframework.data.jpa.repository.Query;
 interface EntryRepository extends JpaRepository<EntryEntity, UUID> {
 
     Slice<EntryEntity> findAllByOrderByBrewedAtDesc(Pageable page);
+
+    Stream<EntryEntity> streamAllByOrderByBrewedAtDesc();
 
     @Modifying
     @Query("update EntryEntity e set e.drinkerName = '', e.drinkerId = null where e.drinkerId = :drinkerId")

@@ -2,13 +2,16 @@ package embercup.server.notebook;
 
 import embercup.core.dose.Taste;
 import embercup.core.workings.Limit;
+import embercup.server.platform.Csv;
 import embercup.server.platform.Fields;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.data.domain.Slice;
@@ -122,6 +125,56 @@ public class Notebook {
         }
         return new Entry.EntryPage(
                 found.stream().limit(PAGE).map(Notebook::entry).toList(), page, found.size() > PAGE);
+    }
+
+    private static final List<String> COLUMNS = List.of(
+            "brewed_at",
+            "recipe",
+            "drinker",
+            "cups",
+            "grams_per_cup",
+            "planned_strength",
+            "predicted_strength",
+            "phase",
+            "felt",
+            "liking",
+            "taste",
+            "change",
+            "colour",
+            "clarity",
+            "smell",
+            "effect",
+            "meanwhile",
+            "brew_id");
+
+    /** All of it as a table (RFC 4180); felt is −2 (weak) to 2 (strong), liking 1 to 5, strength 1 as the recipe means it. */
+    @Transactional(readOnly = true)
+    public String table() {
+        try (Stream<EntryEntity> all = repository.streamAllByOrderByBrewedAtDesc()) {
+            return Csv.written(COLUMNS, all.map(Notebook::row));
+        }
+    }
+
+    private static List<@Nullable Object> row(EntryEntity e) {
+        return Arrays.asList(
+                e.brewedAt,
+                e.name,
+                e.drinkerName,
+                e.cups,
+                e.gramsPerCup,
+                e.plannedStrength,
+                e.predictedStrength,
+                e.phase,
+                e.felt,
+                e.liking,
+                e.taste,
+                e.change,
+                e.colour,
+                e.clarity,
+                e.smell,
+                e.effect,
+                e.meanwhile,
+                e.brewId);
     }
 
     private static Entry entry(EntryEntity e) {

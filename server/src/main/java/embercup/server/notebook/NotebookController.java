@@ -1,8 +1,12 @@
 package embercup.server.notebook;
 
+import embercup.server.platform.Csv;
+import embercup.server.platform.Fields;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -33,5 +37,12 @@ class NotebookController {
     @GetMapping("/history/{recipeId}")
     List<Entry> history(@PathVariable UUID recipeId) {
         return notebook.history(recipeId);
+    }
+
+    /** The whole notebook as a table, the newest first. @param as {@code csv} */
+    @GetMapping(value = "/file", produces = MediaType.ALL_VALUE)
+    ResponseEntity<byte[]> notebookFile(@RequestParam(defaultValue = "csv") String as) {
+        Fields.onlyAs(as, "csv");
+        return Csv.file("ember-cup-notebook.csv", notebook.table());
     }
 }

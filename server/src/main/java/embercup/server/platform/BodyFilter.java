@@ -155,7 +155,8 @@ class BodyFilter extends OncePerRequestFilter {
         if (request.getRequestURI().endsWith("/photo")) {
             return BodyLimits.PHOTO_BYTES;
         }
-        return request.getRequestURI().equals("/api/recipes/import")
+        String path = request.getRequestURI();
+        return (path.equals("/api/recipes/import") || path.equals("/api/shelf/file"))
                         && !type.isCompatibleWith(MediaType.APPLICATION_JSON)
                 ? BodyLimits.PAGE_BYTES
                 : BodyLimits.JSON_BYTES;

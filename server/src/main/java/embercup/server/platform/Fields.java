@@ -52,6 +52,13 @@ public final class Fields {
                 .toList();
     }
 
+    /** Refuses a form of a file that there is not. @throws InvalidInputException listing those there are */
+    public static void onlyAs(String as, String... forms) {
+        if (!Arrays.asList(forms).contains(as)) {
+            throw InvalidInputException.of("as", as, new Wanted.OneOf(Arrays.asList(forms)));
+        }
+    }
+
     /** A unit by its code. @throws InvalidInputException listing all codes */
     public static Unit unit(@Nullable String code, String field) {
         String given = code == null ? "" : code;

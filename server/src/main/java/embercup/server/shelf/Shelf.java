@@ -95,9 +95,7 @@ public class Shelf implements HerbUses {
     private Tin write(TinEntity e, TinRequest draft, String herb, Form form) {
         herbary.materia().herb(herb, "herb");
         LocalDate filled = draft.filledOn() == null ? today() : draft.filledOn();
-        if (filled.isAfter(today()) || filled.isBefore(today().minusYears(OLDEST_YEARS))) {
-            throw InvalidInputException.of("filledOn", filled, new Wanted.RecentDay(OLDEST_YEARS));
-        }
+        checkFilled(filled);
         if (draft.grams() != null) {
             Fields.within(draft.grams(), "grams", Limit.TIN_G);
         }
@@ -107,6 +105,13 @@ public class Shelf implements HerbUses {
         e.grams = draft.grams();
         e.note = Fields.textOrEmpty(draft.note(), "note", Length.LINE);
         return tin(repository.saveAndFlush(e));
+    }
+
+    /** @throws InvalidInputException for a day to come, or so long ago that nothing of it is left */
+    void checkFilled(LocalDate filled) {
+        if (filled.isAfter(today()) || filled.isBefore(today().minusYears(OLDEST_YEARS))) {
+            throw InvalidInputException.of("filledOn", filled, new Wanted.RecentDay(OLDEST_YEARS));
+        }
     }
 
     private LocalDate today() {

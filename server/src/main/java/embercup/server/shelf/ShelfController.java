@@ -1,10 +1,14 @@
 package embercup.server.shelf;
 
+import embercup.server.platform.Csv;
+import embercup.server.platform.Fields;
 import embercup.server.shelf.Tin.TinRequest;
 import jakarta.validation.Valid;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -12,6 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -20,8 +25,10 @@ import org.springframework.web.bind.annotation.RestController;
 class ShelfController {
 
     private final Shelf shelf;
+    private final TinsTable table;
 
-    ShelfController(Shelf shelf) {
+    ShelfController(Shelf shelf, TinsTable table) {
+        this.table = table;
         this.shelf = shelf;
     }
 
@@ -45,5 +52,22 @@ class ShelfController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removeTin(@PathVariable UUID id) {
         shelf.remove(id);
+    }
+
+    /** The tins as a table. @param as {@code csv} */
+    @GetMapping(value = "/file", produces = MediaType.ALL_VALUE)
+    ResponseEntity<byte[]> shelfFile(@RequestParam(defaultValue = "csv") String as) {
+        Fields.onlyAs(as, "csv");
+        return Csv.file("ember-cup-tins.csv", table.written());
+    }
+
+    /**
+     * Tins out of a table.
+     *
+     * @param keep whether those that can be read go onto the shelf; only looked at when it is false
+     */
+    @PostMapping(value = "/file", consumes = Csv.TYPE)
+    TinsTable.TinsResponse readTins(@RequestBody byte[] body, @RequestParam(defaultValue = "false") boolean keep) {
+        return keep ? table.kept(body) : table.read(body);
     }
 }
