@@ -187,7 +187,7 @@ class TinsTable {
         private Optional<Herb> named(Materia materia, String said) {
             List<Herb> all = said.isBlank()
                     ? List.of()
-                    : materia.search(said).stream()
+                    : materia.herbs().stream()
                             .filter(h -> h.common().equalsIgnoreCase(said)
                                     || h.latin().equalsIgnoreCase(said))
                             .toList();
