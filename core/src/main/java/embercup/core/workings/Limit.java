@@ -43,6 +43,12 @@ public enum Limit {
     CUPS_A_DAY(0.001, 12, "cups"),
     DAYS_ON(1, 365, "days"),
     DAYS_OFF(0, 365, "days"),
+    /** Labels of one thing. */
+    LABEL_COPIES(1, 48, "labels"),
+    /** Places of a sheet that are used already. */
+    LABELS_USED(0, 23, "labels"),
+    /** Labels that are printed at once. */
+    LABELS(1, 480, "labels"),
     /** Times of a day at which something is drunk. */
     DOSES_A_DAY(1, 6, "times"),
     /** A dose beyond what is usual is a matter of days: after four weeks a practitioner sees her patient again. */

@@ -59,7 +59,8 @@ public sealed interface Wanted {
         SPEED,
         GRAMS,
         HERB_FOR_UNITS,
-        DAYS_ON
+        DAYS_ON,
+        LABEL_OF
     }
 
     /** Nothing: a trimester stands beside a pregnancy only. */

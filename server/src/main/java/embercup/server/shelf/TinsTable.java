@@ -187,10 +187,7 @@ class TinsTable {
         private Optional<Herb> named(Materia materia, String said) {
             List<Herb> all = said.isBlank()
                     ? List.of()
-                    : materia.herbs().stream()
-                            .filter(h -> h.common().equalsIgnoreCase(said)
-                                    || h.latin().equalsIgnoreCase(said))
-                            .toList();
+                    : materia.herbs().stream().filter(h -> called(h, said)).toList();
             return all.size() == 1 ? Optional.of(all.get(0)) : Optional.empty();
         }
 

@@ -1,0 +1,231 @@
+package embercup.server.labels;
+
+import embercup.server.platform.Square;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
+
+/** Draws labels in black on white. The name and the days can be read at arm's length; what does not fit is behind the square. */
+final class LabelSheet implements AutoCloseable {
+
+    /** Ships with PDFBox: Latin, Greek and Cyrillic. */
+    private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
+
+    private static final float PAD = Paper.pt(2.5);
+    private static final float SQUARE = Paper.pt(19);
+    private static final float NAME_MOST = 15;
+    private static final float NAME_LEAST = 10.5f;
+    private static final float DAYS = 9.5f;
+    private static final float SMALL = 7.2f;
+    private static final float LEADING = 1.16f;
+    /** How much thicker a bold stroke is, of its size: the font has one weight. */
+    private static final float BOLD = 0.035f;
+
+    private final PDDocument document = new PDDocument();
+    private final PDFont font;
+    private final Paper paper;
+    private final String origin;
+
+    /** @param origin address of the kitchen that the squares lead to */
+    LabelSheet(Paper paper, String origin) {
+        this.paper = paper;
+        this.origin = origin;
+        try (InputStream in = Objects.requireNonNull(PDDocument.class.getResourceAsStream(FONT))) {
+            font = PDType0Font.load(document, in, true);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** @param skip places of the first page that are used already */
+    byte[] drawn(List<Label> labels, int skip) {
+        try {
+            int place = skip % paper.onPage();
+            PDPageContentStream page = null;
+            for (Label label : labels) {
+                if (page == null || place == paper.onPage()) {
+                    if (page != null) {
+                        page.close();
+                    }
+                    place = page == null ? place : 0;
+                    page = page();
+                }
+                new Drawing(page, paper.left(place), paper.bottom(place)).draw(label);
+                place++;
+            }
+            if (page != null) {
+                page.close();
+            }
+            document.getDocumentInformation().setTitle("Labels");
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private PDPageContentStream page() throws IOException {
+        PDPage page = new PDPage(new PDRectangle(paper.width(), paper.height()));
+        document.addPage(page);
+        return new PDPageContentStream(document, page);
+    }
+
+    @Override
+    public void close() {
+        try {
+            document.close();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** One label at its place. */
+    private final class Drawing {
+
+        private final PDPageContentStream page;
+        private final float left;
+        private final float bottom;
+        private final float width = Paper.pt(Paper.LABEL_W);
+        private final float height = Paper.pt(Paper.LABEL_H);
+        private float y;
+
+        Drawing(PDPageContentStream page, float left, float bottom) {
+            this.page = page;
+            this.left = left;
+            this.bottom = bottom;
+            this.y = bottom + height - PAD;
+        }
+
+        void draw(Label label) throws IOException {
+            if (paper != Paper.ROLL) {
+                page.setLineWidth(0.3f);
+                page.setStrokingColor(0.6f);
+                page.addRect(left, bottom, width, height);
+                page.stroke();
+                page.setStrokingColor(0f);
+            }
+            square(label);
+            float beside = width - 2 * PAD - SQUARE - PAD;
+            name(label.name(), beside);
+            line(label.made(), DAYS, false, beside);
+            line(label.useBy(), DAYS, true, beside);
+            y -= 1.5f;
+            paragraph(String.join("; ", label.contents()), beside);
+            paragraph(label.take(), beside);
+            for (String care : label.care()) {
+                paragraph("! " + care, beside);
+            }
+        }
+
+        private void square(Label label) throws IOException {
+            List<String> rows = Square.of(origin + label.path()).orElse(List.of());
+            float module = rows.isEmpty() ? 0 : SQUARE / rows.size();
+            float x0 = left + width - PAD - SQUARE;
+            float top = bottom + height - PAD;
+            for (int r = 0; r < rows.size(); r++) {
+                for (int c = 0; c < rows.get(r).length(); c++) {
+                    if (rows.get(r).charAt(c) == '1') {
+                        // A hair wider than it is, so that no white line is printed between two.
+                        page.addRect(x0 + c * module, top - (r + 1) * module, module + 0.05f, module + 0.05f);
+                    }
+                }
+            }
+            page.fill();
+        }
+
+        /** As large as two lines of it fit. */
+        private void name(String name, float most) throws IOException {
+            float size = NAME_MOST;
+            while (size > NAME_LEAST && wrapped(name, size, most).size() > 2) {
+                size -= 0.5f;
+            }
+            List<String> lines = wrapped(name, size, most);
+            for (String text : lines.subList(0, Math.min(2, lines.size()))) {
+                line(text, size, true, most);
+            }
+            y -= 1.5f;
+        }
+
+        private void paragraph(String text, float most) throws IOException {
+            for (String line : wrapped(text, SMALL, most)) {
+                line(line, SMALL, false, most);
+            }
+        }
+
+        /** Nothing is drawn below the edge: the square leads to the rest. */
+        private void line(String text, float size, boolean bold, float most) throws IOException {
+            if (text.isEmpty() || y - size * LEADING < bottom + PAD * 0.6f) {
+                return;
+            }
+            y -= size * LEADING;
+            page.beginText();
+            page.setFont(font, size);
+            page.setRenderingMode(bold ? RenderingMode.FILL_STROKE : RenderingMode.FILL);
+            page.setLineWidth(size * BOLD);
+            page.newLineAtOffset(left + PAD, y + size * 0.2f);
+            page.showText(fitting(text, size, most));
+            page.endText();
+        }
+
+        private String fitting(String text, float size, float most) throws IOException {
+            String fits = text;
+            while (fits.length() > 1 && width(fits, size) > most) {
+                fits = fits.substring(0, fits.length() - (fits.endsWith("…") ? 2 : 1))
+                                .stripTrailing() + "…";
+            }
+            return fits;
+        }
+
+        private List<String> wrapped(String text, float size, float most) throws IOException {
+            List<String> lines = new ArrayList<>();
+            StringBuilder line = new StringBuilder();
+            for (String word : known(text).split(" ")) {
+                String longer = line.isEmpty() ? word : line + " " + word;
+                if (!line.isEmpty() && width(longer, size) > most) {
+                    lines.add(line.toString());
+                    line = new StringBuilder(word);
+                } else {
+                    line = new StringBuilder(longer);
+                }
+            }
+            if (!line.toString().isBlank()) {
+                lines.add(line.toString());
+            }
+            return lines;
+        }
+
+        private float width(String text, float size) throws IOException {
+            return font.getStringWidth(text) / 1000 * size;
+        }
+
+        /** What the font has no sign for is seen to be missing. */
+        private String known(String text) {
+            StringBuilder known = new StringBuilder();
+            text.replaceAll("\\p{Cntrl}", " ")
+                    .codePoints()
+                    .forEach(c -> known.append(has(c) ? Character.toString(c) : "?"));
+            return known.toString();
+        }
+
+        private boolean has(int c) {
+            try {
+                font.encode(Character.toString(c));
+                return true;
+            } catch (IOException | IllegalArgumentException e) {
+                return false;
+            }
+        }
+    }
+}
