@@ -136,6 +136,13 @@ export const useRevoke = () => useChange(api.revoke, keys.door);
 // ---- herbs and tins
 
 export const usePutTin = () => useChange((draft: TinRequest) => api.putTin(draft), keys.shelf, keys.plans);
+/** Tins out of a table: looked at, or put onto the shelf. */
+export const useReadTins = () =>
+  useChange(
+    ({ file, keep }: { file: Blob; keep: boolean }) => api.readTins(file, keep),
+    keys.shelf,
+    keys.plans,
+  );
 export const useRemoveTin = () => useChange(api.removeTin, keys.shelf, keys.plans);
 export const useKeepOwnHerb = () =>
   useChange(

@@ -18,6 +18,7 @@ import type {
   RecipeDocument,
   RecipeRequest,
   TinRequest,
+  TinsResponse,
   VesselRequest,
 } from "./shapes";
 
@@ -103,6 +104,8 @@ export const api = {
     told(http.DELETE("/api/courses/{id}/cups/{cupId}", { params: { path: { id, cupId } } })),
   removeCourse: (id: string) => told(http.DELETE("/api/courses/{id}", by(id))),
   share: (id: string) => told(http.GET("/api/recipes/{id}/share", by(id))),
+  readTins: (file: Blob, keep: boolean) =>
+    sent<TinsResponse>(`/api/shelf/file?keep=${keep}`, file, "text/csv"),
   calendarAddress: () => told(http.GET("/api/household/calendar-address")),
   renewCalendar: () => told(http.POST("/api/household/calendar-address")),
   closeCalendar: () => told(http.DELETE("/api/household/calendar-address")),

@@ -19,6 +19,7 @@ export type Person = Schemas["Person"];
 export type CourseRequest = Schemas["CourseRequest"];
 export type CourseResponse = Schemas["CourseResponse"];
 export type CupRequest = Schemas["CupRequest"];
+export type TinsResponse = Schemas["TinsResponse"];
 export type Held = Schemas["Held"];
 export type HouseholdResponse = Schemas["HouseholdResponse"];
 export type Me = Schemas["Me"];

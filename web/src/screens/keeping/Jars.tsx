@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import type { JarResponse } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { useLaterCup } from "../../api/queries";
@@ -26,7 +26,9 @@ function until({ jar }: JarResponse, now: Date): { words: string; care: boolean 
 
 /** The fridge: the rest of pots in jars, to one scale and filled to their level; what is about to go stands first. */
 export function Jars({ jars, now }: { jars: JarResponse[]; now: Date }) {
-  const [openId, setOpenId] = useState<string | null>(null);
+  const [params] = useSearchParams();
+  // The square on a jar's label leads to it.
+  const [openId, setOpenId] = useState<string | null>(params.get("jar"));
   const [undo, setUndo] = useState<{ brewId: string; event: string; words: string }>();
   const tallest = Math.max(...jars.map((j) => j.vessel.heightCm), 1);
   const pxPerCm = TALLEST_PX / tallest;
@@ -88,6 +90,14 @@ export function Jars({ jars, now }: { jars: JarResponse[]; now: Date }) {
           }}
         />
       )}
+      {params.get("jar") && !jars.some((j) => j.id === params.get("jar")) && (
+        <p role="status" className="mt-3 border-amber border-l-[5px] pl-3">
+          The jar of this label is empty, or gone.{" "}
+          <Link to={`/brew/${params.get("jar")}`} className="underline underline-offset-4">
+            Its brew
+          </Link>
+        </p>
+      )}
       {open && <OneJar key={open.id} jar={open} now={now} onSaid={said} />}
     </section>
   );
@@ -124,6 +134,16 @@ function OneJar({
         >
           {over ? "Throw it away" : "It is gone"}
         </Secondary>
+        {!over && (
+          <a
+            href={`/api/labels.pdf?paper=roll&jar=${jar.id}`}
+            target="_blank"
+            rel="noreferrer"
+            className="ml-4 inline-flex min-h-11 items-center underline underline-offset-4"
+          >
+            A label for it
+          </a>
+        )}
       </p>
     </div>
   );

@@ -10,6 +10,7 @@ import { Empty, Loading, Trouble } from "../../parts/states";
 import { Undo } from "../../parts/Undo";
 import { FORMS } from "../recipe/doc";
 import { Jars } from "./Jars";
+import { Tables } from "./Tables";
 
 /** What is kept in the house, and for how long: jars in the fridge, tins on the shelf. */
 export default function Keeping() {
@@ -50,6 +51,7 @@ export default function Keeping() {
         </p>
         {shelf.data.length === 0 && <Empty title="No tins yet">Put the first one on the shelf here.</Empty>}
         {changed && <Undo words={`${changed.was.common} ${changed.words}.`} onUndo={back} />}
+        <Tables tins={shelf.data} jars={keeping.data?.jars ?? []} />
         <ul className="mt-3 border-hairline border-t">
           {shelf.data.map((t) => (
             <Line key={t.id} tin={t} onChanged={(words) => setChanged({ was: t, words })} />
@@ -71,7 +73,16 @@ function Line({ tin, onChanged }: { tin: Tin; onChanged: (words: string) => void
   const put = usePutTin();
   const remove = useRemoveTin();
   return (
-    <li className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-4 border-hairline border-b py-2 sm:grid-cols-[minmax(0,1.4fr)_5rem_minmax(0,1fr)_auto]">
+    <li
+      ref={(at) => {
+        // The square on a tin's label leads to it.
+        if (at && new URLSearchParams(window.location.search).get("tin") === tin.id) {
+          at.classList.add("bg-strip", "outline-2", "outline-ink");
+          at.scrollIntoView({ block: "center" });
+        }
+      }}
+      className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-4 border-hairline border-b py-2 sm:grid-cols-[minmax(0,1.4fr)_5rem_minmax(0,1fr)_auto]"
+    >
       <span>
         <Link
           to={`/herbs/${tin.herb}`}

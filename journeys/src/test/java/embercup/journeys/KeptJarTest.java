@@ -3,13 +3,25 @@ package embercup.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static embercup.journeys.Browser.button;
 
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.RGBLuminanceSource;
+import com.google.zxing.common.HybridBinarizer;
+import com.google.zxing.qrcode.QRCodeReader;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import embercup.server.RunningServer;
+import java.awt.image.BufferedImage;
+import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -115,5 +127,60 @@ class KeptJarTest {
         button(page, "^Poured$").click();
         assertThat(jar(page, name)).hasCount(0);
         Assertions.assertThat(leftMl(id)).isCloseTo(0, Assertions.within(0.01));
+    }
+
+    /** What a phone's camera reads from the printed label opens the jar; later it says that the jar is gone. */
+    @Test
+    void theSquareOnALabelOpensItsJar() throws Exception {
+        String name = "Labelled pot " + UUID.randomUUID().toString().substring(0, 8);
+        String id = pot(name);
+        event(id, "kept", "");
+        Page page = browser.laptop();
+        page.navigate("/keeping");
+        jar(page, name).click();
+        String label = Browser.link(page, "A label for it").getAttribute("href");
+        byte[] pdf = page.request().get(label).body();
+        String address;
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            Assertions.assertThat(new PDFTextStripper().getText(document)).contains("Labelled pot", "use by");
+            BufferedImage image = new PDFRenderer(document).renderImageWithDPI(0, 200);
+            int[] pixels = image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth());
+            address = new QRCodeReader()
+                    .decode(new BinaryBitmap(
+                            new HybridBinarizer(new RGBLuminanceSource(image.getWidth(), image.getHeight(), pixels))))
+                    .getText();
+        }
+        Page phone = browser.phone();
+        phone.navigate(address);
+        assertThat(button(phone, "^Poured$")).isVisible();
+        assertThat(jar(phone, name)).hasAttribute("aria-expanded", "true");
+        event(id, "emptied", "");
+        phone.navigate(address);
+        assertThat(phone.getByText("The jar of this label is empty, or gone.")).isVisible();
+    }
+
+    /** Tins come from a table after a look at what was made of it. */
+    @Test
+    void tinsComeOutOfATableAfterALookAtIt() {
+        Page page = browser.phone();
+        page.navigate("/keeping");
+        page.getByLabel("A table of tins")
+                .setInputFiles(new FilePayload(
+                        "tins.csv",
+                        "text/csv",
+                        "herb,form,grams\nlemon-balm,dried,44\nmoonwort,dried,3\n".getBytes(StandardCharsets.UTF_8)));
+        assertThat(page.getByText("One tin was read, one row was not understood"))
+                .isVisible();
+        assertThat(page.getByText(Pattern.compile("^3\\. moonwort"))).isVisible();
+        button(page, "Put 1 on the shelf").click();
+        assertThat(page.getByText("One tin was put on the shelf; one row was left out."))
+                .isVisible();
+        assertThat(page.getByText("44 g").first()).isVisible();
+        ScreensTest.accessible(page, "Keeping by night");
+        for (JsonNode tin : RunningServer.get("/api/shelf").body()) {
+            if (tin.get("herb").asString().equals("lemon-balm")) {
+                RunningServer.delete("/api/shelf/" + tin.get("id").asString());
+            }
+        }
     }
 }

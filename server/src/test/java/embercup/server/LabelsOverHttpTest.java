@@ -168,6 +168,17 @@ class LabelsOverHttpTest {
         assertThat(squares(pdf)).hasSize(1);
     }
 
+    /** Half a caution could say the opposite. */
+    @Test
+    void aCautionStandsThereWholeOrIsSaidToBeMissing() throws Exception {
+        for (var tin : get("/api/shelf").body()) {
+            String words = words(pdf("paper=roll&tin=" + tin.get("id").asString()));
+            if (words.contains("! ")) {
+                assertThat(words.strip()).as(words).matches(".*(\\.|scan it)");
+            }
+        }
+    }
+
     @Test
     void whatHasNoLabelIsRefused() {
         assertThat(get("/api/labels.pdf").code()).isEqualTo(422);

@@ -26,6 +26,7 @@ final class LabelSheet implements AutoCloseable {
     private static final float SQUARE = Paper.pt(19);
     private static final float NAME_MOST = 15;
     private static final float NAME_LEAST = 10.5f;
+    private static final int NAME_LINES = 3;
     private static final float DAYS = 9.5f;
     private static final float SMALL = 7.2f;
     private static final float LEADING = 1.16f;
@@ -36,10 +37,15 @@ final class LabelSheet implements AutoCloseable {
     private final PDFont font;
     private final Paper paper;
     private final String origin;
+    private final String more;
 
-    /** @param origin address of the kitchen that the squares lead to */
-    LabelSheet(Paper paper, String origin) {
+    /**
+     * @param origin address of the kitchen that the squares lead to
+     * @param more what is said where a caution has no room
+     */
+    LabelSheet(Paper paper, String origin, String more) {
         this.paper = paper;
+        this.more = more;
         this.origin = origin;
         try (InputStream in = Objects.requireNonNull(PDDocument.class.getResourceAsStream(FONT))) {
             font = PDType0Font.load(document, in, true);
@@ -117,16 +123,36 @@ final class LabelSheet implements AutoCloseable {
                 page.setStrokingColor(0f);
             }
             square(label);
-            float beside = width - 2 * PAD - SQUARE - PAD;
-            name(label.name(), beside);
-            line(label.made(), DAYS, false, beside);
-            line(label.useBy(), DAYS, true, beside);
+            name(label.name());
+            line(label.made(), DAYS, false);
+            line(label.useBy(), DAYS, true);
             y -= 1.5f;
-            paragraph(String.join("; ", label.contents()), beside);
-            paragraph(label.take(), beside);
-            for (String care : label.care()) {
-                paragraph("! " + care, beside);
+            paragraph(String.join("; ", label.contents()));
+            paragraph(label.take());
+            care(label.care());
+        }
+
+        /** A caution stands there whole or not at all; what has no room is behind the square, and that is said. */
+        private void care(List<String> care) throws IOException {
+            for (int i = 0; i < care.size(); i++) {
+                float last = i == care.size() - 1 ? 0 : SMALL * LEADING;
+                if (room(wrapped("! " + care.get(i), SMALL).size() * SMALL * LEADING + last)) {
+                    paragraph("! " + care.get(i));
+                } else {
+                    line(more, SMALL, true);
+                    return;
+                }
             }
+        }
+
+        private boolean room(float high) {
+            return y - high >= bottom + PAD * 0.6f;
+        }
+
+        /** Beside the square it is narrow, below it wide. */
+        private float most(float at) {
+            boolean below = at < bottom + height - PAD - SQUARE - 2;
+            return width - 2 * PAD - (below ? 0 : SQUARE + PAD);
         }
 
         private void square(Label label) throws IOException {
@@ -145,28 +171,29 @@ final class LabelSheet implements AutoCloseable {
             page.fill();
         }
 
-        /** As large as two lines of it fit. */
-        private void name(String name, float most) throws IOException {
+        /** As large as two lines of it fit, else in three small ones. */
+        private void name(String name) throws IOException {
             float size = NAME_MOST;
-            while (size > NAME_LEAST && wrapped(name, size, most).size() > 2) {
+            while (size > NAME_LEAST && wrapped(name, size).size() > 2) {
                 size -= 0.5f;
             }
-            List<String> lines = wrapped(name, size, most);
-            for (String text : lines.subList(0, Math.min(2, lines.size()))) {
-                line(text, size, true, most);
+            List<String> lines = wrapped(name, size);
+            for (int i = 0; i < Math.min(NAME_LINES, lines.size()); i++) {
+                boolean cut = i == NAME_LINES - 1 && lines.size() > NAME_LINES;
+                line(cut ? lines.get(i) + " …" : lines.get(i), size, true);
             }
             y -= 1.5f;
         }
 
-        private void paragraph(String text, float most) throws IOException {
-            for (String line : wrapped(text, SMALL, most)) {
-                line(line, SMALL, false, most);
+        private void paragraph(String text) throws IOException {
+            for (String line : wrapped(text, SMALL)) {
+                line(line, SMALL, false);
             }
         }
 
-        /** Nothing is drawn below the edge: the square leads to the rest. */
-        private void line(String text, float size, boolean bold, float most) throws IOException {
-            if (text.isEmpty() || y - size * LEADING < bottom + PAD * 0.6f) {
+        /** Nothing is drawn below the edge. */
+        private void line(String text, float size, boolean bold) throws IOException {
+            if (text.isEmpty() || !room(size * LEADING)) {
                 return;
             }
             y -= size * LEADING;
@@ -175,7 +202,7 @@ final class LabelSheet implements AutoCloseable {
             page.setRenderingMode(bold ? RenderingMode.FILL_STROKE : RenderingMode.FILL);
             page.setLineWidth(size * BOLD);
             page.newLineAtOffset(left + PAD, y + size * 0.2f);
-            page.showText(fitting(text, size, most));
+            page.showText(fitting(text, size, most(y + size * LEADING)));
             page.endText();
         }
 
@@ -188,12 +215,13 @@ final class LabelSheet implements AutoCloseable {
             return fits;
         }
 
-        private List<String> wrapped(String text, float size, float most) throws IOException {
+        /** Lines of a text from here down. */
+        private List<String> wrapped(String text, float size) throws IOException {
             List<String> lines = new ArrayList<>();
             StringBuilder line = new StringBuilder();
             for (String word : known(text).split(" ")) {
                 String longer = line.isEmpty() ? word : line + " " + word;
-                if (!line.isEmpty() && width(longer, size) > most) {
+                if (!line.isEmpty() && width(longer, size) > most(y - lines.size() * size * LEADING)) {
                     lines.add(line.toString());
                     line = new StringBuilder(word);
                 } else {

@@ -3,9 +3,11 @@ package embercup.server.labels;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
@@ -58,7 +60,7 @@ class LabelsController {
         Fields.within(all.size(), "copies", Limit.LABELS);
         String origin =
                 ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString();
-        try (LabelSheet sheet = new LabelSheet(on, origin)) {
+        try (LabelSheet sheet = new LabelSheet(on, origin, HouseWords.words().sentence("label.more", Map.of()))) {
             return ResponseEntity.ok()
                     .contentType(MediaType.APPLICATION_PDF)
                     .header("X-Content-Type-Options", "nosniff")
