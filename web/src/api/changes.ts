@@ -143,6 +143,12 @@ export const useReadTins = () =>
     keys.shelf,
     keys.plans,
   );
+export const useChangeTin = () =>
+  useChange(
+    ({ id, draft }: { id: string; draft: TinRequest }) => api.changeTin(id, draft),
+    keys.shelf,
+    keys.plans,
+  );
 export const useRemoveTin = () => useChange(api.removeTin, keys.shelf, keys.plans);
 export const useKeepOwnHerb = () =>
   useChange(

@@ -104,6 +104,7 @@ export const api = {
     told(http.DELETE("/api/courses/{id}/cups/{cupId}", { params: { path: { id, cupId } } })),
   removeCourse: (id: string) => told(http.DELETE("/api/courses/{id}", by(id))),
   share: (id: string) => told(http.GET("/api/recipes/{id}/share", by(id))),
+  changeTin: (id: string, body: TinRequest) => told(http.PUT("/api/shelf/{id}", { ...by(id), body })),
   readTins: (file: Blob, keep: boolean) =>
     sent<TinsResponse>(`/api/shelf/file?keep=${keep}`, file, "text/csv"),
   calendarAddress: () => told(http.GET("/api/household/calendar-address")),

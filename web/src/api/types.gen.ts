@@ -2054,6 +2054,16 @@ export interface components {
             what: string;
             words: string;
         };
+        Left: {
+            /** Format: int32 */
+            brews: number;
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            highG: number;
+            /** Format: double */
+            lowG: number;
+        };
         Line: {
             address: string;
             /** Format: date-time */
@@ -2895,6 +2905,7 @@ export interface components {
             herb: string;
             /** Format: uuid */
             id: string;
+            left?: components["schemas"]["Left"];
             note: string;
             stale: boolean;
             /** Format: int64 */

@@ -1,13 +1,16 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import { usePutTin, useRemoveTin } from "../../api/changes";
-import type { Tin } from "../../api/client";
+import { useChangeTin, usePutTin, useRemoveTin } from "../../api/changes";
+import type { Tin, TinRequest } from "../../api/client";
 import { useKeeping, useShelf } from "../../api/queries";
+import { TinShape } from "../../drawings/TinShape";
 import { NumberField, Primary, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
+import { SearchField } from "../../parts/SearchField";
 import { fullDate, grams } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { Undo } from "../../parts/Undo";
+import { NumberWord, useInPlace } from "../household/inPlace";
 import { FORMS } from "../recipe/doc";
 import { Jars } from "./Jars";
 import { Tables } from "./Tables";
@@ -18,6 +21,8 @@ export default function Keeping() {
   const keeping = useKeeping();
   const put = usePutTin();
   const [changed, setChanged] = useState<Changed>();
+  const [words, setWords] = useState("");
+  const [sort, setSort] = useState<Sort>("first");
   if (shelf.isPending) return <Loading what="the shelf" />;
   if (shelf.error) return <Trouble error={shelf.error} again={() => shelf.refetch()} />;
   const stale = shelf.data.filter((t) => t.stale);
@@ -52,8 +57,27 @@ export default function Keeping() {
         {shelf.data.length === 0 && <Empty title="No tins yet">Put the first one on the shelf here.</Empty>}
         {changed && <Undo words={`${changed.was.common} ${changed.words}.`} onUndo={back} />}
         <Tables tins={shelf.data} jars={keeping.data?.jars ?? []} />
+        {shelf.data.length > 6 && (
+          <div className="mt-3 flex flex-wrap items-baseline gap-x-6 gap-y-1">
+            <SearchField label="with the words" example="sage, allotment" value={words} onChange={setWords} />
+            <label className="flex items-baseline gap-2">
+              <span className="text-muted">first</span>
+              <select
+                value={sort}
+                onChange={(e) => setSort(e.target.value as Sort)}
+                className="min-h-11 border-ink border-b-2 bg-transparent px-1"
+              >
+                {SORTS.map((o) => (
+                  <option key={o.value} value={o.value} className="bg-raised text-ink">
+                    {o.label}
+                  </option>
+                ))}
+              </select>
+            </label>
+          </div>
+        )}
         <ul className="mt-3 border-hairline border-t">
-          {shelf.data.map((t) => (
+          {ordered(shelf.data, words, sort).map((t) => (
             <Line key={t.id} tin={t} onChanged={(words) => setChanged({ was: t, words })} />
           ))}
         </ul>
@@ -69,9 +93,53 @@ interface Changed {
   words: string;
 }
 
+type Sort = "first" | "name" | "left";
+const SORTS: { value: Sort; label: string }[] = [
+  { value: "first", label: "what is to be used first" },
+  { value: "name", label: "by name" },
+  { value: "left", label: "what runs out first" },
+];
+
+const share = (t: Tin) => (t.left && t.grams ? t.left.grams / t.grams : null);
+
+/** Tins that a word fits, in an order. */
+function ordered(tins: Tin[], words: string, sort: Sort): Tin[] {
+  const wanted = words.trim().toLowerCase();
+  const by: Record<Sort, (a: Tin, b: Tin) => number> = {
+    first: (a, b) => (a.bestBefore ?? "9999").localeCompare(b.bestBefore ?? "9999"),
+    name: (a, b) => a.common.localeCompare(b.common),
+    left: (a, b) => (share(a) ?? 2) - (share(b) ?? 2),
+  };
+  return tins
+    .filter((t) => `${t.common} ${t.form} ${t.note}`.toLowerCase().includes(wanted))
+    .sort((a, b) => by[sort](a, b) || a.common.localeCompare(b.common));
+}
+
+/** "about 44 g, 42 to 46": what was brewed since it was weighed is taken out, and a spoon is no scale. */
+function leftSaid(t: Tin): string {
+  if (!t.left) return "";
+  const { grams: left, lowG, highG, brews } = t.left;
+  if (brews === 0) return grams(left);
+  return highG - lowG < 0.5 ? grams(left) : `about ${grams(left)}`;
+}
+
 function Line({ tin, onChanged }: { tin: Tin; onChanged: (words: string) => void }) {
   const put = usePutTin();
+  const change = useChangeTin();
   const remove = useRemoveTin();
+  const it = useInPlace<Tin, TinRequest>(
+    tin,
+    { ...change, mutateAsync: (draft) => change.mutateAsync({ id: tin.id, draft }) },
+    (t, part) => ({
+      version: t.version,
+      herb: t.herb,
+      form: t.form as "dried",
+      filledOn: t.filledOn,
+      grams: t.grams ?? undefined,
+      note: t.note,
+      ...part,
+    }),
+  );
   return (
     <li
       ref={(at) => {
@@ -81,8 +149,9 @@ function Line({ tin, onChanged }: { tin: Tin; onChanged: (words: string) => void
           at.scrollIntoView({ block: "center" });
         }
       }}
-      className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-4 border-hairline border-b py-2 sm:grid-cols-[minmax(0,1.4fr)_5rem_minmax(0,1fr)_auto]"
+      className="grid grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-x-4 border-hairline border-b py-2 sm:grid-cols-[auto_minmax(0,1.4fr)_7rem_minmax(0,1fr)_auto]"
     >
+      <TinShape share={share(tin)} stale={tin.stale} />
       <span>
         <Link
           to={`/herbs/${tin.herb}`}
@@ -94,14 +163,41 @@ function Line({ tin, onChanged }: { tin: Tin; onChanged: (words: string) => void
           {tin.form}
           {tin.note && `, ${tin.note}`}
         </span>
+        {it.trouble}
       </span>
-      <span className="figure text-right text-lg">{tin.grams != null ? grams(tin.grams) : ""}</span>
-      <span className={`text-sm ${tin.stale ? "font-semibold text-amber-text" : "text-muted"}`}>
+      <span className="text-right">
+        <NumberWord
+          label={`How much is in ${tin.common}`}
+          shown={leftSaid(tin) || "weigh it"}
+          value={tin.left?.grams}
+          of="mass"
+          field="grams"
+          wrong={it.wrong}
+          mayBeMissing
+          onKeep={(g, close) => it.keep({ grams: g }, close)}
+        />
+        {tin.left && tin.left.brews > 0 && (
+          <span className="block text-muted text-sm">
+            {tin.left.brews === 1 ? "one brew" : `${tin.left.brews} brews`} since {grams(tin.grams ?? 0)}
+          </span>
+        )}
+      </span>
+      <span
+        className={`text-sm max-sm:col-span-2 max-sm:col-start-2 ${tin.stale ? "font-semibold text-amber-text" : "text-muted"}`}
+      >
         {tin.bestBefore
           ? `${tin.stale ? "past its time since" : "good until"} ${fullDate(tin.bestBefore)}`
           : "keeps"}
+        {tin.stale && (
+          <Link
+            to={`/choose?words=${encodeURIComponent(tin.common)}`}
+            className="ml-2 underline underline-offset-4"
+          >
+            use it up
+          </Link>
+        )}
       </span>
-      <span className="flex gap-4 text-sm">
+      <span className="flex gap-4 text-sm max-sm:col-span-2 max-sm:col-start-2">
         <button
           type="button"
           className="min-h-9 max-sm:min-h-11 underline underline-offset-4"

@@ -3,6 +3,7 @@ package embercup.server.shelf;
 import embercup.core.keeping.ShelfLife;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
+import embercup.core.materia.Materia;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
@@ -14,13 +15,19 @@ import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
+import embercup.server.shelf.TakenFromTins.Since;
+import embercup.server.shelf.TakenFromTins.Taken;
+import embercup.server.shelf.Tin.Left;
 import embercup.server.shelf.Tin.TinRequest;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -34,9 +41,16 @@ public class Shelf implements HerbUses {
     private final TinRepository repository;
     private final Herbary herbary;
     private final Kitchens kitchens;
+    private final ObjectProvider<TakenFromTins> brews;
     private final Clock clock;
 
-    Shelf(TinRepository repository, Herbary herbary, Kitchens kitchens, Clock clock) {
+    Shelf(
+            TinRepository repository,
+            Herbary herbary,
+            Kitchens kitchens,
+            ObjectProvider<TakenFromTins> brews,
+            Clock clock) {
+        this.brews = brews;
         this.kitchens = kitchens;
         this.repository = repository;
         this.herbary = herbary;
@@ -45,7 +59,14 @@ public class Shelf implements HerbUses {
 
     @Transactional(readOnly = true)
     public List<Tin> all() {
-        return repository.findAllByOrderByHerb().stream().map(this::tin).toList();
+        List<TinEntity> all = repository.findAllByOrderByHerb();
+        Materia materia = herbary.materia();
+        List<Taken> taken = taken(all);
+        List<Tin> tins = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            tins.add(tin(all.get(i), materia, taken.get(i)));
+        }
+        return tins;
     }
 
     @Override
@@ -102,6 +123,7 @@ public class Shelf implements HerbUses {
         e.herb = herb;
         e.form = Fields.code(form);
         e.filledOn = filled;
+        e.weighedAt = clock.instant();
         e.grams = draft.grams();
         e.note = Fields.textOrEmpty(draft.note(), "note", Length.LINE);
         return tin(repository.saveAndFlush(e));
@@ -118,8 +140,31 @@ public class Shelf implements HerbUses {
         return LocalDate.ofInstant(clock.instant(), kitchens.zone());
     }
 
+    private List<Taken> taken(List<TinEntity> of) {
+        return brews.getObject()
+                .taken(of.stream()
+                        .map(e -> new Since(e.herb, Fields.oneOf(Form.class, e.form, "form"), e.weighedAt))
+                        .toList());
+    }
+
     private Tin tin(TinEntity e) {
-        var herb = herbary.materia().find(e.herb);
+        return tin(e, herbary.materia(), taken(List.of(e)).get(0));
+    }
+
+    private static @Nullable Left left(TinEntity e, Taken taken) {
+        if (e.grams == null) {
+            return null;
+        }
+        double left = e.grams - taken.grams();
+        return new Left(
+                Math.max(0, left),
+                Math.max(0, left - taken.spreadG()),
+                Math.max(0, left + taken.spreadG()),
+                taken.brews());
+    }
+
+    private Tin tin(TinEntity e, Materia materia, Taken taken) {
+        var herb = materia.find(e.herb);
         Form form = Fields.oneOf(Form.class, e.form, "form");
         LocalDate best = herb.flatMap(h -> ShelfLife.until(h, form, e.filledOn)).orElse(null);
         return new Tin(
@@ -130,6 +175,7 @@ public class Shelf implements HerbUses {
                 e.form,
                 e.filledOn,
                 e.grams,
+                left(e, taken),
                 e.note,
                 best,
                 best != null && best.isBefore(today()));

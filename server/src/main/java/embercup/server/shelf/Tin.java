@@ -13,6 +13,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * A tin on the shelf.
  *
+ * @param grams as somebody said last
+ * @param left missing when nobody said how much is in it
  * @param bestBefore from the herb's keeping time (common practice); missing for fresh herbs, which keep a week
  * @param stale whether that day has passed
  */
@@ -24,9 +26,20 @@ public record Tin(
         String form,
         LocalDate filledOn,
         @Nullable Double grams,
+        @Nullable Left left,
         String note,
         @Nullable LocalDate bestBefore,
         boolean stale) {
+
+    /**
+     * What is left in it, reckoned from what was said last and what was brewed since.
+     *
+     * @param grams 0 when more was taken than was in it
+     * @param lowG at the least, as spoons are no scales
+     * @param highG at the most
+     * @param brews how many took of it
+     */
+    public record Left(double grams, double lowG, double highG, int brews) {}
 
     /** What the client sends. */
     public record TinRequest(

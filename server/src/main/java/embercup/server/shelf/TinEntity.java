@@ -5,6 +5,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.NullUnmarked;
@@ -22,6 +23,10 @@ class TinEntity {
 
     @Column(name = "filled_on")
     LocalDate filledOn;
+
+    /** When somebody said last how much is in it. */
+    @Column(name = "weighed_at")
+    Instant weighedAt;
 
     Double grams;
     String note;

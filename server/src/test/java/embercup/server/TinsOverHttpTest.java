@@ -1,0 +1,100 @@
+package embercup.server;
+
+import static embercup.server.RunningServer.delete;
+import static embercup.server.RunningServer.get;
+import static embercup.server.RunningServer.post;
+import static embercup.server.RunningServer.put;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** A brew takes its herbs out of the tins, and gives them back when it is given up. */
+@ExtendWith(RunningServer.class)
+class TinsOverHttpTest {
+
+    private static JsonNode tin(String id) {
+        return get("/api/shelf")
+                .body()
+                .valueStream()
+                .filter(t -> t.get("id").asString().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static String brew(String herb, String unit, double amount) {
+        var made = post("/api/brews", """
+                {"start":true,"recipe":{"name":"Out of the tin","tradition":"folk","cups":2,"cupMl":240,
+                 "additions":[{"herb":"%s","form":"dried","cut":"chopped","amount":%s,"unit":"%s","stage":0}],
+                 "stages":[{"kind":"pour"},{"kind":"steep","minutes":10},{"kind":"strain"}]}}""".formatted(herb, amount, unit));
+        assertThat(made.code()).as(made.body().toString()).isEqualTo(201);
+        return made.body().get("id").asString();
+    }
+
+    private static void event(String brew, String kind) {
+        assertThat(post(
+                                "/api/brews/" + brew + "/events",
+                                "{\"id\":\"%s\",\"kind\":\"%s\"}".formatted(UUID.randomUUID(), kind))
+                        .code())
+                .isEqualTo(200);
+    }
+
+    @Test
+    void aStartedBrewLowersTheTinAndAGivenUpOneFillsItAgain() {
+        String tin = post("/api/shelf", "{\"herb\":\"lemon-verbena\",\"form\":\"dried\",\"grams\":50}")
+                .body()
+                .get("id")
+                .asString();
+        assertThat(tin(tin).get("left").get("grams").asDouble()).isEqualTo(50);
+        String weighed = brew("lemon-verbena", "g", 6);
+        assertThat(tin(tin).get("left").get("grams").asDouble()).isCloseTo(44, within(1e-9));
+        String spooned = brew("lemon-verbena", "tsp", 4);
+        JsonNode left = tin(tin).get("left");
+        assertThat(left.get("brews").asInt()).isEqualTo(2);
+        double low = left.get("lowG").asDouble();
+        double high = left.get("highG").asDouble();
+        assertThat(high - low).as("spoons are no scales").isGreaterThan(0.3);
+        assertThat(left.get("grams").asDouble()).isBetween(low, high).isLessThan(44);
+        event(spooned, "abandoned");
+        assertThat(tin(tin).get("left").get("grams").asDouble()).isCloseTo(44, within(1e-9));
+        JsonNode kept = tin(tin);
+        put(
+                "/api/shelf/" + tin,
+                "{\"version\":%d,\"herb\":\"lemon-verbena\",\"form\":\"dried\",\"grams\":40}"
+                        .formatted(kept.get("version").asLong()));
+        assertThat(tin(tin).get("left").get("grams").asDouble())
+                .as("weighed again, it is what was said")
+                .isEqualTo(40);
+        event(weighed, "abandoned");
+        delete("/api/shelf/" + tin);
+    }
+
+    @Test
+    void whatIsNotInThatTinOrNotOnTheFireTakesNothing() {
+        String dried = post("/api/shelf", "{\"herb\":\"lemon-verbena\",\"form\":\"dried\",\"grams\":3}")
+                .body()
+                .get("id")
+                .asString();
+        String fresh = post("/api/shelf", "{\"herb\":\"lemon-verbena\",\"form\":\"fresh\",\"grams\":10}")
+                .body()
+                .get("id")
+                .asString();
+        String unsaid = post("/api/shelf", "{\"herb\":\"hyssop\",\"form\":\"dried\"}")
+                .body()
+                .get("id")
+                .asString();
+        String brew = brew("lemon-verbena", "g", 25);
+        assertThat(tin(dried).get("left").get("grams").asDouble())
+                .as("more was taken than was said")
+                .isZero();
+        assertThat(tin(fresh).get("left").get("grams").asDouble()).isEqualTo(10);
+        assertThat(tin(unsaid).has("left")).isFalse();
+        event(brew, "abandoned");
+        for (String id : new String[] {dried, fresh, unsaid}) {
+            delete("/api/shelf/" + id);
+        }
+    }
+}
