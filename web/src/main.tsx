@@ -21,6 +21,7 @@ const Notebook = lazy(() => import("./screens/notebook/Notebook"));
 const Herbs = lazy(() => import("./screens/herbs/Herbs"));
 const Keeping = lazy(() => import("./screens/keeping/Keeping"));
 const Course = lazy(() => import("./screens/course/Course"));
+const Week = lazy(() => import("./screens/week/Week"));
 const Household = lazy(() => import("./screens/household/Household"));
 
 /** A screen, drawn anew when the house reads its numbers in other units. */
@@ -62,6 +63,7 @@ const router = createBrowserRouter([
       { path: "/keeping", element: <InHouse screen={Keeping} /> },
       { path: "/course/new", element: <InHouse screen={Course} /> },
       { path: "/course/:id", element: <InHouse screen={Course} /> },
+      { path: "/week", element: <InHouse screen={Week} /> },
       { path: "/household", element: <InHouse screen={Household} /> },
       { path: "*", element: <Nowhere /> },
     ],

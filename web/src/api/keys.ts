@@ -27,6 +27,7 @@ export const keys = {
   ownHerb: (slug: string) => ["own-herb", slug] as const,
   keeping: ["keeping"] as const,
   laterCup: (brewId: string, ml: number, warm: boolean) => ["keeping", brewId, ml, warm] as const,
+  week: (days: number) => ["plans", "week", days] as const,
   courses: ["courses"] as const,
   course: (id: string) => ["courses", id] as const,
   coursePreview: (ask: CourseRequest) => ["courses", "preview", ask] as const,

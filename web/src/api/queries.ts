@@ -107,6 +107,9 @@ export const useCoursePreview = (ask: CourseRequest) =>
     placeholderData: keepPreviousData,
     staleTime: 0,
   });
+/** The days to come; whatever changes plans or tins changes them. */
+export const useWeek = (days: number) =>
+  useQuery({ queryKey: keys.week(days), queryFn: () => api.week(days), staleTime: 0 });
 export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: api.shelf });
 export const useOccasions = () =>
   useQuery({ queryKey: keys.occasions, queryFn: api.occasions, staleTime: Number.POSITIVE_INFINITY });

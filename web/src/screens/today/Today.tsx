@@ -48,9 +48,14 @@ export function Today() {
             <h2 id="pots" className="text-3xl">
               The household’s pots
             </h2>
-            <Link to="/together" className="min-h-11 underline underline-offset-4">
-              Several for one hour
-            </Link>
+            <span className="flex flex-wrap gap-x-6">
+              <Link to="/week" className="min-h-11 underline underline-offset-4">
+                The week, and what to get
+              </Link>
+              <Link to="/together" className="min-h-11 underline underline-offset-4">
+                Several for one hour
+              </Link>
+            </span>
           </div>
           <div className="mt-3">
             {recipes.error && <Trouble error={recipes.error} again={() => recipes.refetch()} />}

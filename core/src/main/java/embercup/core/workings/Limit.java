@@ -43,6 +43,8 @@ public enum Limit {
     CUPS_A_DAY(0.001, 12, "cups"),
     DAYS_ON(1, 365, "days"),
     DAYS_OFF(0, 365, "days"),
+    /** Days that the house looks ahead. */
+    WEEK_DAYS(1, 31, "days"),
     /** Labels of one thing. */
     LABEL_COPIES(1, 48, "labels"),
     /** Places of a sheet that are used already. */

@@ -142,6 +142,7 @@ class HouseUnitsTest {
                 "%",
                 "min",
                 "drinkers",
+                "labels",
                 "years",
                 "kg",
                 "W",

@@ -143,6 +143,51 @@ public class Courses {
         return all;
     }
 
+    /**
+     * What a course needs of a herb.
+     *
+     * @param gramsADay for all who drink it
+     * @param days on which a pot of it is still to be made; what is left of the last one is drunk first
+     */
+    public record HerbNeed(
+            UUID courseId, String name, String herb, String common, String form, double gramsADay, int days) {}
+
+    /** What the courses need from today up to a day, that one too. */
+    @Transactional(readOnly = true)
+    public List<HerbNeed> needs(LocalDate last) {
+        List<HerbNeed> all = new ArrayList<>();
+        for (CourseEntity e : repository.since(today().minusDays(LISTED_DAYS))) {
+            Course course = rows.course(e);
+            Recipe recipe = rows.recipe(e);
+            List<Cups.Of> of = rows.brews(e, course);
+            long drinking = course.drinking().stream()
+                    .filter(d -> course.runs(d) && !d.isBefore(today()) && !d.isAfter(last))
+                    .count();
+            double dayMl = ml(e, recipe) * course.times().size();
+            double leftMl = of.stream().mapToDouble(Cups.Of::leftMl).sum();
+            int days = (int) Math.max(0, drinking - Math.floor(leftMl / dayMl + 1e-6));
+            if (days == 0) {
+                continue;
+            }
+            try {
+                BrewPlan plan = judge.judge(subject(e), clock.instant()).plan();
+                plan.additions()
+                        .forEach(a -> all.add(new HerbNeed(
+                                e.id,
+                                e.name,
+                                a.of().herb().slug(),
+                                a.of().herb().common(),
+                                Fields.code(a.of().form()),
+                                a.perCupG() * dayMl / recipe.cupMl(),
+                                days)));
+            } catch (InvalidInputException x) {
+                // One that cannot be planned any more says so on its own page.
+                continue;
+            }
+        }
+        return all;
+    }
+
     /** @throws RefusedException 404 when there is none */
     @Transactional(readOnly = true)
     public CourseResponse get(UUID id) {
