@@ -106,6 +106,7 @@ export const api = {
   share: (id: string) => told(http.GET("/api/recipes/{id}/share", by(id))),
   changeTin: (id: string, body: TinRequest) => told(http.PUT("/api/shelf/{id}", { ...by(id), body })),
   week: (days: number) => told(http.GET("/api/week", { params: { query: { days } } })),
+  keptOfPerson: (id: string) => told(http.GET("/api/household/people/{id}", by(id))),
   readTins: (file: Blob, keep: boolean) =>
     sent<TinsResponse>(`/api/shelf/file?keep=${keep}`, file, "text/csv"),
   calendarAddress: () => told(http.GET("/api/household/calendar-address")),

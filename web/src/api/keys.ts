@@ -15,6 +15,7 @@ export const keys = {
   people: ["people"] as const,
   kitchen: ["kitchen"] as const,
   household: ["household"] as const,
+  keptOfPerson: (id: string) => ["household", "people", id] as const,
   calendarAddress: ["household", "calendar"] as const,
   door: ["door"] as const,
   me: ["door", "me"] as const,

@@ -63,6 +63,9 @@ export const useHousehold = () => {
     refetchInterval: 60_000,
   });
 };
+/** How much is kept about somebody; asked when it is to be erased. */
+export const useKeptOfPerson = (id: string) =>
+  useQuery({ queryKey: keys.keptOfPerson(id), queryFn: () => api.keptOfPerson(id), staleTime: 0 });
 /** The address at which a calendar asks by itself. A cook's device alone is told. */
 export const useCalendarAddress = () => {
   const cook = useMe().data?.role === "cook";

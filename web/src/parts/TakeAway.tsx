@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { Trouble } from "./states";
 
 /** Takes something away for good: asked once more, where it stands. */
@@ -9,6 +9,7 @@ export function TakeAway({
   error,
   onTake,
   other,
+  before,
 }: {
   name: string;
   words?: string;
@@ -16,13 +17,16 @@ export function TakeAway({
   error: unknown;
   onTake: () => void;
   /** Another way of taking it away, with what that does. */
-  other?: { words: string; onTake: () => void };
+  other?: { words: ReactNode; onTake: () => void };
+  /** What else may be done before. */
+  before?: ReactNode;
 }) {
   const [sure, setSure] = useState(false);
   return (
     <>
       {sure ? (
         <span className="inline-flex flex-wrap gap-x-5">
+          {before}
           <button type="button" className="min-h-11 text-stop underline underline-offset-4" onClick={onTake}>
             {sureWords}
           </button>

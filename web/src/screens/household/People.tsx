@@ -1,6 +1,6 @@
 import { useKeepPerson, useRemovePerson } from "../../api/changes";
 import type { HerbLine, Person, PersonRequest } from "../../api/client";
-import { useHerbs } from "../../api/queries";
+import { useHerbs, useKeptOfPerson } from "../../api/queries";
 import { Conditions } from "../../parts/Conditions";
 import { conditionsSaid } from "../../parts/conditions";
 import { NumberField, TextField } from "../../parts/Field";
@@ -159,9 +159,18 @@ function OnePerson({ person, herbs }: { person: Person; herbs: HerbLine[] }) {
             words="off the list"
             sureWords={`Yes, ${p.name} off the list`}
             error={remove.error}
+            before={
+              <a
+                href={`/api/household/people/${p.id}/file`}
+                download
+                className="inline-flex min-h-11 items-center underline underline-offset-4"
+              >
+                everything kept about {p.name}, as a file
+              </a>
+            }
             onTake={() => remove.mutate({ id: p.id, forget: false })}
             other={{
-              words: "Forget: name and conditions leave old brews and notes too",
+              words: <Forgotten id={p.id} />,
               onTake: () => remove.mutate({ id: p.id, forget: true }),
             }}
           />
@@ -241,4 +250,18 @@ function requestOf(p: Person, part: Partial<PersonRequest>): PersonRequest {
     ...part,
   };
   return all.conditions?.includes("pregnant") ? all : { ...all, trimester: undefined };
+}
+
+const some = (n: number, one: string) => `${n} ${one}${n === 1 ? "" : "s"}`;
+
+/** What is erased when somebody is forgotten, counted. */
+function Forgotten({ id }: { id: string }) {
+  const kept = useKeptOfPerson(id).data;
+  if (!kept) return <>Forget: name and conditions leave old brews and notes too</>;
+  return (
+    <>
+      Forget: name and conditions leave {some(kept.brews, "brew")} and {some(kept.notes, "note")} too
+      {kept.courses > 0 && `, and ${some(kept.courses, "course")}`}
+    </>
+  );
 }

@@ -41,7 +41,11 @@ export default function Week() {
           <Link to="/together" className="min-h-11 underline underline-offset-4">
             Plan several pots for one hour
           </Link>
-          <a href="/api/calendar.ics" download="ember-cup.ics" className="min-h-11 underline underline-offset-4">
+          <a
+            href="/api/calendar.ics"
+            download="ember-cup.ics"
+            className="min-h-11 underline underline-offset-4"
+          >
             Into a calendar
           </a>
         </p>
@@ -103,7 +107,9 @@ function Shopping({ all, days }: { all: ToBuy[]; days: number }) {
       </h2>
       {missing.length === 0 ? (
         <p className="mt-2 text-muted">
-          {all.length === 0 ? "Nothing is planned that needs herbs." : "There is enough in the tins for all of it."}
+          {all.length === 0
+            ? "Nothing is planned that needs herbs."
+            : "There is enough in the tins for all of it."}
         </p>
       ) : (
         <ul className="mt-3 border-hairline border-t">
@@ -114,7 +120,8 @@ function Shopping({ all, days }: { all: ToBuy[]; days: number }) {
       )}
       {unknown.length > 0 && (
         <p className="mt-3 max-w-prose">
-          Nobody said how much is in the tin of {unknown.map((t) => `${t.common} (${grams(t.needG)} needed)`).join(", ")}.{" "}
+          Nobody said how much is in the tin of{" "}
+          {unknown.map((t) => `${t.common} (${grams(t.needG)} needed)`).join(", ")}.{" "}
           <Link to="/keeping" className="underline underline-offset-4">
             Weigh it
           </Link>

@@ -36,6 +36,7 @@ class ScreensTest {
             "/herbs/liquorice",
             "/household",
             "/together",
+            "/week",
             "/compare",
             "/nowhere");
 

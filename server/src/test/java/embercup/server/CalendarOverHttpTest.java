@@ -204,6 +204,7 @@ class CalendarOverHttpTest {
 
     @Test
     void anAddressWithASecretIsRenewedAndTheOldOneIsOver() throws Exception {
+        RunningServer.delete("/api/household/calendar-address");
         assertThat(get("/api/household/calendar-address").body().has("madeAt")).isFalse();
         JsonNode made = post("/api/household/calendar-address", "{}").body();
         String path = made.get("path").asString();

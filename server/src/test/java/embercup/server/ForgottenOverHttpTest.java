@@ -88,4 +88,23 @@ class ForgottenOverHttpTest {
         assertThat(get("/api/notebook?page=0").body().toString()).doesNotContain(brew);
         assertThat(delete("/api/brews/" + brew).code()).isEqualTo(404);
     }
+
+    @Test
+    void whatIsKeptAboutSomebodyIsCountedAndGivenToHer() {
+        String id = person("Zenobia");
+        String hers = brew("\"drinkerId\":\"" + id + "\"");
+        String shared = brew("\"others\":[{\"drinkerId\":\"" + id + "\",\"cupsADay\":1}]");
+        event(hers, "finished");
+        event(shared, "finished");
+        var counted = get("/api/household/people/" + id).body();
+        assertThat(counted.get("brews").asInt()).isEqualTo(2);
+        assertThat(counted.get("notes").asInt()).isEqualTo(1);
+        var all = get("/api/household/people/" + id + "/file").body();
+        assertThat(all.get("person").get(0).get("name").asString()).isEqualTo("Zenobia");
+        assertThat(all.get("person").get(0).get("conditions").toString()).contains("kidney-stones");
+        assertThat(all.get("brews").size()).isEqualTo(2);
+        assertThat(get("/api/household/people/" + UUID.randomUUID()).code()).isEqualTo(404);
+        assertThat(delete("/api/people/" + id + "?forget=true").code()).isEqualTo(204);
+        assertThat(get("/api/household/people/" + id).code()).isEqualTo(404);
+    }
 }

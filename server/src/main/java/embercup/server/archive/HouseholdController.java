@@ -18,6 +18,7 @@ import java.nio.file.StandardOpenOption;
 import java.time.Clock;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.io.InputStreamResource;
 import org.springframework.http.CacheControl;
@@ -27,6 +28,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -42,13 +44,20 @@ class HouseholdController {
     private final Archives archives;
     private final Backups backups;
     private final Kitchens kitchens;
+    private final OfPerson people;
     private final Clock clock;
     private final Path home;
 
     HouseholdController(
-            Archives archives, Backups backups, Kitchens kitchens, Clock clock, @Value("${ember.home}") Path home) {
+            Archives archives,
+            Backups backups,
+            Kitchens kitchens,
+            OfPerson people,
+            Clock clock,
+            @Value("${ember.home}") Path home) {
         this.archives = archives;
         this.backups = backups;
+        this.people = people;
         this.kitchens = kitchens;
         this.clock = clock;
         this.home = home;
@@ -119,6 +128,26 @@ class HouseholdController {
         } finally {
             Files.deleteIfExists(file);
         }
+    }
+
+    /** How much is kept about somebody, to be said before it is erased. */
+    @GetMapping("/people/{id}")
+    OfPerson.KeptOfPerson keptOfPerson(@PathVariable UUID id) {
+        return people.counted(id);
+    }
+
+    /** Everything that is kept about somebody, for her. */
+    @GetMapping(value = "/people/{id}/file", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<String> fileOfPerson(@PathVariable UUID id) {
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noStore())
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("ember-cup-person.json")
+                                .build()
+                                .toString())
+                .body(people.document(id));
     }
 
     private void take(InputStream in, Path file) throws IOException {

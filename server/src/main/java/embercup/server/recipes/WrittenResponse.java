@@ -25,10 +25,10 @@ record WrittenResponse(
         RecipeDocument recipe,
         String language,
         List<WrittenLine> lines,
-        @Nullable WholePart whole) {
+        @Nullable KeptBeside whole) {
 
     /** What is kept beside a recipe. */
-    record WholePart(String about, List<String> purposes) {}
+    record KeptBeside(String about, List<String> purposes) {}
 
     /** A recipe of ours: every line of its text is of it, and nothing is asked. */
     static WrittenResponse whole(WholeRecipe.Carried carried) {
@@ -36,7 +36,7 @@ record WrittenResponse(
                 carried.recipe(),
                 "en",
                 List.of(),
-                new WholePart(
+                new KeptBeside(
                         carried.about() == null ? "" : carried.about(),
                         carried.purposes() == null ? List.of() : carried.purposes()));
     }
