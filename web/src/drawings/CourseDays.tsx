@@ -16,6 +16,7 @@ function Cup({ day, past }: { day: DayLine; past: boolean }) {
   const ended = day.kind === "ended";
   const taken = day.doses.filter((d) => d.state === "taken").length;
   const missed = day.doses.some((d) => d.state === "missed");
+  const none = day.doses.length > 0 && day.doses.every((d) => d.state === "missed");
   const share = day.doses.length === 0 ? 0 : taken / day.doses.length;
   const level = BOTTOM - share * (BOTTOM - BRIM - 3);
   const inset = (y: number) => ((y - BRIM) / (BOTTOM - BRIM)) * 4;
@@ -41,7 +42,7 @@ function Cup({ day, past }: { day: DayLine; past: boolean }) {
         strokeWidth={2.2}
         strokeDasharray={ended ? "2 4" : undefined}
       />
-      {missed && taken === 0 && (
+      {none && (
         <path d={`M1,${BOTTOM + 2} L27,${BRIM - 2}`} stroke={colour} strokeWidth={2.2} />
       )}
       {day.brewed && <path d={`M8,${BOTTOM + 4} H18`} stroke="var(--ember)" strokeWidth={3} />}

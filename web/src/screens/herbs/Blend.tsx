@@ -30,6 +30,16 @@ export function Blend({ herb }: { herb: HerbResponse }) {
       <p className="text-muted">blend of the house</p>
       {herb.use && <p className="mt-3 max-w-prose">{herb.use}</p>}
       <BrewThis slug={herb.slug} />
+      <p className="mt-2">
+        <a
+          href={`/api/labels.pdf?paper=roll&blend=${herb.slug}`}
+          target="_blank"
+          rel="noreferrer"
+          className="inline-flex min-h-11 items-center underline underline-offset-4"
+        >
+          A label for its jar
+        </a>
+      </p>
       <h3 className="mt-6 text-xl">What it is mixed of</h3>
       <ul className="mt-2 max-w-2xl">
         {herb.parts.map((p, i) => (

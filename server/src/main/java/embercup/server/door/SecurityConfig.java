@@ -84,7 +84,9 @@ class SecurityConfig {
                         "/api/plans/day",
                         "/api/measures/convert",
                         "/api/recipes/read",
-                        "/api/brews/*/events")
+                        "/api/brews/*/events",
+                        "/api/courses/preview",
+                        "/api/courses/*/cups")
                 .hasAnyRole(both)
                 .requestMatchers(HttpMethod.PUT, "/api/brews/*/photo")
                 .hasAnyRole(both)
