@@ -42,9 +42,7 @@ function Cup({ day, past }: { day: DayLine; past: boolean }) {
         strokeWidth={2.2}
         strokeDasharray={ended ? "2 4" : undefined}
       />
-      {none && (
-        <path d={`M1,${BOTTOM + 2} L27,${BRIM - 2}`} stroke={colour} strokeWidth={2.2} />
-      )}
+      {none && <path d={`M1,${BOTTOM + 2} L27,${BRIM - 2}`} stroke={colour} strokeWidth={2.2} />}
       {day.brewed && <path d={`M8,${BOTTOM + 4} H18`} stroke="var(--ember)" strokeWidth={3} />}
     </g>
   );

@@ -1,4 +1,5 @@
 import { memo } from "react";
+import { Link } from "react-router";
 import type { PlanResponse, StageDocument, WayLine } from "../../api/client";
 import { powerOf, stagesOf } from "../../api/steps";
 import { FireLine } from "../../drawings/FireLine";
@@ -33,6 +34,7 @@ export const Drawn = memo(function Drawn({
   onDrop,
   ordered,
   notes,
+  course,
   onChange,
 }: {
   plan: PlanResponse;
@@ -49,6 +51,8 @@ export const Drawn = memo(function Drawn({
   ordered: boolean;
   /** What the recipe says that nothing is reckoned from. */
   notes?: string[];
+  /** Where it is laid as a course. */
+  course?: string;
   onChange: (c: Change) => void;
 }) {
   const line = useWidth(1232);
@@ -137,6 +141,14 @@ export const Drawn = memo(function Drawn({
           <Measures plan={plan} onChange={onChange} />
           <p className="mt-1 text-muted text-sm">
             {plan.posology && !ordered && <span className="text-ink">Taken: {plan.posology}. </span>}
+            {course && (
+              <>
+                <Link to={course} className="relative text-ink underline underline-offset-4 max-sm:reach">
+                  Day by day
+                </Link>
+                .{" "}
+              </>
+            )}
             {notes && notes.length > 0 && <span className="text-ink">Notes: {notes.join(" ")} </span>}
             {plan.keeps && (plan.days ?? 1) > 1 && (
               <span className="text-ink">

@@ -213,12 +213,6 @@ export default function Sheet() {
                 )}
                 <Link
                   className="relative py-0.5 underline underline-offset-4 max-sm:min-h-11"
-                  to={`/course/new?recipe=${recipeId}${order.drinkerId ? `&who=${order.drinkerId}` : ""}`}
-                >
-                  Day by day
-                </Link>
-                <Link
-                  className="relative py-0.5 underline underline-offset-4 max-sm:min-h-11"
                   to={`/recipe/${recipeId}`}
                 >
                   Change the recipe
@@ -281,6 +275,7 @@ export default function Sheet() {
               onDrop={drop}
               ordered={order.aDay !== undefined}
               notes={recipe.data.recipe.notes}
+              course={`/course/new?recipe=${recipeId}${order.drinkerId ? `&who=${order.drinkerId}` : ""}`}
               onChange={changeHerb}
             />
             {open === "schools" && (

@@ -26,9 +26,7 @@ public final class Kept {
     /** @param args the address; {@code things}, or {@code archive}, where to, and the file with the server's process */
     public static void main(String[] args) throws Exception {
         Server server = Server.of(args[0]);
-        boolean good = args[1].equals("things")
-                ? things(server)
-                : archive(server, Path.of(args[2]), Path.of(args[3]));
+        boolean good = args[1].equals("things") ? things(server) : archive(server, Path.of(args[2]), Path.of(args[3]));
         System.exit(good ? 0 : 1);
     }
 
@@ -64,9 +62,7 @@ public final class Kept {
         Path status = Path.of("/proc", Files.readString(pid).strip(), "status");
         long begin = System.nanoTime();
         HttpResponse<Path> answer = server.http()
-                .send(
-                        server.request("/api/household/archive").build(),
-                        HttpResponse.BodyHandlers.ofFile(file));
+                .send(server.request("/api/household/archive").build(), HttpResponse.BodyHandlers.ofFile(file));
         double s = (System.nanoTime() - begin) / 1e9;
         double mb = peakMb(status);
         System.out.printf(

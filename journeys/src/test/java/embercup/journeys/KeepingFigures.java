@@ -28,9 +28,12 @@ public final class KeepingFigures {
             page.locator("section[aria-labelledby=tins] li").first().waitFor();
             List<Double> times = new ArrayList<>();
             for (int i = 0; i < DRAWN; i++) {
-                page.locator("header a[href='/herbs'], nav a[href='/herbs']").first().click();
-                page.locator("section[aria-labelledby=tins]").waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
-                        .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
+                page.locator("header a[href='/herbs'], nav a[href='/herbs']")
+                        .first()
+                        .click();
+                page.locator("section[aria-labelledby=tins]")
+                        .waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
+                                .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
                 times.add(((Number) page.evaluate("""
                         () => new Promise((done) => {
                           const link = document.querySelector("a[href='/keeping']");
@@ -46,7 +49,8 @@ public final class KeepingFigures {
             median = times.get(DRAWN / 2);
             System.out.printf(
                     "drawn      %d things: median %.0f ms, worst %.0f ms of %d (wanted %.0f)%n",
-                    page.locator("section[aria-labelledby=tins] li, section[aria-labelledby=jars] li").count(),
+                    page.locator("section[aria-labelledby=tins] li, section[aria-labelledby=jars] li")
+                            .count(),
                     median,
                     times.get(DRAWN - 1),
                     DRAWN,

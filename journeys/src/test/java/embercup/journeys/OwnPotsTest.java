@@ -358,6 +358,12 @@ class OwnPotsTest {
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("gentle")))
                 .click();
         assertThat(button(page, "^Strength for Grandmother: gentle")).isVisible();
+        // It is shown before it is kept; a page that is left too soon takes it along.
+        page.waitForCondition(() -> RunningServer.get("/api/people")
+                .body()
+                .valueStream()
+                .anyMatch(p -> p.get("name").asString().equals("Grandmother")
+                        && p.get("usualStrength").asString().equals("gentle")));
         page.reload();
         assertThat(button(page, "^Strength for Grandmother: gentle")).isVisible();
         assertThat(button(page, "^To be minded of Grandmother: blood thinner\\. "))
@@ -410,7 +416,7 @@ class OwnPotsTest {
         Assertions.assertThat(RunningServer.put("/api/kitchen/vessels/" + id, """
                 {"version":%d,"name":"renamed pot","kind":"pot","innerDiameterCm":20,"heightCm":10}""".formatted(
                                         now.get("version").asLong()))
-                        .status())
+                        .code())
                 .isEqualTo(200);
         button(page, "^What it is: pot").click();
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("^○? ?jar")))
