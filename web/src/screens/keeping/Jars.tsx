@@ -12,6 +12,8 @@ import { Undo } from "../../parts/Undo";
 import { Why } from "../../parts/Why";
 import { CupSize, OneOf, Word } from "../../parts/Word";
 
+/** So many stand in front; the others are a tap away. */
+const SHOWN = 24;
 /** Height of the tallest jar, px. */
 const TALLEST_PX = 150;
 
@@ -29,6 +31,7 @@ export function Jars({ jars, now }: { jars: JarResponse[]; now: Date }) {
   const [params] = useSearchParams();
   // The square on a jar's label leads to it.
   const [openId, setOpenId] = useState<string | null>(params.get("jar"));
+  const [all, setAll] = useState(params.has("jar"));
   const [undo, setUndo] = useState<{ brewId: string; event: string; words: string }>();
   const tallest = Math.max(...jars.map((j) => j.vessel.heightCm), 1);
   const pxPerCm = TALLEST_PX / tallest;
@@ -45,7 +48,7 @@ export function Jars({ jars, now }: { jars: JarResponse[]; now: Date }) {
         </p>
       ) : (
         <ul className="mt-4 flex flex-wrap gap-y-6">
-          {jars.map((j) => {
+          {jars.slice(0, all ? undefined : SHOWN).map((j) => {
             const age = until(j, now);
             return (
               <li key={j.id} className="w-44 text-sm max-sm:w-1/2">
@@ -80,6 +83,15 @@ export function Jars({ jars, now }: { jars: JarResponse[]; now: Date }) {
             );
           })}
         </ul>
+      )}
+      {!all && jars.length > SHOWN && (
+        <button
+          type="button"
+          className="mt-3 min-h-11 underline underline-offset-4"
+          onClick={() => setAll(true)}
+        >
+          The other {jars.length - SHOWN} jars
+        </button>
       )}
       {undo && (
         <Undo

@@ -23,9 +23,12 @@ export default function Keeping() {
   const [changed, setChanged] = useState<Changed>();
   const [words, setWords] = useState("");
   const [sort, setSort] = useState<Sort>("first");
+  // The square on a label leads to a tin, wherever it stands.
+  const [all, setAll] = useState(() => new URLSearchParams(window.location.search).has("tin"));
   if (shelf.isPending) return <Loading what="the shelf" />;
   if (shelf.error) return <Trouble error={shelf.error} again={() => shelf.refetch()} />;
   const stale = shelf.data.filter((t) => t.stale);
+  const tins = ordered(shelf.data, words, sort);
   const back = () => {
     if (!changed) return;
     const { herb, form, grams: g, filledOn, note } = changed.was;
@@ -77,15 +80,27 @@ export default function Keeping() {
           </div>
         )}
         <ul className="mt-3 border-hairline border-t">
-          {ordered(shelf.data, words, sort).map((t) => (
+          {tins.slice(0, all ? undefined : SHOWN).map((t) => (
             <Line key={t.id} tin={t} onChanged={(words) => setChanged({ was: t, words })} />
           ))}
         </ul>
+        {!all && tins.length > SHOWN && (
+          <button
+            type="button"
+            className="mt-3 min-h-11 underline underline-offset-4"
+            onClick={() => setAll(true)}
+          >
+            The other {tins.length - SHOWN}
+          </button>
+        )}
       </section>
       <Fill />
     </div>
   );
 }
+
+/** A long shelf is drawn as far as a screen shows it; what is looked for is found in all of it. */
+const SHOWN = 40;
 
 /** What was done to a tin last, and how it was before. */
 interface Changed {

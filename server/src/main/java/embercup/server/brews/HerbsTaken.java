@@ -3,7 +3,6 @@ package embercup.server.brews;
 import embercup.server.platform.Fields;
 import embercup.server.shelf.TakenFromTins;
 import java.sql.Timestamp;
-import java.util.ArrayList;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -22,22 +21,24 @@ class HerbsTaken implements TakenFromTins {
     @Override
     @Transactional(readOnly = true)
     public List<Taken> taken(List<Since> of) {
-        List<Taken> all = new ArrayList<>();
-        for (Since since : of) {
-            all.add(jdbc.sql("""
-                            select coalesce(sum((a ->> 'grams')::double precision), 0),
-                                coalesce(sqrt(sum(power(((a ->> 'highG')::double precision - (a ->> 'lowG')::double precision) / 2, 2))), 0),
-                                count(distinct b.id)
+        // One question for the whole shelf; of brews without the herb no plan is opened.
+        return jdbc.sql("""
+                        select t.grams, t.spread, t.brews
+                        from unnest(cast(:herbs as text[]), cast(:forms as text[]), cast(:ats as timestamptz[]))
+                            with ordinality w(herb, form, at, n)
+                        cross join lateral (
+                            select coalesce(sum((a ->> 'grams')::double precision), 0) as grams,
+                                coalesce(sqrt(sum(power(((a ->> 'highG')::double precision - (a ->> 'lowG')::double precision) / 2, 2))), 0) as spread,
+                                count(distinct b.id) as brews
                             from brew b cross join lateral jsonb_array_elements(b.plan -> 'additions') a
-                            where b.herbs @> jsonb_build_array(cast(:herb as text)) and b.started_at >= :at
+                            where b.started_at >= w.at and b.herbs @> jsonb_build_array(w.herb)
                                 and b.phase in ('running', 'finished') and b.clock_real is null
-                                and a ->> 'herb' = :herb and a ->> 'form' = :form""")
-                    .param("herb", since.herb())
-                    .param("form", Fields.code(since.form()))
-                    .param("at", Timestamp.from(since.at()))
-                    .query((row, n) -> new Taken(row.getDouble(1), row.getDouble(2), row.getInt(3)))
-                    .single());
-        }
-        return all;
+                                and a ->> 'herb' = w.herb and a ->> 'form' = w.form) t
+                        order by w.n""")
+                .param("herbs", of.stream().map(Since::herb).toArray(String[]::new))
+                .param("forms", of.stream().map(s -> Fields.code(s.form())).toArray(String[]::new))
+                .param("ats", of.stream().map(s -> Timestamp.from(s.at())).toArray(Timestamp[]::new))
+                .query((row, n) -> new Taken(row.getDouble(1), row.getDouble(2), row.getInt(3)))
+                .list();
     }
 }

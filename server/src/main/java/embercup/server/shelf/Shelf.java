@@ -62,9 +62,10 @@ public class Shelf implements HerbUses {
         List<TinEntity> all = repository.findAllByOrderByHerb();
         Materia materia = herbary.materia();
         List<Taken> taken = taken(all);
+        LocalDate today = today();
         List<Tin> tins = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
-            tins.add(tin(all.get(i), materia, taken.get(i)));
+            tins.add(tin(all.get(i), materia, taken.get(i), today));
         }
         return tins;
     }
@@ -148,7 +149,7 @@ public class Shelf implements HerbUses {
     }
 
     private Tin tin(TinEntity e) {
-        return tin(e, herbary.materia(), taken(List.of(e)).get(0));
+        return tin(e, herbary.materia(), taken(List.of(e)).get(0), today());
     }
 
     private static @Nullable Left left(TinEntity e, Taken taken) {
@@ -163,7 +164,7 @@ public class Shelf implements HerbUses {
                 taken.brews());
     }
 
-    private Tin tin(TinEntity e, Materia materia, Taken taken) {
+    private static Tin tin(TinEntity e, Materia materia, Taken taken, LocalDate today) {
         var herb = materia.find(e.herb);
         Form form = Fields.oneOf(Form.class, e.form, "form");
         LocalDate best = herb.flatMap(h -> ShelfLife.until(h, form, e.filledOn)).orElse(null);
@@ -178,6 +179,6 @@ public class Shelf implements HerbUses {
                 left(e, taken),
                 e.note,
                 best,
-                best != null && best.isBefore(today()));
+                best != null && best.isBefore(today));
     }
 }
