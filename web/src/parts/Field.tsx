@@ -197,6 +197,20 @@ export function Primary({
   );
 }
 
+/** A file of the house, to be kept on the device. */
+export function Download({ href, title, children }: { href: string; title?: string; children: ReactNode }) {
+  return (
+    <a
+      href={href}
+      download
+      title={title}
+      className="inline-flex min-h-11 items-center rounded-one border border-ink px-4"
+    >
+      {children}
+    </a>
+  );
+}
+
 /** Another thing that can be done. */
 export function Secondary({
   children,

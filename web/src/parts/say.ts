@@ -165,6 +165,9 @@ export function figure(x: number): string {
   return x === Math.round(x) ? String(x) : x.toFixed(a < 0.1 ? 3 : 2);
 }
 
+/** "1 brew", "3 brews". */
+export const counted = (n: number, one: string, more = `${one}s`) => `${n} ${n === 1 ? one : more}`;
+
 /** How strong a cup was felt to be, as it is asked and as it is shown. */
 export const FELT = [
   { value: -2, label: "far too weak" },

@@ -5,7 +5,7 @@ import { Conditions } from "../../parts/Conditions";
 import { conditionsSaid } from "../../parts/conditions";
 import { NumberField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
-import { quantity, STRENGTHS } from "../../parts/say";
+import { counted, quantity, STRENGTHS } from "../../parts/say";
 import { TakeAway } from "../../parts/TakeAway";
 import { OneOf, Word } from "../../parts/Word";
 import { NameWord, NewThing, NumberWord, useInPlace } from "./inPlace";
@@ -252,16 +252,14 @@ function requestOf(p: Person, part: Partial<PersonRequest>): PersonRequest {
   return all.conditions?.includes("pregnant") ? all : { ...all, trimester: undefined };
 }
 
-const some = (n: number, one: string) => `${n} ${one}${n === 1 ? "" : "s"}`;
-
 /** What is erased when somebody is forgotten, counted. */
 function Forgotten({ id }: { id: string }) {
   const kept = useKeptOfPerson(id).data;
   if (!kept) return <>Forget: name and conditions leave old brews and notes too</>;
   return (
     <>
-      Forget: name and conditions leave {some(kept.brews, "brew")} and {some(kept.notes, "note")} too
-      {kept.courses > 0 && `, and ${some(kept.courses, "course")}`}
+      Forget: name and conditions leave {counted(kept.brews, "brew")} and {counted(kept.notes, "note")} too
+      {kept.courses > 0 && `, and ${counted(kept.courses, "course")}`}
     </>
   );
 }

@@ -1,23 +1,21 @@
-import { useRef } from "react";
 import { useRestore } from "../../api/changes";
 import type { Held, HouseholdResponse } from "../../api/client";
 import { useHousehold } from "../../api/queries";
-import { Secondary } from "../../parts/Field";
+import { Download, Secondary } from "../../parts/Field";
 import { useNow } from "../../parts/now";
-import { moment, span } from "../../parts/say";
+import { OpenFile } from "../../parts/OpenFile";
+import { counted, moment, span } from "../../parts/say";
 import { Trouble } from "../../parts/states";
-
-const some = (n: number, one: string, more = `${one}s`) => `${n} ${n === 1 ? one : more}`;
 
 /** "3 people, 9 recipes, 16 brews": what there is none of is left out. */
 export function heldSaid(h: Held): string {
   return [
-    h.people && some(h.people, "person", "people"),
-    h.recipes && some(h.recipes, "recipe"),
-    h.brews && some(h.brews, "brew"),
-    h.notes && some(h.notes, "note"),
-    h.photos && some(h.photos, "photo"),
-    h.tins && some(h.tins, "tin"),
+    h.people && counted(h.people, "person", "people"),
+    h.recipes && counted(h.recipes, "recipe"),
+    h.brews && counted(h.brews, "brew"),
+    h.notes && counted(h.notes, "note"),
+    h.photos && counted(h.photos, "photo"),
+    h.tins && counted(h.tins, "tin"),
   ]
     .filter(Boolean)
     .join(", ");
@@ -44,13 +42,7 @@ export function Saved() {
         <>
           <Night backups={h.backups} />
           <p className="mt-4">
-            <a
-              href="/api/household/archive"
-              download
-              className="inline-flex min-h-11 items-center rounded-one border border-ink px-4"
-            >
-              Save the household in a file
-            </a>
+            <Download href="/api/household/archive">Save the household in a file</Download>
           </p>
           <p className="mt-2 max-w-prose text-muted text-sm">
             {heldSaid(h.holds)}, and the kitchen: one zip of plain JSON and photos. It comes back into an
@@ -96,26 +88,20 @@ function Night({ backups: b }: { backups: HouseholdResponse["backups"] }) {
 
 /** An empty household takes one out of a file. */
 export function BringBack() {
-  const file = useRef<HTMLInputElement>(null);
   const restore = useRestore();
   return (
     <div className="mt-3">
-      <Secondary onClick={() => file.current?.click()} disabled={restore.isPending}>
-        {restore.isPending ? "Bringing it back …" : "Bring a saved household back"}
-      </Secondary>
-      <input
-        ref={file}
-        type="file"
-        aria-label="A saved household"
+      <OpenFile
+        label="A saved household"
         accept=".zip,application/zip"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(e) => {
-          const chosen = e.target.files?.[0];
-          if (chosen) restore.mutate(chosen);
-          e.target.value = "";
-        }}
-      />
+        onFiles={([file]) => file && restore.mutate(file)}
+      >
+        {(choose) => (
+          <Secondary onClick={choose} disabled={restore.isPending}>
+            {restore.isPending ? "Bringing it back …" : "Bring a saved household back"}
+          </Secondary>
+        )}
+      </OpenFile>
       {restore.error && <Trouble error={restore.error} />}
       {restore.data && (
         <p role="status" className="mt-3">

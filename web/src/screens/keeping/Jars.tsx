@@ -28,10 +28,10 @@ function until({ jar }: JarResponse, now: Date): { words: string; care: boolean 
 
 /** The fridge: the rest of pots in jars, to one scale and filled to their level; what is about to go stands first. */
 export function Jars({ jars, now }: { jars: JarResponse[]; now: Date }) {
-  const [params] = useSearchParams();
-  // The square on a jar's label leads to it.
-  const [openId, setOpenId] = useState<string | null>(params.get("jar"));
-  const [all, setAll] = useState(params.has("jar"));
+  // The square on a jar’s label leads to it.
+  const labelled = useSearchParams()[0].get("jar");
+  const [openId, setOpenId] = useState<string | null>(labelled);
+  const [all, setAll] = useState(labelled !== null);
   const [undo, setUndo] = useState<{ brewId: string; event: string; words: string }>();
   const tallest = Math.max(...jars.map((j) => j.vessel.heightCm), 1);
   const pxPerCm = TALLEST_PX / tallest;
@@ -102,10 +102,10 @@ export function Jars({ jars, now }: { jars: JarResponse[]; now: Date }) {
           }}
         />
       )}
-      {params.get("jar") && !jars.some((j) => j.id === params.get("jar")) && (
+      {labelled && !jars.some((j) => j.id === labelled) && (
         <p role="status" className="mt-3 border-amber border-l-[5px] pl-3">
           The jar of this label is empty, or gone.{" "}
-          <Link to={`/brew/${params.get("jar")}`} className="underline underline-offset-4">
+          <Link to={`/brew/${labelled}`} className="underline underline-offset-4">
             Its brew
           </Link>
         </p>

@@ -1,5 +1,5 @@
-import { useState } from "react";
-import { Link } from "react-router";
+import { useEffect, useRef, useState } from "react";
+import { Link, useSearchParams } from "react-router";
 import { useChangeTin, usePutTin, useRemoveTin } from "../../api/changes";
 import type { Tin, TinRequest } from "../../api/client";
 import { useKeeping, useShelf } from "../../api/queries";
@@ -24,7 +24,8 @@ export default function Keeping() {
   const [words, setWords] = useState("");
   const [sort, setSort] = useState<Sort>("first");
   // The square on a label leads to a tin, wherever it stands.
-  const [all, setAll] = useState(() => new URLSearchParams(window.location.search).has("tin"));
+  const labelled = useSearchParams()[0].get("tin");
+  const [all, setAll] = useState(labelled !== null);
   if (shelf.isPending) return <Loading what="the shelf" />;
   if (shelf.error) return <Trouble error={shelf.error} again={() => shelf.refetch()} />;
   const stale = shelf.data.filter((t) => t.stale);
@@ -81,7 +82,12 @@ export default function Keeping() {
         )}
         <ul className="mt-3 border-hairline border-t">
           {tins.slice(0, all ? undefined : SHOWN).map((t) => (
-            <Line key={t.id} tin={t} onChanged={(words) => setChanged({ was: t, words })} />
+            <Line
+              key={t.id}
+              tin={t}
+              labelled={t.id === labelled}
+              onChanged={(words) => setChanged({ was: t, words })}
+            />
           ))}
         </ul>
         {!all && tins.length > SHOWN && (
@@ -138,7 +144,20 @@ function leftSaid(t: Tin): string {
   return highG - lowG < 0.5 ? grams(left) : `about ${grams(left)}`;
 }
 
-function Line({ tin, onChanged }: { tin: Tin; onChanged: (words: string) => void }) {
+function Line({
+  tin,
+  labelled,
+  onChanged,
+}: {
+  tin: Tin;
+  /** Whether it is the one whose label was read. */
+  labelled: boolean;
+  onChanged: (words: string) => void;
+}) {
+  const line = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    if (labelled) line.current?.scrollIntoView({ block: "center" });
+  }, [labelled]);
   const put = usePutTin();
   const change = useChangeTin();
   const remove = useRemoveTin();
@@ -157,14 +176,8 @@ function Line({ tin, onChanged }: { tin: Tin; onChanged: (words: string) => void
   );
   return (
     <li
-      ref={(at) => {
-        // The square on a tin's label leads to it.
-        if (at && new URLSearchParams(window.location.search).get("tin") === tin.id) {
-          at.classList.add("bg-strip", "outline-2", "outline-ink");
-          at.scrollIntoView({ block: "center" });
-        }
-      }}
-      className="grid grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-x-4 border-hairline border-b py-2 sm:grid-cols-[auto_minmax(0,1.4fr)_7rem_minmax(0,1fr)_auto]"
+      ref={line}
+      className={`grid grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-x-4 border-hairline border-b py-2 sm:grid-cols-[auto_minmax(0,1.4fr)_7rem_minmax(0,1fr)_auto] ${labelled ? "bg-strip outline-2 outline-ink" : ""}`}
     >
       <TinShape share={share(tin)} stale={tin.stale} />
       <span>

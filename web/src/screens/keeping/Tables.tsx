@@ -1,7 +1,8 @@
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { useReadTins } from "../../api/changes";
 import type { JarResponse, Tin, TinsResponse } from "../../api/client";
 import { Primary, Secondary } from "../../parts/Field";
+import { OpenFile } from "../../parts/OpenFile";
 import { grams } from "../../parts/say";
 import { Trouble } from "../../parts/states";
 import { OneOf, Word } from "../../parts/Word";
@@ -16,7 +17,6 @@ const PAPERS: { value: Paper; label: string; gloss: string }[] = [
 /** The shelf on paper and as a table, and tins out of one. */
 export function Tables({ tins, jars }: { tins: Tin[]; jars: JarResponse[] }) {
   const [paper, setPaper] = useState<Paper>("a4");
-  const file = useRef<HTMLInputElement>(null);
   const [chosen, setChosen] = useState<File | null>(null);
   const read = useReadTins();
   const all = [...jars.map((j) => `jar=${j.id}`), ...tins.map((t) => `tin=${t.id}`)].join("&");
@@ -46,27 +46,25 @@ export function Tables({ tins, jars }: { tins: Tin[]; jars: JarResponse[] }) {
         >
           The tins as a table
         </a>
-        <button
-          type="button"
-          className="relative underline underline-offset-4 max-sm:reach"
-          onClick={() => file.current?.click()}
-        >
-          Tins out of a table
-        </button>
-        <input
-          ref={file}
-          type="file"
-          aria-label="A table of tins"
+        <OpenFile
+          label="A table of tins"
           accept=".csv,.txt,text/csv"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(e) => {
-            const table = e.target.files?.[0] ?? null;
+          onFiles={([table]) => {
+            if (!table) return;
             setChosen(table);
-            if (table) read.mutate({ file: table, keep: false });
-            e.target.value = "";
+            read.mutate({ file: table, keep: false });
           }}
-        />
+        >
+          {(choose) => (
+            <button
+              type="button"
+              className="relative underline underline-offset-4 max-sm:reach"
+              onClick={choose}
+            >
+              Tins out of a table
+            </button>
+          )}
+        </OpenFile>
       </p>
       {read.error && <Trouble error={read.error} />}
       {read.data && chosen && (

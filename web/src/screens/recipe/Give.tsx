@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useShare } from "../../api/queries";
-import { Secondary } from "../../parts/Field";
+import { Download, Secondary } from "../../parts/Field";
 import { QrSquare } from "../../parts/QrSquare";
 import { Trouble } from "../../parts/states";
 
@@ -24,15 +24,9 @@ export function Give({ id, name }: { id: string; name: string }) {
       </p>
       <p className="mt-2 flex flex-wrap gap-3">
         {FORMS.map((f) => (
-          <a
-            key={f.as}
-            href={`/api/recipes/${id}/file?as=${f.as}`}
-            download
-            title={f.gloss}
-            className="inline-flex min-h-11 items-center rounded-one border border-ink px-4"
-          >
+          <Download key={f.as} href={`/api/recipes/${id}/file?as=${f.as}`} title={f.gloss}>
             As {f.label}
-          </a>
+          </Download>
         ))}
         {!linked && <Secondary onClick={() => setLinked(true)}>As a link</Secondary>}
       </p>

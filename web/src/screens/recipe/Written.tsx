@@ -1,7 +1,8 @@
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { useImport, useKeepRecipe } from "../../api/changes";
 import type { WrittenResponse } from "../../api/client";
 import { Primary, Secondary } from "../../parts/Field";
+import { OpenFile } from "../../parts/OpenFile";
 import { Trouble } from "../../parts/states";
 
 const EXAMPLE =
@@ -24,7 +25,6 @@ export function Written({
   /** A recipe of a saved page. */
   onFound: (w: WrittenResponse) => void;
 }) {
-  const file = useRef<HTMLInputElement>(null);
   const importing = useImport();
   const [found, setFound] = useState<WrittenResponse[]>([]);
   const open = async (chosen: File[]) => {
@@ -57,21 +57,15 @@ export function Written({
         <Primary onClick={onRead} busy={busy || text.trim() === ""}>
           Read it
         </Primary>
-        <Secondary onClick={() => file.current?.click()}>Open a saved page or text</Secondary>
-        <input
-          ref={file}
-          type="file"
-          multiple
-          aria-label="A saved page or text"
+        <OpenFile
+          label="A saved page or text"
           accept=".html,.htm,.json,.jsonld,.txt,.md,text/html,application/ld+json,text/plain"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(e) => {
-            // What failed says so itself.
-            open([...(e.target.files ?? [])]).catch(() => {});
-            e.target.value = "";
-          }}
-        />
+          multiple
+          // What failed says so itself.
+          onFiles={(files) => void open(files).catch(() => {})}
+        >
+          {(choose) => <Secondary onClick={choose}>Open a saved page or text</Secondary>}
+        </OpenFile>
       </div>
       {found.length > 0 && <Several found={found} onLook={onFound} onKept={(rest) => setFound(rest)} />}
       {(error ?? importing.error) && <Trouble error={(error ?? importing.error) as Error} />}

@@ -187,6 +187,38 @@ class LabelsOverHttpTest {
         }
     }
 
+    /** However much is in a jar: that something is to be minded is said on its label. */
+    @Test
+    void aFullLabelStillSaysThatSomethingIsToBeMinded() throws Exception {
+        String herbs = java.util.stream.Stream.of(
+                        "hawthorn-berry",
+                        "elderflower",
+                        "linden",
+                        "cinnamon-cassia",
+                        "orange-peel",
+                        "peppermint",
+                        "rosehip",
+                        "sage")
+                .map(
+                        "{\"herb\":\"%s\",\"form\":\"dried\",\"cut\":\"chopped\",\"amount\":1,\"unit\":\"g\",\"stage\":0}"
+                                ::formatted)
+                .collect(java.util.stream.Collectors.joining(","));
+        var brewed = post("/api/brews", """
+                {"recipe":{"name":"Everything there is in the house","tradition":"folk","cups":4,"cupMl":240,"additions":[%s],
+                 "stages":[{"kind":"heat"},{"kind":"simmer","minutes":10},{"kind":"strain"}],
+                 "posology":{"cupsADay":2,"when":"with-food","daysOn":7,"daysOff":7,"moments":["morning","evening"]}},
+                 "drinker":{"ageYears":41,"conditions":["gallbladder"]},"start":true}""".formatted(herbs));
+        assertThat(brewed.code()).as(brewed.body().toString()).isEqualTo(201);
+        String id = brewed.body().get("id").asString();
+        for (String kind : List.of("finished", "kept")) {
+            post(
+                    "/api/brews/" + id + "/events",
+                    "{\"id\":\"%s\",\"kind\":\"%s\"}".formatted(java.util.UUID.randomUUID(), kind));
+        }
+        assertThat(brewed.body().get("plan").get("cautions").toString()).contains("\"care\"");
+        assertThat(words(pdf("paper=roll&jar=" + id)).strip()).endsWith("! More is to be minded: scan it");
+    }
+
     @Test
     void whatHasNoLabelIsRefused() {
         assertThat(get("/api/labels.pdf").code()).isEqualTo(422);

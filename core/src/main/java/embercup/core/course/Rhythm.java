@@ -29,7 +29,7 @@ public record Rhythm(int on, int off, CourseLimit limit, OptionalInt usual) {
     /** Of what a recipe says and what its herbs allow. */
     public static Rhythm of(Optional<Posology> posology, Collection<Herb> herbs) {
         List<CourseLimit> limits = new ArrayList<>();
-        OptionalInt ofRecipe = posology.map(Rhythm::inARow).orElse(OptionalInt.empty());
+        OptionalInt ofRecipe = posology.map(Posology::mostInARow).orElse(OptionalInt.empty());
         ofRecipe.ifPresent(d -> limits.add(new CourseLimit.OfRecipe(d)));
         herbs.forEach(h -> Runs.most(h)
                 .ifPresent(d -> limits.add(new CourseLimit.OfHerb(
@@ -43,11 +43,6 @@ public record Rhythm(int on, int off, CourseLimit limit, OptionalInt usual) {
         int off = Math.max(said, said == 0 ? shortest.days() : ofHerb);
         return new Rhythm(
                 shortest.days(), off, shortest, posology.map(Posology::daysOn).orElse(OptionalInt.empty()));
-    }
-
-    /** "7 mornings, at most 14" may go on to 14; "7 on, 7 off" may not. */
-    private static OptionalInt inARow(Posology p) {
-        return p.more().mostDays().isPresent() ? p.more().mostDays() : p.daysOn();
     }
 
     /**

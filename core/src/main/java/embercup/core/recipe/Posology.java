@@ -76,4 +76,9 @@ public record Posology(double cupsADay, When when, OptionalInt daysOn, int daysO
     public OptionalInt daysInARow() {
         return daysOn.isPresent() ? daysOn : more.mostDays();
     }
+
+    /** Days in a row at the longest: "7 mornings, at most 14" may go on to 14, "7 on, 7 off" may not. Empty when it says neither. */
+    public OptionalInt mostInARow() {
+        return more.mostDays().isPresent() ? more.mostDays() : daysOn;
+    }
 }

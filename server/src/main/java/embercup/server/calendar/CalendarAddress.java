@@ -1,16 +1,13 @@
 package embercup.server.calendar;
 
+import embercup.server.platform.Digest;
 import embercup.server.platform.RefusedException;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -72,7 +69,7 @@ class CalendarAddress {
         Instant now = clock.instant();
         jdbc.sql("delete from calendar_address").update();
         jdbc.sql("insert into calendar_address (digest, made_at, until) values (:digest, :now, :until)")
-                .param("digest", digest(secret))
+                .param("digest", Digest.of(secret))
                 .param("now", Timestamp.from(now))
                 .param("until", Timestamp.from(now.plus(LIVES)))
                 .update();
@@ -89,19 +86,10 @@ class CalendarAddress {
     public void opened(String secret) {
         int asked = jdbc.sql("update calendar_address set asked_at = :now where digest = :digest and until > :now")
                 .param("now", Timestamp.from(clock.instant()))
-                .param("digest", digest(secret))
+                .param("digest", Digest.of(secret))
                 .update();
         if (asked == 0) {
             throw RefusedException.of(HttpStatus.NOT_FOUND, "calendar-closed", Map.of());
-        }
-    }
-
-    private static String digest(String secret) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
         }
     }
 }

@@ -6,12 +6,14 @@ import embercup.server.courses.CourseResponse.CourseDose;
 import embercup.server.courses.CourseResponse.CourseDrinker;
 import embercup.server.courses.Courses;
 import embercup.server.kitchen.Kitchens;
+import embercup.server.platform.Moments;
 import embercup.server.shelf.Shelf;
 import embercup.server.shelf.Tin;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -41,10 +43,11 @@ class CourseCalendar {
     }
 
     List<VEvent> all() {
+        ZoneId zone = kitchens.zone();
         List<VEvent> events = new ArrayList<>();
         courses.all().stream()
                 .filter(c -> !c.laid().phase().equals("over") || c.laid().endedOn() != null)
-                .forEach(c -> events.addAll(of(c)));
+                .forEach(c -> events.addAll(of(c, zone)));
         shelf.all().stream()
                 .filter(t -> t.bestBefore() != null && !t.stale())
                 .map(this::of)
@@ -52,7 +55,7 @@ class CourseCalendar {
         return events;
     }
 
-    private List<VEvent> of(CourseResponse course) {
+    private List<VEvent> of(CourseResponse course, ZoneId zone) {
         List<VEvent> events = new ArrayList<>();
         String name = course.head().name();
         String drinkers = course.head().drinkers().stream()
@@ -77,7 +80,7 @@ class CourseCalendar {
                                 CalendarText.said("course.rest", name, drinkers)),
                         day.date().isAfter(course.laid().lastDay())));
             }
-            events.addAll(doses(course, day, name, drinkers));
+            events.addAll(doses(course, day, name, drinkers, zone));
         }
         LocalDate last = course.laid().lastDay();
         events.add(told(
@@ -88,15 +91,12 @@ class CourseCalendar {
         return events;
     }
 
-    private List<VEvent> doses(CourseResponse course, CourseDay day, String name, String drinkers) {
+    private List<VEvent> doses(CourseResponse course, CourseDay day, String name, String drinkers, ZoneId zone) {
         List<VEvent> events = new ArrayList<>();
         boolean ended = day.kind().equals("ended");
         List<Instant> dues = ended
                 ? course.laid().times().stream()
-                        .map(t -> day.date()
-                                .atTime(LocalTime.parse(t))
-                                .atZone(kitchens.zone())
-                                .toInstant())
+                        .map(t -> Moments.of(day.date(), LocalTime.parse(t), zone))
                         .toList()
                 : day.doses().stream().map(CourseDose::due).toList();
         for (int n = 0; n < dues.size(); n++) {

@@ -23,6 +23,8 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -57,17 +59,8 @@ class CourseJudge {
         this.herbary = herbary;
     }
 
-    /**
-     * Something that somebody drinks day by day.
-     *
-     * @param from the recipe's own id, so that what is learned of its taste counts
-     */
-    record Subject(
-            String name,
-            Course course,
-            RecipeDocument recipe,
-            @Nullable UUID from,
-            List<Drinker> drinkers) {}
+    /** Something that somebody drinks day by day. */
+    record Subject(String name, Course course, RecipeDocument recipe, List<Drinker> drinkers) {}
 
     /** @param stop whether it must not be begun */
     record Judged(BrewPlan plan, List<Caution> cautions, boolean stop) {}
@@ -118,13 +111,13 @@ class CourseJudge {
         List<Herb> herbs = herbs(plan);
         return drinkerIds(of).stream()
                 .flatMap(id -> of.course().passed(herbs, days.history(id, now).drunkOn(), from).stream())
-                .min(java.util.Comparator.comparing(Runs.Passed::day));
+                .min(Comparator.comparing(Runs.Passed::day));
     }
 
     private static Collection<UUID> drinkerIds(Subject of) {
         List<UUID> ids = new ArrayList<>(CourseRows.ids(of.drinkers()));
         // Nobody of the household: her days are known of nobody.
-        return ids.isEmpty() ? java.util.Collections.singleton(null) : ids;
+        return ids.isEmpty() ? Collections.singleton(null) : ids;
     }
 
     // ---- beside other courses

@@ -3,6 +3,7 @@ package embercup.server.courses;
 import embercup.core.course.Course;
 import embercup.core.course.CourseLimit;
 import embercup.core.course.Rhythm;
+import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.server.brews.Cups;
 import embercup.server.kitchen.Kitchens;
@@ -91,6 +92,21 @@ class CourseRows {
 
     String text(RecipeDocument recipe) {
         return json.writeValueAsString(recipe);
+    }
+
+    /** What an adult has at a time, mL: the recipe's cups of a day over its times. */
+    double doseMl(CourseEntity e) {
+        Recipe recipe = recipe(e);
+        int times = course(e).times().size();
+        double share =
+                recipe.posology().map(Posology::cupsADay).map(c -> c / times).orElse(1.0);
+        return recipe.cupMl() * share;
+    }
+
+    /** What all who drink it have at a time, mL. */
+    double doseOfAllMl(CourseEntity e) {
+        double servings = drinkers(e).stream().mapToDouble(Drinker::serving).sum();
+        return doseMl(e) * (servings == 0 ? 1 : servings);
     }
 
     /** Whether a cup was written down already under this id. */

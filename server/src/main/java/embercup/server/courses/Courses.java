@@ -1,6 +1,5 @@
 package embercup.server.courses;
 
-import embercup.core.care.Runs;
 import embercup.core.course.Course;
 import embercup.core.course.Course.Day;
 import embercup.core.course.CourseLimit;
@@ -10,7 +9,6 @@ import embercup.core.dose.ChildDose;
 import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Taking;
-import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Limit;
@@ -24,22 +22,15 @@ import embercup.server.courses.CourseJudge.Subject;
 import embercup.server.courses.CourseRequest.CupRequest;
 import embercup.server.courses.CourseRequest.DrinkerRequest;
 import embercup.server.courses.CourseRequest.EndRequest;
-import embercup.server.courses.CourseResponse.CourseCaution;
-import embercup.server.courses.CourseResponse.CourseDay;
-import embercup.server.courses.CourseResponse.CourseDose;
 import embercup.server.courses.CourseResponse.CourseDrinker;
-import embercup.server.courses.CourseResponse.CourseSource;
-import embercup.server.courses.CourseResponse.Head;
-import embercup.server.courses.CourseResponse.Laid;
-import embercup.server.courses.CourseResponse.NextDose;
-import embercup.server.courses.CourseResponse.TooLong;
 import embercup.server.courses.CourseRows.Drinker;
+import embercup.server.courses.CourseWriting.House;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
-import embercup.server.people.Person;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import embercup.server.platform.Ids;
+import embercup.server.platform.Moments;
 import embercup.server.platform.RefusedException;
 import embercup.server.recipes.RecipeDocument;
 import embercup.server.recipes.Recipes;
@@ -47,20 +38,17 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeParseException;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
@@ -71,13 +59,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Courses {
 
-    /** What ended longer ago is not listed, days. */
-    private static final int LISTED_DAYS = 400;
-
     private final CourseRepository repository;
     private final CupRepository cups;
     private final CourseRows rows;
     private final CourseJudge judge;
+    private final CourseWriting writing;
     private final Recipes recipes;
     private final People people;
     private final Brews brews;
@@ -89,6 +75,7 @@ public class Courses {
             CupRepository cups,
             CourseRows rows,
             CourseJudge judge,
+            CourseWriting writing,
             Recipes recipes,
             People people,
             Brews brews,
@@ -98,6 +85,7 @@ public class Courses {
         this.cups = cups;
         this.rows = rows;
         this.judge = judge;
+        this.writing = writing;
         this.recipes = recipes;
         this.people = people;
         this.brews = brews;
@@ -108,10 +96,7 @@ public class Courses {
     /** Those that run or are to come, then those that are over, the newest first. */
     @Transactional(readOnly = true)
     public List<CourseResponse> all() {
-        return repository.since(today().minusDays(LISTED_DAYS)).stream()
-                .map(this::told)
-                .sorted(Comparator.comparing(c -> c.laid().phase().equals("over")))
-                .toList();
+        return writing.all();
     }
 
     /** A dose that may still be taken. @param state {@code ahead}, {@code due} or {@code late} */
@@ -120,21 +105,25 @@ public class Courses {
     /** Doses of a span that are not drunk and not missed, of every course that runs. */
     @Transactional(readOnly = true)
     public List<Upcoming> upcoming(Instant from, Instant to) {
-        ZoneId zone = kitchens.zone();
-        ZonedDateTime now = clock.instant().atZone(zone);
+        House house = writing.house();
+        ZonedDateTime now = house.now();
         List<Upcoming> all = new ArrayList<>();
-        for (CourseEntity e : repository.since(today().minusDays(LISTED_DAYS))) {
+        for (CourseEntity e : house.listed()) {
             Course course = rows.course(e);
             if (course.last().isBefore(now.toLocalDate())) {
                 continue;
             }
-            String who = drinkers(e, rows.recipe(e)).stream()
-                    .map(CourseDrinker::name)
-                    .collect(Collectors.joining(", "));
+            String who =
+                    writing.drinkers(e, house).stream().map(CourseDrinker::name).collect(Collectors.joining(", "));
             for (Day day : course.drawn(rows.taken(e, rows.brews(e, course)), now.toLocalDate(), now.toLocalTime())) {
                 day.doses().doses().stream()
                         .filter(Doses.Dose::open)
-                        .map(d -> new Upcoming(e.id, e.name, who, moment(day.date(), d.due(), zone), code(d)))
+                        .map(d -> new Upcoming(
+                                e.id,
+                                e.name,
+                                who,
+                                Moments.of(day.date(), d.due(), now.getZone()),
+                                CourseWriting.code(d)))
                         .filter(u -> !u.due().isBefore(from) && u.due().isBefore(to))
                         .forEach(all::add);
             }
@@ -155,22 +144,24 @@ public class Courses {
     /** What the courses need from today up to a day, that one too. */
     @Transactional(readOnly = true)
     public List<HerbNeed> needs(LocalDate last) {
+        House house = writing.house();
         List<HerbNeed> all = new ArrayList<>();
-        for (CourseEntity e : repository.since(today().minusDays(LISTED_DAYS))) {
+        for (CourseEntity e : house.listed()) {
             Course course = rows.course(e);
             Recipe recipe = rows.recipe(e);
             List<Cups.Of> of = rows.brews(e, course);
             long drinking = course.drinking().stream()
-                    .filter(d -> course.runs(d) && !d.isBefore(today()) && !d.isAfter(last))
+                    .filter(d -> course.runs(d) && !d.isBefore(house.today()) && !d.isAfter(last))
                     .count();
-            double dayMl = ml(e, recipe) * course.times().size();
+            double dayMl = rows.doseOfAllMl(e) * course.times().size();
             double leftMl = of.stream().mapToDouble(Cups.Of::leftMl).sum();
             int days = (int) Math.max(0, drinking - Math.floor(leftMl / dayMl + 1e-6));
             if (days == 0) {
                 continue;
             }
             try {
-                BrewPlan plan = judge.judge(subject(e), clock.instant()).plan();
+                BrewPlan plan =
+                        judge.judge(writing.subject(e, house), clock.instant()).plan();
                 plan.additions()
                         .forEach(a -> all.add(new HerbNeed(
                                 e.id,
@@ -191,12 +182,12 @@ public class Courses {
     /** @throws RefusedException 404 when there is none */
     @Transactional(readOnly = true)
     public CourseResponse get(UUID id) {
-        return told(entity(id));
+        return writing.told(entity(id));
     }
 
     @Transactional(readOnly = true)
     public CourseResponse preview(CourseRequest ask) {
-        return told(laid(new CourseEntity(), ask));
+        return writing.told(laid(new CourseEntity(), ask));
     }
 
     /** @throws RefusedException 409 when it is longer than its herbs allow, or stopped for one who drinks it */
@@ -206,17 +197,17 @@ public class Courses {
         refuse(e, e.firstDay);
         e.id = Ids.next(clock.millis());
         e.createdAt = clock.instant();
-        return told(repository.saveAndFlush(e));
+        return writing.told(repository.saveAndFlush(e));
     }
 
     /** @throws RefusedException 409 with the course as kept when the version is not the newest, or when it may not be so */
     @Transactional
     public CourseResponse change(UUID id, CourseRequest ask) {
         CourseEntity e = entity(id);
-        RefusedException.unlessNewest(ask.version(), e.version, "course", () -> told(e));
+        RefusedException.unlessNewest(ask.version(), e.version, "course", () -> writing.told(e));
         laid(e, ask);
         refuse(e, today());
-        return told(repository.saveAndFlush(e));
+        return writing.told(repository.saveAndFlush(e));
     }
 
     @Transactional
@@ -228,7 +219,7 @@ public class Courses {
         }
         e.endedOn = e.firstDay.isAfter(today()) ? e.firstDay.minusDays(1) : today();
         e.endedWhy = Fields.code(why);
-        return told(repository.saveAndFlush(e));
+        return writing.told(repository.saveAndFlush(e));
     }
 
     @Transactional
@@ -237,7 +228,7 @@ public class Courses {
         e.endedOn = null;
         e.endedWhy = null;
         refuse(e, today());
-        return told(repository.saveAndFlush(e));
+        return writing.told(repository.saveAndFlush(e));
     }
 
     @Transactional
@@ -251,7 +242,7 @@ public class Courses {
         CourseEntity e = entity(id);
         UUID cup = Fields.need(ask.id(), "id", Need.CLIENT_ID);
         if (rows.drunk(cup)) {
-            return told(e);
+            return writing.told(e);
         }
         Instant at = clock.instant().minusMillis(Math.round(Objects.requireNonNullElse(ask.ageS(), 0.0) * 1000));
         ZonedDateTime local = at.atZone(kitchens.zone());
@@ -268,7 +259,7 @@ public class Courses {
             throw RefusedException.of(HttpStatus.CONFLICT, "course-dose-drunk", Map.of());
         }
         if (ask.brewId() != null) {
-            double ml = ml(e, rows.recipe(e));
+            double ml = rows.doseOfAllMl(e);
             brews.record(ask.brewId(), new EventRequest.PouredRequest(cup, ask.ageS(), ml));
         } else {
             CupEntity c = new CupEntity();
@@ -277,7 +268,7 @@ public class Courses {
             c.at = at;
             cups.saveAndFlush(c);
         }
-        return told(e);
+        return writing.told(e);
     }
 
     @Transactional
@@ -288,7 +279,7 @@ public class Courses {
                 .orElseThrow(() -> RefusedException.notFound("cup", cupId));
         cups.delete(c);
         cups.flush();
-        return told(e);
+        return writing.told(e);
     }
 
     // ---- laying
@@ -315,8 +306,7 @@ public class Courses {
                 times,
                 Optional.ofNullable(e.endedOn));
         // The plan names the herbs as they are brewed: parts of a blend, what stands in for another.
-        BrewPlan plan = judge.judge(
-                        new Subject(e.name, unlaid, rows.document(e), e.recipeId, drinkers), clock.instant())
+        BrewPlan plan = judge.judge(new Subject(e.name, unlaid, rows.document(e), drinkers), clock.instant())
                 .plan();
         Rhythm rhythm = Rhythm.of(recipe.posology(), judge.herbs(plan));
         OptionalInt days =
@@ -351,7 +341,7 @@ public class Courses {
     }
 
     private void refuse(CourseEntity e, LocalDate from) {
-        Subject of = subject(e);
+        Subject of = writing.subject(e, writing.house());
         Judged judged = judge.judge(of, clock.instant());
         if (judged.stop()) {
             String why = judged.cautions().stream()
@@ -361,178 +351,14 @@ public class Courses {
                     .orElse("");
             throw RefusedException.of(HttpStatus.CONFLICT, "stopped", Map.of("why", why));
         }
-        tooLong(of, judged.plan(), from).ifPresent(t -> {
+        writing.tooLong(of, judged.plan(), clock.instant(), from).ifPresent(t -> {
             throw RefusedException.of(
                     HttpStatus.CONFLICT, "course-too-long", Map.of("why", t.text(), "most", t.most()));
         });
     }
 
-    private Optional<TooLong> tooLong(Subject of, BrewPlan plan, LocalDate from) {
-        return judge.passed(of, plan, from, clock.instant()).map(p -> {
-            int most = (int) of.course().drinking().stream()
-                    .filter(d -> d.isBefore(p.day()))
-                    .count();
-            return new TooLong(said(p), most);
-        });
-    }
-
-    private static String said(Runs.Passed p) {
-        return HouseWords.words()
-                .sentence(
-                        "runs.passed",
-                        Map.of("Of", p.of().common(), "dayOf", p.day().toString(), "most", p.most()));
-    }
-
-    /** As it is judged: of who is no longer on the list nothing is known. */
-    private Subject subject(CourseEntity e) {
-        Set<UUID> known = people.all().stream().map(Person::id).collect(Collectors.toSet());
-        List<Drinker> there = rows.drinkers(e).stream()
-                .filter(d -> known.contains(d.drinkerId()))
-                .toList();
-        return new Subject(e.name, rows.course(e), rows.document(e), e.recipeId, there);
-    }
-
-    // ---- telling
-
-    private CourseResponse told(CourseEntity e) {
-        Course course = rows.course(e);
-        List<Cups.Of> of = rows.brews(e, course);
-        ZoneId zone = kitchens.zone();
-        ZonedDateTime now = clock.instant().atZone(zone);
-        List<Day> drawn = course.drawn(rows.taken(e, of), now.toLocalDate(), now.toLocalTime());
-        boolean ahead = now.toLocalDate().isBefore(course.first());
-        boolean over = now.toLocalDate().isAfter(course.last());
-        Recipe recipe = rows.recipe(e);
-        List<CourseCaution> cautions = new ArrayList<>();
-        List<String> clashes = new ArrayList<>();
-        Optional<TooLong> tooLong = Optional.empty();
-        CourseLimit limit = new CourseLimit.OfRecipe(e.rowDays);
-        if (!over) {
-            try {
-                Subject subject = subject(e);
-                Judged judged = judge.judge(subject, clock.instant());
-                judged.cautions().stream()
-                        .filter(c -> c.severity() != Severity.NOTE)
-                        .map(c -> new CourseCaution(
-                                Fields.code(c.severity()), HouseWords.words().say(c), c.source()))
-                        .forEach(cautions::add);
-                clashes.addAll(judge.clashes(subject, judged, others(e), clock.instant()));
-                tooLong = tooLong(subject, judged.plan(), ahead ? course.first() : now.toLocalDate());
-                limit = Rhythm.of(recipe.posology(), judge.herbs(judged.plan())).limit();
-            } catch (InvalidInputException x) {
-                cautions.add(new CourseCaution(
-                        Fields.code(Severity.CARE),
-                        HouseWords.words()
-                                .sentence(
-                                        "mark.unplannable",
-                                        Map.of("what", HouseWords.words().message(x.violations()))),
-                        ""));
-            }
-        }
-        return new CourseResponse(
-                e.id,
-                e.id == null ? null : Objects.requireNonNullElse(e.version, 0L),
-                new Head(
-                        e.recipeId,
-                        e.name,
-                        drinkers(e, recipe),
-                        recipe.posology().map(p -> HouseWords.words().say(p)).orElse("")),
-                new Laid(
-                        ahead ? "ahead" : over ? "over" : "running",
-                        course.first(),
-                        course.last(),
-                        e.days,
-                        Rhythm.of(recipe.posology(), List.of()).usualDays(),
-                        e.rowDays,
-                        e.restDays,
-                        HouseWords.words().say((Record) limit),
-                        limit instanceof CourseLimit.OfHerb h ? h.source() : null,
-                        course.times().stream().map(LocalTime::toString).toList(),
-                        e.endedOn,
-                        e.endedWhy),
-                drawn.stream().map(d -> line(d, of, zone)).toList(),
-                Course.next(drawn)
-                        .map(n -> new NextDose(moment(n.date(), n.dose().due(), zone), code(n.dose())))
-                        .orElse(null),
-                cautions,
-                clashes,
-                tooLong.orElse(null),
-                over ? List.of() : sources(of));
-    }
-
-    private List<Subject> others(CourseEntity e) {
-        return repository.since(today().minusDays(LISTED_DAYS)).stream()
-                .filter(o -> !o.id.equals(e.id))
-                .map(this::subject)
-                .filter(s -> !s.course().last().isBefore(today()))
-                .toList();
-    }
-
-    private List<CourseDrinker> drinkers(CourseEntity e, Recipe recipe) {
-        Map<UUID, String> names = new HashMap<>();
-        people.all().forEach(p -> names.put(p.id(), p.name()));
-        List<Drinker> all = rows.drinkers(e);
-        double cup = dose(e, recipe);
-        return all.stream()
-                .map(d -> new CourseDrinker(
-                        d.drinkerId(),
-                        d.drinkerId() == null ? "" : names.getOrDefault(d.drinkerId(), ""),
-                        d.serving(),
-                        cup * d.serving()))
-                .toList();
-    }
-
-    /** What an adult has at a time, mL: the recipe's cups of a day over its times. */
-    private double dose(CourseEntity e, Recipe recipe) {
-        int times = rows.course(e).times().size();
-        double share =
-                recipe.posology().map(Posology::cupsADay).map(c -> c / times).orElse(1.0);
-        return recipe.cupMl() * share;
-    }
-
-    /** What all of them have at a time, mL. */
-    private double ml(CourseEntity e, Recipe recipe) {
-        double servings =
-                rows.drinkers(e).stream().mapToDouble(Drinker::serving).sum();
-        return dose(e, recipe) * (servings == 0 ? 1 : servings);
-    }
-
-    private static List<CourseSource> sources(List<Cups.Of> of) {
-        return of.stream()
-                .filter(b -> b.leftMl() > 0)
-                .map(b -> new CourseSource(b.brew(), b.name(), b.leftMl(), b.cupMl()))
-                .toList();
-    }
-
-    private static CourseDay line(Day day, List<Cups.Of> of, ZoneId zone) {
-        boolean brewed = of.stream()
-                .anyMatch(b -> b.startedAt().atZone(zone).toLocalDate().equals(day.date()));
-        return new CourseDay(
-                day.date(),
-                Fields.code(day.kind()),
-                brewed,
-                day.doses().doses().stream()
-                        .map(d -> new CourseDose(
-                                moment(day.date(), d.due(), zone),
-                                code(d),
-                                d.takenAt()
-                                        .map(t -> moment(day.date(), t, zone))
-                                        .orElse(null)))
-                        .toList(),
-                day.doses().extra());
-    }
-
-    private static String code(Doses.Dose dose) {
-        return Fields.code(dose.state());
-    }
-
-    /** By the household's clock, whatever that day's offset is. */
-    private static Instant moment(LocalDate day, LocalTime time, ZoneId zone) {
-        return day.atTime(time).atZone(zone).toInstant();
-    }
-
     private LocalDate today() {
-        return LocalDate.ofInstant(clock.instant(), kitchens.zone());
+        return kitchens.day(clock.instant());
     }
 
     private CourseEntity entity(UUID id) {

@@ -3,17 +3,14 @@ package embercup.server.door;
 import embercup.core.workings.Length;
 import embercup.server.door.Audit.What;
 import embercup.server.platform.Audience;
+import embercup.server.platform.Digest;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -84,7 +81,7 @@ class Devices {
         String code = "%06d".formatted(random.nextInt(DIGITS));
         CodeEntity e = new CodeEntity();
         e.id = Ids.next(clock.millis());
-        e.digest = digest(code);
+        e.digest = Digest.of(code);
         e.role = Fields.code(role);
         e.expiresAt = now.plus(CODE_LIVES);
         codes.save(e);
@@ -109,7 +106,7 @@ class Devices {
                     HttpStatus.TOO_MANY_REQUESTS, "too-many-codes", Map.of("minutes", WHILE.toMinutes()));
         }
         String digits = code == null ? "" : code.replaceAll("\\D", "");
-        CodeEntity e = codes.living(digest(digits), now).orElse(null);
+        CodeEntity e = codes.living(Digest.of(digits), now).orElse(null);
         if (e == null) {
             audit.write(What.CODE_WRONG, address, null, null);
             throw RefusedException.of(HttpStatus.UNAUTHORIZED, "wrong-code", Map.of());
@@ -173,14 +170,5 @@ class Devices {
 
     private static Device device(DeviceEntity e) {
         return new Device(e.id, Objects.requireNonNullElse(e.version, 0L), e.name, e.role, e.pairedAt, e.seenAt);
-    }
-
-    private static String digest(String code) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(code.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }

@@ -31,6 +31,8 @@ import embercup.server.platform.RefusedException;
 import embercup.server.platform.SchoolsReading;
 import embercup.server.platform.WorkingsLine;
 import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -93,6 +95,11 @@ public class Kitchens {
     public ZoneId zone() {
         String said = ownKitchen.zone();
         return said == null ? ZoneId.systemDefault() : ZoneId.of(said);
+    }
+
+    /** The day of the house at a moment. */
+    public LocalDate day(Instant at) {
+        return LocalDate.ofInstant(at, zone());
     }
 
     private static String zone(String said) {

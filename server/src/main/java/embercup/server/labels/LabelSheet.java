@@ -106,6 +106,8 @@ final class LabelSheet implements AutoCloseable {
         private final float width = Paper.pt(Paper.LABEL_W);
         private final float height = Paper.pt(Paper.LABEL_H);
         private float y;
+        /** At the foot, for what comes last. */
+        private float kept;
 
         Drawing(PDPageContentStream page, float left, float bottom) {
             this.page = page;
@@ -127,8 +129,11 @@ final class LabelSheet implements AutoCloseable {
             line(label.made(), DAYS, false);
             line(label.useBy(), DAYS, true);
             y -= 1.5f;
+            // However much is in it: that something is to be minded has its line.
+            kept = label.care().isEmpty() ? 0 : SMALL * LEADING;
             paragraph(String.join("; ", label.contents()));
             paragraph(label.take());
+            kept = 0;
             care(label.care());
         }
 
@@ -146,7 +151,7 @@ final class LabelSheet implements AutoCloseable {
         }
 
         private boolean room(float high) {
-            return y - high >= bottom + PAD * 0.6f;
+            return y - high >= bottom + PAD * 0.6f + kept;
         }
 
         /** Beside the square it is narrow, below it wide. */

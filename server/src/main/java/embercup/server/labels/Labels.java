@@ -1,6 +1,5 @@
 package embercup.server.labels;
 
-import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.Materia;
@@ -28,16 +27,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** What stands on the labels of what is kept. */
 @Component
 class Labels {
-
-    /** Cautions that have room; the square leads to all. */
-    private static final int CAUTIONS = 3;
 
     private final Brews brews;
     private final Jars jars;
@@ -55,14 +54,33 @@ class Labels {
         this.clock = clock;
     }
 
-    /** @throws RefusedException 404 when nothing of that brew is in a jar */
-    Label ofJar(UUID brewId) {
-        JarResponse jar = jars.all().stream()
-                .filter(j -> j.id().equals(brewId))
-                .findFirst()
-                .orElseThrow(() -> RefusedException.notFound("jar", brewId));
-        BrewResponse brew = brews.get(brewId);
+    /**
+     * Labels of what is asked for, in its order: jars by their brews, tins, blends of the house by their slugs.
+     *
+     * @throws RefusedException 404 when one of them is not there
+     */
+    List<Label> of(List<UUID> jarIds, List<UUID> tinIds, List<String> blends) {
         Materia materia = herbary.materia();
+        ZoneId zone = kitchens.zone();
+        Map<UUID, JarResponse> inJars = jarIds.isEmpty() ? Map.of() : byId(jars.all(), JarResponse::id);
+        Map<UUID, Tin> onShelf = tinIds.isEmpty() ? Map.of() : byId(shelf.all(), Tin::id);
+        List<Label> all = new ArrayList<>();
+        jarIds.forEach(id -> all.add(ofJar(there(inJars, id, "jar"), materia, zone)));
+        tinIds.forEach(id -> all.add(ofTin(there(onShelf, id, "tin"), materia)));
+        blends.forEach(slug -> all.add(ofBlend(slug, materia, zone)));
+        return all;
+    }
+
+    private static <T> Map<UUID, T> byId(List<T> all, Function<T, UUID> id) {
+        return all.stream().collect(Collectors.toMap(id, Function.identity()));
+    }
+
+    private static <T> T there(Map<UUID, T> all, UUID id, String what) {
+        return Optional.ofNullable(all.get(id)).orElseThrow(() -> RefusedException.notFound(what, id));
+    }
+
+    private Label ofJar(JarResponse jar, Materia materia, ZoneId zone) {
+        BrewResponse brew = brews.get(jar.id());
         Map<String, Double> grams = new LinkedHashMap<>();
         for (AdditionLine a : brew.plan().brewing().additions()) {
             if (!a.goes().perCup()) {
@@ -78,7 +96,6 @@ class Labels {
         List<String> care = brew.plan().judged().cautions().stream()
                 .filter(c -> !c.severity().equals("note"))
                 .map(c -> c.text())
-                .limit(CAUTIONS)
                 .toList();
         String name = jar.drinkerName().isEmpty()
                 ? jar.name()
@@ -86,32 +103,20 @@ class Labels {
         return new Label(
                 name,
                 contents(materia, grams),
-                said("label.made", Map.of("day", day(jar.jar().madeAt()))),
+                said("label.made", Map.of("day", day(jar.jar().madeAt(), zone))),
                 jar.jar().goodUntil() == null
                         ? said("label.keeps", Map.of())
-                        : said("label.use-by", Map.of("day", day(jar.jar().goodUntil()))),
+                        : said("label.use-by", Map.of("day", day(jar.jar().goodUntil(), zone))),
                 take,
                 care,
-                "/keeping?jar=" + brewId);
+                "/keeping?jar=" + jar.id());
     }
 
-    /** @throws RefusedException 404 when there is no such tin */
-    Label ofTin(UUID id) {
-        Tin tin = shelf.all().stream()
-                .filter(t -> t.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> RefusedException.notFound("tin", id));
-        Materia materia = herbary.materia();
+    private static Label ofTin(Tin tin, Materia materia) {
         List<Herb> herb = materia.find(tin.herb()).stream().toList();
         List<String> contents = new ArrayList<>();
         herb.stream().map(Herb::latin).filter(l -> !l.isEmpty()).forEach(contents::add);
-        contents.add(HouseWords.words()
-                .sentence(
-                        "form."
-                                + Form.valueOf(tin.form().toUpperCase(Locale.ROOT))
-                                        .name()
-                                        .toLowerCase(Locale.ROOT),
-                        Map.of()));
+        contents.add(said("form." + tin.form(), Map.of()));
         if (!tin.note().isEmpty()) {
             contents.add(tin.note());
         }
@@ -121,13 +126,12 @@ class Labels {
                 said("label.filled", Map.of("day", day(tin.filledOn()))),
                 tin.bestBefore() == null ? "" : said("label.use-by", Map.of("day", day(tin.bestBefore()))),
                 "",
-                herb.stream().flatMap(Labels::care).limit(CAUTIONS).toList(),
-                "/keeping?tin=" + id);
+                herb.stream().flatMap(Labels::care).toList(),
+                "/keeping?tin=" + tin.id());
     }
 
-    /** A blend of the house, mixed today. @throws RefusedException 404 when it is none */
-    Label ofBlend(String slug) {
-        Materia materia = herbary.materia();
+    /** A blend of the house, mixed today. */
+    private Label ofBlend(String slug, Materia materia, ZoneId zone) {
         Herb blend = materia.find(slug).filter(Herb::mixed).orElseThrow(() -> RefusedException.notFound("herb", slug));
         Map<String, Double> parts = new LinkedHashMap<>();
         List<Double> shares = new HerbMeasure(materia, MeasureCustom.DEFAULT).shares(blend);
@@ -137,14 +141,13 @@ class Labels {
         return new Label(
                 blend.common(),
                 contents(materia, parts),
-                said("label.mixed", Map.of("day", day(LocalDate.ofInstant(clock.instant(), kitchens.zone())))),
+                said("label.mixed", Map.of("day", day(clock.instant(), zone))),
                 "",
                 blend.use(),
                 parts.keySet().stream()
                         .flatMap(h -> materia.find(h).stream())
                         .flatMap(Labels::care)
                         .distinct()
-                        .limit(CAUTIONS)
                         .toList(),
                 "/herbs/" + slug);
     }
@@ -179,12 +182,8 @@ class Labels {
                 .map(HouseWords.words()::quantities);
     }
 
-    private String day(Instant at) {
-        return day(LocalDate.ofInstant(at, zone()));
-    }
-
-    private ZoneId zone() {
-        return kitchens.zone();
+    private static String day(Instant at, ZoneId zone) {
+        return day(LocalDate.ofInstant(at, zone));
     }
 
     /** With its month as a word, so that no order of numbers is mistaken. */

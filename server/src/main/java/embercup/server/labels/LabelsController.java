@@ -4,7 +4,6 @@ import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -52,10 +51,9 @@ class LabelsController {
         Paper on = Fields.oneOf(Paper.class, paper, "paper");
         Fields.within(copies, "copies", Limit.LABEL_COPIES);
         Fields.within(skip, "skip", Limit.LABELS_USED);
-        List<Label> all = new ArrayList<>();
-        some(jar).forEach(id -> all.addAll(Collections.nCopies(copies, labels.ofJar(id))));
-        some(tin).forEach(id -> all.addAll(Collections.nCopies(copies, labels.ofTin(id))));
-        some(blend).forEach(slug -> all.addAll(Collections.nCopies(copies, labels.ofBlend(slug))));
+        List<Label> all = labels.of(some(jar), some(tin), some(blend)).stream()
+                .flatMap(l -> Collections.nCopies(copies, l).stream())
+                .toList();
         Fields.need(all.isEmpty() ? null : all, "jar", Need.LABEL_OF);
         Fields.within(all.size(), "copies", Limit.LABELS);
         String origin =

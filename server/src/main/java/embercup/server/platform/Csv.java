@@ -17,8 +17,6 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 
 /**
@@ -63,13 +61,7 @@ public final class Csv {
 
     /** As a file; with a mark of its encoding, so that spreadsheets read more than English. */
     public static ResponseEntity<byte[]> file(String name, String text) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_TYPE, TYPE + ";charset=UTF-8")
-                .header("X-Content-Type-Options", "nosniff")
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString())
-                .body(('\ufeff' + text).getBytes(StandardCharsets.UTF_8));
+        return Download.of(name, TYPE, '\ufeff' + text);
     }
 
     /** @param most rows that are read; more are told by one row more */

@@ -12,6 +12,7 @@ import embercup.core.plan.Step;
 import embercup.core.recipe.Recipe;
 import embercup.core.words.Words;
 import embercup.server.herbs.Herbary;
+import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import embercup.server.platform.Square;
 import java.time.Duration;
@@ -130,7 +131,7 @@ class RecipeFiles {
                         "herb",
                         a.inHand().common(),
                         "formCode",
-                        a.of().form().name().toLowerCase(java.util.Locale.ROOT),
+                        Fields.code(a.of().form()),
                         "grams",
                         words.shown(a.outG().best(), "g")));
     }

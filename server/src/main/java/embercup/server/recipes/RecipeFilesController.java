@@ -2,12 +2,11 @@ package embercup.server.recipes;
 
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Wanted;
+import embercup.server.platform.Download;
 import embercup.server.recipes.RecipeFiles.ShareResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -47,13 +46,8 @@ class RecipeFilesController {
     }
 
     private static ResponseEntity<byte[]> file(String text, String type, String name) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_TYPE, type + ";charset=UTF-8")
-                .header("X-Content-Type-Options", "nosniff")
+        return Download.begun(name, type)
                 .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox")
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString())
                 .body(text.getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -138,7 +138,7 @@ public class Shelf implements HerbUses {
     }
 
     private LocalDate today() {
-        return LocalDate.ofInstant(clock.instant(), kitchens.zone());
+        return kitchens.day(clock.instant());
     }
 
     private List<Taken> taken(List<TinEntity> of) {

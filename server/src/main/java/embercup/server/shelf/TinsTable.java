@@ -151,9 +151,7 @@ class TinsTable {
             String form = cell("form").isEmpty() ? "dried" : cell("form").toLowerCase(Locale.ROOT);
             try {
                 Herb herb = herb(materia, said);
-                if (Arrays.stream(Form.values()).noneMatch(f -> f.name().equalsIgnoreCase(form))) {
-                    throw InvalidInputException.of("form", form, new Wanted.OneOf(List.of("fresh", "dried")));
-                }
+                Fields.oneOf(Form.class, form, "form");
                 Double grams = grams();
                 LocalDate filled = day();
                 String key = herb.slug() + "|" + form;

@@ -3,6 +3,7 @@ package embercup.server.week;
 import embercup.server.brews.BrewResponse;
 import embercup.server.brews.Brews;
 import embercup.server.brews.Jars;
+import embercup.server.brews.Jars.JarResponse;
 import embercup.server.courses.CourseResponse;
 import embercup.server.courses.Courses;
 import embercup.server.kitchen.Kitchens;
@@ -17,14 +18,17 @@ import embercup.server.week.WeekResponse.WeekPot;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** The days to come: planned pots, courses, what is to be drunk; and what the tins lack for them. */
@@ -51,7 +55,10 @@ class Week {
 
     /** @param days from today on */
     WeekResponse of(int days) {
-        LocalDate today = day(clock.instant());
+        ZoneId zone = kitchens.zone();
+        LocalDate today = day(clock.instant(), zone);
+        List<JarResponse> inJars = jars.all();
+        List<Tin> tins = shelf.all();
         List<BrewResponse.BrewLine> planned = brews.open().stream()
                 .filter(b -> b.phase().equals("planned") && !b.unreadable())
                 .toList();
@@ -64,30 +71,34 @@ class Week {
             all.add(new WeekDay(
                     date,
                     planned.stream()
-                            .filter(b -> day(b.startAt()).equals(date))
+                            .filter(b -> day(b.startAt(), zone).equals(date))
                             .map(b -> new WeekPot(b.id(), b.name(), b.drinkerName(), b.startAt()))
                             .toList(),
                     going.stream().flatMap(c -> on(c, date)).toList(),
-                    over(date)));
+                    over(inJars, tins, date, zone)));
         }
-        return new WeekResponse(all, shopping(planned, today.plusDays(days - 1L)));
+        LocalDate last = today.plusDays(days - 1L);
+        List<BrewResponse.BrewLine> until = planned.stream()
+                .filter(b -> !day(b.startAt(), zone).isAfter(last))
+                .toList();
+        return new WeekResponse(all, shopping(until, courses.needs(last), tins));
     }
 
     private static Stream<WeekCourse> on(CourseResponse c, LocalDate date) {
         return c.days().stream()
                 .filter(d -> d.date().equals(date) && !d.kind().equals("ended"))
                 .map(d -> new WeekCourse(
-                        java.util.Objects.requireNonNull(c.id()),
+                        Objects.requireNonNull(c.id()),
                         c.head().name(),
                         d.kind(),
                         d.doses().size(),
                         date.equals(c.laid().lastDay())));
     }
 
-    private List<String> over(LocalDate date) {
-        Stream<String> ofJars = jars.all().stream()
-                .filter(j ->
-                        j.jar().goodUntil() != null && day(j.jar().goodUntil()).equals(date))
+    private static List<String> over(List<JarResponse> inJars, List<Tin> tins, LocalDate date, ZoneId zone) {
+        Stream<String> ofJars = inJars.stream()
+                .filter(j -> j.jar().goodUntil() != null
+                        && day(j.jar().goodUntil(), zone).equals(date))
                 .map(j -> HouseWords.words()
                         .sentence(
                                 "calendar.jar",
@@ -98,7 +109,7 @@ class Week {
                                         j.drinkerName(),
                                         "forTrue",
                                         String.valueOf(!j.drinkerName().isEmpty()))));
-        Stream<String> ofTins = shelf.all().stream()
+        Stream<String> ofTins = tins.stream()
                 .filter(t -> date.equals(t.bestBefore()))
                 .map(t -> HouseWords.words().sentence("calendar.tin", Map.of("name", t.common())));
         return Stream.concat(ofJars, ofTins).toList();
@@ -122,12 +133,9 @@ class Week {
         }
     }
 
-    private List<ToBuy> shopping(List<BrewResponse.BrewLine> planned, LocalDate last) {
+    private List<ToBuy> shopping(List<BrewResponse.BrewLine> planned, List<Courses.HerbNeed> needs, List<Tin> onShelf) {
         Map<String, Needed> all = new TreeMap<>();
         for (BrewResponse.BrewLine b : planned) {
-            if (day(b.startAt()).isAfter(last)) {
-                continue;
-            }
             for (AdditionLine a : brews.get(b.id()).plan().brewing().additions()) {
                 add(
                         all,
@@ -138,12 +146,12 @@ class Week {
                         b.name());
             }
         }
-        for (Courses.HerbNeed n : courses.needs(last)) {
+        for (Courses.HerbNeed n : needs) {
             String why = HouseWords.words().sentence("week.course", Map.of("name", n.name(), "days", n.days()));
             add(all, n.herb(), n.common(), n.form(), n.gramsADay() * n.days(), why);
         }
         Map<String, Tin> tins = new TreeMap<>();
-        shelf.all().forEach(t -> tins.put(t.herb() + "|" + t.form(), t));
+        onShelf.forEach(t -> tins.put(t.herb() + "|" + t.form(), t));
         return all.values().stream()
                 .map(n -> line(n, tins.get(n.herb + "|" + n.form)))
                 .sorted(Comparator.comparing((ToBuy t) -> !TO_GET.contains(t.status()))
@@ -159,7 +167,7 @@ class Week {
     }
 
     /** Of a stale tin nothing is counted; of one that nobody weighed nothing is known. */
-    private static ToBuy line(Needed n, @org.jspecify.annotations.Nullable Tin tin) {
+    private static ToBuy line(Needed n, @Nullable Tin tin) {
         List<String> why = List.copyOf(n.why);
         if (tin == null) {
             return new ToBuy(n.herb, n.common, n.form, n.grams, null, n.grams, "none", why);
@@ -196,7 +204,7 @@ class Week {
         return String.join("\n", lines) + "\n";
     }
 
-    private LocalDate day(Instant at) {
-        return LocalDate.ofInstant(at, kitchens.zone());
+    private static LocalDate day(Instant at, ZoneId zone) {
+        return LocalDate.ofInstant(at, zone);
     }
 }

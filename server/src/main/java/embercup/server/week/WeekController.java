@@ -1,10 +1,8 @@
 package embercup.server.week;
 
 import embercup.core.workings.Limit;
+import embercup.server.platform.Download;
 import embercup.server.platform.Fields;
-import java.nio.charset.StandardCharsets;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -35,15 +33,6 @@ class WeekController {
             @RequestParam(defaultValue = "7") int days, @RequestParam(defaultValue = "text") String as) {
         Fields.onlyAs(as, "text");
         Fields.within(days, "days", Limit.WEEK_DAYS);
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_TYPE, "text/plain;charset=UTF-8")
-                .header("X-Content-Type-Options", "nosniff")
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("herbs-to-get.txt")
-                                .build()
-                                .toString())
-                .body(week.text(days).getBytes(StandardCharsets.UTF_8));
+        return Download.of("herbs-to-get.txt", MediaType.TEXT_PLAIN_VALUE, week.text(days));
     }
 }
