@@ -25,16 +25,16 @@ export default function Notebook() {
     <div className="pt-6">
       <title>Notebook · Ember Cup</title>
       <div className="flex flex-wrap items-baseline justify-between gap-x-8 gap-y-2">
-        <h1 className="text-3xl">
-          Notebook{" "}
+        <div className="flex items-baseline gap-x-5">
+          <h1 className="text-3xl">Notebook</h1>
           <a
             href="/api/notebook/file?as=csv"
             download
-            className="relative ml-3 font-sans font-normal text-base underline underline-offset-4 max-sm:reach"
+            className="relative underline underline-offset-4 max-sm:reach"
           >
             as a table
           </a>
-        </h1>
+        </div>
         <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 max-sm:w-full">
           <label className="flex items-baseline gap-2">
             <span className="text-muted">of</span>
