@@ -17,6 +17,8 @@ import java.util.regex.Pattern;
 public final class Kept {
 
     private static final int ASKED = 30;
+    private static final double CALENDAR_MS = 100;
+    private static final double CALENDAR_EVENTS = 500;
     private static final double ARCHIVE_S = 60;
     private static final double ARCHIVE_MB = 512;
     private static final Pattern TIN = Pattern.compile("\"id\":\"([0-9a-f-]{36})\"");
@@ -38,7 +40,7 @@ public final class Kept {
         int events = server.get("/api/calendar.ics").split("BEGIN:VEVENT").length - 1;
         System.out.printf("%d events in the calendar%n", events);
         boolean labels = measure(server, "24 labels", "/api/labels.pdf?copies=24&tin=" + tin.group(1), 1000);
-        boolean calendar = measure(server, "calendar", "/api/calendar.ics", 100);
+        boolean calendar = measure(server, "calendar", "/api/calendar.ics", CALENDAR_MS * events / CALENDAR_EVENTS);
         boolean shelf = measure(server, "shelf", "/api/shelf", 100);
         boolean jars = measure(server, "jars", "/api/keeping", 100);
         return labels && calendar && shelf && jars;

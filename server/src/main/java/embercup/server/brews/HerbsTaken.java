@@ -21,20 +21,24 @@ class HerbsTaken implements TakenFromTins {
     @Override
     @Transactional(readOnly = true)
     public List<Taken> taken(List<Since> of) {
-        // One question for the whole shelf; of brews without the herb no plan is opened.
+        // One question for the whole shelf, and each plan is opened once: it grows with the brews since the oldest tin,
+        // not with
+        // brews times tins.
         return jdbc.sql("""
-                        select t.grams, t.spread, t.brews
-                        from unnest(cast(:herbs as text[]), cast(:forms as text[]), cast(:ats as timestamptz[]))
-                            with ordinality w(herb, form, at, n)
-                        cross join lateral (
-                            select coalesce(sum((a ->> 'grams')::double precision), 0) as grams,
-                                coalesce(sqrt(sum(power(((a ->> 'highG')::double precision - (a ->> 'lowG')::double precision) / 2, 2))), 0) as spread,
-                                count(distinct b.id) as brews
-                            from brew b cross join lateral jsonb_array_elements(b.plan -> 'additions') a
-                            where b.started_at >= w.at and b.herbs @> jsonb_build_array(w.herb)
-                                and b.phase in ('running', 'finished') and b.clock_real is null
-                                and a ->> 'herb' = w.herb and a ->> 'form' = w.form) t
-                        order by w.n""")
+                        with w as (
+                            select herb, form, at, n
+                            from unnest(cast(:herbs as text[]), cast(:forms as text[]), cast(:ats as timestamptz[]))
+                                with ordinality w(herb, form, at, n)),
+                        measured as materialized (
+                            select b.id, b.started_at, a.herb, a.form, a.grams, (a."highG" - a."lowG") / 2 as spread
+                            from brew b cross join lateral jsonb_to_recordset(b.plan -> 'additions')
+                                a(herb text, form text, grams double precision, "lowG" double precision, "highG" double precision)
+                            where b.started_at >= (select min(at) from w) and b.phase in ('running', 'finished')
+                                and b.clock_real is null
+                                and jsonb_exists_any(b.herbs, (select array_agg(herb) from w)))
+                        select coalesce(sum(m.grams), 0), coalesce(sqrt(sum(power(m.spread, 2))), 0), count(distinct m.id)
+                        from w left join measured m on m.herb = w.herb and m.form = w.form and m.started_at >= w.at
+                        group by w.n order by w.n""")
                 .param("herbs", of.stream().map(Since::herb).toArray(String[]::new))
                 .param("forms", of.stream().map(s -> Fields.code(s.form())).toArray(String[]::new))
                 .param("ats", of.stream().map(s -> Timestamp.from(s.at())).toArray(Timestamp[]::new))

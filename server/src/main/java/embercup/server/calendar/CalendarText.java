@@ -1,7 +1,6 @@
 package embercup.server.calendar;
 
 import embercup.server.platform.HouseWords;
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.Temporal;
@@ -39,24 +38,41 @@ final class CalendarText {
 
     /** The library folds by characters, the standard by octets, and never within a character. */
     private static String folded(String text) {
-        StringBuilder lines = new StringBuilder();
-        int octets = 0;
-        for (int i = 0; i < text.length(); i = text.offsetByCodePoints(i, 1)) {
-            String one = Character.toString(text.codePointAt(i));
-            int more = one.getBytes(StandardCharsets.UTF_8).length;
-            if (one.equals("\r") || one.equals("\n")) {
-                octets = 0;
-                lines.append(one);
-                continue;
-            }
-            if (octets + more > LINE_OCTETS) {
-                lines.append("\r\n ");
-                octets = 1;
-            }
-            lines.append(one);
-            octets += more;
+        StringBuilder lines = new StringBuilder(text.length() + text.length() / LINE_OCTETS * 3);
+        for (int begins = 0; begins < text.length(); ) {
+            int ends = text.indexOf('\n', begins) + 1;
+            ends = ends == 0 ? text.length() : ends;
+            fold(lines, text, begins, ends);
+            begins = ends;
         }
         return lines.toString();
+    }
+
+    /** One line with its end, folded where the next character would be one too many. */
+    private static void fold(StringBuilder lines, String text, int begins, int ends) {
+        int octets = 0;
+        int from = begins;
+        for (int i = begins; i < ends; i = text.offsetByCodePoints(i, 1)) {
+            char first = text.charAt(i);
+            int more = first == '\r' || first == '\n' ? 0 : octets(text.codePointAt(i));
+            if (octets + more > LINE_OCTETS) {
+                lines.append(text, from, i).append("\r\n ");
+                from = i;
+                octets = 1;
+            }
+            octets += more;
+        }
+        lines.append(text, from, ends);
+    }
+
+    /** Of a character in UTF-8. */
+    private static int octets(int codePoint) {
+        if (codePoint < 0x80) {
+            return 1;
+        } else if (codePoint < 0x800) {
+            return 2;
+        }
+        return codePoint < 0x10000 ? 3 : 4;
     }
 
     /** Of days: from the first to the last, both whole. */

@@ -48,7 +48,7 @@ class CourseCalendar {
         courses.all().stream()
                 .filter(c -> !c.laid().phase().equals("over") || c.laid().endedOn() != null)
                 .forEach(c -> events.addAll(of(c, zone)));
-        shelf.all().stream()
+        shelf.dated().stream()
                 .filter(t -> t.bestBefore() != null && !t.stale())
                 .map(this::of)
                 .forEach(events::add);

@@ -22,6 +22,7 @@ import embercup.server.shelf.Tin.TinRequest;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -60,8 +61,18 @@ public class Shelf implements HerbUses {
     @Transactional(readOnly = true)
     public List<Tin> all() {
         List<TinEntity> all = repository.findAllByOrderByHerb();
+        return tins(all, new ArrayList<>(taken(all)));
+    }
+
+    /** All tins for who asks until when they are good and not how much is left: brews are not asked. */
+    @Transactional(readOnly = true)
+    public List<Tin> dated() {
+        List<TinEntity> all = repository.findAllByOrderByHerb();
+        return tins(all, Collections.nCopies(all.size(), null));
+    }
+
+    private List<Tin> tins(List<TinEntity> all, List<@Nullable Taken> taken) {
         Materia materia = herbary.materia();
-        List<Taken> taken = taken(all);
         LocalDate today = today();
         List<Tin> tins = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
@@ -152,8 +163,8 @@ public class Shelf implements HerbUses {
         return tin(e, herbary.materia(), taken(List.of(e)).get(0), today());
     }
 
-    private static @Nullable Left left(TinEntity e, Taken taken) {
-        if (e.grams == null) {
+    private static @Nullable Left left(TinEntity e, @Nullable Taken taken) {
+        if (e.grams == null || taken == null) {
             return null;
         }
         double left = e.grams - taken.grams();
@@ -164,7 +175,7 @@ public class Shelf implements HerbUses {
                 taken.brews());
     }
 
-    private static Tin tin(TinEntity e, Materia materia, Taken taken, LocalDate today) {
+    private static Tin tin(TinEntity e, Materia materia, @Nullable Taken taken, LocalDate today) {
         var herb = materia.find(e.herb);
         Form form = Fields.oneOf(Form.class, e.form, "form");
         LocalDate best = herb.flatMap(h -> ShelfLife.until(h, form, e.filledOn)).orElse(null);

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * A tin on the shelf.
  *
  * @param grams as somebody said last
- * @param left missing when nobody said how much is in it
+ * @param left missing when nobody said how much is in it, or when it was not asked
  * @param bestBefore from the herb's keeping time (common practice); missing for fresh herbs, which keep a week
  * @param stale whether that day has passed
  */
