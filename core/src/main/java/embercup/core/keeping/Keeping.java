@@ -97,7 +97,8 @@ public record Keeping(Because because, List<HerbName> herbs) {
         return Optional.of(new Keeping(hot ? Because.INFUSION : Because.COLD_MACERATION, List.of()));
     }
 
-    private static boolean spoils(Herb herb) {
+    /** Whether it is a thing of the pantry that does not keep: milk, juice. */
+    static boolean spoils(Herb herb) {
         return herb.part() == PlantPart.PANTRY
                 && herb.keepsMonths().filter(m -> m.value() <= FRESH_MONTHS).isPresent();
     }

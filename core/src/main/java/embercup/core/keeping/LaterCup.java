@@ -45,6 +45,11 @@ public record LaterCup(Workings fromJar, Workings water, Optional<Workings> warm
     /** One thing that is done for the cup. A closed family; immutable. */
     public sealed interface Act {
 
+        /** How long it takes by itself, while nobody has to do anything, min; 0 for what is done with the hands. */
+        default int takesMinutes() {
+            return 0;
+        }
+
         /** What settled in the fridge is brought up again. */
         record Shake() implements Act {}
 
@@ -53,9 +58,20 @@ public record LaterCup(Workings fromJar, Workings water, Optional<Workings> warm
         record ThinWith(Volume water) implements Act {}
 
         /** @param minutes in whole minutes, at least one */
-        record WarmGently(Temperature to, int minutes) implements Act {}
+        record WarmGently(Temperature to, int minutes) implements Act {
+            @Override
+            public int takesMinutes() {
+                return minutes;
+            }
+        }
 
-        record WaitBelow(Temperature below) implements Act {}
+        /** @param minutes until it has cooled in the mug, in whole minutes, at least one */
+        record WaitBelow(Temperature below, int minutes) implements Act {
+            @Override
+            public int takesMinutes() {
+                return minutes;
+            }
+        }
 
         record StirIn(KitchenAmount measure, HerbName herb) implements Act {}
 
@@ -88,14 +104,19 @@ public record LaterCup(Workings fromJar, Workings water, Optional<Workings> warm
         if (parts > 0) {
             acts.add(new Act.ThinWith(Volume.millilitres(water.value())));
         }
-        warming.ifPresent(w -> acts.add(
-                new Act.WarmGently(Temperature.celsius(WARM_C), Math.max(1, (int) Math.ceil(w.value() - 0.05)))));
-        acts.addAll(stirred(plan, warm));
+        warming.ifPresent(w -> acts.add(new Act.WarmGently(Temperature.celsius(WARM_C), wholeMinutes(w.value()))));
+        acts.addAll(stirred(plan, cupMl, warm));
         return new LaterCup(fromJar, water, warming, acts);
     }
 
     /** From the fridge to warm on a low flame, as a pot of that much is heated. */
     private static Workings warming(BrewPlan plan, double ml) {
+        Reckoning reckoning = run(plan, ml, List.of(new Stage.Heat(OptionalDouble.of(WARM_C), Flame.LOW, true)));
+        StageRun heat = reckoning.result().stages().get(0);
+        return reckoning.heating(heat).orElseThrow();
+    }
+
+    private static Reckoning run(BrewPlan plan, double ml, List<Stage> stages) {
         Kitchen kitchen = plan.request().kitchen();
         Vessel pot = kitchen.fitting(Kitchen.USUAL_POTS, ml);
         Kitchen cold = new Kitchen(
@@ -105,21 +126,12 @@ public record LaterCup(Workings fromJar, Workings water, Optional<Workings> warm
                 Optional.of(pot),
                 kitchen.burner(),
                 kitchen.kettleW());
-        Reckoning reckoning = Reckoning.of(new BrewSetup(
-                cold,
-                pot,
-                plan.pot().extraction(),
-                List.of(new Stage.Heat(OptionalDouble.of(WARM_C), Flame.LOW, true)),
-                List.of(),
-                new BrewSetup.Cups(1, ml),
-                1,
-                ml));
-        StageRun heat = reckoning.result().stages().get(0);
-        return reckoning.heating(heat).orElseThrow();
+        return Reckoning.of(
+                new BrewSetup(cold, pot, plan.pot().extraction(), stages, List.of(), new BrewSetup.Cups(1, ml), 1, ml));
     }
 
     /** What belongs into each cup, as the cook's school has it: what may be hot first, then what waits until it has cooled. */
-    private static List<Act> stirred(BrewPlan plan, boolean warm) {
+    private static List<Act> stirred(BrewPlan plan, double cupMl, boolean warm) {
         List<Act> acts = new ArrayList<>();
         List<PlannedAddition> perCup = plan.additions().stream()
                 .filter(PlannedAddition::perCup)
@@ -133,12 +145,27 @@ public record LaterCup(Workings fromJar, Workings water, Optional<Workings> warm
                 continue;
             }
             if (belowC(a) < cupC) {
+                double minutes =
+                        coolingMin(plan, cupMl, belowC(a)) - (cupC < WARM_C ? coolingMin(plan, cupMl, cupC) : 0);
                 cupC = belowC(a);
-                acts.add(new Act.WaitBelow(Temperature.celsius(cupC)));
+                acts.add(new Act.WaitBelow(Temperature.celsius(cupC), wholeMinutes(minutes)));
             }
             acts.add(new Act.StirIn(a.out().measure(), a.inHand()));
         }
         return acts;
+    }
+
+    /** From warm to cooler in its mug, as the cup of a pot cools. */
+    private static double coolingMin(BrewPlan plan, double ml, double toC) {
+        List<Stage> stages = List.of(
+                new Stage.Heat(OptionalDouble.of(WARM_C), Flame.LOW, true),
+                new Stage.Strain(false),
+                new Stage.Cool(toC, false));
+        return run(plan, ml, stages).result().stages().get(2).durationS() / 60;
+    }
+
+    private static int wholeMinutes(double minutes) {
+        return Math.max(1, (int) Math.ceil(minutes - 0.05));
     }
 
     private static double belowC(PlannedAddition a) {

@@ -33,6 +33,18 @@ public sealed interface BrewEvent {
 
         R emptied(Emptied event);
 
+        R jarNoted(JarNoted event);
+
+        R cupBegun(CupBegun event);
+
+        R cupActed(CupActed event);
+
+        R marcKept(MarcKept event);
+
+        R marcGone(MarcGone event);
+
+        R shaken(Shaken event);
+
         R noted(Noted event);
 
         R undone(Undone event);
@@ -101,6 +113,59 @@ public sealed interface BrewEvent {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.emptied(this);
+        }
+    }
+
+    /** What stands on the jar beside its contents, in the cook's words. @param text empty takes it away */
+    record JarNoted(UUID id, Instant at, String text) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.jarNoted(this);
+        }
+    }
+
+    /**
+     * A cup out of the jar was begun; it is over when it is poured into the mug, or undone.
+     *
+     * @param ml as it is drunk
+     * @param warm whether it is warmed
+     */
+    record CupBegun(UUID id, Instant at, double ml, boolean warm) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.cupBegun(this);
+        }
+    }
+
+    /** One act for the cup that is in the making was done. @param act its place among them, from 0 */
+    record CupActed(UUID id, Instant at, int act) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.cupActed(this);
+        }
+    }
+
+    /** The spent herbs were put into the fridge, for a second brew. */
+    record MarcKept(UUID id, Instant at) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.marcKept(this);
+        }
+    }
+
+    /** The spent herbs are gone: brewed once more, or on the compost. */
+    record MarcGone(UUID id, Instant at) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.marcGone(this);
+        }
+    }
+
+    /** A long maceration was shaken. */
+    record Shaken(UUID id, Instant at) implements BrewEvent {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.shaken(this);
         }
     }
 

@@ -4,13 +4,16 @@ import embercup.core.brew.Measurements;
 import embercup.core.live.BrewEvent.Noted;
 import embercup.core.live.LiveBrew.Advice;
 import embercup.core.live.LiveBrew.Clock;
+import embercup.core.live.LiveBrew.Cup;
 import embercup.core.live.LiveBrew.Happened;
 import embercup.core.live.LiveBrew.LiveStep;
+import embercup.core.live.LiveBrew.Marc;
 import embercup.core.live.LiveBrew.Open;
 import embercup.core.live.LiveBrew.Outlook;
 import embercup.core.live.LiveBrew.Phase;
 import embercup.core.live.LiveBrew.Place;
 import embercup.core.live.LiveBrew.Quality;
+import embercup.core.live.LiveBrew.Rest;
 import embercup.core.live.LiveBrew.Served;
 import embercup.core.materia.HerbName;
 import embercup.core.measure.Volume;
@@ -45,6 +48,11 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
     private double pouredMl;
     private Optional<Instant> kept = Optional.empty();
     private boolean emptied;
+    private String jarNote = "";
+    private Optional<BrewEvent.CupBegun> cup = Optional.empty();
+    private final List<Instant> acts = new ArrayList<>();
+    private Marc marc = Marc.NOT_KEPT;
+    private final List<Instant> shaken = new ArrayList<>();
     private Optional<Instant> started = Optional.empty();
     private Optional<Instant> ended = Optional.empty();
     private Optional<Noted> note = Optional.empty();
@@ -76,6 +84,7 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
     @Override
     public Boolean poured(BrewEvent.Poured event) {
         pouredMl += event.ml();
+        cup = Optional.empty();
         return true;
     }
 
@@ -88,7 +97,44 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
     @Override
     public Boolean emptied(BrewEvent.Emptied event) {
         emptied = true;
+        cup = Optional.empty();
         return true;
+    }
+
+    @Override
+    public Boolean jarNoted(BrewEvent.JarNoted event) {
+        jarNote = event.text();
+        return true;
+    }
+
+    @Override
+    public Boolean cupBegun(BrewEvent.CupBegun event) {
+        cup = Optional.of(event);
+        acts.clear();
+        return true;
+    }
+
+    /** They are done in their order; what comes out of it changes nothing. */
+    @Override
+    public Boolean cupActed(BrewEvent.CupActed event) {
+        return event.act() == acts.size() && acts.add(event.at());
+    }
+
+    @Override
+    public Boolean marcKept(BrewEvent.MarcKept event) {
+        marc = new Marc(marc.keptAt().or(() -> Optional.of(event.at())), false);
+        return true;
+    }
+
+    @Override
+    public Boolean marcGone(BrewEvent.MarcGone event) {
+        marc = new Marc(marc.keptAt(), true);
+        return true;
+    }
+
+    @Override
+    public Boolean shaken(BrewEvent.Shaken event) {
+        return shaken.add(event.at());
     }
 
     @Override
@@ -160,7 +206,15 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
                 steps,
                 running ? place(now, steps) : new Place(Optional.empty(), List.of(), List.of(), Optional.empty()),
                 clock(clock, drinkable),
-                new Happened(measured, List.copyOf(turns), new Served(pouredMl, kept, emptied)),
+                new Happened(
+                        measured,
+                        List.copyOf(turns),
+                        new Served(
+                                pouredMl,
+                                new Rest(kept, emptied, jarNote),
+                                cup.map(c -> new Cup(c, List.copyOf(acts)))),
+                        marc,
+                        List.copyOf(shaken)),
                 predicted,
                 outlook(predicted),
                 note);

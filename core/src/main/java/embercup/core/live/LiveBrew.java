@@ -68,17 +68,41 @@ public record LiveBrew(
      * @param measured what stages took, and what was read in them
      * @param turns what hands did to lid, flame and marc, in order
      * @param served what became of the liquor
+     * @param marc what became of the spent herbs
+     * @param shaken when a long maceration was shaken
      */
-    public record Happened(Measurements measured, List<BrewEvent.Turned> turns, Served served) {}
+    public record Happened(
+            Measurements measured, List<BrewEvent.Turned> turns, Served served, Marc marc, List<Instant> shaken) {}
 
     /**
      * What became of the liquor.
      *
      * @param pouredMl poured for somebody to drink so far, mL
-     * @param keptAt when the rest was put into a jar; empty when it was not
-     * @param emptied whether what was left is gone
+     * @param cup that is being made out of the jar; empty when none is
      */
-    public record Served(double pouredMl, Optional<Instant> keptAt, boolean emptied) {}
+    public record Served(double pouredMl, Rest rest, Optional<Cup> cup) {}
+
+    /**
+     * The rest of a pot.
+     *
+     * @param keptAt when it was put into a jar; empty when it was not
+     * @param emptied whether what was left is gone
+     * @param note in the cook's words; may be empty
+     */
+    public record Rest(Optional<Instant> keptAt, boolean emptied, String note) {}
+
+    /** A cup out of the jar while it is made. @param acts when each of its acts was done, in order */
+    public record Cup(BrewEvent.CupBegun begun, List<Instant> acts) {}
+
+    /** The spent herbs. @param keptAt when they were put into the fridge; empty when they were not */
+    public record Marc(Optional<Instant> keptAt, boolean gone) {
+        static final Marc NOT_KEPT = new Marc(Optional.empty(), false);
+
+        /** Whether they stand in the fridge. */
+        public boolean stands() {
+            return keptAt.isPresent() && !gone;
+        }
+    }
 
     /**
      * How the cup will differ from the planned one.
@@ -141,7 +165,7 @@ public record LiveBrew(
 
     /** What is in the mugs, the jug or the jar and not poured yet, mL. */
     public double leftMl() {
-        return happened.served.emptied ? 0 : Math.max(0, predicted.water().yieldMl() - happened.served.pouredMl);
+        return happened.served.rest.emptied ? 0 : Math.max(0, predicted.water().yieldMl() - happened.served.pouredMl);
     }
 
     public Optional<Instant> startedAt() {
@@ -182,7 +206,16 @@ public record LiveBrew(
 
     /** When the rest was put into a jar. */
     public Optional<Instant> keptAt() {
-        return happened.served.keptAt;
+        return happened.served.rest.keptAt;
+    }
+
+    /** The cup that is being made out of the jar. */
+    public Optional<Cup> cup() {
+        return happened.served.cup;
+    }
+
+    public Marc marc() {
+        return happened.marc;
     }
 
     public double strengthChange() {

@@ -324,6 +324,11 @@ public final class HerbMeasure {
             Workings.sourced(Term.WATER_IN_DRIED, DRIED_MOISTURE, "", "ifct-2017");
 
     private Workings waterIn(Herb herb) {
+        return waterInFresh(materia, herb);
+    }
+
+    /** Share of a fresh herb that is water, 0–1. */
+    public static Workings waterInFresh(Materia materia, Herb herb) {
         Herb.Sourced moisture = freshMoisture(materia, herb);
         return Workings.sourced(Term.WATER_IN_FRESH, moisture.value(), "", moisture.source());
     }

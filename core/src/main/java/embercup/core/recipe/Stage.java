@@ -179,6 +179,9 @@ public sealed interface Stage {
         }
     }
 
+    /** From here on a jar is labelled and shaken every day: a day (common practice, no source), min. */
+    double SHAKEN_FROM_MIN = 24 * 60;
+
     /** Stands in water of {@code toC}, or in tap water when empty, in the room or in the fridge; hours to weeks. */
     record Macerate(double minutes, OptionalDouble toC, boolean lid, Place place, Until until) implements Stage {
 
@@ -194,6 +197,11 @@ public sealed interface Stage {
 
         public Macerate(double minutes, OptionalDouble toC, boolean lid) {
             this(minutes, toC, lid, Place.ROOM, Until.NOTHING);
+        }
+
+        /** Whether it stands so long that its jar is labelled and shaken once a day. */
+        public boolean shakenDaily() {
+            return minutes >= SHAKEN_FROM_MIN;
         }
 
         @Override

@@ -29,8 +29,6 @@ import org.jspecify.annotations.Nullable;
 /** What a step says to the cook: short, imperative, with the amount; what ends it, and what its button says. Immutable. */
 final class StepWords {
 
-    /** From here on a jar is labelled and shaken every day: a day (common practice, no source), min. */
-    private static final double SHAKEN_FROM_MIN = 24 * 60;
     /** Below this the cook calls it cold, °C. */
     private static final double WARM_FROM_C = 25;
     /** More herbs than this are counted instead of named: no title is read at arm's length that has more names. */
@@ -220,7 +218,7 @@ final class StepWords {
             case "tap" -> Boolean.toString(run.index() == 0);
             case "place" -> stage instanceof Stage.Macerate m ? Code.of(m.place()) : "room";
             case "menstruum" -> standsIn(plan, (Stage.Macerate) stage);
-            case "shaken" -> Boolean.toString(minutes(stage).orElse(0) >= SHAKEN_FROM_MIN);
+            case "shaken" -> Boolean.toString(stage instanceof Stage.Macerate m && m.shakenDaily());
             case "pressed" -> Boolean.toString(((Stage.Strain) stage).pressed());
             case "tool" -> tool(plan);
             case "with" ->

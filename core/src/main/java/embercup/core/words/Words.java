@@ -5,6 +5,7 @@ import embercup.core.care.Blend;
 import embercup.core.care.WayOut;
 import embercup.core.keeping.Keeping;
 import embercup.core.keeping.LaterCup;
+import embercup.core.keeping.ShelfLife;
 import embercup.core.live.LiveBrew;
 import embercup.core.materia.HerbMeasure.Nearest;
 import embercup.core.measure.HouseUnits;
@@ -171,6 +172,8 @@ public final class Words {
             said = text("reason." + Code.of(reason.because()), arguments(reason));
         } else if (fact instanceof Keeping keeping) {
             said = keeping(keeping);
+        } else if (fact instanceof ShelfLife life) {
+            said = text("shelf-life", arguments(life));
         } else if (fact instanceof Wanted wanted) {
             said = WantedWords.say(this, wanted);
         } else if (fact instanceof Interleaving.Clash clash) {
@@ -198,6 +201,11 @@ public final class Words {
 
     public String say(LiveBrew.Advice advice) {
         return say((Record) advice);
+    }
+
+    /** Why a thing keeps for as long as it does. */
+    public String say(ShelfLife life) {
+        return say((Record) life);
     }
 
     /** What is done for a cup out of a jar. */

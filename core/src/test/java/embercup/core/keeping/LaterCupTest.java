@@ -13,6 +13,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import embercup.core.keeping.Jar.Age;
 import embercup.core.keeping.Jar.Span;
+import embercup.core.live.BrewEvent;
+import embercup.core.live.LiveBrew;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Tradition;
 import embercup.core.measure.Unit;
@@ -27,6 +29,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -90,6 +93,51 @@ class LaterCupTest {
         assertThat(minutes).isBetween(lossless, 2 * lossless);
         assertThat(LaterCup.of(plan(pot()), 480, true).warming().orElseThrow().value())
                 .isGreaterThan(1.5 * minutes);
+    }
+
+    /**
+     * An open mug cools with a time constant of 20 to 30 minutes and takes 0.25 to 0.35 kJ/K of its own (common practice, no source):
+     * from 65 °C, or from 55 °C once the cold mug has had its share, to honey's 40 °C in a room of 20 °C that is 0.56 to 0.81 of it.
+     */
+    @Test
+    void theWaitForTheHoneyHasItsMinutes() {
+        int minutes = LaterCup.of(plan(pot(cupOf("honey", Unit.TEASPOON))), 240, true).steps().stream()
+                .filter(LaterCup.Act.WaitBelow.class::isInstance)
+                .mapToInt(LaterCup.Act::takesMinutes)
+                .findFirst()
+                .orElseThrow();
+        assertThat(minutes).isBetween(11, 25);
+        assertThat(LaterCup.of(plan(pot(cupOf("honey", Unit.TEASPOON))), 480, true).steps().stream()
+                        .filter(LaterCup.Act.WaitBelow.class::isInstance)
+                        .mapToInt(LaterCup.Act::takesMinutes)
+                        .findFirst()
+                        .orElseThrow())
+                .as("twice as much cools more slowly")
+                .isGreaterThan(minutes);
+    }
+
+    /** Its acts are done in their order; pouring it ends it, and what is undone is undone. */
+    @Test
+    void aCupIsInTheMakingUntilItIsPoured() {
+        BrewPlan plan = plan(pot());
+        UUID poured = UUID.randomUUID();
+        List<BrewEvent> events = new ArrayList<>(List.of(
+                new BrewEvent.Started(UUID.randomUUID(), MADE),
+                new BrewEvent.Finished(UUID.randomUUID(), MADE.plusSeconds(60)),
+                new BrewEvent.Kept(UUID.randomUUID(), MADE.plusSeconds(90)),
+                new BrewEvent.CupBegun(UUID.randomUUID(), MADE.plusSeconds(100), 240, true),
+                new BrewEvent.CupActed(UUID.randomUUID(), MADE.plusSeconds(110), 0),
+                new BrewEvent.CupActed(UUID.randomUUID(), MADE.plusSeconds(115), 0),
+                new BrewEvent.CupActed(UUID.randomUUID(), MADE.plusSeconds(120), 2),
+                new BrewEvent.CupActed(UUID.randomUUID(), MADE.plusSeconds(130), 1)));
+        assertThat(LiveBrew.fold(plan, events).cup().orElseThrow().acts())
+                .as("one act twice, and one before its turn, change nothing")
+                .containsExactly(MADE.plusSeconds(110), MADE.plusSeconds(130));
+        events.add(new BrewEvent.Poured(poured, MADE.plusSeconds(200), 240));
+        assertThat(LiveBrew.fold(plan, events).cup()).isEmpty();
+        assertThat(LiveBrew.fold(plan, events).pouredMl()).isEqualTo(240);
+        events.add(new BrewEvent.Undone(UUID.randomUUID(), MADE.plusSeconds(210), poured));
+        assertThat(LiveBrew.fold(plan, events).cup().orElseThrow().acts()).hasSize(2);
     }
 
     /** Of one part and three parts of water a cup of 240 mL holds 60 mL. */
