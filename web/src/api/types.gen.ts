@@ -1012,6 +1012,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipes/{id}/mine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["sayOfRecipe"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes/{id}/share": {
         parameters: {
             query?: never;
@@ -1071,6 +1087,54 @@ export interface paths {
         put?: never;
         post: operations["readTins"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/mixes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mix"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/mixes/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["planMix"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/mixes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["undoMix"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1155,6 +1219,15 @@ export interface components {
              */
             kind: "abandoned";
             why?: string;
+        };
+        ActLine: {
+            /** Format: date-time */
+            beganAt?: string;
+            /** Format: date-time */
+            doneAt?: string;
+            /** Format: date-time */
+            dueAt?: string;
+            text: string;
         };
         AdditionDocument: {
             /** Format: double */
@@ -1416,7 +1489,10 @@ export interface components {
             lateS: number;
             /** Format: double */
             leftMl: number;
+            making?: components["schemas"]["CupMaking"];
+            marc?: components["schemas"]["MarcLine"];
             mayKeep: boolean;
+            mayKeepMarc: boolean;
             meanwhile: string[];
             name: string;
             note?: components["schemas"]["NoteLine"];
@@ -1438,6 +1514,7 @@ export interface components {
             serverNow: string;
             /** Format: double */
             servingMl: number;
+            shaking?: components["schemas"]["ShakingLine"];
             simulated: boolean;
             /** Format: date-time */
             startedAt?: string;
@@ -1720,6 +1797,43 @@ export interface components {
             leftMl: number;
             name: string;
         };
+        CupActedRequest: {
+            /** Format: int32 */
+            act?: number;
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cup-acted";
+        };
+        CupBegunRequest: {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cup-begun";
+            /** Format: double */
+            value?: number;
+            warm?: boolean;
+        };
+        CupMaking: {
+            acts: components["schemas"]["ActLine"][];
+            /** Format: date-time */
+            begunAt: string;
+            /** Format: double */
+            fromJarMl: number;
+            /** Format: double */
+            ml: number;
+            warm: boolean;
+        };
         CupRequest: {
             /** Format: double */
             ageS?: number;
@@ -1780,6 +1894,25 @@ export interface components {
             /** Format: double */
             serving?: number;
         };
+        DropsLine: {
+            /** Format: double */
+            alcoholG?: number;
+            /** Format: double */
+            alcoholPercent?: number;
+            /** Format: double */
+            doseMl: number;
+            /** Format: double */
+            drops: number;
+            /** Format: double */
+            strength: number;
+            /** Format: double */
+            teaspoons: number;
+            /** Format: int32 */
+            timesADay: number;
+            workings: {
+                [key: string]: components["schemas"]["WorkingsLine"];
+            };
+        };
         EmptiedRequest: {
             /** Format: double */
             ageS?: number;
@@ -1833,7 +1966,7 @@ export interface components {
             /** Format: int32 */
             page: number;
         };
-        EventRequest: components["schemas"]["StartedRequest"] | components["schemas"]["StepDoneRequest"] | components["schemas"]["TurnedRequest"] | components["schemas"]["MeasuredRequest"] | components["schemas"]["PouredRequest"] | components["schemas"]["KeptRequest"] | components["schemas"]["EmptiedRequest"] | components["schemas"]["NotedRequest"] | components["schemas"]["UndoneRequest"] | components["schemas"]["FinishedRequest"] | components["schemas"]["AbandonedRequest"];
+        EventRequest: components["schemas"]["StartedRequest"] | components["schemas"]["StepDoneRequest"] | components["schemas"]["TurnedRequest"] | components["schemas"]["MeasuredRequest"] | components["schemas"]["PouredRequest"] | components["schemas"]["KeptRequest"] | components["schemas"]["EmptiedRequest"] | components["schemas"]["JarNotedRequest"] | components["schemas"]["CupBegunRequest"] | components["schemas"]["CupActedRequest"] | components["schemas"]["MarcKeptRequest"] | components["schemas"]["MarcGoneRequest"] | components["schemas"]["ShakenRequest"] | components["schemas"]["NotedRequest"] | components["schemas"]["UndoneRequest"] | components["schemas"]["FinishedRequest"] | components["schemas"]["AbandonedRequest"];
         FinishedRequest: {
             /** Format: double */
             ageS?: number;
@@ -2006,16 +2139,31 @@ export interface components {
             keptAt: string;
             /** Format: date-time */
             madeAt: string;
+            note: string;
+        };
+        JarNotedRequest: {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "jar-noted";
+            text?: string;
         };
         JarResponse: {
             /** Format: double */
             cupMl: number;
             drinkerName: string;
+            drops?: components["schemas"]["DropsLine"];
             /** Format: uuid */
             id: string;
             jar: components["schemas"]["InJar"];
             /** Format: double */
             leftMl: number;
+            making?: components["schemas"]["CupMaking"];
             name: string;
             /** Format: uuid */
             recipeId?: string;
@@ -2034,8 +2182,10 @@ export interface components {
         };
         KeepingResponse: {
             jars: components["schemas"]["JarResponse"][];
+            marcs: components["schemas"]["MarcInFridge"][];
             /** Format: date-time */
             serverNow: string;
+            standing: components["schemas"]["StandingJar"][];
         };
         KeepsLine: {
             /** Format: int32 */
@@ -2170,6 +2320,48 @@ export interface components {
             poisonous: boolean;
             tell: string;
         };
+        MarcGoneRequest: {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "marc-gone";
+        };
+        MarcInFridge: {
+            drinkerName: string;
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            keptAt: string;
+            name: string;
+            over: boolean;
+            /** Format: uuid */
+            recipeId?: string;
+            /** Format: date-time */
+            until: string;
+        };
+        MarcKeptRequest: {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "marc-kept";
+        };
+        MarcLine: {
+            /** Format: date-time */
+            keptAt: string;
+            over: boolean;
+            /** Format: date-time */
+            until: string;
+        };
         MarkLine: {
             /** Format: uuid */
             recipeId: string;
@@ -2202,6 +2394,30 @@ export interface components {
             /** Format: double */
             minutes: number;
             source: string;
+        };
+        MineRequest: {
+            favourite?: boolean;
+            words?: string[];
+        };
+        MixPlan: {
+            /** Format: date */
+            bestBefore?: string;
+            blend: string;
+            /** Format: double */
+            grams: number;
+            parts: components["schemas"]["PartLine"][];
+            why: string;
+        };
+        MixRequest: {
+            blend?: string;
+            /** Format: double */
+            grams?: number;
+        };
+        MixResponse: {
+            /** Format: uuid */
+            id: string;
+            parts: components["schemas"]["PartLine"][];
+            tin: components["schemas"]["Tin"];
         };
         NetworkLine: {
             address: string;
@@ -2689,6 +2905,7 @@ export interface components {
         };
         RecipeResponse: {
             about: string;
+            favourite: boolean;
             /** Format: uuid */
             id: string;
             purposes: string[];
@@ -2698,6 +2915,7 @@ export interface components {
             updatedAt: string;
             /** Format: int64 */
             version: number;
+            words: string[];
         };
         RecipeVersion: {
             about: string;
@@ -2791,6 +3009,30 @@ export interface components {
             power: number;
             /** Format: double */
             share: number;
+        };
+        ShakenRequest: {
+            /** Format: double */
+            ageS?: number;
+            /** Format: uuid */
+            id?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "shaken";
+        };
+        ShakingDay: {
+            /** Format: date */
+            date: string;
+            kind: string;
+        };
+        ShakingLine: {
+            days: components["schemas"]["ShakingDay"][];
+            due: boolean;
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            press: string;
         };
         ShareResponse: {
             path: string;
@@ -2901,6 +3143,17 @@ export interface components {
             startS: number;
             until?: string;
         };
+        StandingJar: {
+            drinkerName: string;
+            /** Format: uuid */
+            id: string;
+            menstruum: string;
+            name: string;
+            shaking: components["schemas"]["ShakingLine"];
+            /** Format: double */
+            share: number;
+            vessel: components["schemas"]["JarVessel"];
+        };
         StandsInLine: {
             change: string;
             common: string;
@@ -2983,9 +3236,13 @@ export interface components {
             id: string;
             left?: components["schemas"]["Left"];
             note: string;
+            place: string;
+            places: string[];
+            source?: string;
             stale: boolean;
             /** Format: int64 */
             version: number;
+            why: string;
         };
         TinLine: {
             common?: string;
@@ -2997,6 +3254,7 @@ export interface components {
             grams?: number;
             herb?: string;
             note?: string;
+            place?: string;
             problem?: string;
             /** Format: int32 */
             row: number;
@@ -3011,6 +3269,8 @@ export interface components {
             grams?: number;
             herb?: string;
             note?: string;
+            /** @enum {string} */
+            place?: "shelf" | "counter" | "water" | "fridge" | "freezer";
             /** Format: int64 */
             version?: number;
         };
@@ -3627,7 +3887,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AbandonedRequest"] | components["schemas"]["EmptiedRequest"] | components["schemas"]["FinishedRequest"] | components["schemas"]["KeptRequest"] | components["schemas"]["MeasuredRequest"] | components["schemas"]["NotedRequest"] | components["schemas"]["PouredRequest"] | components["schemas"]["StartedRequest"] | components["schemas"]["StepDoneRequest"] | components["schemas"]["TurnedRequest"] | components["schemas"]["UndoneRequest"];
+                "application/json": components["schemas"]["AbandonedRequest"] | components["schemas"]["CupActedRequest"] | components["schemas"]["CupBegunRequest"] | components["schemas"]["EmptiedRequest"] | components["schemas"]["FinishedRequest"] | components["schemas"]["JarNotedRequest"] | components["schemas"]["KeptRequest"] | components["schemas"]["MarcGoneRequest"] | components["schemas"]["MarcKeptRequest"] | components["schemas"]["MeasuredRequest"] | components["schemas"]["NotedRequest"] | components["schemas"]["PouredRequest"] | components["schemas"]["ShakenRequest"] | components["schemas"]["StartedRequest"] | components["schemas"]["StepDoneRequest"] | components["schemas"]["TurnedRequest"] | components["schemas"]["UndoneRequest"];
             };
         };
         responses: {
@@ -11049,6 +11309,131 @@ export interface operations {
             };
         };
     };
+    sayOfRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MineRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeResponse"];
+                };
+            };
+            /** @description The address or the body cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The device is not paired. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another page or another name for this address; or the device may not do this. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The body came too slowly. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not go together with what is kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The body is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The body is of another kind. */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value is outside what it may be; every one is named. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer, or too many talk at once; it may be tried again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing is lost. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     shareRecipe: {
         parameters: {
             query?: never;
@@ -11518,6 +11903,326 @@ export interface operations {
             };
             /** @description The body is of another kind. */
             415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value is outside what it may be; every one is named. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer, or too many talk at once; it may be tried again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing is lost. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    mix: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MixRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixResponse"];
+                };
+            };
+            /** @description The address or the body cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The device is not paired. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another page or another name for this address; or the device may not do this. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The body came too slowly. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not go together with what is kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The body is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The body is of another kind. */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value is outside what it may be; every one is named. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer, or too many talk at once; it may be tried again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing is lost. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planMix: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MixRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixPlan"];
+                };
+            };
+            /** @description The address or the body cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The device is not paired. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another page or another name for this address; or the device may not do this. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The body came too slowly. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not go together with what is kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The body is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The body is of another kind. */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value is outside what it may be; every one is named. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer, or too many talk at once; it may be tried again. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing is lost. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undoMix: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The address or the body cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The device is not paired. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another page or another name for this address; or the device may not do this. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not go together with what is kept. */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

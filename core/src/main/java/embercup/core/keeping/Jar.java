@@ -18,6 +18,9 @@ public record Jar(Volume left, Instant made, Optional<Span> span) {
     /** Less than this is what stays on the wall of a jug and no cup (design value), mL. */
     public static final double NOTHING_ML = 15;
 
+    /** Of a tincture in its bottle: less than half a dose (design value), mL. */
+    public static final double NO_DROPS_ML = 1;
+
     /** What stands in its pot and is in no jar is for its own day (common practice, no source). */
     public static final Duration IN_ITS_POT = Duration.ofHours(24);
 

@@ -40,6 +40,11 @@ public record Shaking(LocalDate first, LocalDate press, Set<LocalDate> shaken) {
     /** One day of it. */
     public record Day(LocalDate date, Kind kind) {}
 
+    /** Whether a pot of this plan ever stands so long that it is shaken daily. */
+    public static boolean everIn(BrewPlan plan) {
+        return plan.pot().stages().stream().anyMatch(s -> s instanceof Stage.Macerate m && m.shakenDaily());
+    }
+
     /**
      * The maceration that a brew stands in now.
      *

@@ -20,6 +20,9 @@ public final class Length {
     public static final int USE = 300;
     public static final int HERB_NAME = 80;
     public static final int OCCASION = 80;
+    /** Words of one's own on a recipe, how many. */
+    public static final int OWN_WORDS = 20;
+
     /** By what the cook sees that something is done. */
     public static final int SIGN = 120;
     /** A longer text is no recipe. */

@@ -8,6 +8,8 @@ public enum Limit {
     /** Cups of a recipe or of an order. */
     CUPS(1, 40, "cups"),
     CUP_ML(30, 1000, "mL"),
+    /** Which act of a cup out of a jar. */
+    CUP_ACT(0, 40, ""),
     /** Starting water, or the volume a stage goes to: a pot, a bucket; nothing larger stands on a kitchen stove. */
     WATER_ML(10, 60_000, "mL"),
     /** Nobody puts more than this of one herb into a kitchen pot. */
@@ -75,6 +77,8 @@ public enum Limit {
     AMOUNT(0, 1_000_000, ""),
     SPOON_G(0.02, 20, "g"),
     TIN_G(0, 100_000, "g"),
+    /** A blend that is mixed at once: a pinch to a sack. */
+    MIXED_G(1, 10_000, "g"),
     CALIBRATION_ML(200, 5000, "mL"),
     CALIBRATION_HEAT_S(30, 3600, "s"),
     BOILED_OFF_ML(5, 2000, "mL"),

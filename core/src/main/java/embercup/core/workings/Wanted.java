@@ -60,7 +60,8 @@ public sealed interface Wanted {
         GRAMS,
         HERB_FOR_UNITS,
         DAYS_ON,
-        LABEL_OF
+        LABEL_OF,
+        ACT
     }
 
     /** Nothing: a trimester stands beside a pregnancy only. */

@@ -22,6 +22,7 @@ enum Contents {
     PHOTOS("brew_photo", "brew_id"),
     NOTES("notebook_entry", "brewed_at, brew_id"),
     TINS("shelf_tin", "herb, form"),
+    MIXED("mixed", "at, id"),
     OBSERVATIONS("stove_observation", "at, id"),
     LEARNED("learned_switch", "what"),
     COURSES("course", "created_at, id"),

@@ -97,6 +97,18 @@ class BrewEntity {
     @Column(name = "drink_by")
     Instant drinkBy;
 
+    /** Since when a cup out of the jar is being made; missing when none is. */
+    @Column(name = "cup_since")
+    Instant cupSince;
+
+    /** When its spent herbs were put into the fridge; missing when they are not there. */
+    @Column(name = "marc_at")
+    Instant marcAt;
+
+    /** What stands on the jar beside its contents. */
+    @Column(name = "jar_note")
+    String jarNote = "";
+
     /** Who of the household drinks of it beside its drinker, with her loads of a day. */
     @JdbcTypeCode(SqlTypes.JSON)
     String sharers = "[]";

@@ -60,7 +60,9 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             @Nullable Instant goodUntil,
             @Nullable Instant drinkBy,
             @Nullable String text,
-            @Nullable String source) {}
+            @Nullable String source,
+            String note,
+            @Nullable Instant cupSince) {}
 
     /**
      * Jars with something in them, what is to be drunk first before the others. A simulated one holds nothing. Each plan is opened
@@ -68,12 +70,18 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
      */
     @Query(value = """
             select b.id, b.recipe_id, b.name, b.drinker_name, b.kept_at, b.kept_ml, b.left_ml,
-            told."cupMl", b.made_at, b.good_until, b.drink_by, told.keeps ->> 'text', told.keeps ->> 'source'
+            told."cupMl", b.made_at, b.good_until, b.drink_by, told.keeps ->> 'text', told.keeps ->> 'source',
+            b.jar_note, b.cup_since
             from brew b cross join lateral jsonb_to_record(b.plan) told("cupMl" double precision, keeps jsonb)
-            where b.kept_at is not null and b.left_ml >= :least and b.clock_real is null
+            where b.kept_at is not null and b.clock_real is null
+                and b.left_ml >= case when b.good_until is null then :leastDrops else :least end
             order by b.drink_by nulls last, b.kept_at
             """, nativeQuery = true)
-    List<InJar> inJars(double least);
+    List<InJar> inJars(double least, double leastDrops);
+
+    List<BrewEntity> findAllByCupSinceNotNullOrderByCupSince();
+
+    List<BrewEntity> findAllByMarcAtNotNullOrderByMarcAt();
 
     /** Ids of what waits or burns, and of what was given up of late: a list of whole brews would be read for nothing. */
     @Query("""

@@ -2,10 +2,14 @@ package embercup.server.brews;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import embercup.core.keeping.Shaking;
+import embercup.core.keeping.SpentHerbs;
 import embercup.server.notebook.Tasting;
 import embercup.server.plans.OrderRequest;
 import embercup.server.plans.PlanResponse;
+import embercup.server.platform.Fields;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -110,17 +114,61 @@ public record BrewResponse(
      * @param pouredMl poured for somebody to drink so far
      * @param leftMl made and not poured yet
      * @param servingMl what one cup takes out of the jug or the jar: of a concentrate before it is thinned; 0 when no sip is left
-     * @param mayKeep whether the rest may be put into a jar
-     * @param jar where the rest is; missing when it was not put into one
      */
     public record Cup(
             double pouredMl,
             double leftMl,
             double servingMl,
-            boolean mayKeep,
-            @Nullable InJar jar,
+            @JsonUnwrapped Kept kept,
             boolean photo,
             @Nullable NoteLine note) {}
+
+    /**
+     * What of it is kept.
+     *
+     * @param mayKeep whether the rest may be put into a jar
+     * @param jar where the rest is; missing when it was not put into one
+     * @param making a cup out of the jar that is being made
+     * @param mayKeepMarc whether the spent herbs may be put into the fridge for a second brew
+     * @param marc missing when they are not there
+     * @param shaking the long maceration that it stands in now
+     */
+    public record Kept(
+            boolean mayKeep,
+            @Nullable InJar jar,
+            @Nullable CupMaking making,
+            boolean mayKeepMarc,
+            @Nullable MarcLine marc,
+            @Nullable ShakingLine shaking) {}
+
+    /** Spent herbs in the fridge. @param over whether their time is up */
+    public record MarcLine(Instant keptAt, Instant until, boolean over) {
+        static MarcLine of(Instant keptAt, Instant now) {
+            Instant until = SpentHerbs.until(keptAt);
+            return new MarcLine(keptAt, until, !now.isBefore(until));
+        }
+    }
+
+    /**
+     * A long maceration in its jar.
+     *
+     * @param press the day on which its time is up
+     * @param due whether it waits to be shaken today
+     */
+    public record ShakingLine(LocalDate first, LocalDate press, boolean due, List<ShakingDay> days) {
+        static ShakingLine of(Shaking jar, LocalDate today) {
+            return new ShakingLine(
+                    jar.first(),
+                    jar.press(),
+                    jar.due(today),
+                    jar.days(today).stream()
+                            .map(d -> new ShakingDay(d.date(), Fields.code(d.kind())))
+                            .toList());
+        }
+    }
+
+    /** @param kind {@code shaken}, {@code missed}, {@code due}, {@code ahead} or {@code press} */
+    public record ShakingDay(LocalDate date, String kind) {}
 
     /**
      * The rest of a pot in a jar.
@@ -128,13 +176,15 @@ public record BrewResponse(
      * @param goodUntil by the cautious time; missing for what keeps for months, or when nobody knows
      * @param drinkBy by the longest time that is given
      * @param age {@code keeps}, {@code good}, {@code going}, {@code doubtful} or {@code over}
+     * @param note what the cook wrote on it; may be empty
      */
     public record InJar(
             Instant keptAt,
             Instant madeAt,
             @Nullable Instant goodUntil,
             @Nullable Instant drinkBy,
-            String age) {}
+            String age,
+            String note) {}
 
     /**
      * Flame, lid and marc now.
@@ -188,9 +238,13 @@ public record BrewResponse(
     /** A stretch in which a brew goes on without hands: on the heat, or left to stand. */
     public record Stretch(Instant from, Instant to, boolean heats) {}
 
+    /** The phase of a pot that is over, of which a cup is being made out of its jar. */
+    static final String CUP_IN_MAKING = "cup";
+
     /**
      * One line of a list of brews.
      *
+     * @param phase that of the brew, or {@code cup} while a cup of it is made out of its jar
      * @param stretches in the order of their times; none of a brew that is over
      */
     public record BrewLine(

@@ -2,11 +2,14 @@ package embercup.server.brews;
 
 import embercup.core.care.Care;
 import embercup.core.keeping.Jar;
+import embercup.core.keeping.Shaking;
+import embercup.core.keeping.SpentHerbs;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Step;
 import embercup.core.workings.Workings;
+import embercup.server.kitchen.Kitchens;
 import embercup.server.plans.OrderRequest;
 import embercup.server.plans.PlanResponse;
 import embercup.server.plans.Plans;
@@ -15,6 +18,7 @@ import embercup.server.platform.HouseWords;
 import embercup.server.platform.RefusedException;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -23,6 +27,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.util.DigestUtils;
@@ -38,6 +43,7 @@ class BrewRows {
     private final FiguresRepository figures;
     private final KeptPlans kept;
     private final JsonMapper json;
+    private final Kitchens kitchens;
     private final Clock clock;
 
     BrewRows(
@@ -47,7 +53,9 @@ class BrewRows {
             FiguresRepository figures,
             KeptPlans kept,
             JsonMapper json,
+            Kitchens kitchens,
             Clock clock) {
+        this.kitchens = kitchens;
         this.brews = brews;
         this.events = events;
         this.photos = photos;
@@ -127,6 +135,9 @@ class BrewRows {
         LiveBrew live = folded.live();
         e.keptAt = live.keptAt().orElse(null);
         e.leftMl = live.leftMl();
+        e.cupSince = live.cup().map(c -> c.begun().at()).orElse(null);
+        e.marcAt = live.marc().stands() ? live.marc().keptAt().orElseThrow() : null;
+        e.jarNote = live.happened().served().rest().note();
         if (e.keptAt == null) {
             e.keptMl = null;
             return;
@@ -196,6 +207,10 @@ class BrewRows {
     private BrewResponse.BrewLine line(BrewEntity e, Folded folded) {
         LiveBrew live = folded.live();
         Instant start = live.startedAt().orElse(e.startedAt);
+        Optional<CupMaking> cup = live.cup().map(c -> CupMaking.of(folded.plan(), c));
+        if (cup.isPresent() && !e.open()) {
+            return ofCup(e, cup.get());
+        }
         Instant ready = live.readyAt().orElseGet(() -> folded.plan().readyFrom(start));
         return new BrewResponse.BrewLine(
                 e.id,
@@ -210,6 +225,30 @@ class BrewRows {
                         .orElse(null),
                 live.now().map(n -> BrewClock.real(e, n.dueAt())).orElse(null),
                 stretches(e, folded, start),
+                false);
+    }
+
+    /** A pot that is over, of which a cup is being made: what it waits for has a clock as a brew has. */
+    private static BrewResponse.BrewLine ofCup(BrewEntity e, CupMaking cup) {
+        Optional<CupMaking.ActLine> now = cup.now();
+        List<BrewResponse.Stretch> stretches = cup.acts().stream()
+                .filter(a -> a.beganAt() != null && a.dueAt() != null)
+                .map(a -> new BrewResponse.Stretch(
+                        Objects.requireNonNull(a.beganAt()),
+                        Objects.requireNonNullElse(a.doneAt(), Objects.requireNonNull(a.dueAt())),
+                        false))
+                .toList();
+        return new BrewResponse.BrewLine(
+                e.id,
+                HouseWords.words().sentence("cup.of-jar", Map.of("name", e.name)),
+                e.drinkerName,
+                1,
+                BrewResponse.CUP_IN_MAKING,
+                cup.begunAt(),
+                null,
+                now.map(CupMaking.ActLine::text).orElse(null),
+                now.map(a -> a.waits() ? a.dueAt() : a.beganAt()).orElse(null),
+                stretches,
                 false);
     }
 
@@ -246,15 +285,52 @@ class BrewRows {
     }
 
     BrewResponse sheet(BrewEntity e, Folded folded) {
+        PlanResponse told = told(e);
+        Instant now = BrewClock.now(e, clock.instant());
         return BrewWriting.write(
                 e,
                 folded.live(),
                 folded.plan().request(),
                 json.readValue(e.request, OrderRequest.class),
-                told(e),
-                BrewClock.now(e, clock.instant()),
+                told,
+                now,
                 folded.events(),
                 photos.existsById(e.id),
-                folded.standing());
+                folded.standing(),
+                kept(e, folded, told.cup().keeps(), now));
+    }
+
+    /** What of it is kept, or may be. */
+    private BrewResponse.Kept kept(BrewEntity e, Folded folded, PlanResponse.@Nullable KeepsLine keeps, Instant now) {
+        LiveBrew live = folded.live();
+        return new BrewResponse.Kept(
+                live.keptAt().isEmpty() && Jars.whyNotKept(e, live, keeps).isEmpty(),
+                live.keptAt().isPresent() ? Jars.line(Jars.of(live, keeps), live, now) : null,
+                live.cup().map(c -> CupMaking.of(folded.plan(), c)).orElse(null),
+                live.marc().keptAt().isEmpty() && whyMarcNotKept(e, folded).isEmpty(),
+                live.marc().stands()
+                        ? BrewResponse.MarcLine.of(live.marc().keptAt().orElseThrow(), now)
+                        : null,
+                shaking(e, folded)
+                        .map(s -> BrewResponse.ShakingLine.of(s, day(now)))
+                        .orElse(null));
+    }
+
+    /** Why spent herbs may not be kept, as the catalogue names it; empty when they may. */
+    Optional<String> whyMarcNotKept(BrewEntity e, Folded folded) {
+        return e.clockReal != null
+                ? Optional.of("simulated")
+                : SpentHerbs.against(folded.plan(), folded.live()).map(Fields::code);
+    }
+
+    /** The long maceration that it stands in now. */
+    Optional<Shaking> shaking(BrewEntity e, Folded folded) {
+        return e.clockReal == null && Shaking.everIn(folded.plan())
+                ? Shaking.of(folded.plan(), folded.live(), kitchens.zone())
+                : Optional.empty();
+    }
+
+    LocalDate day(Instant at) {
+        return kitchens.day(at);
     }
 }

@@ -35,7 +35,8 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
             Instant now,
             long state,
             boolean photo,
-            List<BrewEvent> standing) {
+            List<BrewEvent> standing,
+            BrewResponse.Kept kept) {
         BrewWriting writing = new BrewWriting(request.kitchen().burner());
         return new BrewResponse(
                 new BrewResponse.Head(
@@ -65,11 +66,7 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
                         live.pouredMl(),
                         live.leftMl(),
                         Jar.worthKeeping(live) ? Math.min(request.liquorOfCupMl(), live.leftMl()) : 0,
-                        live.keptAt().isEmpty()
-                                && Jars.whyNotKept(e, live, plan.cup().keeps()).isEmpty(),
-                        live.keptAt().isPresent()
-                                ? Jars.line(Jars.of(live, plan.cup().keeps()), live, now)
-                                : null,
+                        kept,
                         photo,
                         live.note()
                                 .map(n -> new BrewResponse.NoteLine(
@@ -181,6 +178,36 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
     @Override
     public BrewResponse.Happened emptied(BrewEvent.Emptied e) {
         return BrewResponse.Happened.of(e.id(), e.at(), "emptied", said("happened.emptied"));
+    }
+
+    @Override
+    public BrewResponse.Happened jarNoted(BrewEvent.JarNoted e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "jar-noted", said("happened.jar-noted"));
+    }
+
+    @Override
+    public BrewResponse.Happened cupBegun(BrewEvent.CupBegun e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "cup-begun", said("happened.cup-begun"));
+    }
+
+    @Override
+    public BrewResponse.Happened cupActed(BrewEvent.CupActed e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "cup-acted", said("happened.cup-acted"));
+    }
+
+    @Override
+    public BrewResponse.Happened marcKept(BrewEvent.MarcKept e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "marc-kept", said("happened.marc-kept"));
+    }
+
+    @Override
+    public BrewResponse.Happened marcGone(BrewEvent.MarcGone e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "marc-gone", said("happened.marc-gone"));
+    }
+
+    @Override
+    public BrewResponse.Happened shaken(BrewEvent.Shaken e) {
+        return BrewResponse.Happened.of(e.id(), e.at(), "shaken", said("happened.shaken"));
     }
 
     @Override

@@ -27,6 +27,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -228,11 +229,37 @@ public class Brews {
         if (event instanceof BrewEvent.Kept) {
             refuseToKeep(e);
         }
+        refuseOfWhatIsKept(e, event);
         if (event instanceof BrewEvent.Undone undone) {
             boolean known = rows.happened(undone.event(), e);
             if (!known) {
                 throw RefusedException.notFound("event", undone.event());
             }
+        }
+    }
+
+    /** What is done with a jar, with spent herbs or with a long maceration needs one. */
+    private void refuseOfWhatIsKept(BrewEntity e, BrewEvent event) {
+        if (event instanceof BrewEvent.CupBegun || event instanceof BrewEvent.JarNoted) {
+            Jars.there(e);
+        } else if (event instanceof BrewEvent.CupActed acted) {
+            boolean next = rows.fold(e)
+                    .live()
+                    .cup()
+                    .filter(c -> acted.act() <= c.acts().size())
+                    .isPresent();
+            if (!next) {
+                throw RefusedException.of(HttpStatus.CONFLICT, "no-such-act", Map.of());
+            }
+        } else if (event instanceof BrewEvent.MarcKept) {
+            rows.whyMarcNotKept(e, rows.fold(e)).ifPresent(why -> {
+                throw RefusedException.of(HttpStatus.CONFLICT, "marc-not-kept", Map.of("why", why));
+            });
+        } else if (event instanceof BrewEvent.MarcGone && e.marcAt == null) {
+            throw RefusedException.of(HttpStatus.CONFLICT, "no-marc", Map.of());
+        } else if (event instanceof BrewEvent.Shaken
+                && rows.shaking(e, rows.fold(e)).isEmpty()) {
+            throw RefusedException.of(HttpStatus.CONFLICT, "nothing-to-shake", Map.of());
         }
     }
 
@@ -351,10 +378,12 @@ public class Brews {
         return SimulatedKitchen.of(id).at(folded.plan(), folded.live(), BrewClock.now(e, clock.instant()));
     }
 
-    /** Planned and running brews, the one that needs the cook first before the rest. */
+    /** Planned and running brews, and pots of which a cup is being made out of the jar; the one that needs the cook first before the rest. */
     @Transactional(readOnly = true)
     public List<BrewResponse.BrewLine> open() {
-        return brews.findAllByPhaseInOrderByCreatedAt(List.of("planned", "running")).stream()
+        return Stream.concat(
+                        brews.findAllByPhaseInOrderByCreatedAt(List.of("planned", "running")).stream(),
+                        brews.findAllByCupSinceNotNullOrderByCupSince().stream().filter(e -> !e.open()))
                 .map(rows::line)
                 .sorted(Comparator.comparing(BrewResponse.BrewLine::needsCookAt))
                 .toList();

@@ -12,12 +12,18 @@ import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.brews.EventRequest.AbandonedRequest;
+import embercup.server.brews.EventRequest.CupActedRequest;
+import embercup.server.brews.EventRequest.CupBegunRequest;
 import embercup.server.brews.EventRequest.EmptiedRequest;
 import embercup.server.brews.EventRequest.FinishedRequest;
+import embercup.server.brews.EventRequest.JarNotedRequest;
 import embercup.server.brews.EventRequest.KeptRequest;
+import embercup.server.brews.EventRequest.MarcGoneRequest;
+import embercup.server.brews.EventRequest.MarcKeptRequest;
 import embercup.server.brews.EventRequest.MeasuredRequest;
 import embercup.server.brews.EventRequest.NotedRequest;
 import embercup.server.brews.EventRequest.PouredRequest;
+import embercup.server.brews.EventRequest.ShakenRequest;
 import embercup.server.brews.EventRequest.StartedRequest;
 import embercup.server.brews.EventRequest.StepDoneRequest;
 import embercup.server.brews.EventRequest.TurnedRequest;
@@ -58,6 +64,20 @@ final class EventReading {
             return new BrewEvent.Kept(id, at);
         } else if (doc instanceof EmptiedRequest) {
             return new BrewEvent.Emptied(id, at);
+        } else if (doc instanceof JarNotedRequest noted) {
+            return new BrewEvent.JarNoted(id, at, Fields.textOrEmpty(noted.text(), "text", Length.LINE));
+        } else if (doc instanceof CupBegunRequest begun) {
+            double ml = Fields.need(begun.value(), "value", Need.CUP_SIZE);
+            return new BrewEvent.CupBegun(
+                    id, at, Fields.within(ml, "value", Limit.CUP_ML), !Boolean.FALSE.equals(begun.warm()));
+        } else if (doc instanceof CupActedRequest acted) {
+            return new BrewEvent.CupActed(id, at, Fields.need(acted.act(), "act", Need.ACT));
+        } else if (doc instanceof MarcKeptRequest) {
+            return new BrewEvent.MarcKept(id, at);
+        } else if (doc instanceof MarcGoneRequest) {
+            return new BrewEvent.MarcGone(id, at);
+        } else if (doc instanceof ShakenRequest) {
+            return new BrewEvent.Shaken(id, at);
         } else if (doc instanceof MeasuredRequest measured) {
             return measured(measured, id, at);
         } else if (doc instanceof NotedRequest noted) {

@@ -31,6 +31,12 @@ import org.jspecify.annotations.Nullable;
     @Type(value = EventRequest.PouredRequest.class, name = "poured"),
     @Type(value = EventRequest.KeptRequest.class, name = "kept"),
     @Type(value = EventRequest.EmptiedRequest.class, name = "emptied"),
+    @Type(value = EventRequest.JarNotedRequest.class, name = "jar-noted"),
+    @Type(value = EventRequest.CupBegunRequest.class, name = "cup-begun"),
+    @Type(value = EventRequest.CupActedRequest.class, name = "cup-acted"),
+    @Type(value = EventRequest.MarcKeptRequest.class, name = "marc-kept"),
+    @Type(value = EventRequest.MarcGoneRequest.class, name = "marc-gone"),
+    @Type(value = EventRequest.ShakenRequest.class, name = "shaken"),
     @Type(value = EventRequest.NotedRequest.class, name = "noted"),
     @Type(value = EventRequest.UndoneRequest.class, name = "undone"),
     @Type(value = EventRequest.FinishedRequest.class, name = "finished"),
@@ -108,6 +114,53 @@ public sealed interface EventRequest {
 
     /** What was left is gone. */
     record EmptiedRequest(
+            @Nullable UUID id,
+
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS) implements EventRequest {}
+
+    /** @param text what stands on the jar; empty takes it away */
+    record JarNotedRequest(
+            @Nullable UUID id,
+
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS,
+
+            @Size(max = Length.LINE) @Nullable String text)
+            implements EventRequest {}
+
+    /** A cup out of the jar. @param value as it is drunk, mL, @param warm whether it is warmed */
+    record CupBegunRequest(
+            @Nullable UUID id,
+
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS,
+
+            @Within(Limit.CUP_ML) @Nullable Double value,
+
+            @Nullable Boolean warm)
+            implements EventRequest {}
+
+    /** @param act which of its acts was done, from 0 */
+    record CupActedRequest(
+            @Nullable UUID id,
+
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS,
+
+            @Within(Limit.CUP_ACT) @Nullable Integer act)
+            implements EventRequest {}
+
+    /** The spent herbs go into the fridge. */
+    record MarcKeptRequest(
+            @Nullable UUID id,
+
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS) implements EventRequest {}
+
+    /** The spent herbs are gone. */
+    record MarcGoneRequest(
+            @Nullable UUID id,
+
+            @Within(Limit.EVENT_AGE_S) @Nullable Double ageS) implements EventRequest {}
+
+    /** A long maceration was shaken. */
+    record ShakenRequest(
             @Nullable UUID id,
 
             @Within(Limit.EVENT_AGE_S) @Nullable Double ageS) implements EventRequest {}

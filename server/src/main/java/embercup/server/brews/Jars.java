@@ -1,18 +1,29 @@
 package embercup.server.brews;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import embercup.core.keeping.Drops;
 import embercup.core.keeping.Jar;
 import embercup.core.keeping.Jar.Span;
 import embercup.core.keeping.LaterCup;
+import embercup.core.keeping.Shaking;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.live.LiveBrew;
 import embercup.core.measure.Volume;
+import embercup.core.plan.BrewPlan;
+import embercup.core.recipe.Menstruum;
+import embercup.core.workings.Workings;
+import embercup.server.herbs.Herbary;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.plans.PlanResponse.KeepsLine;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import embercup.server.platform.RefusedException;
+import embercup.server.platform.WorkingsLine;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,9 +40,11 @@ public class Jars {
     private final BrewRepository brews;
     private final BrewRows rows;
     private final Kitchens kitchens;
+    private final Herbary herbary;
     private final Clock clock;
 
-    Jars(BrewRepository brews, BrewRows rows, Kitchens kitchens, Clock clock) {
+    Jars(BrewRepository brews, BrewRows rows, Kitchens kitchens, Herbary herbary, Clock clock) {
+        this.herbary = herbary;
         this.brews = brews;
         this.rows = rows;
         this.kitchens = kitchens;
@@ -46,6 +59,8 @@ public class Jars {
      * @param leftMl in it now
      * @param cupMl a cup of it as it is drunk
      * @param vessel the smallest jar of the household that holds what was put into it
+     * @param making a cup out of it that is being made
+     * @param drops how a tincture is taken; missing for what is drunk by the cup
      */
     public record JarResponse(
             UUID id,
@@ -56,8 +71,81 @@ public class Jars {
             double cupMl,
             BrewResponse.InJar jar,
             JarVessel vessel,
+            @JsonUnwrapped Kept kept) {
+
+        public String text() {
+            return kept.text;
+        }
+    }
+
+    /** How it keeps, and what is done with it. */
+    public record Kept(
             String text,
-            @Nullable String source) {}
+            @Nullable String source,
+            @Nullable CupMaking making,
+            @Nullable DropsLine drops) {}
+
+    /**
+     * How a tincture is taken.
+     *
+     * @param strength mL of menstruum on a gram of herb
+     * @param alcoholPercent missing for vinegar and glycerin
+     * @param alcoholG in a dose
+     */
+    public record DropsLine(
+            double strength,
+            @Nullable Double alcoholPercent,
+            @Nullable Double alcoholG,
+            double doseMl,
+            double drops,
+            double teaspoons,
+            int timesADay,
+            Map<String, WorkingsLine> workings) {
+
+        static DropsLine of(Drops drops) {
+            Map<String, Workings> why = new LinkedHashMap<>();
+            why.put("strength", drops.strength());
+            why.put("doseMl", drops.dose());
+            why.put("drops", drops.drops());
+            why.put("teaspoons", drops.teaspoons());
+            drops.alcohol().ifPresent(a -> why.put("alcoholPercent", a));
+            return new DropsLine(
+                    drops.strength().value(),
+                    drops.alcohol().map(Workings::value).orElse(null),
+                    drops.alcohol()
+                            .map(a -> Menstruum.spirit(a.value()).alcoholGPerMl()
+                                    * drops.dose().value())
+                            .orElse(null),
+                    drops.dose().value(),
+                    drops.drops().value(),
+                    drops.teaspoons().value(),
+                    Drops.TIMES_A_DAY,
+                    WorkingsLine.of(why));
+        }
+    }
+
+    /** Spent herbs in the fridge, for a second brew. */
+    public record MarcInFridge(
+            UUID id,
+            @Nullable UUID recipeId,
+            String name,
+            String drinkerName,
+            @JsonUnwrapped BrewResponse.MarcLine marc) {}
+
+    /**
+     * A long maceration that stands.
+     *
+     * @param share how full its jar is, 0–1
+     * @param menstruum what draws it, in words
+     */
+    public record StandingJar(
+            UUID id,
+            String name,
+            String drinkerName,
+            JarVessel vessel,
+            double share,
+            String menstruum,
+            BrewResponse.ShakingLine shaking) {}
 
     public record JarVessel(String name, double innerDiameterCm, double heightCm, double brimMl) {
         static JarVessel of(Vessel v) {
@@ -71,12 +159,47 @@ public class Jars {
         Kitchen house =
                 Kitchen.STANDARD.having(List.copyOf(kitchens.vesselsById().values()));
         Instant now = clock.instant();
-        return brews.inJars(Jar.NOTHING_ML).stream()
+        return brews.inJars(Jar.NOTHING_ML, Jar.NO_DROPS_ML).stream()
                 .map(k -> line(k, house, now))
                 .toList();
     }
 
-    private static JarResponse line(BrewRepository.InJar k, Kitchen house, Instant now) {
+    /** Spent herbs, what is to be used first before the others. */
+    @Transactional(readOnly = true)
+    public List<MarcInFridge> marcs() {
+        Instant now = clock.instant();
+        return brews.findAllByMarcAtNotNullOrderByMarcAt().stream()
+                .map(e -> new MarcInFridge(
+                        e.id, e.recipeId, e.name, e.drinkerName, BrewResponse.MarcLine.of(e.marcAt, now)))
+                .toList();
+    }
+
+    /** Jars that stand for weeks and are shaken daily. */
+    @Transactional(readOnly = true)
+    public List<StandingJar> standing() {
+        LocalDate today = rows.day(clock.instant());
+        return brews.findAllByPhaseInOrderByCreatedAt(List.of("running")).stream()
+                .flatMap(e -> rows.readable(e).stream().map(plan -> standing(e, plan, today)))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    private Optional<StandingJar> standing(BrewEntity e, BrewPlan plan, LocalDate today) {
+        if (!Shaking.everIn(plan)) {
+            return Optional.empty();
+        }
+        return rows.shaking(e, rows.fold(e, plan))
+                .map(s -> new StandingJar(
+                        e.id,
+                        e.name,
+                        e.drinkerName,
+                        JarVessel.of(plan.vessel()),
+                        Math.min(1, plan.water().pourMl() / plan.vessel().brimMl()),
+                        HouseWords.words().say(plan.request().recipe().menstruum()),
+                        BrewResponse.ShakingLine.of(s, today)));
+    }
+
+    private JarResponse line(BrewRepository.InJar k, Kitchen house, Instant now) {
         Optional<Span> span = k.goodUntil() == null || k.drinkBy() == null
                 ? Optional.empty()
                 : Optional.of(new Span(k.goodUntil(), k.drinkBy()));
@@ -88,10 +211,28 @@ public class Jars {
                 k.drinkerName(),
                 k.leftMl(),
                 k.cupMl(),
-                line(jar, k.keptAt(), now),
+                line(jar, k.keptAt(), now, k.note()),
                 JarVessel.of(house.fitting(Kitchen.USUAL_JARS, k.keptMl())),
-                k.text() == null ? "" : k.text(),
-                k.source());
+                new Kept(
+                        k.text() == null ? "" : k.text(),
+                        k.source(),
+                        k.cupSince() == null ? null : making(k.id()),
+                        // What keeps for months may be drawn with spirit: only then its plan is opened.
+                        span.isEmpty() ? drops(k.id()) : null));
+    }
+
+    private @Nullable CupMaking making(UUID id) {
+        BrewEntity e = rows.entity(id);
+        return rows.readable(e)
+                .flatMap(plan -> rows.fold(e, plan).live().cup().map(c -> CupMaking.of(plan, c)))
+                .orElse(null);
+    }
+
+    private @Nullable DropsLine drops(UUID id) {
+        return rows.readable(rows.entity(id))
+                .flatMap(plan -> Drops.of(herbary.materia(), plan))
+                .map(DropsLine::of)
+                .orElse(null);
     }
 
     /** Why the rest of a pot may not be put into a jar, as the catalogue names it; empty when it may. */
@@ -115,16 +256,29 @@ public class Jars {
     }
 
     static BrewResponse.InJar line(Jar jar, LiveBrew live, Instant now) {
-        return line(jar, live.keptAt().orElseThrow(), now);
+        return line(
+                jar,
+                live.keptAt().orElseThrow(),
+                now,
+                live.happened().served().rest().note());
     }
 
-    private static BrewResponse.InJar line(Jar jar, Instant keptAt, Instant now) {
+    private static BrewResponse.InJar line(Jar jar, Instant keptAt, Instant now, String note) {
         return new BrewResponse.InJar(
                 keptAt,
                 jar.made(),
                 jar.span().map(Span::good).orElse(null),
                 jar.span().map(Span::latest).orElse(null),
-                Fields.code(jar.at(now)));
+                Fields.code(jar.at(now)),
+                note);
+    }
+
+    /** @throws RefusedException 409 when nothing of the brew is in a jar */
+    static void there(BrewEntity e) {
+        double least = e.goodUntil == null ? Jar.NO_DROPS_ML : Jar.NOTHING_ML;
+        if (e.keptAt == null || e.leftMl == null || e.leftMl < least) {
+            throw RefusedException.of(HttpStatus.CONFLICT, "nothing-in-jar", Map.of());
+        }
     }
 
     /**
@@ -136,9 +290,7 @@ public class Jars {
     @Transactional(readOnly = true)
     public LaterCup cup(UUID id, @Nullable Double ml, boolean warm) {
         BrewEntity e = rows.entity(id);
-        if (e.keptAt == null || e.leftMl == null || e.leftMl < Jar.NOTHING_ML) {
-            throw RefusedException.of(HttpStatus.CONFLICT, "nothing-in-jar", Map.of());
-        }
+        there(e);
         var plan = rows.plan(e);
         return LaterCup.of(plan, ml == null ? plan.request().cupMl() : ml, warm);
     }

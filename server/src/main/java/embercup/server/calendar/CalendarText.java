@@ -7,14 +7,17 @@ import java.time.temporal.Temporal;
 import java.util.List;
 import java.util.Map;
 import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.Recur;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
 import net.fortuna.ical4j.model.property.DtStamp;
 import net.fortuna.ical4j.model.property.ProdId;
+import net.fortuna.ical4j.model.property.RRule;
 import net.fortuna.ical4j.model.property.Uid;
 import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
 import net.fortuna.ical4j.model.property.immutable.ImmutableMethod;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
+import net.fortuna.ical4j.transform.recurrence.Frequency;
 
 /** Writes events as RFC 5545 has them. Stateless. */
 final class CalendarText {
@@ -78,6 +81,16 @@ final class CalendarText {
     /** Of days: from the first to the last, both whole. */
     static VEvent days(Instant now, String uid, LocalDate first, LocalDate last, String summary) {
         return event(now, uid, first, last.plusDays(1), summary, "");
+    }
+
+    /** The same on every day from the first to the last. */
+    static VEvent daily(Instant now, String uid, LocalDate first, LocalDate last, String summary) {
+        VEvent event = days(now, uid, first, first, summary);
+        event.add(new RRule<LocalDate>(new Recur.Builder<LocalDate>()
+                .frequency(Frequency.DAILY)
+                .until(last)
+                .build()));
+        return event;
     }
 
     static VEvent event(Instant now, String uid, Temporal start, Temporal end, String summary, String text) {

@@ -2,6 +2,7 @@ package embercup.server.calendar;
 
 import embercup.server.brews.BrewResponse;
 import embercup.server.brews.BrewResponse.LiveLine;
+import embercup.server.brews.BrewResponse.ShakingLine;
 import embercup.server.brews.Brews;
 import embercup.server.brews.Jars;
 import embercup.server.brews.Jars.JarResponse;
@@ -96,6 +97,7 @@ class HouseCalendar {
                         "calendar.brew", brew.head().name(), brew.head().drinkerName()),
                 steps,
                 cancelled));
+        shaking(brew).ifPresent(events::add);
         Map<String, LiveLine> live =
                 brew.going().steps().stream().collect(Collectors.toMap(LiveLine::key, Function.identity()));
         for (StepLine step : brew.plan().brewing().steps()) {
@@ -117,6 +119,23 @@ class HouseCalendar {
             }
         }
         return events;
+    }
+
+    /** Once a day while it stands, and not on the day on which it is pressed: that is a step with hands. */
+    private Optional<VEvent> shaking(BrewResponse brew) {
+        ShakingLine jar = brew.cup().kept().shaking();
+        if (jar == null || !jar.first().plusDays(1).isBefore(jar.press())) {
+            return Optional.empty();
+        }
+        VEvent event = CalendarText.daily(
+                clock.instant(),
+                brew.head().id() + ".shake",
+                jar.first().plusDays(1),
+                jar.press().minusDays(1),
+                CalendarText.said(
+                        "calendar.shake", brew.head().name(), brew.head().drinkerName()));
+        event.add(new Sequence((int) brew.clock().state()));
+        return Optional.of(event);
     }
 
     private static Instant begins(StepLine step, LiveLine line) {

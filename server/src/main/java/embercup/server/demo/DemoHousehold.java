@@ -113,7 +113,12 @@ class DemoHousehold implements ApplicationRunner {
 
     /** A tin filled so many days ago. */
     record Stocked(
-            String herb, String form, int daysAgo, @Nullable Double grams, String note) {}
+            String herb,
+            String form,
+            int daysAgo,
+            @Nullable Double grams,
+            String note,
+            @Nullable String place) {}
 
     record Running(String recipe, String drinker, double startedHoursAgo) {}
 
@@ -142,7 +147,8 @@ class DemoHousehold implements ApplicationRunner {
                 t.form,
                 LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).minusDays(t.daysAgo),
                 t.grams,
-                t.note)));
+                t.note,
+                t.place)));
         Map<String, RecipeResponse> pots = new HashMap<>();
         household.recipes.forEach(
                 r -> pots.put(r.key, recipes.add(new RecipeRequest(null, r.about, r.purposes, r.recipe))));

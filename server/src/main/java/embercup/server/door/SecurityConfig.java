@@ -84,6 +84,7 @@ class SecurityConfig {
                         "/api/plans/day",
                         "/api/measures/convert",
                         "/api/recipes/read",
+                        "/api/shelf/mixes/plan",
                         "/api/brews/*/events",
                         "/api/courses/preview",
                         "/api/courses/*/cups")

@@ -2,6 +2,8 @@ package embercup.server.keeping;
 
 import embercup.server.brews.Jars;
 import embercup.server.brews.Jars.JarResponse;
+import embercup.server.brews.Jars.MarcInFridge;
+import embercup.server.brews.Jars.StandingJar;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -26,12 +28,17 @@ class KeepingController {
         this.clock = clock;
     }
 
-    /** @param jars what is to be drunk first comes first */
-    record KeepingResponse(Instant serverNow, List<JarResponse> jars) {}
+    /**
+     * @param jars what is to be drunk first comes first
+     * @param marcs spent herbs, what is to be used first comes first
+     * @param standing long macerations that are shaken daily
+     */
+    record KeepingResponse(
+            Instant serverNow, List<JarResponse> jars, List<MarcInFridge> marcs, List<StandingJar> standing) {}
 
     @GetMapping
     KeepingResponse keeping() {
-        return new KeepingResponse(clock.instant(), jars.all());
+        return new KeepingResponse(clock.instant(), jars.all(), jars.marcs(), jars.standing());
     }
 
     /**

@@ -8,6 +8,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.annotations.OptimisticLock;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.NullUnmarked;
 
@@ -38,6 +39,14 @@ class RecipeEntity {
 
     @Column(name = "updated_at")
     Instant updatedAt;
+
+    /** What the household says of it for itself is no version of the recipe. */
+    @OptimisticLock(excluded = true)
+    boolean favourite;
+
+    @OptimisticLock(excluded = true)
+    @JdbcTypeCode(SqlTypes.JSON)
+    String words = "[]";
 
     @Version
     Long version;

@@ -1,5 +1,6 @@
 package embercup.server.recipes;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import embercup.core.workings.Length;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
@@ -21,7 +22,17 @@ public record RecipeResponse(
         List<String> purposes,
         Instant updatedAt,
         RecipeDocument recipe,
-        Thumb thumb) {
+        Thumb thumb,
+        @JsonUnwrapped Mine mine) {
+
+    /** What the household says of it for itself. @param words its own, to find it by */
+    public record Mine(boolean favourite, List<String> words) {}
+
+    /** What is not said stays as it is. */
+    public record MineRequest(
+            @Nullable Boolean favourite,
+
+            @Size(max = Length.OWN_WORDS) @Nullable List<@Size(min = 1, max = Length.PURPOSE) String> words) {}
 
     /**
      * @param minutes whole length, prep included

@@ -97,6 +97,22 @@ public class Recipes implements HerbUses {
         return sheet(repository.saveAndFlush(e));
     }
 
+    /** What the household says of it for itself; the recipe and its version stay as they are. */
+    @Transactional
+    public RecipeResponse say(UUID id, RecipeResponse.MineRequest draft) {
+        RecipeEntity e = entity(id);
+        if (draft.favourite() != null) {
+            e.favourite = draft.favourite();
+        }
+        if (draft.words() != null) {
+            e.words = json.writeValueAsString(draft.words().stream()
+                    .map(w -> Fields.text(w, "words", Length.PURPOSE))
+                    .distinct()
+                    .toList());
+        }
+        return sheet(repository.saveAndFlush(e));
+    }
+
     @Transactional
     public void remove(UUID id) {
         repository.delete(entity(id));
@@ -153,7 +169,14 @@ public class Recipes implements HerbUses {
         List<String> purposes = json.readValue(e.purposes, new TypeReference<List<String>>() {});
         Thumb thumb = e.thumb == null ? planned(doc) : json.readValue(e.thumb, Thumb.class);
         return new RecipeResponse(
-                e.id, Objects.requireNonNullElse(e.version, 0L), e.about, purposes, e.updatedAt, doc, thumb);
+                e.id,
+                Objects.requireNonNullElse(e.version, 0L),
+                e.about,
+                purposes,
+                e.updatedAt,
+                doc,
+                thumb,
+                new RecipeResponse.Mine(e.favourite, json.readValue(e.words, new TypeReference<List<String>>() {})));
     }
 
     /** The thumb of a recipe that was kept by an earlier version; an empty one when it cannot be planned any more. */

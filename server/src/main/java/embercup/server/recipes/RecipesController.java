@@ -107,6 +107,12 @@ class RecipesController {
         return recipes.change(id, draft);
     }
 
+    /** A favourite, and words of one's own: said of a recipe, not in it. */
+    @PutMapping("/{id}/mine")
+    RecipeResponse sayOfRecipe(@PathVariable UUID id, @Valid @RequestBody RecipeResponse.MineRequest draft) {
+        return recipes.say(id, draft);
+    }
+
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removeRecipe(@PathVariable UUID id) {

@@ -1,5 +1,6 @@
 package embercup.server.shelf;
 
+import embercup.core.keeping.Place;
 import embercup.core.keeping.ShelfLife;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
@@ -22,11 +23,16 @@ import embercup.server.shelf.Tin.TinRequest;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.http.HttpStatus;
@@ -42,16 +48,16 @@ public class Shelf implements HerbUses {
     private final TinRepository repository;
     private final Herbary herbary;
     private final Kitchens kitchens;
-    private final ObjectProvider<TakenFromTins> brews;
+    private final ObjectProvider<TakenFromTins> takers;
     private final Clock clock;
 
     Shelf(
             TinRepository repository,
             Herbary herbary,
             Kitchens kitchens,
-            ObjectProvider<TakenFromTins> brews,
+            ObjectProvider<TakenFromTins> takers,
             Clock clock) {
-        this.brews = brews;
+        this.takers = takers;
         this.kitchens = kitchens;
         this.repository = repository;
         this.herbary = herbary;
@@ -64,7 +70,7 @@ public class Shelf implements HerbUses {
         return tins(all, new ArrayList<>(taken(all)));
     }
 
-    /** All tins for who asks until when they are good and not how much is left: brews are not asked. */
+    /** All tins for who asks until when they are good and not how much is left: those who took of them are not asked. */
     @Transactional(readOnly = true)
     public List<Tin> dated() {
         List<TinEntity> all = repository.findAllByOrderByHerb();
@@ -126,19 +132,51 @@ public class Shelf implements HerbUses {
     }
 
     private Tin write(TinEntity e, TinRequest draft, String herb, Form form) {
-        herbary.materia().herb(herb, "herb");
+        Herb known = herbary.materia().herb(herb, "herb");
         LocalDate filled = draft.filledOn() == null ? today() : draft.filledOn();
         checkFilled(filled);
         if (draft.grams() != null) {
             Fields.within(draft.grams(), "grams", Limit.TIN_G);
+        }
+        Place stood = Fields.oneOf(Place.class, e.place, "place", Place.usual(known, form));
+        boolean same = herb.equals(e.herb) && Fields.code(form).equals(e.form) && stood.fits(known, form);
+        Place place =
+                draft.place() == null ? same ? stood : Place.usual(known, form) : place(draft.place(), known, form);
+        if (!filled.equals(e.filledOn)) {
+            e.bestBy = null;
         }
         e.herb = herb;
         e.form = Fields.code(form);
         e.filledOn = filled;
         e.weighedAt = clock.instant();
         e.grams = draft.grams();
+        e.place = place == Place.usual(known, form) ? null : Fields.code(place);
         e.note = Fields.textOrEmpty(draft.note(), "note", Length.LINE);
+        return saved(e);
+    }
+
+    /** @throws InvalidInputException where a thing cannot stand */
+    static Place place(String code, Herb herb, Form form) {
+        Place place = Fields.oneOf(Place.class, code, "place");
+        if (!place.fits(herb, form)) {
+            throw InvalidInputException.of("place", code, new Wanted.OneOf(places(herb, form)));
+        }
+        return place;
+    }
+
+    Tin saved(TinEntity e) {
         return tin(repository.saveAndFlush(e));
+    }
+
+    Tin get(UUID id) {
+        return tin(entity(id));
+    }
+
+    private static List<String> places(Herb herb, Form form) {
+        return Arrays.stream(Place.values())
+                .filter(p -> p.fits(herb, form))
+                .map(Fields::code)
+                .toList();
     }
 
     /** @throws InvalidInputException for a day to come, or so long ago that nothing of it is left */
@@ -153,10 +191,23 @@ public class Shelf implements HerbUses {
     }
 
     private List<Taken> taken(List<TinEntity> of) {
-        return brews.getObject()
-                .taken(of.stream()
-                        .map(e -> new Since(e.herb, Fields.oneOf(Form.class, e.form, "form"), e.weighedAt))
-                        .toList());
+        List<Since> since = of.stream()
+                .map(e -> new Since(e.herb, Fields.oneOf(Form.class, e.form, "form"), e.weighedAt))
+                .toList();
+        Set<String> blends = blendsInJars();
+        return takers.orderedStream()
+                .map(t -> t.taken(since, blends))
+                .reduce((a, b) -> IntStream.range(0, a.size())
+                        .mapToObj(i -> a.get(i).and(b.get(i)))
+                        .toList())
+                .orElseThrow();
+    }
+
+    private Set<String> blendsInJars() {
+        Materia materia = herbary.materia();
+        return repository.herbs().stream()
+                .filter(h -> materia.find(h).filter(Herb::mixed).isPresent())
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     private Tin tin(TinEntity e) {
@@ -176,9 +227,8 @@ public class Shelf implements HerbUses {
     }
 
     private static Tin tin(TinEntity e, Materia materia, @Nullable Taken taken, LocalDate today) {
-        var herb = materia.find(e.herb);
+        Optional<Herb> herb = materia.find(e.herb);
         Form form = Fields.oneOf(Form.class, e.form, "form");
-        LocalDate best = herb.flatMap(h -> ShelfLife.until(h, form, e.filledOn)).orElse(null);
         return new Tin(
                 e.id,
                 Objects.requireNonNullElse(e.version, 0L),
@@ -189,7 +239,30 @@ public class Shelf implements HerbUses {
                 e.grams,
                 left(e, taken),
                 e.note,
+                herb.map(h -> stands(e, h, form, today))
+                        .orElseGet(() -> new Tin.Stands(
+                                e.place == null ? Fields.code(Place.SHELF) : e.place,
+                                List.of(),
+                                null,
+                                false,
+                                "",
+                                null)));
+    }
+
+    private static Tin.Stands stands(TinEntity e, Herb herb, Form form, LocalDate today) {
+        Place place = Fields.oneOf(Place.class, e.place, "place", Place.usual(herb, form));
+        ShelfLife life = ShelfLife.of(herb, form, place, e.filledOn);
+        LocalDate own = life.until().orElse(null);
+        boolean mixedWithOlder = e.bestBy != null && (own == null || e.bestBy.isBefore(own));
+        LocalDate best = mixedWithOlder ? e.bestBy : own;
+        return new Tin.Stands(
+                Fields.code(place),
+                places(herb, form),
                 best,
-                best != null && best.isBefore(today));
+                best != null && best.isBefore(today),
+                mixedWithOlder
+                        ? HouseWords.words().sentence("mix.as-old-as-its-herbs", Map.of())
+                        : HouseWords.words().say(life),
+                mixedWithOlder ? null : life.source());
     }
 }

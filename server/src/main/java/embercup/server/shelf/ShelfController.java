@@ -26,8 +26,10 @@ class ShelfController {
 
     private final Shelf shelf;
     private final TinsTable table;
+    private final Mixes mixes;
 
-    ShelfController(Shelf shelf, TinsTable table) {
+    ShelfController(Shelf shelf, TinsTable table, Mixes mixes) {
+        this.mixes = mixes;
         this.table = table;
         this.shelf = shelf;
     }
@@ -52,6 +54,26 @@ class ShelfController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removeTin(@PathVariable UUID id) {
         shelf.remove(id);
+    }
+
+    /** What mixing so much of a blend would take. Keeps nothing. */
+    @PostMapping("/mixes/plan")
+    Mixes.MixPlan planMix(@Valid @RequestBody Mixes.MixRequest ask) {
+        return mixes.plan(ask);
+    }
+
+    /** Mixes a blend of the house and fills its jar with it. */
+    @PostMapping("/mixes")
+    @ResponseStatus(HttpStatus.CREATED)
+    Mixes.MixResponse mix(@Valid @RequestBody Mixes.MixRequest ask) {
+        return mixes.mix(ask);
+    }
+
+    /** It was not mixed after all. */
+    @DeleteMapping("/mixes/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void undoMix(@PathVariable UUID id) {
+        mixes.undo(id);
     }
 
     /** The tins as a table. @param as {@code csv} */

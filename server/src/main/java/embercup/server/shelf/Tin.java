@@ -1,5 +1,7 @@
 package embercup.server.shelf;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import embercup.core.keeping.Place;
 import embercup.core.materia.Form;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
@@ -7,16 +9,15 @@ import embercup.server.platform.CodeOf;
 import embercup.server.platform.Within;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A tin on the shelf.
+ * A tin on the shelf, or what else of a herb is in the house.
  *
  * @param grams as somebody said last
  * @param left missing when nobody said how much is in it, or when it was not asked
- * @param bestBefore from the herb's keeping time (common practice); missing for fresh herbs, which keep a week
- * @param stale whether that day has passed
  */
 public record Tin(
         UUID id,
@@ -28,8 +29,31 @@ public record Tin(
         @Nullable Double grams,
         @Nullable Left left,
         String note,
-        @Nullable LocalDate bestBefore,
-        boolean stale) {
+        @JsonUnwrapped Stands stands) {
+
+    public @Nullable LocalDate bestBefore() {
+        return stands.bestBefore;
+    }
+
+    public boolean stale() {
+        return stands.stale;
+    }
+
+    /**
+     * Where it stands, and how long it is good there.
+     *
+     * @param places where it may stand
+     * @param bestBefore missing when no time is given for it
+     * @param stale whether that day has passed
+     * @param why it is good so long, as a sentence
+     */
+    public record Stands(
+            String place,
+            List<String> places,
+            @Nullable LocalDate bestBefore,
+            boolean stale,
+            String why,
+            @Nullable String source) {}
 
     /**
      * What is left in it, reckoned from what was said last and what was brewed since.
@@ -52,5 +76,7 @@ public record Tin(
 
             @Within(Limit.TIN_G) @Nullable Double grams,
 
-            @Size(max = Length.LINE) @Nullable String note) {}
+            @Size(max = Length.LINE) @Nullable String note,
+
+            @CodeOf(Place.class) @Nullable String place) {}
 }

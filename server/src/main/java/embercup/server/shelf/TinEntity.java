@@ -29,6 +29,14 @@ class TinEntity {
     Instant weighedAt;
 
     Double grams;
+
+    /** Where it stands; missing where such a thing usually does. */
+    String place;
+
+    /** It is good no longer than this, whatever its own time: an older herb was mixed into it. */
+    @Column(name = "best_by")
+    LocalDate bestBy;
+
     String note;
 
     @Version

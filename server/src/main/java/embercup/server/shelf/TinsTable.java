@@ -36,7 +36,7 @@ class TinsTable {
     static final int MOST = 2000;
 
     private static final List<String> COLUMNS =
-            List.of("herb", "name", "latin", "form", "grams", "filled_on", "best_before", "note");
+            List.of("herb", "name", "latin", "form", "grams", "filled_on", "best_before", "note", "place");
 
     private final Shelf shelf;
     private final Herbary herbary;
@@ -71,6 +71,7 @@ class TinsTable {
             @Nullable Double grams,
             @Nullable LocalDate filledOn,
             @Nullable String note,
+            @Nullable String place,
             @Nullable String problem,
             boolean fillsAnew) {}
 
@@ -87,7 +88,8 @@ class TinsTable {
                                 t.grams(),
                                 t.filledOn(),
                                 t.bestBefore(),
-                                t.note())));
+                                t.note(),
+                                t.stands().place())));
     }
 
     /** @throws RefusedException 422 when it is no table of tins, or too long */
@@ -121,7 +123,7 @@ class TinsTable {
         int kept = 0;
         for (TinLine l : read.lines()) {
             if (l.problem() == null) {
-                shelf.put(new TinRequest(null, l.herb(), l.form(), l.filledOn(), l.grams(), l.note()));
+                shelf.put(new TinRequest(null, l.herb(), l.form(), l.filledOn(), l.grams(), l.note(), l.place()));
                 kept++;
             }
         }
@@ -154,6 +156,7 @@ class TinsTable {
                 Fields.oneOf(Form.class, form, "form");
                 Double grams = grams();
                 LocalDate filled = day();
+                String place = place(herb, form);
                 String key = herb.slug() + "|" + form;
                 Integer before = seen.putIfAbsent(key, number);
                 String problem = before == null ? null : said("tins.twice", Map.of("row", before));
@@ -166,11 +169,12 @@ class TinsTable {
                         grams,
                         filled,
                         cell("note"),
+                        place,
                         problem,
                         there.contains(key));
             } catch (InvalidInputException e) {
                 String problem = HouseWords.words().message(e.violations());
-                return new TinLine(number, said, null, null, form, null, null, cell("note"), problem, false);
+                return new TinLine(number, said, null, null, form, null, null, cell("note"), null, problem, false);
             }
         }
 
@@ -209,6 +213,12 @@ class TinsTable {
             } catch (NumberFormatException e) {
                 throw InvalidInputException.of("grams", text, new Wanted.OfKind(Wanted.Kind.NUMBER));
             }
+        }
+
+        /** Where it stands; missing for where such a thing usually does. */
+        private @Nullable String place(Herb herb, String form) {
+            String text = cell("place").toLowerCase(Locale.ROOT);
+            return text.isEmpty() ? null : Fields.code(Shelf.place(text, herb, Fields.oneOf(Form.class, form, "form")));
         }
 
         private @Nullable LocalDate day() {
