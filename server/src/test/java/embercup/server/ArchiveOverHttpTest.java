@@ -103,7 +103,13 @@ class ArchiveOverHttpTest {
         assertThat(brewed.code()).as(brewed.body().toString()).isEqualTo(201);
         String brew = brewed.body().get("id").asString();
         for (String kind : List.of(
-                "\"finished\"", "\"poured\",\"value\":240", "\"kept\"", "\"noted\",\"liking\":4,\"taste\":\"rust\"")) {
+                "\"finished\"",
+                "\"poured\",\"value\":100",
+                "\"kept\"",
+                "\"jar-noted\",\"text\":\"blue lid\"",
+                "\"marc-kept\"",
+                "\"cup-begun\",\"value\":100",
+                "\"noted\",\"liking\":4,\"taste\":\"rust\"")) {
             assertThat(post(
                                     "/api/brews/" + brew + "/events",
                                     "{\"id\":\"%s\",\"kind\":%s}".formatted(UUID.randomUUID(), kind))
@@ -126,6 +132,14 @@ class ArchiveOverHttpTest {
                 .get("id")
                 .asString();
         sql("insert into course_cup values ('%s', '%s', now())".formatted(UUID.randomUUID(), course));
+        put(
+                "/api/recipes/" + recipe.get("id").asString() + "/mine",
+                "{\"favourite\":true,\"words\":[\"for Sundays\"]}");
+        put("/api/herbs/archive-blend/own", """
+                {"common":"Archive blend","parts":[{"herb":"linden","amount":2},{"herb":"lemon-balm","amount":1}]}""");
+        assertThat(post("/api/shelf/mixes", "{\"blend\":\"archive-blend\",\"grams\":30}")
+                        .code())
+                .isEqualTo(201);
         sql("insert into stove_observation (id, brew_id, kind, ratio, at, burner_id, vessel_id) select '"
                 + UUID.randomUUID() + "', '" + brew
                 + "', 'heat', 1.1, now(), b.id, v.id from burner b, vessel v limit 1");

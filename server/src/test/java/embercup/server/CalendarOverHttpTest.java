@@ -1,5 +1,6 @@
 package embercup.server;
 
+import static embercup.server.RunningServer.event;
 import static embercup.server.RunningServer.get;
 import static embercup.server.RunningServer.post;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -12,11 +13,13 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.UUID;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.Period;
 import net.fortuna.ical4j.model.component.VEvent;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -60,12 +63,35 @@ class CalendarOverHttpTest {
                 .body();
     }
 
-    private static void event(String brew, String kind) {
-        assertThat(post(
-                                "/api/brews/" + brew + "/events",
-                                "{\"id\":\"%s\",\"kind\":\"%s\"}".formatted(UUID.randomUUID(), kind))
-                        .code())
-                .isEqualTo(200);
+    /** A tincture of thirty days is shaken on the 29 days between the one on which it is set up and the one before its press. */
+    @Test
+    void aLongJarIsShakenDailyUntilItIsPressed() throws Exception {
+        JsonNode brew = post("/api/brews", """
+                {"start":true,"confirmed":["yarrow"],"recipe":{"name":"Drops","tradition":"folk","cups":5,"cupMl":100,
+                 "menstruum":"spirit","alcoholPercent":40,
+                 "additions":[{"herb":"yarrow","form":"dried","cut":"chopped","amount":100,"unit":"g","stage":0}],
+                 "stages":[{"kind":"macerate","minutes":43200},{"kind":"strain","pressed":true}]}}""").body();
+        String id = brew.get("id").asString();
+        for (JsonNode step : brew.get("plan").get("steps")) {
+            if (step.get("kind").asString().equals("macerate")) {
+                break;
+            }
+            assertThat(RunningServer.event(
+                                    id,
+                                    "step-done",
+                                    ",\"step\":\"" + step.get("key").asString() + "\"")
+                            .code())
+                    .isEqualTo(200);
+        }
+        VEvent shake = named(events(""), id + ".shake");
+        LocalDate first = LocalDate.parse(value(shake, "DTSTART"), DateTimeFormatter.BASIC_ISO_DATE);
+        assertThat(first).isEqualTo(LocalDate.now().plusDays(1));
+        assertThat(shake.getOccurrences(new Period<>(first, first.plusDays(60))))
+                .hasSize(29);
+        assertThat(value(shake, "RRULE"))
+                .contains("UNTIL=" + first.plusDays(28).format(DateTimeFormatter.BASIC_ISO_DATE));
+        event(id, "finished");
+        assertThat(events("")).noneMatch(e -> value(e, "UID").equals(id + ".shake@ember-cup"));
     }
 
     @Test

@@ -1,6 +1,7 @@
 package embercup.server;
 
 import static embercup.server.RunningServer.delete;
+import static embercup.server.RunningServer.event;
 import static embercup.server.RunningServer.get;
 import static embercup.server.RunningServer.post;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -27,14 +28,6 @@ class ForgottenOverHttpTest {
         var told = post("/api/brews", "{\"start\":true,\"recipe\":" + POT + "," + more + "}");
         assertThat(told.code()).as(told.body().toString()).isEqualTo(201);
         return told.body().get("id").asString();
-    }
-
-    private static void event(String brew, String kind) {
-        assertThat(post(
-                                "/api/brews/" + brew + "/events",
-                                "{\"id\":\"%s\",\"kind\":\"%s\"}".formatted(UUID.randomUUID(), kind))
-                        .code())
-                .isEqualTo(200);
     }
 
     @Test

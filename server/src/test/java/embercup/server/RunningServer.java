@@ -1,5 +1,7 @@
 package embercup.server;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.net.URI;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -184,6 +186,19 @@ public final class RunningServer implements BeforeAllCallback {
 
     public static Answer get(String server, String path) {
         return RestClient.create(server).get().uri(path).exchange((request, response) -> read(response));
+    }
+
+    /** What happens to a brew. @param kind of the event, @param more its other fields, each after a comma; may be empty */
+    public static Answer event(String brew, String kind, String more) {
+        return post(
+                "/api/brews/" + brew + "/events",
+                "{\"id\":\"%s\",\"kind\":\"%s\"%s}".formatted(UUID.randomUUID(), kind, more));
+    }
+
+    /** The same, taken by the server. */
+    public static void event(String brew, String kind) {
+        Answer answer = event(brew, kind, "");
+        assertThat(answer.code()).as("%s: %s", kind, answer.body()).isEqualTo(200);
     }
 
     public static Answer post(String path, String json) {

@@ -1,13 +1,13 @@
 package embercup.server;
 
 import static embercup.server.RunningServer.delete;
+import static embercup.server.RunningServer.event;
 import static embercup.server.RunningServer.get;
 import static embercup.server.RunningServer.post;
 import static embercup.server.RunningServer.put;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -32,14 +32,6 @@ class TinsOverHttpTest {
                  "stages":[{"kind":"pour"},{"kind":"steep","minutes":10},{"kind":"strain"}]}}""".formatted(herb, amount, unit));
         assertThat(made.code()).as(made.body().toString()).isEqualTo(201);
         return made.body().get("id").asString();
-    }
-
-    private static void event(String brew, String kind) {
-        assertThat(post(
-                                "/api/brews/" + brew + "/events",
-                                "{\"id\":\"%s\",\"kind\":\"%s\"}".formatted(UUID.randomUUID(), kind))
-                        .code())
-                .isEqualTo(200);
     }
 
     @Test

@@ -320,7 +320,8 @@ class BrewRows {
     Optional<String> whyMarcNotKept(BrewEntity e, Folded folded) {
         return e.clockReal != null
                 ? Optional.of("simulated")
-                : SpentHerbs.against(folded.plan(), folded.live()).map(Fields::code);
+                : SpentHerbs.against(folded.plan(), folded.live())
+                        .map(no -> Fields.code(no).replace('-', '_'));
     }
 
     /** The long maceration that it stands in now. */
