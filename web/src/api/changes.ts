@@ -10,6 +10,8 @@ import type {
   CalibrationRequest,
   CourseRequest,
   CupRequest,
+  MineRequest,
+  MixRequest,
   OwnHerbDocument,
   PersonRequest,
   PlaceRequest,
@@ -42,6 +44,9 @@ export const useKeepRecipe = () =>
     keys.versions(),
     keys.marks,
   );
+/** A favourite, and words of one's own. */
+export const useSayOfRecipe = (id: string) =>
+  useChange((draft: MineRequest) => api.sayOfRecipe(id, draft), keys.recipes);
 export const useRemoveRecipe = () => useChange(api.removeRecipe, keys.recipes);
 /** The stages that a recipe without any would get. */
 export const usePropose = () => useChange((recipe: RecipeDocument) => api.propose(recipe));
@@ -135,6 +140,8 @@ export const useRevoke = () => useChange(api.revoke, keys.door);
 
 // ---- herbs and tins
 
+export const useMix = () => useChange((wish: MixRequest) => api.mix(wish), keys.shelf);
+export const useUndoMix = () => useChange(api.undoMix, keys.shelf);
 export const usePutTin = () => useChange((draft: TinRequest) => api.putTin(draft), keys.shelf, keys.plans);
 /** Tins out of a table: looked at, or put onto the shelf. */
 export const useReadTins = () =>

@@ -9,6 +9,8 @@ import type {
   EventRequest,
   Held,
   ImportResponse,
+  MineRequest,
+  MixRequest,
   NotebookRequest,
   OrderRequest,
   OwnHerbDocument,
@@ -144,6 +146,11 @@ export const api = {
     told(http.GET("/api/keeping/jars/{brewId}/cup", { params: { path: { brewId }, query: { ml, warm } } })),
   shelf: () => told(http.GET("/api/shelf")),
   putTin: (body: TinRequest) => told(http.POST("/api/shelf", { body })),
+  planMix: (body: MixRequest) => told(http.POST("/api/shelf/mixes/plan", { body })),
+  mix: (body: MixRequest) => told(http.POST("/api/shelf/mixes", { body })),
+  undoMix: (id: string) => told(http.DELETE("/api/shelf/mixes/{id}", by(id))),
+  sayOfRecipe: (id: string, body: MineRequest) =>
+    told(http.PUT("/api/recipes/{id}/mine", { ...by(id), body })),
   removeTin: (id: string) => told(http.DELETE("/api/shelf/{id}", by(id))),
   ownHerb: async (slug: string) =>
     (await told(http.GET("/api/herbs/{slug}/own", { params: { path: { slug } } }))) ?? null,

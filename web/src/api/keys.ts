@@ -28,6 +28,7 @@ export const keys = {
   ownHerb: (slug: string) => ["own-herb", slug] as const,
   keeping: ["keeping"] as const,
   laterCup: (brewId: string, ml: number, warm: boolean) => ["keeping", brewId, ml, warm] as const,
+  mixPlan: (blend: string, grams: number) => ["shelf", "mix", blend, grams] as const,
   week: (days: number) => ["plans", "week", days] as const,
   courses: ["courses"] as const,
   course: (id: string) => ["courses", id] as const,

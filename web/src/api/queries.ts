@@ -110,6 +110,15 @@ export const useCoursePreview = (ask: CourseRequest) =>
     placeholderData: keepPreviousData,
     staleTime: 0,
   });
+/** What mixing so much of a blend would take; while another amount is asked for, the last answer stands. */
+export const useMixPlan = (blend: string, grams: number) =>
+  useQuery({
+    queryKey: keys.mixPlan(blend, grams),
+    queryFn: () => api.planMix({ blend, grams }),
+    placeholderData: keepPreviousData,
+    staleTime: 0,
+  });
+
 /** The days to come; whatever changes plans or tins changes them. */
 export const useWeek = (days: number) =>
   useQuery({ queryKey: keys.week(days), queryFn: () => api.week(days), staleTime: 0 });
@@ -183,8 +192,7 @@ export function useDay() {
 /** Takes a brew's state unless a newer one is here: the stream and the answer to a confirmation race each other. */
 export function keepNewer(brew: BrewResponse) {
   const before = queryClient.getQueryData<BrewResponse>(keys.brew(brew.id));
-  const jarChanged = brew.jar?.keptAt !== before?.jar?.keptAt || brew.leftMl !== before?.leftMl;
-  if (jarChanged) void queryClient.invalidateQueries({ queryKey: keys.keeping });
+  if (brew.state !== before?.state) void queryClient.invalidateQueries({ queryKey: keys.keeping });
   queryClient.setQueryData<BrewResponse>(keys.brew(brew.id), (before) => newer(before, brew));
 }
 

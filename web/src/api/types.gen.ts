@@ -1227,6 +1227,7 @@ export interface components {
             doneAt?: string;
             /** Format: date-time */
             dueAt?: string;
+            heats: boolean;
             text: string;
         };
         AdditionDocument: {
@@ -1830,6 +1831,8 @@ export interface components {
             begunAt: string;
             /** Format: double */
             fromJarMl: number;
+            /** Format: uuid */
+            id: string;
             /** Format: double */
             ml: number;
             warm: boolean;
@@ -2399,13 +2402,24 @@ export interface components {
             favourite?: boolean;
             words?: string[];
         };
+        MixPart: {
+            common: string;
+            cut: string;
+            form: string;
+            /** Format: double */
+            grams: number;
+            herb: string;
+            less: boolean;
+            measure: string;
+            tin: boolean;
+        };
         MixPlan: {
             /** Format: date */
             bestBefore?: string;
             blend: string;
             /** Format: double */
             grams: number;
-            parts: components["schemas"]["PartLine"][];
+            parts: components["schemas"]["MixPart"][];
             why: string;
         };
         MixRequest: {
@@ -2416,7 +2430,7 @@ export interface components {
         MixResponse: {
             /** Format: uuid */
             id: string;
-            parts: components["schemas"]["PartLine"][];
+            parts: components["schemas"]["MixPart"][];
             tin: components["schemas"]["Tin"];
         };
         NetworkLine: {
@@ -3261,6 +3275,7 @@ export interface components {
             text: string;
         };
         TinRequest: {
+            amountStays?: boolean;
             /** Format: date */
             filledOn?: string;
             /** @enum {string} */

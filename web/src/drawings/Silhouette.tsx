@@ -98,6 +98,16 @@ const BESIDES: Record<string, (s: Shape) => ReactNode> = {
       <path d={`M${w * 0.06},-7 H${w * 0.94}`} strokeWidth={1.5} />
     </>
   ),
+  bottle: ({ w }) => (
+    <>
+      <path d={`M0,0 H${w * 0.34} V-5 M${w},0 H${w * 0.66} V-5`} />
+      <path
+        d={`M${w * 0.3},-5 H${w * 0.7} V-9 H${w * 0.6} q0,-6 -${w * 0.1},-6 t-${w * 0.1},6 H${w * 0.3} Z`}
+        fill="var(--ink)"
+        strokeWidth={1.5}
+      />
+    </>
+  ),
   press: ({ w, h }) => (
     <>
       <path

@@ -113,7 +113,7 @@ function say(step: StepLine): { main: string; short: string; sub?: string } {
     case "steep":
       return { main: `Steep ${step.lid ? "covered" : "open"}, ${length}`, short: `Steep ${length}` };
     case "macerate":
-      return { main: `Stand in cold water, ${length}`, short: `Stand ${length}` };
+      return { main: `Stand cold, ${length}`, short: `Stand ${length}` };
     case "rest":
       return { main: `Off, rest ${length}`, short: "Rest" };
     case "cool":
@@ -290,6 +290,9 @@ function apart<T extends { y: number }>(base: number, labels: T[]): T[] {
   });
 }
 
+/** A longer moment stands on a line of its own beside the end. */
+const SHORT = 9;
+
 export function Ends({
   x,
   base,
@@ -310,7 +313,16 @@ export function Ends({
     <g>
       <line x1={x(readyS)} x2={x(readyS)} y1={base - 58} y2={curveBase} stroke="var(--ink)" strokeWidth={2} />
       <text x={x(readyS) + 8} y={base - 44} fontSize={15} fontWeight={600}>
-        {word} {at}
+        {at.length > SHORT ? (
+          <>
+            {word}
+            <tspan x={x(readyS) + 8} dy={17}>
+              {at}
+            </tspan>
+          </>
+        ) : (
+          `${word} ${at}`
+        )}
       </text>
     </g>
   );

@@ -5,6 +5,7 @@ import { useDay } from "../api/queries";
 import { ring } from "./bell";
 import { useNow } from "./now";
 import { span } from "./say";
+import { goesOn, whereTo } from "./whereTo";
 
 /** What has been over for longer is told, and no longer rung for. */
 const RINGS_MS = 30 * 60_000;
@@ -17,7 +18,7 @@ export function Alarms() {
   useNow(1000);
   const now = presentMs();
   const due = (day.data?.open ?? []).filter(
-    (b) => b.phase === "running" && b.dueAt && Date.parse(b.dueAt) <= now && here !== `/brew/${b.id}`,
+    (b) => goesOn(b) && b.dueAt && Date.parse(b.dueAt) <= now && here !== `/brew/${b.id}`,
   );
   const fresh = due.filter((b) => now - Date.parse(b.dueAt ?? "") < RINGS_MS);
   const missed = due.filter((b) => !fresh.includes(b));
@@ -41,7 +42,7 @@ export function Alarms() {
             {span(Math.max(1, (now - Date.parse(b.dueAt ?? "")) / 1000))}
           </span>
           <Link
-            to={`/brew/${b.id}`}
+            to={whereTo(b)}
             className="grid min-h-11 place-items-center font-semibold underline underline-offset-4"
           >
             Go there
@@ -63,7 +64,7 @@ export function Alarms() {
           {missed.map((b, i) => (
             <span key={b.id}>
               {i > 0 && ", "}
-              <Link to={`/brew/${b.id}`} className="relative underline underline-offset-4 max-sm:reach">
+              <Link to={whereTo(b)} className="relative underline underline-offset-4 max-sm:reach">
                 {b.name}
               </Link>{" "}
               {span((now - Date.parse(b.dueAt ?? "")) / 1000)} ago

@@ -7,6 +7,7 @@ import { useNow } from "./now";
 import { clock, date, hour } from "./say";
 import { useWidth } from "./size";
 import { hoursBetween, inLanes, type Mark, reach } from "./strip";
+import { whereTo } from "./whereTo";
 
 /** Room that the longest name of an hour takes. */
 const HOUR_PX = 64;
@@ -25,7 +26,9 @@ export function DayStrip() {
   const [from, to] = reach(open, now);
   const x = scaleTime([from, to], [0, width]);
   const narrow = width < NARROW_PX;
-  const recent = (data?.brewed ?? []).filter((b) => Date.parse(b.readyAt ?? b.startAt) > from.getTime());
+  const recent = (data?.brewed ?? []).filter(
+    (b) => Date.parse(b.readyAt ?? b.startAt) > from.getTime() && !open.some((o) => o.id === b.id),
+  );
   const { marks, more } = inLanes([...open, ...recent], x, width, now, narrow ? 2 : 3);
   const lanes = Math.max(1, ...marks.map((m) => m.lane + 1));
   const base = 4 + lanes * LANE;
@@ -56,7 +59,7 @@ export function DayStrip() {
         {marks.map((m) => (
           <Link
             key={m.brew.id}
-            to={`/brew/${m.brew.id}`}
+            to={whereTo(m.brew)}
             aria-label={`${m.brew.name}, ${m.words}`}
             className="absolute max-sm:reach whitespace-nowrap bg-strip/80 px-0.5 text-[13px] leading-[18px] hover:underline"
             style={{ left: m.labelX, top: m.lane * LANE, maxWidth: width - m.labelX }}

@@ -8,12 +8,23 @@ import { span } from "./say";
 export const POT_LINE =
   "grid w-full grid-cols-[1fr_auto] items-center gap-x-6 gap-y-1 py-2.5 text-left hover:bg-strip md:grid-cols-[minmax(0,1fr)_220px_132px] md:px-2";
 
+/** A cup filled to the brim: the household's own mark on what it likes best. */
+export function FavouriteMark() {
+  return (
+    <svg width={17} height={13} aria-hidden className="inline-block">
+      <path d="M1,1 L3,12 H10 L12,1 Z" fill="var(--ember)" />
+      <path d="M12,3 q4,0 3.4,2.6 t-4.4,2.6" fill="none" stroke="var(--ember)" strokeWidth={1.8} />
+    </svg>
+  );
+}
+
 /** A pot as it stands in a list: name, what it is for, fire line, times; `children` under the name. */
 export function PotLine({
   pot,
   children,
 }: {
-  pot: Pick<RecipeResponse, "about" | "recipe" | "thumb">;
+  pot: Pick<RecipeResponse, "about" | "recipe" | "thumb"> &
+    Partial<Pick<RecipeResponse, "favourite" | "words">>;
   children?: ReactNode;
 }) {
   return (
@@ -21,8 +32,17 @@ export function PotLine({
       <span className="min-w-0">
         <span className="block font-display font-semibold text-xl leading-tight [font-stretch:82%]">
           {pot.recipe.name}
+          {pot.favourite && (
+            <span className="ml-2 inline-block">
+              <FavouriteMark />
+              <span className="sr-only">, a favourite</span>
+            </span>
+          )}
         </span>
         <span className="line-clamp-1 block text-muted text-sm">{pot.about}</span>
+        {pot.words && pot.words.length > 0 && (
+          <span className="block text-muted text-sm">our words: {pot.words.join(", ")}</span>
+        )}
         {children}
       </span>
       <span className="max-md:col-span-2 max-md:row-start-2">

@@ -5,25 +5,43 @@ import { inCore, ofCore, onScale, scaleOf } from "../api/house";
 /** Closes the word that a control stands in. */
 const Close = createContext(() => {});
 
-/** An underlined part of the order sentence; opens its control in place. */
-export function Word({
-  label,
-  shown,
-  children,
-}: {
+const WORD =
+  "relative border-ink border-b-2 px-0.5 font-semibold text-ink leading-tight max-sm:reach hover:border-ember hover:text-ember-text data-[state=open]:border-ember";
+/** A word that stands beside others of its kind in a long list, and does not ask to be read first. */
+const QUIET_WORD =
+  "relative border-hairline border-b-2 px-0.5 text-inherit leading-tight max-sm:reach hover:border-ember hover:text-ember-text data-[state=open]:border-ember";
+
+interface WordProps {
   label: string;
   shown: string;
+  quiet?: boolean;
   children: (close: () => void) => ReactNode;
-}) {
-  const [open, setOpen] = useState(false);
+}
+
+/** An underlined part of the order sentence; opens its control in place. What opens is made when it is first asked for. */
+export function Word({ label, shown, quiet = false, children }: WordProps) {
+  const [asked, setAsked] = useState(false);
+  if (asked) return <Opening label={label} shown={shown} quiet={quiet} children={children} />;
+  return (
+    <button
+      type="button"
+      aria-label={`${label}: ${shown}. Change`}
+      aria-haspopup="dialog"
+      aria-expanded={false}
+      className={quiet ? QUIET_WORD : WORD}
+      onClick={() => setAsked(true)}
+    >
+      {shown}
+    </button>
+  );
+}
+
+function Opening({ label, shown, quiet, children }: WordProps) {
+  const [open, setOpen] = useState(true);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger asChild>
-        <button
-          type="button"
-          aria-label={`${label}: ${shown}. Change`}
-          className="relative border-ink border-b-2 px-0.5 font-semibold text-ink leading-tight max-sm:reach hover:border-ember hover:text-ember-text data-[state=open]:border-ember"
-        >
+        <button type="button" aria-label={`${label}: ${shown}. Change`} className={quiet ? QUIET_WORD : WORD}>
           {shown}
         </button>
       </Popover.Trigger>

@@ -1,6 +1,7 @@
 import type { BrewLine } from "../api/client";
 import { ofWall, wall } from "../api/zone";
 import { clock, span } from "./say";
+import { goesOn } from "./whereTo";
 
 const HOUR_MS = 3600_000;
 /** The strip begins so long before now, and is at least and at most so long. */
@@ -11,7 +12,10 @@ const MOST_MS = 48 * HOUR_MS;
 /** From when to when the strip goes: from shortly before now as far as something is on the fire or planned. */
 export function reach(open: BrewLine[], now: Date): [Date, Date] {
   const from = Math.floor((now.getTime() - BEFORE_MS) / (HOUR_MS / 2)) * (HOUR_MS / 2);
-  const ends = open.map((b) => Date.parse(b.readyAt ?? b.startAt));
+  // What stands for weeks goes on beyond the strip, and does not make the hours small.
+  const ends = open
+    .map((b) => Date.parse(b.readyAt ?? b.startAt))
+    .filter((e) => e < now.getTime() + MOST_MS - BEFORE_MS);
   const last = Math.max(now.getTime() + LEAST_MS - BEFORE_MS, ...ends.map((e) => e + HOUR_MS / 2));
   return [new Date(from), new Date(Math.min(from + MOST_MS, last))];
 }
@@ -69,7 +73,7 @@ export function inLanes(
 function wordsOf(brew: BrewLine, now: Date): string {
   const name = short(brew.name);
   if (brew.phase === "planned") return `${name} at ${clock(brew.startAt)}`;
-  if (brew.phase !== "running" || !brew.dueAt) return name;
+  if (!goesOn(brew) || !brew.dueAt) return name;
   const left = (Date.parse(brew.dueAt) - now.getTime()) / 1000;
   return left > 0 ? `${name}, ${span(left)} left` : `${name}, due`;
 }

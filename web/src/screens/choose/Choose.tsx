@@ -27,19 +27,23 @@ export default function Choose() {
   const purpose = params.get("for") ?? "";
   const words = params.get("words") ?? "";
   const house = params.get("house") === "1";
+  const liked = params.get("liked") === "1";
   const drinkerId = params.get("who") ?? people.data?.find((p) => p.brewer)?.id;
   const marks = useMarks(drinkerId);
   const herbs = useFoundHerbs(words);
   const time = TIMES.find((t) => t.value === (params.get("within") ?? "")) ?? TIMES[0];
   if (recipes.isPending) return <Loading what="the recipes" />;
   if (recipes.error) return <Trouble error={recipes.error} again={() => recipes.refetch()} />;
-  const purposes = [...new Set([...(occasions.data ?? []), ...recipes.data.flatMap((r) => r.purposes)])];
-  const used = purposes.filter((p) => recipes.data.some((r) => r.purposes.includes(p)) || p === purpose);
+  const purposes = [
+    ...new Set([...(occasions.data ?? []), ...recipes.data.flatMap((r) => [...r.purposes, ...r.words])]),
+  ];
+  const used = purposes.filter((p) => recipes.data.some((r) => isFor(r, p)) || p === purpose);
   const tins = new Set((shelf.data ?? []).map((t) => t.herb));
   const slugs = new Set(words.trim() ? (herbs.data ?? []).slice(0, 3).map((h) => h.slug) : []);
   const found = recipes.data.filter(
     (r) =>
-      (!purpose || r.purposes.includes(purpose)) &&
+      (!purpose || isFor(r, purpose)) &&
+      (!liked || r.favourite) &&
       r.thumb.minutes <= (time?.most ?? 0) &&
       (!house || missing(r, tins).length === 0) &&
       (matches(r, words) || r.recipe.additions?.some((a) => slugs.has(a.herb ?? ""))),
@@ -86,6 +90,9 @@ export default function Choose() {
             <Pick key={t.value} on={t === time} onPick={() => set("within", t.value)} label={t.label} />
           ))}
         </span>
+        {(liked || recipes.data.some((r) => r.favourite)) && (
+          <Pick on={liked} onPick={() => set("liked", liked ? "" : "1")} label="a favourite" />
+        )}
         <Pick on={house} onPick={() => set("house", house ? "" : "1")} label="all of it in the house" />
         <SearchField
           className="ml-auto max-sm:ml-0 max-sm:w-full"
@@ -225,9 +232,13 @@ function Pick({ on, onPick, label }: { on: boolean; onPick: () => void; label: s
   );
 }
 
+/** Whether it is for something, in the recipe’s words or in the household’s own. */
+const isFor = (r: RecipeResponse, purpose: string): boolean =>
+  r.purposes.includes(purpose) || r.words.includes(purpose);
+
 function matches(r: RecipeResponse, words: string): boolean {
   const text =
-    `${r.recipe.name} ${r.about} ${r.purposes.join(" ")} ${r.recipe.additions?.map((a) => a.herb).join(" ")}`.toLowerCase();
+    `${r.recipe.name} ${r.about} ${r.purposes.join(" ")} ${r.words.join(" ")} ${r.recipe.additions?.map((a) => a.herb).join(" ")}`.toLowerCase();
   return words
     .toLowerCase()
     .split(/\s+/)

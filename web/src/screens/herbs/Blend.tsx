@@ -12,6 +12,7 @@ import { AdditionWords, amountWords } from "../recipe/AdditionWords";
 import { saidLine } from "../recipe/doc";
 import { AskForget } from "./AskForget";
 import { BrewThis } from "./Herbs";
+import { Mix } from "./Mix";
 import { slugOf } from "./NewHerb";
 
 type Portion = NonNullable<OwnHerbDocument["parts"]>[number];
@@ -73,7 +74,8 @@ export function Blend({ herb }: { herb: HerbResponse }) {
       <p className="mt-2 max-w-prose text-muted text-sm">
         What is usual of it, and where care is due, is that of its herbs: every pot says it for who drinks it.
       </p>
-      <div className="mt-4 flex flex-wrap gap-3">
+      <Mix slug={herb.slug} common={herb.common} />
+      <div className="mt-6 flex flex-wrap gap-3">
         <Secondary onClick={() => setChanging(true)}>Change what is in it</Secondary>
         <Forget herb={herb} />
       </div>

@@ -121,6 +121,106 @@ function NameTyped<T, D extends { name?: string | null }>({
   );
 }
 
+/** A few words that are typed anew. */
+export function TextWord({
+  label,
+  shown,
+  value,
+  most = 200,
+  wrong,
+  quiet,
+  onKeep,
+}: {
+  label: string;
+  shown: string;
+  value: string;
+  most?: number;
+  wrong?: string;
+  quiet?: boolean;
+  onKeep: (value: string, close: () => void) => void;
+}) {
+  return (
+    <Word label={label} shown={shown} quiet={quiet}>
+      {(close) => (
+        <TextTyped label={label} start={value} most={most} wrong={wrong} onKeep={(v) => onKeep(v, close)} />
+      )}
+    </Word>
+  );
+}
+
+function TextTyped({
+  label,
+  start,
+  most,
+  wrong,
+  onKeep,
+}: {
+  label: string;
+  start: string;
+  most: number;
+  wrong?: string;
+  onKeep: (value: string) => void;
+}) {
+  const [typed, setTyped] = useState(start);
+  return (
+    <Typed onKeep={() => onKeep(typed)}>
+      <TextField label={label} most={most} value={typed} wrong={wrong} onChange={setTyped} />
+    </Typed>
+  );
+}
+
+/** A day that is picked anew. */
+export function DayWord({
+  label,
+  shown,
+  value,
+  wrong,
+  quiet,
+  onKeep,
+}: {
+  label: string;
+  shown: string;
+  /** As the wire writes it. */
+  value: string;
+  wrong?: string;
+  quiet?: boolean;
+  onKeep: (value: string, close: () => void) => void;
+}) {
+  return (
+    <Word label={label} shown={shown} quiet={quiet}>
+      {(close) => <DayTyped label={label} start={value} wrong={wrong} onKeep={(v) => onKeep(v, close)} />}
+    </Word>
+  );
+}
+
+function DayTyped({
+  label,
+  start,
+  wrong,
+  onKeep,
+}: {
+  label: string;
+  start: string;
+  wrong?: string;
+  onKeep: (value: string) => void;
+}) {
+  const [typed, setTyped] = useState(start);
+  return (
+    <Typed onKeep={() => typed && onKeep(typed)}>
+      <label className="block text-muted text-sm">
+        {label}
+        <input
+          type="date"
+          value={typed}
+          onChange={(e) => setTyped(e.target.value)}
+          className="min-h-11 w-full border-ink border-b-2 bg-transparent px-1 text-ink"
+        />
+      </label>
+      {wrong && <p className="text-sm text-stop">{wrong}</p>}
+    </Typed>
+  );
+}
+
 /** A number that is typed anew, in the unit of the house or in one that every house reads alike. */
 export function NumberWord({
   label,

@@ -1,16 +1,14 @@
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import type { JarResponse } from "../../api/client";
+import type { JarResponse, MarcInFridge } from "../../api/client";
 import { confirm } from "../../api/outbox";
-import { useLaterCup } from "../../api/queries";
 import { ABOVE, BESIDE, Silhouette } from "../../drawings/Silhouette";
-import { Primary, Secondary } from "../../parts/Field";
+import { Secondary } from "../../parts/Field";
 import { Glossed } from "../../parts/Glossed";
 import { day, millilitres, moment } from "../../parts/say";
-import { Loading, Trouble } from "../../parts/states";
-import { Undo } from "../../parts/Undo";
-import { Why } from "../../parts/Why";
-import { CupSize, OneOf, Word } from "../../parts/Word";
+import { TextWord } from "../household/inPlace";
+import { Cup, type Said } from "./Cup";
+import { Drops } from "./Drops";
 
 /** So many stand in front; the others are a tap away. */
 const SHOWN = 24;
@@ -27,26 +25,63 @@ function until({ jar }: JarResponse, now: Date): { words: string; care: boolean 
 }
 
 /** The fridge: the rest of pots in jars, to one scale and filled to their level; what is about to go stands first. */
-export function Jars({ jars, now }: { jars: JarResponse[]; now: Date }) {
+export function Fridge({
+  jars,
+  marcs,
+  missing,
+  now,
+  onSaid,
+}: {
+  jars: JarResponse[];
+  marcs: MarcInFridge[];
+  /** Whether the jar whose label was read is nowhere any more. */
+  missing: boolean;
+  now: Date;
+  onSaid: Said;
+}) {
   // The square on a jar’s label leads to it.
   const labelled = useSearchParams()[0].get("jar");
-  const [openId, setOpenId] = useState<string | null>(labelled);
-  const [all, setAll] = useState(labelled !== null);
-  const [undo, setUndo] = useState<{ brewId: string; event: string; words: string }>();
-  const tallest = Math.max(...jars.map((j) => j.vessel.heightCm), 1);
-  const pxPerCm = TALLEST_PX / tallest;
-  const open = jars.find((j) => j.id === openId);
-  const said = (brewId: string, event: string, words: string) => setUndo({ brewId, event, words });
   return (
     <section aria-labelledby="jars">
       <h1 id="jars" className="text-3xl">
         In the fridge
       </h1>
-      {jars.length === 0 ? (
+      {jars.length === 0 && (
         <p className="mt-1 text-muted">
           No jar. What is left of a pot is put into one on the page of its brew: “Keep the rest”.
         </p>
-      ) : (
+      )}
+      <Jars jars={jars} now={now} onSaid={onSaid} />
+      {labelled && missing && (
+        <p role="status" className="mt-3 border-amber border-l-[5px] pl-3">
+          The jar of this label is empty, or gone.{" "}
+          <Link to={`/brew/${labelled}`} className="underline underline-offset-4">
+            Its brew
+          </Link>
+        </p>
+      )}
+      {marcs.length > 0 && (
+        <ul aria-label="Spent herbs" className="mt-4 max-w-2xl border-hairline border-t">
+          {marcs.map((m) => (
+            <Spent key={m.id} marc={m} now={now} onSaid={onSaid} />
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+/** Jars to one scale, filled to their level; one of them is opened by a tap. */
+export function Jars({ jars, now, onSaid }: { jars: JarResponse[]; now: Date; onSaid: Said }) {
+  const labelled = useSearchParams()[0].get("jar");
+  const [openId, setOpenId] = useState<string | null>(labelled);
+  const [all, setAll] = useState(labelled !== null);
+  const tallest = Math.max(...jars.map((j) => j.vessel.heightCm), 1);
+  const pxPerCm = TALLEST_PX / tallest;
+  const open = jars.find((j) => j.id === openId);
+  return (
+    <>
+      {jars.length > 0 && (
         <ul className="mt-4 flex flex-wrap gap-y-6">
           {jars.slice(0, all ? undefined : SHOWN).map((j) => {
             const age = until(j, now);
@@ -65,7 +100,7 @@ export function Jars({ jars, now }: { jars: JarResponse[]; now: Date }) {
                       style={{ paddingTop: (tallest - j.vessel.heightCm) * pxPerCm, marginLeft: -BESIDE / 2 }}
                     >
                       <Silhouette
-                        kind="jar"
+                        kind={j.drops ? "bottle" : "jar"}
                         diameterCm={j.vessel.innerDiameterCm}
                         heightCm={j.vessel.heightCm}
                         pxPerCm={pxPerCm}
@@ -75,6 +110,10 @@ export function Jars({ jars, now }: { jars: JarResponse[]; now: Date }) {
                   </span>
                   <span className="mt-1 block pr-3 font-semibold underline underline-offset-4">{j.name}</span>
                   <span className="figure block text-lg">{millilitres(j.leftMl)}</span>
+                  {j.jar.note && <span className="block pr-3 text-muted">{j.jar.note}</span>}
+                  {j.making && (
+                    <span className="block pr-3 font-semibold text-ember-text">a cup is made of it</span>
+                  )}
                   <span className={`block pr-3 ${age.care ? "font-semibold text-amber-text" : "text-muted"}`}>
                     {age.words}
                   </span>
@@ -93,38 +132,67 @@ export function Jars({ jars, now }: { jars: JarResponse[]; now: Date }) {
           The other {jars.length - SHOWN} jars
         </button>
       )}
-      {undo && (
-        <Undo
-          words={undo.words}
-          onUndo={() => {
-            confirm(undo.brewId, { kind: "undone", event: undo.event });
-            setUndo(undefined);
-          }}
+      {open && <OneJar key={open.id} jar={open} now={now} onSaid={onSaid} />}
+    </>
+  );
+}
+
+/** Spent herbs in their bowl, and what becomes of them. */
+function Spent({ marc, now, onSaid }: { marc: MarcInFridge; now: Date; onSaid: Said }) {
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-hairline border-b py-2">
+      <svg width={38} height={26} aria-hidden className="shrink-0">
+        <path
+          d="M5,11 Q12,3 19,9 Q26,2 33,11 Z"
+          fill={marc.over ? "var(--amber)" : "var(--herb)"}
+          fillOpacity={0.7}
         />
-      )}
-      {labelled && !jars.some((j) => j.id === labelled) && (
-        <p role="status" className="mt-3 border-amber border-l-[5px] pl-3">
-          The jar of this label is empty, or gone.{" "}
-          <Link to={`/brew/${labelled}`} className="underline underline-offset-4">
-            Its brew
+        <path
+          d="M2,11 H36 Q34,24 19,24 Q4,24 2,11 Z"
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth={2.2}
+          strokeLinejoin="round"
+        />
+      </svg>
+      <span className="min-w-0 grow">
+        <span className="font-semibold">Spent herbs of {marc.name}</span>
+        <span className={`block text-sm ${marc.over ? "font-semibold text-amber-text" : "text-muted"}`}>
+          {marc.over
+            ? `past their day since ${moment(marc.until, now)}: onto the compost`
+            : `brewed once more by ${moment(marc.until, now)}, or onto the compost`}
+        </span>
+      </span>
+      <span className="flex gap-4 text-sm">
+        {!marc.over && (
+          <Link
+            to={marc.recipeId ? `/sheet/${marc.recipeId}?spent=1&after=${marc.id}` : `/brew/${marc.id}`}
+            className="relative inline-flex min-h-9 items-center underline underline-offset-4 max-sm:min-h-11"
+          >
+            plan the second brew
           </Link>
-        </p>
-      )}
-      {open && <OneJar key={open.id} jar={open} now={now} onSaid={said} />}
-    </section>
+        )}
+        <button
+          type="button"
+          className="min-h-9 underline underline-offset-4 max-sm:min-h-11"
+          aria-label={`gone: the spent herbs of ${marc.name}`}
+          onClick={() =>
+            onSaid(
+              marc.id,
+              confirm(marc.id, { kind: "marc-gone" }),
+              `The spent herbs of ${marc.name} are gone.`,
+            )
+          }
+        >
+          gone
+        </button>
+      </span>
+    </li>
   );
 }
 
 /** One jar: what it is, and a cup out of it. */
-function OneJar({
-  jar,
-  now,
-  onSaid,
-}: {
-  jar: JarResponse;
-  now: Date;
-  onSaid: (brewId: string, event: string, words: string) => void;
-}) {
+function OneJar({ jar, now, onSaid }: { jar: JarResponse; now: Date; onSaid: Said }) {
   const age = until(jar, now);
   const over = jar.jar.age === "over";
   return (
@@ -137,7 +205,23 @@ function OneJar({
         {jar.vessel.name.toLowerCase()}. {jar.text && <Glossed text={jar.text} />}
         {age.care && <span className="font-semibold text-amber-text"> It is {ageWords(jar)}.</span>}
       </p>
-      {!over && <Cup jar={jar} onSaid={onSaid} />}
+      <p className="mt-1 text-muted">
+        On the jar:{" "}
+        <TextWord
+          label="What stands on the jar"
+          shown={jar.jar.note || "nothing yet"}
+          value={jar.jar.note}
+          onKeep={(text, close) => {
+            onSaid(jar.id, confirm(jar.id, { kind: "jar-noted", text }), `The jar of ${jar.name} is marked.`);
+            close();
+          }}
+        />
+      </p>
+      {jar.drops ? (
+        <Drops jar={jar} drops={jar.drops} onSaid={onSaid} />
+      ) : (
+        !over && <Cup jar={jar} onSaid={onSaid} />
+      )}
       <p className="mt-3">
         <Secondary
           onClick={() =>
@@ -167,92 +251,3 @@ const ageWords = ({ jar }: JarResponse) =>
     : jar.age === "doubtful"
       ? "past its cautious time: look at it and smell it first"
       : "about to go";
-
-/** A cup of it: how large, warmed or cold, what is done for it in order, and then it is poured. */
-function Cup({
-  jar,
-  onSaid,
-}: {
-  jar: JarResponse;
-  onSaid: (brewId: string, event: string, words: string) => void;
-}) {
-  const [ml, setMl] = useState(jar.cupMl);
-  const [warm, setWarm] = useState(true);
-  const cup = useLaterCup(jar.id, ml, warm);
-  if (cup.isPending) return <Loading what="the cup" />;
-  if (cup.error) return <Trouble error={cup.error} again={() => cup.refetch()} />;
-  const { fromJarMl, waterMl, warmingMin, steps, workings } = cup.data;
-  return (
-    <>
-      <p className="mt-3 text-lg">
-        A cup of{" "}
-        <Word label="Cup" shown={millilitres(ml)}>
-          {() => <CupSize value={ml} onChange={setMl} />}
-        </Word>{" "}
-        out of it,{" "}
-        <Word label="How it is drunk" shown={warm ? "warmed" : "cold"}>
-          {() => (
-            <OneOf
-              label="How it is drunk"
-              value={warm ? "warm" : "cold"}
-              options={[
-                { value: "warm", label: "warmed", gloss: "gently, below the boil" },
-                { value: "cold", label: "cold", gloss: "as it comes out of the fridge" },
-              ]}
-              onPick={(v) => setWarm(v === "warm")}
-            />
-          )}
-        </Word>
-        :
-      </p>
-      <ol className="mt-2 list-decimal space-y-1 pl-6 text-lg">
-        {steps.map((s) => (
-          <li key={s}>{s}</li>
-        ))}
-      </ol>
-      <p className="mt-2 flex flex-wrap gap-x-5 text-muted text-sm">
-        <span>
-          out of the jar{" "}
-          <Why what="What leaves the jar" workings={workings.fromJarMl} className="text-ink">
-            {millilitres(fromJarMl)}
-          </Why>
-        </span>
-        {waterMl > 0 && (
-          <span>
-            water{" "}
-            <Why what="Water" workings={workings.waterMl} className="text-ink">
-              {millilitres(waterMl)}
-            </Why>
-          </span>
-        )}
-        {warmingMin != null && (
-          <span>
-            on the flame{" "}
-            <Why what="Time on the flame" workings={workings.warmingMin} className="text-ink">
-              {warmingMin.toFixed(1)} min
-            </Why>
-          </span>
-        )}
-      </p>
-      {fromJarMl > jar.leftMl + 1 && (
-        <p className="mt-2 font-semibold text-amber-text">
-          There are only {millilitres(jar.leftMl)} in it: the cup will be smaller.
-        </p>
-      )}
-      <p className="mt-3">
-        <Primary
-          onClick={() => {
-            const poured = Math.min(fromJarMl, jar.leftMl);
-            onSaid(
-              jar.id,
-              confirm(jar.id, { kind: "poured", value: poured }),
-              `${millilitres(poured)} poured out of the jar of ${jar.name}.`,
-            );
-          }}
-        >
-          Poured
-        </Primary>
-      </p>
-    </>
-  );
-}

@@ -61,7 +61,7 @@ export function Finished({ brew }: { brew: BrewResponse }) {
             Planned and done
           </h2>
           <PlannedAndDone brew={brew} />
-          {brew.phase === "finished" && !brew.request.recipe?.menstruum && <Servings brew={brew} />}
+          {brew.phase === "finished" && <Servings brew={brew} />}
           <SecondBrew brew={brew} />
           <p className="mt-4 flex flex-wrap gap-x-5 gap-y-2">
             {brew.recipeId && (

@@ -13,6 +13,7 @@ import { useNow } from "../../parts/now";
 import { capital, celsius, forWhom, millilitres, moment, share, span, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { FiguresOf } from "../../parts/Why";
+import { Shaken } from "../keeping/Standing";
 import { Measures } from "../sheet/Measures";
 import { useAlarm } from "./alarm";
 import { useBrewClock } from "./clock";
@@ -188,6 +189,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
               By hand, about {span(current.durationS)}. Confirm when it is done.
             </p>
           )}
+          {waits && brew.shaking && <Shaken brewId={brew.id} shaking={brew.shaking} now={present()} />}
           {waits && <Meanwhile brew={brew} at={at} />}
           {waits && !done && left < -ABSENT_S && (
             <p className="mt-2 max-w-prose border-ember border-l-[5px] pl-3">

@@ -9,7 +9,7 @@ import { eventWords, lastSaid } from "./Hands";
 /** What is not kept is drunk the same day, h. */
 const SAME_DAY_H = 24;
 const HOUR_MS = 3600_000;
-const OF_THE_REST = ["poured", "kept", "emptied"];
+const OF_THE_REST = ["poured", "kept", "emptied", "marc-kept", "marc-gone"];
 
 /** How long what is left is good, and by when it is drunk. */
 function goodFor(brew: BrewResponse): string {
@@ -26,8 +26,9 @@ export function Servings({ brew }: { brew: BrewResponse }) {
   const keeps = brew.plan.keeps;
   const ready = new Date(brew.readyAt ?? brew.serverNow).getTime();
   const old = ready + Math.max(keeps?.mostHours ?? 0, SAME_DAY_H) * HOUR_MS < presentMs();
-  if (old && !brew.jar) return null;
+  if (old && !brew.jar && !brew.mayKeep) return null;
   const some = brew.servingMl > 0;
+  const tincture = brew.request.recipe?.menstruum !== undefined;
   const cup = Math.round(brew.servingMl / 5) * 5;
   return (
     <section aria-label="Servings" className="mt-4">
@@ -35,19 +36,24 @@ export function Servings({ brew }: { brew: BrewResponse }) {
         {brew.pouredMl > 0 ? `${millilitres(brew.pouredMl)} poured, ` : ""}
         {some ? (
           <Glossed
-            text={`${millilitres(brew.leftMl)} ${brew.jar ? "in a jar" : brew.pouredMl > 0 ? "left" : "to pour"}.${goodFor(brew)}`}
+            text={`${millilitres(brew.leftMl)} ${brew.jar ? (tincture ? "in its bottle" : "in a jar") : brew.pouredMl > 0 ? "left" : "to pour"}.${goodFor(brew)}`}
           />
         ) : (
           "nothing left."
         )}{" "}
         {some && brew.jar && (
-          <Link to="/keeping" className="font-semibold underline underline-offset-4">
-            A cup out of the jar
+          <Link to={`/keeping?jar=${brew.id}`} className="font-semibold underline underline-offset-4">
+            {tincture ? "A dose of it" : "A cup out of the jar"}
           </Link>
         )}
       </p>
+      {brew.marc && (
+        <p className="mt-1">
+          The spent herbs stand in the fridge, to be brewed once more by {moment(brew.marc.until, present())}.
+        </p>
+      )}
       <p className="mt-2 flex flex-wrap gap-2">
-        {some && !brew.jar && (
+        {some && !brew.jar && !tincture && (
           <button
             type="button"
             className="min-h-14 rounded-one border border-ink px-4"
@@ -62,7 +68,16 @@ export function Servings({ brew }: { brew: BrewResponse }) {
             className="min-h-14 rounded-one border border-ink px-4"
             onClick={() => confirm(brew.id, { kind: "kept" })}
           >
-            Keep the rest in a jar
+            {tincture ? "Into its bottle" : "Keep the rest in a jar"}
+          </button>
+        )}
+        {brew.mayKeepMarc && (
+          <button
+            type="button"
+            className="min-h-14 rounded-one border border-ink px-4"
+            onClick={() => confirm(brew.id, { kind: "marc-kept" })}
+          >
+            Keep the spent herbs
           </button>
         )}
         {last && OF_THE_REST.includes(last.kind) && (

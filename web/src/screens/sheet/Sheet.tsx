@@ -15,6 +15,7 @@ import { Drawn } from "./Drawn";
 import { Identity } from "./Identity";
 import { LearnedLines } from "./LearnedLines";
 import { MeasureMode } from "./MeasureMode";
+import { Mine } from "./Mine";
 import { OneCook } from "./OneCook";
 import {
   applied,
@@ -219,6 +220,7 @@ export default function Sheet() {
                 </Link>
               </p>
             </div>
+            <Mine recipe={recipe.data} />
             <Sentence
               order={ordered}
               plan={plan}

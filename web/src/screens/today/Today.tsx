@@ -6,6 +6,7 @@ import { useNow } from "../../parts/now";
 import { PotList } from "../../parts/PotList";
 import { clock, day, moment, timer } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
+import { goesOn, whereTo } from "../../parts/whereTo";
 import { Welcome } from "./Welcome";
 
 /** What is on the fire, the household's pots, and what was noted last. */
@@ -143,7 +144,7 @@ function Fire({ brew }: { brew: BrewLine }) {
   return (
     <li className="border-hairline border-b">
       <Link
-        to={`/brew/${brew.id}`}
+        to={whereTo(brew)}
         className="grid grid-cols-[1fr_auto] items-center gap-4 py-3 hover:bg-strip md:px-2"
       >
         <span>
@@ -155,7 +156,7 @@ function Fire({ brew }: { brew: BrewLine }) {
             {brew.readyAt && `, ready about ${moment(brew.readyAt, now)}`}
           </span>
         </span>
-        {left !== null && brew.phase === "running" && (
+        {left !== null && goesOn(brew) && (
           <span className={`figure text-4xl ${left < 0 ? "text-ember-text" : ""}`}>{timer(left)}</span>
         )}
       </Link>

@@ -93,6 +93,21 @@ class KeptThingsOverHttpTest {
         delete("/api/shelf/" + id);
     }
 
+    /** Moving a tin is no weighing of it: what was taken since somebody weighed it is still taken. */
+    @Test
+    void whatIsMovedIsNotWeighed() {
+        String id = put("{\"herb\":\"damiana\",\"grams\":90}");
+        brewed("damiana");
+        assertThat(left(id)).isCloseTo(86, within(1e-9));
+        Answer moved = RunningServer.put(
+                "/api/shelf/" + id,
+                "{\"version\":0,\"herb\":\"damiana\",\"form\":\"dried\",\"place\":\"fridge\",\"amountStays\":true}");
+        assertThat(moved.code()).as(moved.body().toString()).isEqualTo(200);
+        assertThat(left(id)).isCloseTo(86, within(1e-9));
+        assertThat(in("shelf", id).get("left").get("brews").asInt()).isEqualTo(1);
+        delete("/api/shelf/" + id);
+    }
+
     // ---- a blend in its jar
 
     private static String blend() {
@@ -253,7 +268,10 @@ class KeptThingsOverHttpTest {
         event(id, "marc-gone");
         assertThat(find("marcs", id)).isEmpty();
         assertThat(event(id, "marc-gone", "").code()).isEqualTo(409);
-        String second = pot(",\"spentHerbs\":true");
+        String kept = pot("");
+        event(kept, "marc-kept");
+        String second = pot(",\"spentHerbs\":true,\"ancestorId\":\"" + kept + "\"");
+        assertThat(find("marcs", kept)).as("they are in the pot once more").isEmpty();
         Answer twice = event(second, "marc-kept", "");
         assertThat(twice.code()).isEqualTo(409);
         assertThat(twice.body().get("detail").asString()).contains("twice");

@@ -26,17 +26,23 @@ public final class SpentHerbs {
         /** A spirit, vinegar or glycerin has drawn them out. */
         DRAWN_OUT,
         /** They stood lukewarm for more than two hours. */
-        STOOD_LUKEWARM
+        STOOD_LUKEWARM,
+        /** The pot was done more than a day ago. */
+        TOO_LATE
     }
 
     /** What speaks against it; empty when they may be kept. */
-    public static Optional<No> against(BrewPlan plan, LiveBrew live) {
+    public static Optional<No> against(BrewPlan plan, LiveBrew live, Instant now) {
         if (!strained(plan, live)) {
             return Optional.of(No.NOT_STRAINED);
         } else if (plan.request().spentHerbs()) {
             return Optional.of(No.SPENT_TWICE);
         } else if (plan.request().recipe().menstruum().cold()) {
             return Optional.of(No.DRAWN_OUT);
+        }
+        if (live.phase() == LiveBrew.Phase.FINISHED
+                && live.readyAt().filter(r -> r.plus(KEPT).isBefore(now)).isPresent()) {
+            return Optional.of(No.TOO_LATE);
         }
         return Standing.lukewarmHours(plan) > Standing.MOST_H ? Optional.of(No.STOOD_LUKEWARM) : Optional.empty();
     }

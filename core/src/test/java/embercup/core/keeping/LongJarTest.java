@@ -45,6 +45,7 @@ class LongJarTest {
 
     private static final ZoneId BERLIN = ZoneId.of("Europe/Berlin");
     private static final Instant SET_UP = Instant.parse("2026-10-20T18:00:00Z");
+    private static final Instant LATER = SET_UP.plusSeconds(3700);
     private static final LocalDate FIRST = LocalDate.of(2026, 10, 20);
 
     private static Recipe tincture(Menstruum menstruum, int days, Addition... herbs) {
@@ -195,9 +196,11 @@ class LongJarTest {
     void spentHerbsAreKeptOnceTheyAreStrained() {
         BrewPlan pot = plan(rootPot());
         assertThat(SpentHerbs.against(
-                        pot, LiveBrew.fold(pot, standing(pot, SET_UP).subList(0, 1))))
+                        pot, LiveBrew.fold(pot, standing(pot, SET_UP).subList(0, 1)), SET_UP))
                 .hasValue(SpentHerbs.No.NOT_STRAINED);
-        assertThat(SpentHerbs.against(pot, finished(pot))).isEmpty();
+        assertThat(SpentHerbs.against(pot, finished(pot), LATER)).isEmpty();
+        assertThat(SpentHerbs.against(pot, finished(pot), LATER.plus(Duration.ofHours(25))))
+                .hasValue(SpentHerbs.No.TOO_LATE);
         assertThat(SpentHerbs.until(SET_UP)).isEqualTo(SET_UP.plus(Duration.ofHours(24)));
     }
 
@@ -205,9 +208,9 @@ class LongJarTest {
     void theyAreNotKeptASecondTimeNorOutOfSpirit() {
         BrewPlan second =
                 embercup.core.Pots.PLANNER.plan(plan(rootPot()).request().spent(true));
-        assertThat(SpentHerbs.against(second, finished(second))).hasValue(SpentHerbs.No.SPENT_TWICE);
+        assertThat(SpentHerbs.against(second, finished(second), LATER)).hasValue(SpentHerbs.No.SPENT_TWICE);
         BrewPlan spirit = yarrow(30);
-        assertThat(SpentHerbs.against(spirit, finished(spirit))).hasValue(SpentHerbs.No.DRAWN_OUT);
+        assertThat(SpentHerbs.against(spirit, finished(spirit), LATER)).hasValue(SpentHerbs.No.DRAWN_OUT);
         BrewPlan lukewarm = plan(recipe(
                 Tradition.FOLK,
                 4,
@@ -216,7 +219,7 @@ class LongJarTest {
                 simmer(5, true),
                 new Stage.Rest(8 * 60, true, Stage.Until.NOTHING),
                 strain()));
-        assertThat(SpentHerbs.against(lukewarm, finished(lukewarm))).hasValue(SpentHerbs.No.STOOD_LUKEWARM);
+        assertThat(SpentHerbs.against(lukewarm, finished(lukewarm), LATER)).hasValue(SpentHerbs.No.STOOD_LUKEWARM);
     }
 
     @Test

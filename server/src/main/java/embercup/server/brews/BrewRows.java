@@ -236,7 +236,7 @@ class BrewRows {
                 .map(a -> new BrewResponse.Stretch(
                         Objects.requireNonNull(a.beganAt()),
                         Objects.requireNonNullElse(a.doneAt(), Objects.requireNonNull(a.dueAt())),
-                        false))
+                        a.heats()))
                 .toList();
         return new BrewResponse.BrewLine(
                 e.id,
@@ -247,7 +247,7 @@ class BrewRows {
                 cup.begunAt(),
                 null,
                 now.map(CupMaking.ActLine::text).orElse(null),
-                now.map(a -> a.waits() ? a.dueAt() : a.beganAt()).orElse(null),
+                now.map(CupMaking.ActLine::dueAt).orElse(null),
                 stretches,
                 false);
     }
@@ -320,7 +320,7 @@ class BrewRows {
     Optional<String> whyMarcNotKept(BrewEntity e, Folded folded) {
         return e.clockReal != null
                 ? Optional.of("simulated")
-                : SpentHerbs.against(folded.plan(), folded.live())
+                : SpentHerbs.against(folded.plan(), folded.live(), BrewClock.now(e, clock.instant()))
                         .map(no -> Fields.code(no).replace('-', '_'));
     }
 

@@ -28,6 +28,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -293,8 +294,25 @@ public class Brews {
             notebook.strike(e.id);
             learned.forgetBrew(e.id);
         }
+        if (!before.equals(e.phase)
+                && live.phase() == LiveBrew.Phase.RUNNING
+                && plan.request().spentHerbs()) {
+            outOfTheFridge(e.ancestorId);
+        }
         publisher.publishEvent(new Changed(e.id));
         return rows.sheet(e, folded);
+    }
+
+    /** Spent herbs that are brewed once more stand in the fridge no longer. */
+    private void outOfTheFridge(@Nullable UUID first) {
+        Optional.ofNullable(first)
+                .flatMap(brews::findById)
+                .filter(f -> f.marcAt != null)
+                .ifPresent(f -> {
+                    Instant now = clock.instant();
+                    rows.insert(f.id, new EventRequest.MarcGoneRequest(Ids.next(clock.millis()), null), now);
+                    settle(f, rows.plan(f));
+                });
     }
 
     private void observe(BrewEntity e, BrewRows.Folded folded) {

@@ -9,33 +9,31 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A cup out of a jar while it is made.
  *
+ * @param id of the event that began it: undone, the cup is given up
  * @param ml as it is drunk
  * @param fromJarMl what leaves the jar for it
  */
-public record CupMaking(Instant begunAt, double ml, boolean warm, double fromJarMl, List<ActLine> acts) {
+public record CupMaking(UUID id, Instant begunAt, double ml, boolean warm, double fromJarMl, List<ActLine> acts) {
 
     /**
      * One thing that is done for it.
      *
      * @param beganAt missing until the one before is done
+     * @param heats whether it stands on the flame meanwhile
      * @param dueAt when it will be done by itself; missing for what the hands do, and before it began
      */
     public record ActLine(
             String text,
             @Nullable Instant beganAt,
             @Nullable Instant doneAt,
-            @Nullable Instant dueAt) {
-
-        /** What goes on by itself since it began. */
-        boolean waits() {
-            return beganAt != null && doneAt == null && dueAt != null;
-        }
-    }
+            @Nullable Instant dueAt,
+            boolean heats) {}
 
     static CupMaking of(BrewPlan plan, LiveBrew.Cup cup) {
         LaterCup how = LaterCup.of(plan, cup.begun().ml(), cup.begun().warm());
@@ -52,9 +50,11 @@ public record CupMaking(Instant begunAt, double ml, boolean warm, double fromJar
                     HouseWords.words().say(act),
                     began,
                     i < cup.acts().size() ? cup.acts().get(i) : null,
-                    due));
+                    due,
+                    act instanceof LaterCup.Act.WarmGently));
         }
         return new CupMaking(
+                cup.begun().id(),
                 cup.begun().at(),
                 cup.begun().ml(),
                 cup.begun().warm(),

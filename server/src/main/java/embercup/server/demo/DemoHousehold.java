@@ -148,7 +148,8 @@ class DemoHousehold implements ApplicationRunner {
                 LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).minusDays(t.daysAgo),
                 t.grams,
                 t.note,
-                t.place)));
+                t.place,
+                null)));
         Map<String, RecipeResponse> pots = new HashMap<>();
         household.recipes.forEach(
                 r -> pots.put(r.key, recipes.add(new RecipeRequest(null, r.about, r.purposes, r.recipe))));

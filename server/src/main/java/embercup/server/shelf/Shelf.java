@@ -148,8 +148,11 @@ public class Shelf implements HerbUses {
         e.herb = herb;
         e.form = Fields.code(form);
         e.filledOn = filled;
-        e.weighedAt = clock.instant();
-        e.grams = draft.grams();
+        boolean stays = Boolean.TRUE.equals(draft.amountStays()) && e.version != null;
+        if (!stays) {
+            e.weighedAt = clock.instant();
+            e.grams = draft.grams();
+        }
         e.place = place == Place.usual(known, form) ? null : Fields.code(place);
         e.note = Fields.textOrEmpty(draft.note(), "note", Length.LINE);
         return saved(e);

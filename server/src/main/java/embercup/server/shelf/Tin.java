@@ -65,7 +65,7 @@ public record Tin(
      */
     public record Left(double grams, double lowG, double highG, int brews) {}
 
-    /** What the client sends. */
+    /** What the client sends. @param amountStays whether nothing is said of how much is in it: what was said last still stands */
     public record TinRequest(
             @Nullable Long version,
             @Size(max = Length.SLUG) @Nullable String herb,
@@ -78,5 +78,7 @@ public record Tin(
 
             @Size(max = Length.LINE) @Nullable String note,
 
-            @CodeOf(Place.class) @Nullable String place) {}
+            @CodeOf(Place.class) @Nullable String place,
+
+            @Nullable Boolean amountStays) {}
 }

@@ -123,7 +123,7 @@ class TinsTable {
         int kept = 0;
         for (TinLine l : read.lines()) {
             if (l.problem() == null) {
-                shelf.put(new TinRequest(null, l.herb(), l.form(), l.filledOn(), l.grams(), l.note(), l.place()));
+                shelf.put(new TinRequest(null, l.herb(), l.form(), l.filledOn(), l.grams(), l.note(), l.place(), null));
                 kept++;
             }
         }

@@ -1,0 +1,60 @@
+import { useState } from "react";
+import { usePutTin } from "../../api/changes";
+import { NumberField, Primary, SelectField, TextField } from "../../parts/Field";
+import { HerbPicker } from "../../parts/HerbPicker";
+import { Trouble } from "../../parts/states";
+import { FORMS } from "../recipe/doc";
+
+/** Puts something of a herb into the house; where it usually stands, and moved from there. */
+export function Fill() {
+  const [herb, setHerb] = useState("");
+  const [form, setForm] = useState("dried");
+  const [grams, setGrams] = useState<number | undefined>();
+  const [filledOn, setFilledOn] = useState("");
+  const [note, setNote] = useState("");
+  const put = usePutTin();
+  return (
+    <form
+      aria-labelledby="fill"
+      onSubmit={(e) => {
+        e.preventDefault();
+        const emptied = () => {
+          setHerb("");
+          setGrams(undefined);
+          setNote("");
+        };
+        put.mutate(
+          { herb, form: form as "dried", grams, filledOn: filledOn || undefined, note },
+          { onSuccess: emptied },
+        );
+      }}
+    >
+      <h2 id="fill" className="text-2xl">
+        Put a tin on it
+      </h2>
+      <div className="mt-2 grid grid-cols-2 gap-4">
+        <div className="col-span-2">
+          <HerbPicker value={herb} onPick={setHerb} label="Herb in the tin" />
+        </div>
+        <SelectField label="Form" value={form} options={FORMS} onChange={setForm} />
+        <NumberField label="How much, if known" unit="g" value={grams} onChange={setGrams} />
+        <div className="col-span-2">
+          <label className="block text-muted text-sm">
+            Filled on (today when left open)
+            <input
+              type="date"
+              value={filledOn}
+              onChange={(e) => setFilledOn(e.target.value)}
+              className="min-h-11 w-full border-ink border-b-2 bg-transparent px-1 text-ink"
+            />
+          </label>
+        </div>
+        <TextField className="col-span-2" label="Where from" most={200} value={note} onChange={setNote} />
+      </div>
+      {put.error && <Trouble error={put.error} />}
+      <div className="mt-4">
+        <Primary busy={!herb}>Put it on the shelf</Primary>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,203 @@
+import { memo, useEffect, useRef } from "react";
+import { Link } from "react-router";
+import { useChangeTin } from "../../api/changes";
+import type { Tin, TinRequest } from "../../api/client";
+import { ThingShape } from "../../drawings/Things";
+import { fullDate, grams } from "../../parts/say";
+import { OneOf, Word } from "../../parts/Word";
+import { DayWord, NumberWord, TextWord, useInPlace } from "../household/inPlace";
+
+/** What was done to a tin last, and how it was before. */
+export interface Changed {
+  was: Tin;
+  words: string;
+}
+
+export type Sort = "first" | "name" | "left";
+export const SORTS: { value: Sort; label: string }[] = [
+  { value: "first", label: "what is to be used first" },
+  { value: "name", label: "by name" },
+  { value: "left", label: "what runs out first" },
+];
+
+/** Where things stand, as it is said within a sentence. */
+const PLACES: Record<string, { words: string; gloss: string }> = {
+  shelf: { words: "on the shelf", gloss: "closed, dry and dark" },
+  counter: { words: "on the counter", gloss: "fresh, at hand" },
+  water: { words: "in water", gloss: "cut branches in a glass" },
+  fridge: { words: "in the fridge", gloss: "closed; what is fresh without air" },
+  freezer: { words: "frozen", gloss: "juice in cubes, the rest in bags" },
+};
+
+/** Whether it is a plant that has not been dried, and does not stand in a tin. */
+export const isFresh = (t: Tin): boolean => t.place !== "shelf" && t.form === "fresh";
+
+const share = (t: Tin) => (t.left && t.grams ? t.left.grams / t.grams : null);
+
+/** Tins that a word fits, in an order. */
+export function ordered(tins: Tin[], words: string, sort: Sort): Tin[] {
+  const wanted = words.trim().toLowerCase();
+  const by: Record<Sort, (a: Tin, b: Tin) => number> = {
+    first: (a, b) => compared(a.bestBefore ?? "9999", b.bestBefore ?? "9999"),
+    name: (a, b) => a.common.localeCompare(b.common),
+    left: (a, b) => (share(a) ?? 2) - (share(b) ?? 2),
+  };
+  const found = (t: Tin) =>
+    `${t.common} ${t.form} ${PLACES[t.place]?.words} ${t.note}`.toLowerCase().includes(wanted);
+  return tins
+    .filter((t) => wanted === "" || found(t))
+    .sort((a, b) => by[sort](a, b) || compared(a.common, b.common));
+}
+
+const compared = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
+
+/** "about 44 g, 42 to 46": what was brewed since it was weighed is taken out, and a spoon is no scale. */
+function leftSaid(t: Tin): string {
+  if (!t.left) return "";
+  const { grams: left, lowG, highG, brews } = t.left;
+  if (brews === 0) return grams(left);
+  return highG - lowG < 0.5 ? grams(left) : `about ${grams(left)}`;
+}
+
+interface LineProps {
+  tin: Tin;
+  /** Whether it is the one whose label was read. */
+  labelled: boolean;
+  onFill: (tin: Tin) => void;
+  onGone: (tin: Tin) => void;
+}
+
+/** One thing of a herb: what it is, where it stands since when, what is left, until when and why; all of it changed here. */
+export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LineProps) {
+  const line = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    if (labelled) line.current?.scrollIntoView({ block: "center" });
+  }, [labelled]);
+  const change = useChangeTin();
+  const it = useInPlace<Tin, TinRequest>(
+    tin,
+    { ...change, mutateAsync: (draft) => change.mutateAsync({ id: tin.id, draft }) },
+    (t, part) => ({
+      version: t.version,
+      herb: t.herb,
+      form: t.form as "dried",
+      filledOn: t.filledOn,
+      // What is changed elsewhere in the line weighs nothing.
+      amountStays: !("grams" in part),
+      note: t.note,
+      place: t.place as "shelf",
+      ...part,
+    }),
+  );
+  const until = tin.bestBefore
+    ? `${tin.stale ? "past its time since" : "good until"} ${fullDate(tin.bestBefore)}`
+    : "keeps";
+  return (
+    <li
+      ref={line}
+      className={`grid grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-x-4 border-hairline border-b py-2 sm:grid-cols-[auto_minmax(0,1.4fr)_7rem_minmax(0,1fr)_auto] ${labelled ? "bg-strip outline-2 outline-ink" : ""}`}
+    >
+      <ThingShape fresh={isFresh(tin)} place={tin.place} share={share(tin)} stale={tin.stale} />
+      <span>
+        <Link
+          to={`/herbs/${tin.herb}`}
+          className="relative font-semibold underline-offset-4 hover:underline max-sm:reach"
+        >
+          {tin.common}
+        </Link>
+        <span className="block text-muted text-sm">
+          {tin.form},{" "}
+          <Word quiet label={`Where ${tin.common} stands`} shown={PLACES[tin.place]?.words ?? tin.place}>
+            {(close) => (
+              <OneOf
+                label="Where it stands"
+                value={tin.place}
+                options={tin.places.map((p) => ({
+                  value: p,
+                  label: PLACES[p]?.words ?? p,
+                  gloss: PLACES[p]?.gloss,
+                }))}
+                onPick={(place) => it.keep({ place: place as "shelf" }, close)}
+              />
+            )}
+          </Word>{" "}
+          since{" "}
+          <DayWord
+            quiet
+            label={`Day of ${tin.common}`}
+            shown={fullDate(tin.filledOn)}
+            value={tin.filledOn}
+            wrong={it.wrong("filledOn")}
+            onKeep={(filledOn, close) => it.keep({ filledOn }, close)}
+          />
+          ,{" "}
+          <TextWord
+            quiet
+            label={`A word on ${tin.common}`}
+            shown={tin.note || "+"}
+            value={tin.note}
+            wrong={it.wrong("note")}
+            onKeep={(note, close) => it.keep({ note }, close)}
+          />
+        </span>
+        {it.trouble}
+      </span>
+      <span className="text-right">
+        <NumberWord
+          label={`How much is in ${tin.common}`}
+          shown={leftSaid(tin) || "weigh it"}
+          value={tin.left?.grams}
+          of="mass"
+          field="grams"
+          wrong={it.wrong}
+          mayBeMissing
+          onKeep={(g, close) => it.keep({ grams: g }, close)}
+        />
+        {tin.left && tin.left.brews > 0 && (
+          <span className="block text-muted text-sm max-sm:w-24">
+            {tin.left.brews === 1 ? "taken from once" : `taken from ${tin.left.brews} times`} since{" "}
+            {grams(tin.grams ?? 0)}
+          </span>
+        )}
+      </span>
+      <span
+        className={`text-sm max-sm:col-span-2 max-sm:col-start-2 ${tin.stale ? "font-semibold text-amber-text" : "text-muted"}`}
+      >
+        <Word quiet label={`Why ${tin.common} keeps so long`} shown={until}>
+          {() => (
+            <p className="max-w-72 p-1">
+              {tin.why}
+              {tin.source && <span className="mt-1 block text-muted text-sm">Source: {tin.source}</span>}
+            </p>
+          )}
+        </Word>
+        {tin.stale && (
+          <Link
+            to={`/choose?words=${encodeURIComponent(tin.common)}`}
+            className="ml-2 underline underline-offset-4"
+          >
+            use it up
+          </Link>
+        )}
+      </span>
+      <span className="flex gap-4 text-sm max-sm:col-span-2 max-sm:col-start-2">
+        <button
+          type="button"
+          className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
+          aria-label={`filled anew today: ${tin.common}`}
+          onClick={() => onFill(tin)}
+        >
+          filled anew
+        </button>
+        <button
+          type="button"
+          className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
+          aria-label={`gone: take ${tin.common} off the shelf`}
+          onClick={() => onGone(tin)}
+        >
+          gone
+        </button>
+      </span>
+    </li>
+  );
+});
