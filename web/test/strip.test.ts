@@ -26,7 +26,9 @@ describe("how far the strip goes", () => {
     ["nothing on the fire: some hours", [], -1.2, 5.1],
     ["as far as something is on the fire", [brew("jar", -1, 9)], -1.2, 9.5],
     ["as far as something is planned", [brew("night", 10, 18, "planned")], -1.2, 18.5],
-    ["never further than two days", [brew("spirit", -1, 800)], -1.2, 46.9],
+    ["never further than two days", [brew("night", 30, 46.8, "planned")], -1.2, 46.9],
+    ["not for what stands for weeks", [brew("spirit", -1, 800)], -1.2, 5.1],
+    ["what stands for weeks beside the rest", [brew("spirit", -1, 800), brew("jar", -1, 9)], -1.2, 9.5],
   ])("%s", (_, open, from, to) => {
     const [a, b] = reach(open, NOW);
     expect((a.getTime() - NOW.getTime()) / 3600_000).toBeCloseTo(from, 0);

@@ -13,7 +13,8 @@ import { Fill } from "./Fill";
 import { Fridge } from "./Jars";
 import { Dark } from "./Standing";
 import { Tables } from "./Tables";
-import { type Changed, isFresh, Line, ordered, SORTS, type Sort } from "./Tins";
+import { Line } from "./Tins";
+import { type Changed, isFresh, ordered, SORTS, type Sort } from "./things";
 
 /** What a screen shows at once; the rest of the first page is drawn right after it. */
 const AT_ONCE = 8;

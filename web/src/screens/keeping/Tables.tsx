@@ -19,14 +19,13 @@ export function Tables({ tins, jars }: { tins: Tin[]; jars: JarResponse[] }) {
   const [paper, setPaper] = useState<Paper>("a4");
   const [chosen, setChosen] = useState<File | null>(null);
   const read = useReadTins();
-  const all = [...jars.map((j) => `jar=${j.id}`), ...tins.map((t) => `tin=${t.id}`)].join("&");
   return (
     <>
       <p className="mt-2 flex flex-wrap items-baseline gap-x-5 gap-y-1 text-sm">
-        {all && (
+        {tins.length + jars.length > 0 && (
           <span>
             <a
-              href={`/api/labels.pdf?paper=${paper}&${all}`}
+              href={`/api/labels.pdf?paper=${paper}&everything=true`}
               target="_blank"
               rel="noreferrer"
               className="relative underline underline-offset-4 max-sm:reach"

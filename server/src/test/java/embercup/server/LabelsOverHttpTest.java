@@ -229,4 +229,44 @@ class LabelsOverHttpTest {
                 .isEqualTo(404);
         assertThat(get("/api/labels.pdf?blend=sage").code()).isEqualTo(404);
     }
+
+    /** Whatever is kept, without naming each of it: a long shelf's names would not fit into an address. */
+    @Test
+    void everythingThatIsKeptGetsItsLabel() throws Exception {
+        String text = words(pdf("everything=true&paper=roll"));
+        for (JsonNode tin : get("/api/shelf").body()) {
+            assertThat(text).contains(tin.get("common").asString());
+        }
+        for (JsonNode jar : get("/api/keeping").body().get("jars")) {
+            assertThat(text).contains(jar.get("name").asString().split(" ")[0]);
+        }
+    }
+
+    /** A blend in its jar says its herbs with their shares and names, as the page of the blend does. */
+    @Test
+    void theJarOfABlendSaysWhatIsMixedInIt() throws Exception {
+        put("/api/herbs/label-mix/own", """
+                {"common":"Label mix","use":"Traditionally used in the evening.",
+                 "parts":[{"herb":"linden","amount":3,"unit":"g"},{"herb":"lemon-balm","amount":1,"unit":"g"}]}""");
+        JsonNode mixed = post("/api/shelf/mixes", "{\"blend\":\"label-mix\",\"grams\":40}")
+                .body();
+        String text = words(pdf("paper=roll&tin=" + mixed.get("tin").get("id").asString()));
+        assertThat(text).contains("Label mix", "Melissa officinalis", "75 %", "25 %", "mixed");
+        RunningServer.delete("/api/shelf/mixes/" + mixed.get("id").asString());
+    }
+
+    /** A bottle says how many drops of it are a dose, and how much alcohol is in it. */
+    @Test
+    void aBottleSaysItsDrops() throws Exception {
+        String id = post("/api/brews", """
+                {"start":true,"confirmed":["yarrow"],"recipe":{"name":"Bottle of the slip","tradition":"folk","cups":5,"cupMl":100,
+                 "menstruum":"spirit","alcoholPercent":40,
+                 "additions":[{"herb":"yarrow","form":"dried","cut":"chopped","amount":100,"unit":"g","stage":0}],
+                 "stages":[{"kind":"macerate","minutes":43200},{"kind":"strain","pressed":true}]}}""").body().get("id").asString();
+        RunningServer.event(id, "finished");
+        RunningServer.event(id, "kept");
+        assertThat(words(pdf("paper=roll&jar=" + id)))
+                .contains("Bottle of the slip", "40 drops", "at most 3 times a day", "40 % alcohol", "Achillea");
+        RunningServer.event(id, "emptied");
+    }
 }

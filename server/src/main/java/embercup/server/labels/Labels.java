@@ -8,6 +8,7 @@ import embercup.core.measure.MeasureCustom;
 import embercup.server.brews.BrewResponse;
 import embercup.server.brews.Brews;
 import embercup.server.brews.Jars;
+import embercup.server.brews.Jars.DropsLine;
 import embercup.server.brews.Jars.JarResponse;
 import embercup.server.herbs.Herbary;
 import embercup.server.kitchen.Kitchens;
@@ -71,6 +72,16 @@ class Labels {
         return all;
     }
 
+    /** All jars, and all tins after them. */
+    List<Label> ofEverything() {
+        Materia materia = herbary.materia();
+        ZoneId zone = kitchens.zone();
+        List<Label> all = new ArrayList<>();
+        jars.all().forEach(j -> all.add(ofJar(j, materia, zone)));
+        shelf.dated().forEach(t -> all.add(ofTin(t, materia)));
+        return all;
+    }
+
     private static <T> Map<UUID, T> byId(List<T> all, Function<T, UUID> id) {
         return all.stream().collect(Collectors.toMap(id, Function.identity()));
     }
@@ -87,12 +98,8 @@ class Labels {
                 grams.merge(a.of().herb(), a.weighed().grams(), Double::sum);
             }
         }
-        String take = brew.request().pot().recipe() == null
-                ? ""
-                : RecipeReading.read(brew.request().pot().recipe(), "recipe")
-                        .posology()
-                        .map(HouseWords.words()::say)
-                        .orElse("");
+        String take =
+                jar.kept().drops() == null ? posology(brew) : drops(jar.kept().drops());
         List<String> care = brew.plan().judged().cautions().stream()
                 .filter(c -> !c.severity().equals("note"))
                 .map(c -> c.text())
@@ -112,32 +119,62 @@ class Labels {
                 "/keeping?jar=" + jar.id());
     }
 
+    private static String posology(BrewResponse brew) {
+        return brew.request().pot().recipe() == null
+                ? ""
+                : RecipeReading.read(brew.request().pot().recipe(), "recipe")
+                        .posology()
+                        .map(HouseWords.words()::say)
+                        .orElse("");
+    }
+
+    private static String drops(DropsLine of) {
+        return said(
+                "label.drops",
+                Map.of(
+                        "drops",
+                        Math.round(of.drops()),
+                        "dose",
+                        HouseWords.words().shown(of.doseMl(), "mL"),
+                        "times",
+                        of.timesADay(),
+                        "alcohol",
+                        of.alcoholPercent() == null ? 0 : Math.round(of.alcoholPercent()),
+                        "alcoholTrue",
+                        Boolean.toString(of.alcoholPercent() != null)));
+    }
+
     private static Label ofTin(Tin tin, Materia materia) {
         List<Herb> herb = materia.find(tin.herb()).stream().toList();
-        List<String> contents = new ArrayList<>();
+        Map<String, Double> parts = materia.find(tin.herb())
+                .filter(Herb::mixed)
+                .map(b -> parts(materia, b))
+                .orElse(Map.of());
+        List<String> contents = new ArrayList<>(contents(materia, parts));
         herb.stream().map(Herb::latin).filter(l -> !l.isEmpty()).forEach(contents::add);
-        contents.add(said("form." + tin.form(), Map.of()));
+        if (parts.isEmpty()) {
+            contents.add(said("form." + tin.form(), Map.of()));
+        }
         if (!tin.note().isEmpty()) {
             contents.add(tin.note());
         }
         return new Label(
                 tin.common(),
                 contents,
-                said("label.filled", Map.of("day", day(tin.filledOn()))),
+                said(parts.isEmpty() ? "label.filled" : "label.mixed", Map.of("day", day(tin.filledOn()))),
                 tin.bestBefore() == null ? "" : said("label.use-by", Map.of("day", day(tin.bestBefore()))),
-                "",
-                herb.stream().flatMap(Labels::care).toList(),
+                parts.isEmpty() ? "" : herb.get(0).use(),
+                Stream.concat(herb.stream(), parts.keySet().stream().flatMap(h -> materia.find(h).stream()))
+                        .flatMap(Labels::care)
+                        .distinct()
+                        .toList(),
                 "/keeping?tin=" + tin.id());
     }
 
     /** A blend of the house, mixed today. */
     private Label ofBlend(String slug, Materia materia, ZoneId zone) {
         Herb blend = materia.find(slug).filter(Herb::mixed).orElseThrow(() -> RefusedException.notFound("herb", slug));
-        Map<String, Double> parts = new LinkedHashMap<>();
-        List<Double> shares = new HerbMeasure(materia, MeasureCustom.DEFAULT).shares(blend);
-        for (int i = 0; i < shares.size(); i++) {
-            parts.merge(blend.mixedOf().get(i).herb(), shares.get(i), Double::sum);
-        }
+        Map<String, Double> parts = parts(materia, blend);
         return new Label(
                 blend.common(),
                 contents(materia, parts),
@@ -150,6 +187,16 @@ class Labels {
                         .distinct()
                         .toList(),
                 "/herbs/" + slug);
+    }
+
+    /** Herbs of a blend with their shares of its weight. */
+    private static Map<String, Double> parts(Materia materia, Herb blend) {
+        Map<String, Double> parts = new LinkedHashMap<>();
+        List<Double> shares = new HerbMeasure(materia, MeasureCustom.DEFAULT).shares(blend);
+        for (int i = 0; i < shares.size(); i++) {
+            parts.merge(blend.mixedOf().get(i).herb(), shares.get(i), Double::sum);
+        }
+        return parts;
     }
 
     /** "Dandelion root (Taraxacum officinale) 54 %". */

@@ -4,6 +4,7 @@ import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +37,7 @@ class LabelsController {
      * @param jar brews whose rest is in a jar
      * @param tin tins of the shelf
      * @param blend blends of the house, by their slugs
+     * @param everything all jars and all tins there are, beside what is named
      * @param paper {@code a4}, {@code letter} or {@code roll}
      * @param copies of each
      * @param skip places of the first sheet that are used already
@@ -45,13 +47,18 @@ class LabelsController {
             @RequestParam(required = false) @Nullable List<UUID> jar,
             @RequestParam(required = false) @Nullable List<UUID> tin,
             @RequestParam(required = false) @Nullable List<String> blend,
+            @RequestParam(defaultValue = "false") boolean everything,
             @RequestParam(defaultValue = "a4") String paper,
             @RequestParam(defaultValue = "1") int copies,
             @RequestParam(defaultValue = "0") int skip) {
         Paper on = Fields.oneOf(Paper.class, paper, "paper");
         Fields.within(copies, "copies", Limit.LABEL_COPIES);
         Fields.within(skip, "skip", Limit.LABELS_USED);
-        List<Label> all = labels.of(some(jar), some(tin), some(blend)).stream()
+        List<Label> wanted = new ArrayList<>(labels.of(some(jar), some(tin), some(blend)));
+        if (everything) {
+            wanted.addAll(labels.ofEverything());
+        }
+        List<Label> all = wanted.stream()
                 .flatMap(l -> Collections.nCopies(copies, l).stream())
                 .toList();
         Fields.need(all.isEmpty() ? null : all, "jar", Need.LABEL_OF);
