@@ -9,7 +9,7 @@ const WORD =
   "relative border-ink border-b-2 px-0.5 font-semibold text-ink leading-tight max-sm:reach hover:border-ember hover:text-ember-text data-[state=open]:border-ember";
 /** A word that stands beside others of its kind in a long list, and does not ask to be read first. */
 const QUIET_WORD =
-  "relative border-hairline border-b-2 px-0.5 text-inherit leading-tight max-sm:reach hover:border-ember hover:text-ember-text data-[state=open]:border-ember";
+  "relative border-hairline border-b-2 px-0.5 text-inherit leading-tight max-sm:reach-line hover:border-ember hover:text-ember-text data-[state=open]:border-ember";
 
 interface WordProps {
   label: string;

@@ -62,7 +62,7 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
         >
           {tin.common}
         </Link>
-        <span className="block text-muted text-sm">
+        <span className="block text-muted text-sm max-sm:leading-10">
           {tin.form},{" "}
           <Word quiet label={`Where ${tin.common} stands`} shown={PLACES[tin.place]?.words ?? tin.place}>
             {(close) => (

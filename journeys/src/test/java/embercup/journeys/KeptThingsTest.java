@@ -88,7 +88,9 @@ class KeptThingsTest {
         Page laptop = browser.laptop();
         laptop.navigate("/herbs");
         Locator strip = laptop.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Today"))
-                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile("^A cup of the " + name)));
+                .getByRole(
+                        AriaRole.LINK,
+                        new Locator.GetByRoleOptions().setName(Pattern.compile("^A cup of the " + name)));
         assertThat(strip).hasAccessibleName(Pattern.compile("min left"));
         strip.click();
         assertThat(laptop.locator("li[aria-current=step]")).containsText("It must not boil");
@@ -164,7 +166,11 @@ class KeptThingsTest {
             if (step.get("kind").asString().equals("macerate")) {
                 break;
             }
-            event(id, "step-done", ",\"ageS\":%d,\"step\":\"%s\"".formatted(10 * day, step.get("key").asString()));
+            event(
+                    id,
+                    "step-done",
+                    ",\"ageS\":%d,\"step\":\"%s\""
+                            .formatted(10 * day, step.get("key").asString()));
         }
         for (int ago : new int[] {9, 8, 7, 5, 4, 3, 2}) {
             event(id, "shaken", ",\"ageS\":" + ago * day);
@@ -188,7 +194,8 @@ class KeptThingsTest {
         assertThat(page.getByText("40 % of alcohol")).isVisible();
         double full = get("/api/brews/" + id).body().get("leftMl").asDouble();
         button(page, "^Taken: 40 drops$").click();
-        assertThat(page.getByText(Pattern.compile("^40 drops of " + name + " taken"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("^40 drops of " + name + " taken")))
+                .isVisible();
         Assertions.assertThat(get("/api/brews/" + id).body().get("leftMl").asDouble())
                 .isCloseTo(full - 2, Assertions.within(1e-6));
         event(id, "emptied");
@@ -209,7 +216,10 @@ class KeptThingsTest {
         assertThat(parts.getByText("45 g")).isVisible();
         assertThat(parts.getByRole(AriaRole.LISTITEM).nth(1)).containsText("no tin of it");
         button(page, "^How much is mixed").click();
-        page.getByRole(AriaRole.SPINBUTTON).or(page.getByLabel("How much is mixed").last()).last().fill("20");
+        page.getByRole(AriaRole.SPINBUTTON)
+                .or(page.getByLabel("How much is mixed").last())
+                .last()
+                .fill("20");
         button(page, "^Keep$").click();
         assertThat(parts.getByText("15.0 g")).isVisible();
         button(page, "^Mixed: into its jar$").click();
@@ -223,7 +233,9 @@ class KeptThingsTest {
     }
 
     private static double left(String herb) {
-        return get("/api/shelf").body().valueStream()
+        return get("/api/shelf")
+                .body()
+                .valueStream()
                 .filter(t -> t.get("herb").asString().equals(herb))
                 .findFirst()
                 .orElseThrow()
@@ -246,13 +258,16 @@ class KeptThingsTest {
                 .click();
         assertThat(button(page, "^Where Galangal.* stands: in the fridge")).isVisible();
         button(page, "^Why Galangal.* keeps so long").click();
-        assertThat(page.getByText("about a month in the fridge, bagged without air")).isVisible();
+        assertThat(page.getByText("about a month in the fridge, bagged without air"))
+                .isVisible();
         page.keyboard().press("Escape");
         button(page, "^A word on Galangal").click();
         page.getByLabel("A word on Galangal").last().fill("from the market");
         button(page, "^Keep$").click();
         assertThat(button(page, "^A word on Galangal.*from the market")).isVisible();
-        JsonNode tin = get("/api/shelf").body().valueStream()
+        JsonNode tin = get("/api/shelf")
+                .body()
+                .valueStream()
                 .filter(t -> t.get("id").asString().equals(id))
                 .findFirst()
                 .orElseThrow();
@@ -266,6 +281,7 @@ class KeptThingsTest {
     @Test
     void aFavouriteWithWordsOfOnesOwnIsFoundByThem() {
         Page page = browser.laptop();
+        page.navigate("/");
         Browser.toSheet(page, "Cold jar of marshmallow root");
         button(page, "^make it a favourite$").click();
         assertThat(button(page, "^a favourite$")).hasAttribute("aria-pressed", "true");
@@ -282,7 +298,9 @@ class KeptThingsTest {
         page.navigate("/choose");
         button(page, "^a favourite$").click();
         assertThat(pots).hasCount(1);
-        String id = get("/api/recipes").body().valueStream()
+        String id = get("/api/recipes")
+                .body()
+                .valueStream()
                 .filter(r -> r.get("favourite").asBoolean())
                 .findFirst()
                 .orElseThrow()
@@ -298,11 +316,11 @@ class KeptThingsTest {
     @ValueSource(booleans = {false, true})
     void whatTheWeekLacksIsGotAndTickedIntoItsTin(boolean onPhone) {
         String name = named("Of hyssop");
-        String id = brew(
-                        "{\"startAt\":\"%s\",\"recipe\":{\"name\":\"%s\",\"cups\":2,\"cupMl\":240,\"additions\":[{\"herb\":\"hyssop\",\"amount\":4,\"unit\":\"g\"}],\"stages\":[{\"kind\":\"pour\"},{\"kind\":\"steep\",\"minutes\":10},{\"kind\":\"strain\"}]}}"
+        String id =
+                brew("{\"startAt\":\"%s\",\"recipe\":{\"name\":\"%s\",\"cups\":2,\"cupMl\":240,\"additions\":[{\"herb\":\"hyssop\",\"amount\":4,\"unit\":\"g\"}],\"stages\":[{\"kind\":\"pour\"},{\"kind\":\"steep\",\"minutes\":10},{\"kind\":\"strain\"}]}}"
                                 .formatted(Instant.now().plus(48, ChronoUnit.HOURS), name))
-                .get("id")
-                .asString();
+                        .get("id")
+                        .asString();
         Page page = onPhone ? browser.phone() : browser.laptop();
         page.navigate("/week");
         assertThat(link(page, name)).isVisible();
@@ -311,7 +329,7 @@ class KeptThingsTest {
         assertThat(hyssop).containsText("no tin");
         assertThat(hyssop).containsText(name);
         hyssop.getByRole(AriaRole.CHECKBOX).check();
-        hyssop.getByLabel("Got").fill("30");
+        hyssop.getByRole(AriaRole.SPINBUTTON).fill("30");
         button(page, "^Into the tin$").click();
         assertThat(hyssop).hasCount(0);
         assertThat(toGet.getByText(Pattern.compile("Enough of .*hyssop"))).isVisible();
