@@ -13,6 +13,7 @@ const tin = (common: string, more: Partial<Tin>): Tin => ({
   place: "shelf",
   places: ["shelf"],
   stale: false,
+  going: false,
   why: "",
   ...more,
 });

@@ -2402,7 +2402,7 @@ export interface components {
             favourite?: boolean;
             words?: string[];
         };
-        MixPart: {
+        MixLine: {
             common: string;
             cut: string;
             form: string;
@@ -2419,7 +2419,7 @@ export interface components {
             blend: string;
             /** Format: double */
             grams: number;
-            parts: components["schemas"]["MixPart"][];
+            parts: components["schemas"]["MixLine"][];
             why: string;
         };
         MixRequest: {
@@ -2430,7 +2430,7 @@ export interface components {
         MixResponse: {
             /** Format: uuid */
             id: string;
-            parts: components["schemas"]["MixPart"][];
+            parts: components["schemas"]["MixLine"][];
             tin: components["schemas"]["Tin"];
         };
         NetworkLine: {
@@ -3243,6 +3243,7 @@ export interface components {
             /** Format: date */
             filledOn: string;
             form: string;
+            going: boolean;
             /** Format: double */
             grams?: number;
             herb: string;
@@ -8911,6 +8912,7 @@ export interface operations {
                 jar?: string[];
                 tin?: string[];
                 blend?: string[];
+                everything?: boolean;
                 paper?: string;
                 copies?: number;
                 skip?: number;

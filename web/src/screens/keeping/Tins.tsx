@@ -78,16 +78,18 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
               />
             )}
           </Word>{" "}
-          since{" "}
-          <DayWord
-            quiet
-            label={`Day of ${tin.common}`}
-            shown={fullDate(tin.filledOn)}
-            value={tin.filledOn}
-            wrong={it.wrong("filledOn")}
-            onKeep={(filledOn, close) => it.keep({ filledOn }, close)}
-          />
-          ,{" "}
+          <span className="whitespace-nowrap">
+            since{" "}
+            <DayWord
+              quiet
+              label={`Day of ${tin.common}`}
+              shown={fullDate(tin.filledOn)}
+              value={tin.filledOn}
+              wrong={it.wrong("filledOn")}
+              onKeep={(filledOn, close) => it.keep({ filledOn }, close)}
+            />
+            ,
+          </span>{" "}
           <TextWord
             quiet
             label={`A word on ${tin.common}`}
@@ -118,7 +120,7 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
         )}
       </span>
       <span
-        className={`text-sm max-sm:col-span-2 max-sm:col-start-2 ${tin.stale ? "font-semibold text-amber-text" : "text-muted"}`}
+        className={`text-sm max-sm:col-span-2 max-sm:col-start-2 ${tin.stale ? "font-semibold text-amber-text" : tin.going ? "text-amber-text" : "text-muted"}`}
       >
         <Word quiet label={`Why ${tin.common} keeps so long`} shown={until}>
           {() => (
@@ -128,7 +130,7 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
             </p>
           )}
         </Word>
-        {tin.stale && (
+        {(tin.stale || tin.going) && (
           <Link
             to={`/choose?words=${encodeURIComponent(tin.common)}`}
             className="ml-2 underline underline-offset-4"

@@ -17,6 +17,8 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 /** A recipe drunk day by day: who, which days, at which times; what is late, missed, in the way. */
@@ -160,11 +162,24 @@ class CoursesOverHttpTest {
         return answer.body();
     }
 
-    /** Three doses a day come out of one pot: what is poured of it is what was drunk. */
-    @Test
-    void threeDosesADayFromOnePot() {
+    private static final String ONE_BOIL =
+            "{\"kind\":\"heat\"},{\"kind\":\"simmer\",\"minutes\":10},{\"kind\":\"strain\"}";
+    /** Boiled and simmered, strained; new water, the same again; combined and divided into three cups (common practice, no source). */
+    private static final String TWO_BOILS =
+            "{\"kind\":\"simmer\",\"minutes\":40,\"lid\":false},{\"kind\":\"strain\"},{\"kind\":\"refill\",\"toMl\":720},"
+                    + "{\"kind\":\"simmer\",\"minutes\":40,\"lid\":false},{\"kind\":\"strain\"},{\"kind\":\"combine\"}";
+
+    /** Three doses a day come out of one pot, of one boil or of two: what is poured of it is what was drunk. */
+    @ParameterizedTest
+    @ValueSource(strings = {ONE_BOIL, TWO_BOILS})
+    void threeDosesADayFromOnePot(String stages) {
         String dee = person("Course Dee", 40, "");
-        String pot = recipe("Three a day", "rosehip", "crushed", 6, "{\"cupsADay\":3}");
+        Answer kept = post("/api/recipes", """
+                {"about":"","purposes":[],"recipe":{"name":"Three a day","tradition":"chinese","cups":3,"cupMl":240,
+                 "additions":[{"herb":"astragalus","form":"dried","cut":"sliced","amount":15,"unit":"g","stage":0}],
+                 "stages":[%s],"posology":{"cupsADay":3}}}""".formatted(stages));
+        assertThat(kept.code()).as(kept.body().toString()).isEqualTo(201);
+        String pot = kept.body().get("id").asString();
         LocalTime now = LocalTime.now(zone());
         String times = ",\"times\":[\"00:00\",\"23:58\",\"23:59\"]";
         JsonNode course = begun(pot, ",\"days\":3" + times, dee);
@@ -187,6 +202,9 @@ class CoursesOverHttpTest {
                 .as("the pot is lower")
                 .isCloseTo(left - 240, within(1e-6));
         assertThat(states(drunk, 0)).contains("taken");
+        assertThat(drunk.get("sources").get(0).get("leftMl").asDouble())
+                .as("of three cups two are left")
+                .isCloseTo(480, within(2.0));
         assertThat(post("/api/courses/" + course.get("id").asString() + "/cups", cup)
                         .code())
                 .as("the same again")
@@ -197,6 +215,27 @@ class CoursesOverHttpTest {
         assertThat(twice.code()).isEqualTo(409);
         assertThat(twice.body().get("detail").asString()).contains("never two at once");
         assertThat(now).isNotNull();
+    }
+
+    /** A cup of another recipe is no dose of this one: nothing is poured. */
+    @Test
+    void aDoseComesOutOfAPotOfItsOwnRecipe() {
+        String pot = recipe("The right pot", "rosehip", "crushed", 6, "");
+        String other = recipe("Another pot", "rosehip", "crushed", 6, "");
+        JsonNode course = begun(pot, ",\"days\":2,\"times\":[\"00:00\"]");
+        JsonNode brew = post("/api/brews", "{\"recipeId\":\"%s\",\"start\":true}".formatted(other))
+                .body();
+        event(brew, "\"finished\"");
+        Answer refused = post(
+                "/api/courses/" + course.get("id").asString() + "/cups",
+                "{\"id\":\"%s\",\"brewId\":\"%s\"}"
+                        .formatted(UUID.randomUUID(), brew.get("id").asString()));
+        assertThat(refused.code()).isEqualTo(409);
+        assertThat(get("/api/brews/" + brew.get("id").asString())
+                        .body()
+                        .get("pouredMl")
+                        .asDouble())
+                .isZero();
     }
 
     @Test

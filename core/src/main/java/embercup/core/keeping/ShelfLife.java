@@ -5,6 +5,7 @@ import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.PlantPart;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -60,6 +61,9 @@ public record ShelfLife(Optional<LocalDate> until, Because because, String sourc
     /** The fruits that keep on a counter, by the name of their genus. */
     private static final String CITRUS = "Citrus ";
 
+    /** What keeps for years is told to be about to go no sooner (design value), days. */
+    private static final double LAST_DAYS = 30;
+
     /** 365.25 ÷ 12. */
     private static final double DAYS_A_MONTH = 30.4375;
 
@@ -90,6 +94,21 @@ public record ShelfLife(Optional<LocalDate> until, Because because, String sourc
                                 .isEmpty()
                 ? powder
                 : own;
+    }
+
+    /** Whether it is past its last day. */
+    public boolean over(LocalDate today) {
+        return until.filter(u -> u.isBefore(today)).isPresent();
+    }
+
+    /** Whether it is about to go: the last quarter of its time, a month of it at the most. */
+    public boolean going(LocalDate filledOn, LocalDate today) {
+        return until.filter(u -> !u.isBefore(today))
+                .filter(u -> {
+                    double last = Math.min(LAST_DAYS, ChronoUnit.DAYS.between(filledOn, u) * Jar.GOING_SHARE);
+                    return ChronoUnit.DAYS.between(today, u) <= last;
+                })
+                .isPresent();
     }
 
     private static Because fresh(Herb herb, Place place) {

@@ -92,6 +92,24 @@ class ShelfLifeTest {
         }
     }
 
+    /** A rhizome in the fridge goes in its last week, a dried leaf in its last month, and what has no time never does. */
+    @ParameterizedTest
+    @CsvSource({
+        "ginger, FRESH, FRIDGE, 22, false, false",
+        "ginger, FRESH, FRIDGE, 23, true, false",
+        "ginger, FRESH, FRIDGE, 30, true, false",
+        "ginger, FRESH, FRIDGE, 31, false, true",
+        "sage, DRIED, SHELF, 300, false, false",
+        "sage, DRIED, SHELF, 340, true, false",
+        "sage, DRIED, SHELF, 400, false, true",
+        "rosemary, FRESH, WATER, 60, false, false"
+    })
+    void beforeItIsOverItIsAboutToGo(String slug, Form form, Place place, int days, boolean going, boolean over) {
+        ShelfLife life = ShelfLife.of(herb(slug), form, place, FILLED);
+        assertThat(life.going(FILLED, FILLED.plusDays(days))).isEqualTo(going);
+        assertThat(life.over(FILLED.plusDays(days))).isEqualTo(over);
+    }
+
     /** Powders lose their scent first: about half a year (common practice, no source). */
     @Test
     void aPoundedBlendKeepsHalfAYear() {

@@ -15,11 +15,9 @@ import embercup.server.notebook.Tasting;
 import embercup.server.plans.PlanResponse;
 import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
-import embercup.server.platform.HouseWords;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
@@ -41,11 +39,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Brews {
 
-    /** So far the clocks of two devices may be apart (design value). */
-    private static final Duration CLOCKS_APART = Duration.ofSeconds(5);
-
     private final BrewRepository brews;
     private final BrewRows rows;
+    private final EventRules rules;
     private final Plans plans;
     private final DrinkersDays days;
     private final Notebook notebook;
@@ -56,6 +52,7 @@ public class Brews {
     Brews(
             BrewRepository brews,
             BrewRows rows,
+            EventRules rules,
             Plans plans,
             DrinkersDays days,
             Notebook notebook,
@@ -64,6 +61,7 @@ public class Brews {
             ApplicationEventPublisher publisher) {
         this.brews = brews;
         this.rows = rows;
+        this.rules = rules;
         this.plans = plans;
         this.days = days;
         this.notebook = notebook;
@@ -96,7 +94,7 @@ public class Brews {
         Plans.Made made = plans.make(ask.order(), days);
         Instant now = clock.instant();
         boolean start = Boolean.TRUE.equals(ask.start());
-        refuseStopped(start, made.sheet());
+        EventRules.refuseStopped(start, made.sheet());
         refuseUnsure(ask, made.sheet());
         BrewEntity e = new BrewEntity();
         e.id = ask.id() == null ? Ids.next(clock.millis()) : ask.id();
@@ -130,16 +128,6 @@ public class Brews {
         }
     }
 
-    private static void refuseStopped(boolean start, PlanResponse sheet) {
-        if (start && sheet.judged().stopped()) {
-            PlanResponse.CautionLine stop = sheet.judged().cautions().stream()
-                    .filter(c -> c.severity().equals("stop"))
-                    .findFirst()
-                    .orElseThrow();
-            throw RefusedException.of(HttpStatus.CONFLICT, "stopped", Map.of("why", stop.text()));
-        }
-    }
-
     @Transactional(readOnly = true)
     public BrewResponse get(UUID id) {
         BrewEntity e = rows.entity(id);
@@ -160,10 +148,7 @@ public class Brews {
         if (!rows.happened(eventId, e)) {
             Instant at = BrewClock.now(e, EventReading.at(doc, clock.instant()));
             BrewEvent event = EventReading.read(doc, at, plan);
-            refuseImpossible(e, event);
-            if (event instanceof BrewEvent.StepDone step) {
-                refuseOutOfTurn(step, rows.fold(e, plan));
-            }
+            rules.refuse(e, plan, event);
             rows.insert(brewId, doc, at);
         }
         return Optional.of(settle(e, plan));
@@ -179,95 +164,6 @@ public class Brews {
         e.endedAt = at;
         brews.saveAndFlush(e);
         publisher.publishEvent(new Changed(e.id));
-    }
-
-    private static Map<String, String> phase(BrewEntity e) {
-        return Map.of("phase", HouseWords.words().sentence("phase." + e.phase, Map.of()));
-    }
-
-    /** A step that cannot be done yet, or was done before the brew began, changes nothing. */
-    private static void refuseOutOfTurn(BrewEvent.StepDone done, BrewRows.Folded folded) {
-        LiveBrew live = folded.live();
-        if (live.startedAt()
-                .filter(s -> done.at().isBefore(s.minus(CLOCKS_APART)))
-                .isPresent()) {
-            throw RefusedException.of(HttpStatus.CONFLICT, "before-the-start", Map.of());
-        }
-        boolean main = live.steps().stream()
-                .anyMatch(s -> s.step().id().equals(done.step()) && !s.step().aside());
-        boolean later = live.now()
-                .filter(n -> main && !n.step().id().equals(done.step()))
-                .filter(n -> live.steps().stream()
-                        .anyMatch(s ->
-                                s.step().id().equals(done.step()) && s.doneAt().isEmpty()))
-                .isPresent();
-        if (later) {
-            String first = HouseWords.words()
-                    .label(folded.plan(), live.now().orElseThrow().step());
-            throw RefusedException.of(HttpStatus.CONFLICT, "out-of-turn", Map.of("first", first));
-        }
-    }
-
-    private void refuseImpossible(BrewEntity e, BrewEvent event) {
-        LiveBrew.Phase phase = Fields.oneOf(LiveBrew.Phase.class, e.phase, "phase");
-        if (event instanceof BrewEvent.Started) {
-            refuseStopped(true, rows.told(e));
-        }
-        boolean needsRunning = event instanceof BrewEvent.StepDone
-                || event instanceof BrewEvent.Turned
-                || event instanceof BrewEvent.Finished;
-        if (needsRunning && phase != LiveBrew.Phase.RUNNING) {
-            throw RefusedException.of(HttpStatus.CONFLICT, "not-running", phase(e));
-        }
-        boolean cup = phase == LiveBrew.Phase.RUNNING || phase == LiveBrew.Phase.FINISHED;
-        if (event instanceof BrewEvent.Poured && !cup) {
-            throw RefusedException.of(HttpStatus.CONFLICT, "nothing-to-pour", phase(e));
-        }
-        boolean ofRest = event instanceof BrewEvent.Kept || event instanceof BrewEvent.Emptied;
-        if (ofRest && !cup) {
-            throw RefusedException.of(HttpStatus.CONFLICT, "nothing-to-pour", phase(e));
-        }
-        if (event instanceof BrewEvent.Kept) {
-            refuseToKeep(e);
-        }
-        refuseOfWhatIsKept(e, event);
-        if (event instanceof BrewEvent.Undone undone) {
-            boolean known = rows.happened(undone.event(), e);
-            if (!known) {
-                throw RefusedException.notFound("event", undone.event());
-            }
-        }
-    }
-
-    /** What is done with a jar, with spent herbs or with a long maceration needs one. */
-    private void refuseOfWhatIsKept(BrewEntity e, BrewEvent event) {
-        if (event instanceof BrewEvent.CupBegun || event instanceof BrewEvent.JarNoted) {
-            Jars.there(e);
-        } else if (event instanceof BrewEvent.CupActed acted) {
-            boolean next = rows.fold(e)
-                    .live()
-                    .cup()
-                    .filter(c -> acted.act() <= c.acts().size())
-                    .isPresent();
-            if (!next) {
-                throw RefusedException.of(HttpStatus.CONFLICT, "no-such-act", Map.of());
-            }
-        } else if (event instanceof BrewEvent.MarcKept) {
-            rows.whyMarcNotKept(e, rows.fold(e)).ifPresent(why -> {
-                throw RefusedException.of(HttpStatus.CONFLICT, "marc-not-kept", Map.of("why", why));
-            });
-        } else if (event instanceof BrewEvent.MarcGone && e.marcAt == null) {
-            throw RefusedException.of(HttpStatus.CONFLICT, "no-marc", Map.of());
-        } else if (event instanceof BrewEvent.Shaken
-                && rows.shaking(e, rows.fold(e)).isEmpty()) {
-            throw RefusedException.of(HttpStatus.CONFLICT, "nothing-to-shake", Map.of());
-        }
-    }
-
-    private void refuseToKeep(BrewEntity e) {
-        Jars.whyNotKept(e, rows.fold(e).live(), rows.told(e).cup().keeps()).ifPresent(why -> {
-            throw RefusedException.of(HttpStatus.CONFLICT, "nothing-to-keep", Map.of("why", why));
-        });
     }
 
     /** Brings the searchable columns and the notebook up to what the events say. */
@@ -358,7 +254,7 @@ public class Brews {
         BrewEntity e = rows.forWriting(id);
         Fields.within(speed, "speed", Limit.CLOCK_SPEED);
         if (Fields.oneOf(LiveBrew.Phase.class, e.phase, "phase") != LiveBrew.Phase.RUNNING) {
-            throw RefusedException.of(HttpStatus.CONFLICT, "not-running", phase(e));
+            throw RefusedException.of(HttpStatus.CONFLICT, "not-running", EventRules.phase(e));
         }
         BrewClock.set(e, speed, clock.instant());
         return settle(e, rows.plan(e));
@@ -373,7 +269,7 @@ public class Brews {
     public void remove(UUID id) {
         BrewEntity e = rows.forWriting(id);
         if (e.open()) {
-            throw RefusedException.of(HttpStatus.CONFLICT, "not-over", phase(e));
+            throw RefusedException.of(HttpStatus.CONFLICT, "not-over", EventRules.phase(e));
         }
         notebook.strike(id);
         brews.delete(e);

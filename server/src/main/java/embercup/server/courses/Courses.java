@@ -259,6 +259,9 @@ public class Courses {
             throw RefusedException.of(HttpStatus.CONFLICT, "course-dose-drunk", Map.of());
         }
         if (ask.brewId() != null) {
+            if (!e.recipeId.equals(brews.get(ask.brewId()).head().recipeId())) {
+                throw RefusedException.of(HttpStatus.CONFLICT, "course-other-pot", Map.of());
+            }
             double ml = rows.doseOfAllMl(e);
             brews.record(ask.brewId(), new EventRequest.PouredRequest(cup, ask.ageS(), ml));
         } else {

@@ -83,7 +83,7 @@ class Mixes implements TakenFromTins {
      * @param tin whether there is a tin of it at all
      * @param less whether its tin holds less, by what is known of it
      */
-    record MixPart(
+    record MixLine(
             String herb,
             String common,
             String form,
@@ -97,12 +97,12 @@ class Mixes implements TakenFromTins {
     record MixPlan(
             String blend,
             double grams,
-            List<MixPart> parts,
+            List<MixLine> parts,
             @Nullable LocalDate bestBefore,
             String why) {}
 
     /** @param id undoes it */
-    record MixResponse(UUID id, Tin tin, List<MixPart> parts) {}
+    record MixResponse(UUID id, Tin tin, List<MixLine> parts) {}
 
     /** What was taken, as it is kept. */
     record TakenPart(String herb, String form, double grams, double spreadG) {}
@@ -132,7 +132,7 @@ class Mixes implements TakenFromTins {
         Herb blend = blend(materia, ask);
         double grams = grams(ask);
         List<Tin> all = shelf.all();
-        List<MixPart> lines = lines(materia, blend, grams, all);
+        List<MixLine> lines = lines(materia, blend, grams, all);
         Best best = best(materia, blend, all);
         Instant now = clock.instant();
         String form = Fields.code(Form.DRIED);
@@ -222,16 +222,16 @@ class Mixes implements TakenFromTins {
 
     // ---- its herbs
 
-    private List<MixPart> lines(Materia materia, Herb blend, double grams, List<Tin> all) {
+    private List<MixLine> lines(Materia materia, Herb blend, double grams, List<Tin> all) {
         HerbMeasure measure = measure(materia);
         List<Double> shares = measure.shares(blend);
-        List<MixPart> lines = new ArrayList<>();
+        List<MixLine> lines = new ArrayList<>();
         for (int i = 0; i < shares.size(); i++) {
             HouseBlend.Portion p = blend.mixedOf().get(i);
             Herb herb = materia.herb(p.herb(), "herb");
             double g = grams * shares.get(i);
             Optional<Tin> tin = tinOf(all, p);
-            lines.add(new MixPart(
+            lines.add(new MixLine(
                     p.herb(),
                     herb.common(),
                     Fields.code(p.form()),

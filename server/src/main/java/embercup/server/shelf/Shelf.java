@@ -248,6 +248,7 @@ public class Shelf implements HerbUses {
                                 List.of(),
                                 null,
                                 false,
+                                false,
                                 "",
                                 null)));
     }
@@ -257,12 +258,15 @@ public class Shelf implements HerbUses {
         ShelfLife life = ShelfLife.of(herb, form, place, e.filledOn);
         LocalDate own = life.until().orElse(null);
         boolean mixedWithOlder = e.bestBy != null && (own == null || e.bestBy.isBefore(own));
-        LocalDate best = mixedWithOlder ? e.bestBy : own;
+        if (mixedWithOlder) {
+            life = new ShelfLife(Optional.of(e.bestBy), life.because(), life.source());
+        }
         return new Tin.Stands(
                 Fields.code(place),
                 places(herb, form),
-                best,
-                best != null && best.isBefore(today),
+                life.until().orElse(null),
+                life.over(today),
+                life.going(e.filledOn, today),
                 mixedWithOlder
                         ? HouseWords.words().sentence("mix.as-old-as-its-herbs", Map.of())
                         : HouseWords.words().say(life),

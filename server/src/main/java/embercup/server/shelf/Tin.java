@@ -45,6 +45,7 @@ public record Tin(
      * @param places where it may stand
      * @param bestBefore missing when no time is given for it
      * @param stale whether that day has passed
+     * @param going whether it is about to
      * @param why it is good so long, as a sentence
      */
     public record Stands(
@@ -52,6 +53,7 @@ public record Tin(
             List<String> places,
             @Nullable LocalDate bestBefore,
             boolean stale,
+            boolean going,
             String why,
             @Nullable String source) {}
 
