@@ -148,7 +148,8 @@ export function TextWord({
   );
 }
 
-function TextTyped({
+/** A few words in a form of one line. */
+export function TextTyped({
   label,
   start,
   most,

@@ -52,6 +52,16 @@ export function Dark({
               </Link>
               <p className="text-muted text-sm">in {j.menstruum}</p>
               <Shaken brewId={j.id} shaking={j.shaking} now={now} onSaid={onSaid} />
+              <p className="mt-1 text-sm">
+                <a
+                  href={`/api/labels.pdf?paper=roll&jar=${j.id}`}
+                  target="_blank"
+                  rel="noreferrer"
+                  className="relative underline underline-offset-4 max-sm:reach"
+                >
+                  A label for it
+                </a>
+              </p>
             </div>
           </li>
         ))}

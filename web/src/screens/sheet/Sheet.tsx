@@ -8,6 +8,7 @@ import { foresee, useBrew, useKitchen, usePeople, usePlan, useRecipe } from "../
 import { mayRing } from "../../parts/bell";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
+import { FavouriteMark } from "../../parts/PotList";
 import { grams } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
 import { FiguresOf } from "../../parts/Why";
@@ -194,12 +195,19 @@ export default function Sheet() {
               <h1 className="text-[2rem]">
                 {recipe.data.recipe.name}
                 {order.spent && <span className="text-muted">, second brew</span>}
+                {recipe.data.favourite && (
+                  <span className="ml-2 inline-block">
+                    <FavouriteMark />
+                    <span className="sr-only">, a favourite</span>
+                  </span>
+                )}
               </h1>
-              <p className="no-print flex flex-wrap gap-x-4 text-sm">
+              <p className="no-print flex flex-wrap gap-x-3 text-sm">
                 {undoable > 0 && <Quiet onClick={undo}>Undo</Quiet>}
                 {plan && !held && <Quiet onClick={() => setHeld(plan)}>What if?</Quiet>}
                 <Quiet onClick={() => setOpen("measure")}>Measure one by one</Quiet>
                 <Quiet onClick={() => setOpen("schools")}>Ways of making</Quiet>
+                <Mine recipe={recipe.data} />
                 <Quiet onClick={() => window.print()}>Print</Quiet>
                 {plan && (
                   <Quiet onClick={() => void give(plan)}>
@@ -220,7 +228,6 @@ export default function Sheet() {
                 </Link>
               </p>
             </div>
-            <Mine recipe={recipe.data} />
             <Sentence
               order={ordered}
               plan={plan}

@@ -263,6 +263,16 @@ class LabelsOverHttpTest {
                  "menstruum":"spirit","alcoholPercent":40,
                  "additions":[{"herb":"yarrow","form":"dried","cut":"chopped","amount":100,"unit":"g","stage":0}],
                  "stages":[{"kind":"macerate","minutes":43200},{"kind":"strain","pressed":true}]}}""").body().get("id").asString();
+        for (JsonNode step : get("/api/brews/" + id).body().get("plan").get("steps")) {
+            if (step.get("kind").asString().equals("macerate")) {
+                break;
+            }
+            RunningServer.event(
+                    id, "step-done", ",\"step\":\"" + step.get("key").asString() + "\"");
+        }
+        assertThat(words(pdf("paper=roll&jar=" + id)))
+                .as("while it stands")
+                .contains("Bottle of the slip", "Achillea", "in spirit of 40 %", "set up", "press on", "once a day");
         RunningServer.event(id, "finished");
         RunningServer.event(id, "kept");
         assertThat(words(pdf("paper=roll&jar=" + id)))

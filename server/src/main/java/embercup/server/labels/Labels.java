@@ -10,6 +10,7 @@ import embercup.server.brews.Brews;
 import embercup.server.brews.Jars;
 import embercup.server.brews.Jars.DropsLine;
 import embercup.server.brews.Jars.JarResponse;
+import embercup.server.brews.Jars.StandingJar;
 import embercup.server.herbs.Herbary;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.plans.PlanResponse.AdditionLine;
@@ -66,18 +67,24 @@ class Labels {
         Map<UUID, JarResponse> inJars = jarIds.isEmpty() ? Map.of() : byId(jars.all(), JarResponse::id);
         Map<UUID, Tin> onShelf = tinIds.isEmpty() ? Map.of() : byId(shelf.all(), Tin::id);
         List<Label> all = new ArrayList<>();
-        jarIds.forEach(id -> all.add(ofJar(there(inJars, id, "jar"), materia, zone)));
+        Map<UUID, StandingJar> standing =
+                inJars.keySet().containsAll(jarIds) ? Map.of() : byId(jars.standing(), StandingJar::id);
+        jarIds.forEach(id -> all.add(
+                standing.containsKey(id)
+                        ? ofStanding(standing.get(id), materia)
+                        : ofJar(there(inJars, id, "jar"), materia, zone)));
         tinIds.forEach(id -> all.add(ofTin(there(onShelf, id, "tin"), materia)));
         blends.forEach(slug -> all.add(ofBlend(slug, materia, zone)));
         return all;
     }
 
-    /** All jars, and all tins after them. */
+    /** All jars, those that stand for weeks too, and all tins after them. */
     List<Label> ofEverything() {
         Materia materia = herbary.materia();
         ZoneId zone = kitchens.zone();
         List<Label> all = new ArrayList<>();
         jars.all().forEach(j -> all.add(ofJar(j, materia, zone)));
+        jars.standing().forEach(j -> all.add(ofStanding(j, materia)));
         shelf.dated().forEach(t -> all.add(ofTin(t, materia)));
         return all;
     }
@@ -92,24 +99,13 @@ class Labels {
 
     private Label ofJar(JarResponse jar, Materia materia, ZoneId zone) {
         BrewResponse brew = brews.get(jar.id());
-        Map<String, Double> grams = new LinkedHashMap<>();
-        for (AdditionLine a : brew.plan().brewing().additions()) {
-            if (!a.goes().perCup()) {
-                grams.merge(a.of().herb(), a.weighed().grams(), Double::sum);
-            }
-        }
         String take =
                 jar.kept().drops() == null ? posology(brew) : drops(jar.kept().drops());
-        List<String> care = brew.plan().judged().cautions().stream()
-                .filter(c -> !c.severity().equals("note"))
-                .map(c -> c.text())
-                .toList();
-        String name = jar.drinkerName().isEmpty()
-                ? jar.name()
-                : said("label.for", Map.of("name", jar.name(), "drinker", jar.drinkerName()));
+        List<String> care = care(brew);
+        String name = named(jar.name(), jar.drinkerName());
         return new Label(
                 name,
-                contents(materia, grams),
+                contents(materia, inPot(brew)),
                 said("label.made", Map.of("day", day(jar.jar().madeAt(), zone))),
                 jar.jar().goodUntil() == null
                         ? said("label.keeps", Map.of())
@@ -117,6 +113,42 @@ class Labels {
                 take,
                 care,
                 "/keeping?jar=" + jar.id());
+    }
+
+    /** A long jar, labelled on the day it is set up: what stands in what since when, to be shaken, and when it is pressed. */
+    private Label ofStanding(StandingJar jar, Materia materia) {
+        BrewResponse brew = brews.get(jar.id());
+        List<String> contents = new ArrayList<>(contents(materia, inPot(brew)));
+        contents.add(said("label.drawn-by", Map.of("menstruum", jar.menstruum())));
+        return new Label(
+                named(jar.name(), jar.drinkerName()),
+                contents,
+                said("label.set-up", Map.of("day", day(jar.shaking().first()))),
+                said("label.press-on", Map.of("day", day(jar.shaking().press()))),
+                said("label.shake", Map.of()),
+                care(brew),
+                "/brew/" + jar.id());
+    }
+
+    private static String named(String name, String drinker) {
+        return drinker.isEmpty() ? name : said("label.for", Map.of("name", name, "drinker", drinker));
+    }
+
+    private static Map<String, Double> inPot(BrewResponse brew) {
+        Map<String, Double> grams = new LinkedHashMap<>();
+        for (AdditionLine a : brew.plan().brewing().additions()) {
+            if (!a.goes().perCup()) {
+                grams.merge(a.of().herb(), a.weighed().grams(), Double::sum);
+            }
+        }
+        return grams;
+    }
+
+    private static List<String> care(BrewResponse brew) {
+        return brew.plan().judged().cautions().stream()
+                .filter(c -> !c.severity().equals("note"))
+                .map(c -> c.text())
+                .toList();
     }
 
     private static String posology(BrewResponse brew) {

@@ -34,7 +34,7 @@ class LabelsController {
     /**
      * Labels as a PDF: black on white, each 62 × 35 mm.
      *
-     * @param jar brews whose rest is in a jar
+     * @param jar brews whose rest is in a jar, or that stand in one for weeks
      * @param tin tins of the shelf
      * @param blend blends of the house, by their slugs
      * @param everything all jars and all tins there are, beside what is named
