@@ -25,10 +25,10 @@ export function Servings({ brew }: { brew: BrewResponse }) {
   const last = lastSaid(brew);
   const keeps = brew.plan.keeps;
   const ready = new Date(brew.readyAt ?? brew.serverNow).getTime();
-  const old = ready + Math.max(keeps?.mostHours ?? 0, SAME_DAY_H) * HOUR_MS < presentMs();
-  if (old && !brew.jar && !brew.mayKeep) return null;
-  const some = brew.servingMl > 0;
   const tincture = brew.request.recipe?.menstruum !== undefined;
+  const old = ready + Math.max(keeps?.mostHours ?? 0, SAME_DAY_H) * HOUR_MS < presentMs();
+  if (old && !brew.jar && !tincture) return null;
+  const some = brew.servingMl > 0;
   const cup = Math.round(brew.servingMl / 5) * 5;
   return (
     <section aria-label="Servings" className="mt-4">

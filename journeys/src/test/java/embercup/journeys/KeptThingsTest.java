@@ -289,7 +289,8 @@ class KeptThingsTest {
         assertThat(button(page, "^It is a favourite$")).hasAttribute("aria-pressed", "true");
         page.getByLabel("Our own words for it").fill("after singing, Erik");
         button(page, "^Keep$").click();
-        assertThat(Browser.heading(page, "Cold jar of marshmallow root, a favourite")).isVisible();
+        assertThat(Browser.heading(page, "Cold jar of marshmallow root, a favourite"))
+                .isVisible();
         assertThat(button(page, "^Keep$")).hasCount(0);
         page.navigate("/choose");
         button(page, "^after singing$").click();
