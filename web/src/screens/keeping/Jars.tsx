@@ -9,6 +9,7 @@ import { day, millilitres, moment } from "../../parts/say";
 import { TextWord } from "../household/inPlace";
 import { Cup, type Said } from "./Cup";
 import { Drops } from "./Drops";
+import { useDrawn } from "./drawn";
 
 /** So many stand in front; the others are a tap away. */
 const SHOWN = 24;
@@ -76,6 +77,7 @@ export function Jars({ jars, now, onSaid }: { jars: JarResponse[]; now: Date; on
   const labelled = useSearchParams()[0].get("jar");
   const [openId, setOpenId] = useState<string | null>(labelled);
   const [all, setAll] = useState(labelled !== null);
+  const drawn = useDrawn(all ? jars.length : SHOWN);
   const tallest = Math.max(...jars.map((j) => j.vessel.heightCm), 1);
   const pxPerCm = TALLEST_PX / tallest;
   const open = jars.find((j) => j.id === openId);
@@ -83,7 +85,7 @@ export function Jars({ jars, now, onSaid }: { jars: JarResponse[]; now: Date; on
     <>
       {jars.length > 0 && (
         <ul className="mt-4 flex flex-wrap gap-y-6">
-          {jars.slice(0, all ? undefined : SHOWN).map((j) => {
+          {jars.slice(0, drawn).map((j) => {
             const age = until(j, now);
             return (
               <li key={j.id} className="w-44 text-sm max-sm:w-1/2">

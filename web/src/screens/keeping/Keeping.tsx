@@ -1,4 +1,4 @@
-import { startTransition, useCallback, useEffect, useState } from "react";
+import { useCallback, useState } from "react";
 import { useSearchParams } from "react-router";
 import { usePutTin, useRemoveTin } from "../../api/changes";
 import type { Tin } from "../../api/client";
@@ -9,6 +9,7 @@ import { counted } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { Undo } from "../../parts/Undo";
 import type { Said } from "./Cup";
+import { useDrawn } from "./drawn";
 import { Fill } from "./Fill";
 import { Fridge } from "./Jars";
 import { Dark } from "./Standing";
@@ -16,8 +17,6 @@ import { Tables } from "./Tables";
 import { Line } from "./Tins";
 import { type Changed, isFresh, ordered, SORTS, type Sort } from "./things";
 
-/** What a screen shows at once; the rest of the first page is drawn right after it. */
-const AT_ONCE = 8;
 /** A long shelf is drawn as far as somebody reads it; what is looked for is found in all of it. */
 const SHOWN = 40;
 
@@ -68,15 +67,6 @@ export default function Keeping() {
       <Fill />
     </div>
   );
-}
-
-/** So many lines are drawn at once, and the others of the page once these stand. */
-function useDrawn(most: number): number {
-  const [drawn, setDrawn] = useState(AT_ONCE);
-  useEffect(() => {
-    startTransition(() => setDrawn(most));
-  }, [most]);
-  return Math.min(drawn, most);
 }
 
 /** Herbs in the house: what is fresh, with its short life, and the tins. */
