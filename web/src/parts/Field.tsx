@@ -197,6 +197,34 @@ export function Primary({
   );
 }
 
+/** A day, picked. @param value as the wire writes it; empty for none */
+export function DateField({
+  label,
+  value,
+  wrong,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  wrong?: string;
+  onChange: (value: string) => void;
+}) {
+  return (
+    <>
+      <label className="block text-muted text-sm">
+        {label}
+        <input
+          type="date"
+          value={value}
+          onChange={(e) => onChange(e.target.value)}
+          className="min-h-11 w-full border-ink border-b-2 bg-transparent px-1 text-ink"
+        />
+      </label>
+      {wrong && <p className="text-sm text-stop">{wrong}</p>}
+    </>
+  );
+}
+
 /** A file of the house, to be kept on the device. */
 export function Download({ href, title, children }: { href: string; title?: string; children: ReactNode }) {
   return (

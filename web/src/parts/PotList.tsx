@@ -8,6 +8,16 @@ import { span } from "./say";
 export const POT_LINE =
   "grid w-full grid-cols-[1fr_auto] items-center gap-x-6 gap-y-1 py-2.5 text-left hover:bg-strip md:grid-cols-[minmax(0,1fr)_220px_132px] md:px-2";
 
+/** Behind a pot's name: that the household likes it best. */
+export function Favourite() {
+  return (
+    <span className="ml-2 inline-block">
+      <FavouriteMark />
+      <span className="sr-only">, a favourite</span>
+    </span>
+  );
+}
+
 /** A cup filled to the brim: the household's own mark on what it likes best. */
 export function FavouriteMark() {
   return (
@@ -32,12 +42,7 @@ export function PotLine({
       <span className="min-w-0">
         <span className="block font-display font-semibold text-xl leading-tight [font-stretch:82%]">
           {pot.recipe.name}
-          {pot.favourite && (
-            <span className="ml-2 inline-block">
-              <FavouriteMark />
-              <span className="sr-only">, a favourite</span>
-            </span>
-          )}
+          {pot.favourite && <Favourite />}
         </span>
         <span className="line-clamp-1 block text-muted text-sm">{pot.about}</span>
         {pot.words && pot.words.length > 0 && (

@@ -1,7 +1,7 @@
 import { type ReactNode, useRef, useState } from "react";
 import { keptInstead, wrongOf } from "../../api/client";
 import type { Quantity } from "../../api/house";
-import { NumberField, Primary, QuantityField, Secondary, TextField } from "../../parts/Field";
+import { DateField, NumberField, Primary, QuantityField, Secondary, TextField } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
 import { Word } from "../../parts/Word";
 
@@ -208,16 +208,7 @@ function DayTyped({
   const [typed, setTyped] = useState(start);
   return (
     <Typed onKeep={() => typed && onKeep(typed)}>
-      <label className="block text-muted text-sm">
-        {label}
-        <input
-          type="date"
-          value={typed}
-          onChange={(e) => setTyped(e.target.value)}
-          className="min-h-11 w-full border-ink border-b-2 bg-transparent px-1 text-ink"
-        />
-      </label>
-      {wrong && <p className="text-sm text-stop">{wrong}</p>}
+      <DateField label={label} value={typed} wrong={wrong} onChange={setTyped} />
     </Typed>
   );
 }

@@ -40,7 +40,7 @@ export function Drops({ jar, drops, onSaid }: { jar: JarResponse; drops: DropsLi
             : {drops.alcoholG?.toFixed(1)} g in a dose
           </>
         )}
-        . In its dark bottle it keeps for years.
+        . Closed and in the dark it keeps for months.
       </p>
       <p className="mt-3">
         <Primary

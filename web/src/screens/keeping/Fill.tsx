@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { usePutTin } from "../../api/changes";
-import { NumberField, Primary, SelectField, TextField } from "../../parts/Field";
+import { DateField, NumberField, Primary, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
 import { Trouble } from "../../parts/states";
 import { FORMS } from "../recipe/doc";
@@ -39,15 +39,7 @@ export function Fill() {
         <SelectField label="Form" value={form} options={FORMS} onChange={setForm} />
         <NumberField label="How much, if known" unit="g" value={grams} onChange={setGrams} />
         <div className="col-span-2">
-          <label className="block text-muted text-sm">
-            Filled on (today when left open)
-            <input
-              type="date"
-              value={filledOn}
-              onChange={(e) => setFilledOn(e.target.value)}
-              className="min-h-11 w-full border-ink border-b-2 bg-transparent px-1 text-ink"
-            />
-          </label>
+          <DateField label="Filled on (today when left open)" value={filledOn} onChange={setFilledOn} />
         </div>
         <TextField className="col-span-2" label="Where from" most={200} value={note} onChange={setNote} />
       </div>

@@ -29,19 +29,17 @@ function until({ jar }: JarResponse, now: Date): { words: string; care: boolean 
 export function Fridge({
   jars,
   marcs,
-  missing,
+  gone,
   now,
   onSaid,
 }: {
   jars: JarResponse[];
   marcs: MarcInFridge[];
-  /** Whether the jar whose label was read is nowhere any more. */
-  missing: boolean;
+  /** The brew whose jar’s label was read, when it is nowhere any more. */
+  gone: string | null;
   now: Date;
   onSaid: Said;
 }) {
-  // The square on a jar’s label leads to it.
-  const labelled = useSearchParams()[0].get("jar");
   return (
     <section aria-labelledby="jars">
       <h1 id="jars" className="text-3xl">
@@ -53,10 +51,10 @@ export function Fridge({
         </p>
       )}
       <Jars jars={jars} now={now} onSaid={onSaid} />
-      {labelled && missing && (
+      {gone && (
         <p role="status" className="mt-3 border-amber border-l-[5px] pl-3">
           The jar of this label is empty, or gone.{" "}
-          <Link to={`/brew/${labelled}`} className="underline underline-offset-4">
+          <Link to={`/brew/${gone}`} className="underline underline-offset-4">
             Its brew
           </Link>
         </p>
@@ -74,6 +72,7 @@ export function Fridge({
 
 /** Jars to one scale, filled to their level; one of them is opened by a tap. */
 export function Jars({ jars, now, onSaid }: { jars: JarResponse[]; now: Date; onSaid: Said }) {
+  // The square on a jar’s label leads to it.
   const labelled = useSearchParams()[0].get("jar");
   const [openId, setOpenId] = useState<string | null>(labelled);
   const [all, setAll] = useState(labelled !== null);

@@ -15,7 +15,7 @@ import { Fridge } from "./Jars";
 import { Dark } from "./Standing";
 import { Tables } from "./Tables";
 import { Line } from "./Tins";
-import { type Changed, isFresh, ordered, SORTS, type Sort } from "./things";
+import { asItIs, type Changed, isFresh, ordered, SORTS, type Sort } from "./things";
 
 /** A long shelf is drawn as far as somebody reads it; what is looked for is found in all of it. */
 const SHOWN = 40;
@@ -40,7 +40,7 @@ export default function Keeping() {
             <Fridge
               jars={kept.jars.filter((j) => !j.drops)}
               marcs={kept.marcs}
-              missing={!kept.jars.some((j) => j.id === labelled)}
+              gone={kept.jars.some((j) => j.id === labelled) ? null : labelled}
               now={now}
               onSaid={onSaid}
             />
@@ -88,13 +88,7 @@ function OnTheShelf({ tins: all, children }: { tins: Tin[]; children: React.Reac
   const fill = useCallback(
     (tin: Tin) =>
       put.mutate(
-        {
-          herb: tin.herb,
-          form: tin.form as "dried",
-          grams: tin.grams ?? undefined,
-          note: tin.note,
-          place: tin.place as "shelf",
-        },
+        { ...asItIs(tin), filledOn: undefined, grams: tin.grams ?? undefined },
         { onSuccess: () => setChanged({ was: tin, words: "filled anew today" }) },
       ),
     [put.mutate],
@@ -106,16 +100,9 @@ function OnTheShelf({ tins: all, children }: { tins: Tin[]; children: React.Reac
   );
   const back = () => {
     if (!changed) return;
-    const { herb, form, grams, left, filledOn, note, place } = changed.was;
+    const { grams, left } = changed.was;
     put.mutate(
-      {
-        herb,
-        form: form as "dried",
-        grams: left?.grams ?? grams ?? undefined,
-        filledOn,
-        note,
-        place: place as "shelf",
-      },
+      { ...asItIs(changed.was), grams: left?.grams ?? grams ?? undefined },
       { onSuccess: () => setChanged(undefined) },
     );
   };

@@ -6,7 +6,7 @@ import { ThingShape } from "../../drawings/Things";
 import { fullDate, grams } from "../../parts/say";
 import { OneOf, Word } from "../../parts/Word";
 import { DayWord, NumberWord, TextWord, useInPlace } from "../household/inPlace";
-import { isFresh, PLACES, share } from "./things";
+import { asItIs, isFresh, PLACES, share } from "./things";
 
 /** "about 44 g, 42 to 46": what was brewed since it was weighed is taken out, and a spoon is no scale. */
 function leftSaid(t: Tin): string {
@@ -35,14 +35,10 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
     tin,
     { ...change, mutateAsync: (draft) => change.mutateAsync({ id: tin.id, draft }) },
     (t, part) => ({
+      ...asItIs(t),
       version: t.version,
-      herb: t.herb,
-      form: t.form as "dried",
-      filledOn: t.filledOn,
       // What is changed elsewhere in the line weighs nothing.
       amountStays: !("grams" in part),
-      note: t.note,
-      place: t.place as "shelf",
       ...part,
     }),
   );

@@ -22,6 +22,15 @@ export const PLACES: Record<string, { words: string; gloss: string }> = {
   freezer: { words: "frozen", gloss: "juice in cubes, the rest in bags" },
 };
 
+/** A tin as the wire takes it, without how much is in it. */
+export const asItIs = ({ herb, form, filledOn, note, place }: Tin) => ({
+  herb,
+  form: form as "dried",
+  filledOn,
+  note,
+  place: place as "shelf",
+});
+
 /** Whether it is a plant that has not been dried, and does not stand in a tin. */
 export const isFresh = (t: Tin): boolean => t.place !== "shelf" && t.form === "fresh";
 

@@ -8,7 +8,7 @@ import { foresee, useBrew, useKitchen, usePeople, usePlan, useRecipe } from "../
 import { mayRing } from "../../parts/bell";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
-import { FavouriteMark } from "../../parts/PotList";
+import { Favourite } from "../../parts/PotList";
 import { grams } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
 import { FiguresOf } from "../../parts/Why";
@@ -195,12 +195,7 @@ export default function Sheet() {
               <h1 className="text-[2rem]">
                 {recipe.data.recipe.name}
                 {order.spent && <span className="text-muted">, second brew</span>}
-                {recipe.data.favourite && (
-                  <span className="ml-2 inline-block">
-                    <FavouriteMark />
-                    <span className="sr-only">, a favourite</span>
-                  </span>
-                )}
+                {recipe.data.favourite && <Favourite />}
               </h1>
               <p className="no-print flex flex-wrap gap-x-3 text-sm">
                 {undoable > 0 && <Quiet onClick={undo}>Undo</Quiet>}

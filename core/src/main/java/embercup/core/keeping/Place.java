@@ -28,9 +28,14 @@ public enum Place {
         return form == Form.FRESH ? COUNTER : SHELF;
     }
 
+    /** Whether it is a plant that has not been dried. */
+    static boolean freshPlant(Herb herb, Form form) {
+        return form == Form.FRESH && herb.part() != PlantPart.PANTRY && !herb.mixed();
+    }
+
     /** Whether it can stand here at all: only what has a stalk stands in water, and no fresh plant in a closed tin. */
     public boolean fits(Herb herb, Form form) {
-        boolean plant = form == Form.FRESH && herb.part() != PlantPart.PANTRY && !herb.mixed();
+        boolean plant = freshPlant(herb, form);
         return switch (this) {
             case WATER -> plant && WITH_A_STALK.contains(herb.part());
             case SHELF -> !plant;

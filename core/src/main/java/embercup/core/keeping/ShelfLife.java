@@ -49,11 +49,6 @@ public record ShelfLife(Optional<LocalDate> until, Because because, String sourc
             this.days = days;
             this.source = source;
         }
-
-        /** Days that are given for it; empty when it has its own months, or no time is given. */
-        public OptionalInt days() {
-            return days;
-        }
     }
 
     private static final Set<PlantPart> FIRM = EnumSet.of(PlantPart.RHIZOME, PlantPart.ROOT, PlantPart.BULB);
@@ -72,12 +67,9 @@ public record ShelfLife(Optional<LocalDate> until, Because because, String sourc
      * by what it is and where it stands.
      */
     public static ShelfLife of(Herb herb, Form form, Place place, LocalDate filledOn) {
-        boolean pantry = herb.part() == PlantPart.PANTRY;
-        if (pantry && Keeping.spoils(herb) && place != Place.FREEZER && place != Place.FRIDGE) {
-            return given(Because.SPOILS_IN_THE_ROOM, filledOn);
-        } else if (pantry && Keeping.spoils(herb) && place == Place.FREEZER) {
-            return given(Because.FROZEN, filledOn);
-        } else if (form == Form.FRESH && !pantry && !herb.mixed()) {
+        if (Keeping.spoils(herb) && place != Place.FRIDGE) {
+            return given(place == Place.FREEZER ? Because.FROZEN : Because.SPOILS_IN_THE_ROOM, filledOn);
+        } else if (Place.freshPlant(herb, form)) {
             return given(fresh(herb, place), filledOn);
         }
         ShelfLife own = herb.keepsMonths()

@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Weighs a herb that was measured by spoon, piece or inch, and finds the kitchen measure for a weight. */
@@ -237,11 +238,16 @@ public final class HerbMeasure {
      *
      * @param blend a blend of the house
      */
-    public List<Double> shares(Herb blend) {
+    public List<Shared> shares(Herb blend) {
         List<Double> grams = parts(blend).stream().map(p -> p.grams().value()).toList();
         double all = grams.stream().mapToDouble(Double::doubleValue).sum();
-        return grams.stream().map(g -> g / all).toList();
+        return IntStream.range(0, grams.size())
+                .mapToObj(i -> new Shared(blend.mixedOf().get(i), grams.get(i) / all))
+                .toList();
     }
+
+    /** A herb of a blend. @param share in its weight, 0–1 */
+    public record Shared(HouseBlend.Portion portion, double share) {}
 
     /** A spoon of a blend weighs what its herbs weigh for the spoons they fill; its spread is that of theirs, by weight. */
     private Density mixed(Herb blend) {
@@ -308,13 +314,19 @@ public final class HerbMeasure {
      */
     public Conversion driedForFresh(Herb herb, double freshG) {
         return dryMatter(Workings.quotient(
-                Term.DRIED_GRAMS, "g", dry(Term.FRESH_GRAMS, freshG, waterIn(herb)), rest(WATER_IN_DRIED)));
+                Term.DRIED_GRAMS,
+                "g",
+                dry(Term.FRESH_GRAMS, freshG, waterInFresh(materia, herb)),
+                rest(WATER_IN_DRIED)));
     }
 
     /** Fresh mass that holds the same dry matter as a dried mass; the inverse of {@link #driedForFresh}. */
     public Conversion freshForDried(Herb herb, double driedG) {
         return dryMatter(Workings.quotient(
-                Term.FRESH_GRAMS, "g", dry(Term.DRIED_GRAMS, driedG, WATER_IN_DRIED), rest(waterIn(herb))));
+                Term.FRESH_GRAMS,
+                "g",
+                dry(Term.DRIED_GRAMS, driedG, WATER_IN_DRIED),
+                rest(waterInFresh(materia, herb))));
     }
 
     /** Water fraction of a dried herb (source key {@code ifct-2017}: dry goods lie between 0.08 and 0.13). */
@@ -322,10 +334,6 @@ public final class HerbMeasure {
 
     private static final Workings WATER_IN_DRIED =
             Workings.sourced(Term.WATER_IN_DRIED, DRIED_MOISTURE, "", "ifct-2017");
-
-    private Workings waterIn(Herb herb) {
-        return waterInFresh(materia, herb);
-    }
 
     /** Share of a fresh herb that is water, 0–1. */
     public static Workings waterInFresh(Materia materia, Herb herb) {

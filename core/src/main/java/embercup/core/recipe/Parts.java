@@ -67,16 +67,15 @@ public final class Parts {
         double grams = measure.grams(blend, a.form(), a.cut(), a.quantity(), "unit")
                 .amount()
                 .best();
-        List<Double> shares = measure.shares(blend);
         List<Addition> herbs = new ArrayList<>();
-        for (int i = 0; i < shares.size(); i++) {
-            HouseBlend.Portion p = blend.mixedOf().get(i);
-            Addition.Spooned spooned = new Addition.Spooned(HerbName.of(blend), line, a.quantity(), shares.get(i));
+        for (HerbMeasure.Shared of : measure.shares(blend)) {
+            HouseBlend.Portion p = of.portion();
+            Addition.Spooned spooned = new Addition.Spooned(HerbName.of(blend), line, a.quantity(), of.share());
             herbs.add(new Addition(
                     p.herb(),
                     p.form(),
                     p.cut(),
-                    Quantity.of(grams * shares.get(i), Unit.GRAM),
+                    Quantity.of(grams * of.share(), Unit.GRAM),
                     a.stage(),
                     a.prep(),
                     a.open(),

@@ -207,9 +207,9 @@ class BrewRows {
     private BrewResponse.BrewLine line(BrewEntity e, Folded folded) {
         LiveBrew live = folded.live();
         Instant start = live.startedAt().orElse(e.startedAt);
-        Optional<CupMaking> cup = live.cup().map(c -> CupMaking.of(folded.plan(), c));
-        if (cup.isPresent() && !e.open()) {
-            return ofCup(e, cup.get());
+        Optional<LiveBrew.Cup> cup = live.cup().filter(c -> !e.open());
+        if (cup.isPresent()) {
+            return ofCup(e, CupMaking.of(folded.plan(), cup.get()));
         }
         Instant ready = live.readyAt().orElseGet(() -> folded.plan().readyFrom(start));
         return new BrewResponse.BrewLine(

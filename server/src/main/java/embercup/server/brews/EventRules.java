@@ -27,7 +27,7 @@ class EventRules {
 
     /** @throws RefusedException 404 for what undoes nothing, 409 for what cannot have happened */
     void refuse(BrewEntity e, BrewPlan plan, BrewEvent event) {
-        refuseImpossible(e, event);
+        refuseImpossible(e, plan, event);
         if (event instanceof BrewEvent.StepDone step) {
             refuseOutOfTurn(step, rows.fold(e, plan));
         }
@@ -72,7 +72,7 @@ class EventRules {
         }
     }
 
-    private void refuseImpossible(BrewEntity e, BrewEvent event) {
+    private void refuseImpossible(BrewEntity e, BrewPlan plan, BrewEvent event) {
         LiveBrew.Phase phase = Fields.oneOf(LiveBrew.Phase.class, e.phase, "phase");
         if (event instanceof BrewEvent.Started) {
             refuseStopped(true, rows.told(e));
@@ -92,9 +92,9 @@ class EventRules {
             throw RefusedException.of(HttpStatus.CONFLICT, "nothing-to-pour", phase(e));
         }
         if (event instanceof BrewEvent.Kept) {
-            refuseToKeep(e);
+            refuseToKeep(e, plan);
         }
-        refuseOfWhatIsKept(e, event);
+        refuseOfWhatIsKept(e, plan, event);
         if (event instanceof BrewEvent.Undone undone) {
             boolean known = rows.happened(undone.event(), e);
             if (!known) {
@@ -104,11 +104,11 @@ class EventRules {
     }
 
     /** What is done with a jar, with spent herbs or with a long maceration needs one. */
-    private void refuseOfWhatIsKept(BrewEntity e, BrewEvent event) {
+    private void refuseOfWhatIsKept(BrewEntity e, BrewPlan plan, BrewEvent event) {
         if (event instanceof BrewEvent.CupBegun || event instanceof BrewEvent.JarNoted) {
             Jars.there(e);
         } else if (event instanceof BrewEvent.CupActed acted) {
-            boolean next = rows.fold(e)
+            boolean next = rows.fold(e, plan)
                     .live()
                     .cup()
                     .filter(c -> acted.act() <= c.acts().size())
@@ -117,20 +117,21 @@ class EventRules {
                 throw RefusedException.of(HttpStatus.CONFLICT, "no-such-act", Map.of());
             }
         } else if (event instanceof BrewEvent.MarcKept) {
-            rows.whyMarcNotKept(e, rows.fold(e)).ifPresent(why -> {
+            rows.whyMarcNotKept(e, rows.fold(e, plan)).ifPresent(why -> {
                 throw RefusedException.of(HttpStatus.CONFLICT, "marc-not-kept", Map.of("why", why));
             });
         } else if (event instanceof BrewEvent.MarcGone && e.marcAt == null) {
             throw RefusedException.of(HttpStatus.CONFLICT, "no-marc", Map.of());
         } else if (event instanceof BrewEvent.Shaken
-                && rows.shaking(e, rows.fold(e)).isEmpty()) {
+                && rows.shaking(e, rows.fold(e, plan)).isEmpty()) {
             throw RefusedException.of(HttpStatus.CONFLICT, "nothing-to-shake", Map.of());
         }
     }
 
-    private void refuseToKeep(BrewEntity e) {
-        Jars.whyNotKept(e, rows.fold(e).live(), rows.told(e).cup().keeps()).ifPresent(why -> {
-            throw RefusedException.of(HttpStatus.CONFLICT, "nothing-to-keep", Map.of("why", why));
-        });
+    private void refuseToKeep(BrewEntity e, BrewPlan plan) {
+        Jars.whyNotKept(e, rows.fold(e, plan).live(), rows.told(e).cup().keeps())
+                .ifPresent(why -> {
+                    throw RefusedException.of(HttpStatus.CONFLICT, "nothing-to-keep", Map.of("why", why));
+                });
     }
 }

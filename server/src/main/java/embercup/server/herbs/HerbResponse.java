@@ -205,20 +205,21 @@ public record HerbResponse(
         if (!blend.mixed()) {
             return List.of();
         }
-        List<Double> shares = new HerbMeasure(materia, MeasureCustom.DEFAULT).shares(blend);
-        List<PartLine> all = new ArrayList<>();
-        for (int i = 0; i < shares.size(); i++) {
-            HouseBlend.Portion p = blend.mixedOf().get(i);
-            all.add(new PartLine(
-                    p.herb(),
-                    materia.herb(p.herb(), "parts").common(),
-                    Fields.code(p.form()),
-                    Fields.code(p.cut()),
-                    p.quantity().amount(),
-                    p.quantity().unit().code(),
-                    shares.get(i)));
-        }
-        return all;
+        return new HerbMeasure(materia, MeasureCustom.DEFAULT)
+                .shares(blend).stream()
+                        .map(of -> part(materia, of.portion(), of.share()))
+                        .toList();
+    }
+
+    private static PartLine part(Materia materia, HouseBlend.Portion p, double share) {
+        return new PartLine(
+                p.herb(),
+                materia.herb(p.herb(), "parts").common(),
+                Fields.code(p.form()),
+                Fields.code(p.cut()),
+                p.quantity().amount(),
+                p.quantity().unit().code(),
+                share);
     }
 
     /** A spoon of a blend weighs what its herbs weigh for the spoons they fill. */

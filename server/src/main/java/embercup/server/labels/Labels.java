@@ -224,10 +224,9 @@ class Labels {
     /** Herbs of a blend with their shares of its weight. */
     private static Map<String, Double> parts(Materia materia, Herb blend) {
         Map<String, Double> parts = new LinkedHashMap<>();
-        List<Double> shares = new HerbMeasure(materia, MeasureCustom.DEFAULT).shares(blend);
-        for (int i = 0; i < shares.size(); i++) {
-            parts.merge(blend.mixedOf().get(i).herb(), shares.get(i), Double::sum);
-        }
+        new HerbMeasure(materia, MeasureCustom.DEFAULT)
+                .shares(blend)
+                .forEach(of -> parts.merge(of.portion().herb(), of.share(), Double::sum));
         return parts;
     }
 

@@ -20,11 +20,9 @@ import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
 import embercup.server.platform.Within;
 import jakarta.validation.constraints.Size;
-import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -122,7 +120,12 @@ class Mixes implements TakenFromTins {
         double grams = grams(ask);
         List<Tin> all = shelf.all();
         Best best = best(materia, blend, all);
-        return new MixPlan(blend.slug(), grams, lines(materia, blend, grams, all), best.day, best.why);
+        return new MixPlan(
+                blend.slug(),
+                grams,
+                parts(materia, blend, grams).stream().map(p -> line(p, all)).toList(),
+                best.day,
+                best.why);
     }
 
     /** Mixes it: its herbs are taken from the tins, its jar is filled; what was left in the jar stays in it. */
@@ -132,7 +135,7 @@ class Mixes implements TakenFromTins {
         Herb blend = blend(materia, ask);
         double grams = grams(ask);
         List<Tin> all = shelf.all();
-        List<MixLine> lines = lines(materia, blend, grams, all);
+        List<Part> parts = parts(materia, blend, grams);
         Best best = best(materia, blend, all);
         Instant now = clock.instant();
         String form = Fields.code(Form.DRIED);
@@ -144,7 +147,9 @@ class Mixes implements TakenFromTins {
         mix.blend = blend.slug();
         mix.at = now;
         mix.grams = grams;
-        mix.parts = json.writeValueAsString(parts(materia, blend, grams));
+        mix.parts = json.writeValueAsString(parts.stream()
+                .map(p -> new TakenPart(p.portion.herb(), Fields.code(p.portion.form()), p.grams, p.spreadG()))
+                .toList());
         mix.before = there.map(t -> json.writeValueAsString(new Before(t.filledOn, t.weighedAt, t.grams, t.bestBy)))
                 .orElse(null);
         TinEntity jar = there.orElseGet(() -> {
@@ -166,7 +171,8 @@ class Mixes implements TakenFromTins {
         Tin tin = shelf.saved(jar);
         mix.tinVersion = tin.version();
         mixes.saveAndFlush(mix);
-        return new MixResponse(mix.id, shelf.get(jar.id), lines);
+        return new MixResponse(
+                mix.id, shelf.get(jar.id), parts.stream().map(p -> line(p, all)).toList());
     }
 
     /** @throws RefusedException 404 when there is no such mixing, 409 when its jar was changed since */
@@ -192,21 +198,11 @@ class Mixes implements TakenFromTins {
     @Override
     @Transactional(readOnly = true)
     public List<Taken> taken(List<Since> of, Set<String> blendsInJars) {
-        return jdbc.sql("""
-                        with w as (
-                            select herb, form, at, n
-                            from unnest(cast(:herbs as text[]), cast(:forms as text[]), cast(:ats as timestamptz[]))
-                                with ordinality w(herb, form, at, n))
-                        select coalesce(sum(p.grams), 0), coalesce(sqrt(sum(power(p."spreadG", 2))), 0), count(p.herb)
-                        from w left join (mixed m cross join lateral jsonb_to_recordset(m.parts)
-                                p(herb text, form text, grams double precision, "spreadG" double precision))
-                            on p.herb = w.herb and p.form = w.form and m.at >= w.at
-                        group by w.n order by w.n""")
-                .param("herbs", of.stream().map(Since::herb).toArray(String[]::new))
-                .param("forms", of.stream().map(s -> Fields.code(s.form())).toArray(String[]::new))
-                .param("ats", of.stream().map(s -> Timestamp.from(s.at())).toArray(Timestamp[]::new))
-                .query((row, n) -> new Taken(row.getDouble(1), row.getDouble(2), row.getInt(3)))
-                .list();
+        return TakenQuery.asked(jdbc, """
+                select m.id, m.at, p.herb, p.form, p.grams, p."spreadG" as spread
+                from mixed m cross join lateral jsonb_to_recordset(m.parts)
+                    p(herb text, form text, grams double precision, "spreadG" double precision)
+                where m.at >= (select min(at) from w)""", Map.of(), of);
     }
 
     private static Herb blend(Materia materia, MixRequest ask) {
@@ -222,48 +218,39 @@ class Mixes implements TakenFromTins {
 
     // ---- its herbs
 
-    private List<MixLine> lines(Materia materia, Herb blend, double grams, List<Tin> all) {
-        HerbMeasure measure = measure(materia);
-        List<Double> shares = measure.shares(blend);
-        List<MixLine> lines = new ArrayList<>();
-        for (int i = 0; i < shares.size(); i++) {
-            HouseBlend.Portion p = blend.mixedOf().get(i);
-            Herb herb = materia.herb(p.herb(), "herb");
-            double g = grams * shares.get(i);
-            Optional<Tin> tin = tinOf(all, p);
-            lines.add(new MixLine(
-                    p.herb(),
-                    herb.common(),
-                    Fields.code(p.form()),
-                    Fields.code(p.cut()),
-                    g,
-                    HouseWords.words()
-                            .say(measure.kitchen(herb, p.form(), p.cut(), g).amount()),
-                    tin.isPresent(),
-                    tin.map(Tin::left).filter(l -> l.lowG() < g).isPresent()));
+    /** So much of one herb. @param kitchen the same by the spoon */
+    private record Part(HouseBlend.Portion portion, Herb herb, double grams, HerbMeasure.Kitchen kitchen) {
+
+        /** What is counted in spoons is not known as well as by a scale. */
+        double spreadG() {
+            return portion.quantity().unit() == Unit.GRAM ? 0 : grams * kitchen.spread();
         }
-        return lines;
     }
 
-    private List<TakenPart> parts(Materia materia, Herb blend, double grams) {
-        HerbMeasure measure = measure(materia);
-        List<Double> shares = measure.shares(blend);
-        List<TakenPart> parts = new ArrayList<>();
-        for (int i = 0; i < shares.size(); i++) {
-            HouseBlend.Portion p = blend.mixedOf().get(i);
-            double g = grams * shares.get(i);
-            // What is counted in spoons is not known as well as by a scale.
-            double relative = p.quantity().unit() == Unit.GRAM
-                    ? 0
-                    : measure.kitchen(materia.herb(p.herb(), "herb"), p.form(), p.cut(), g)
-                            .spread();
-            parts.add(new TakenPart(p.herb(), Fields.code(p.form()), g, g * relative));
-        }
-        return parts;
+    private List<Part> parts(Materia materia, Herb blend, double grams) {
+        HerbMeasure measure = new HerbMeasure(materia, kitchens.own(null, null).custom());
+        return measure.shares(blend).stream()
+                .map(of -> {
+                    HouseBlend.Portion p = of.portion();
+                    Herb herb = materia.herb(p.herb(), "herb");
+                    double g = grams * of.share();
+                    return new Part(p, herb, g, measure.kitchen(herb, p.form(), p.cut(), g));
+                })
+                .toList();
     }
 
-    private HerbMeasure measure(Materia materia) {
-        return new HerbMeasure(materia, kitchens.own(null, null).custom());
+    private static MixLine line(Part part, List<Tin> all) {
+        HouseBlend.Portion p = part.portion;
+        Optional<Tin> tin = tinOf(all, p);
+        return new MixLine(
+                p.herb(),
+                part.herb.common(),
+                Fields.code(p.form()),
+                Fields.code(p.cut()),
+                part.grams,
+                HouseWords.words().say(part.kitchen.amount()),
+                tin.isPresent(),
+                tin.map(Tin::left).filter(l -> l.lowG() < part.grams).isPresent());
     }
 
     private static Optional<Tin> tinOf(List<Tin> all, HouseBlend.Portion p) {
