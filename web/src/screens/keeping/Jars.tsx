@@ -5,6 +5,7 @@ import { confirm } from "../../api/outbox";
 import { ABOVE, BESIDE, Silhouette } from "../../drawings/Silhouette";
 import { Secondary } from "../../parts/Field";
 import { Glossed } from "../../parts/Glossed";
+import { useInSight } from "../../parts/inSight";
 import { day, millilitres, moment } from "../../parts/say";
 import { TextWord } from "../household/inPlace";
 import { Cup, type Said } from "./Cup";
@@ -133,7 +134,7 @@ export function Jars({ jars, now, onSaid }: { jars: JarResponse[]; now: Date; on
           The other {jars.length - SHOWN} jars
         </button>
       )}
-      {open && <OneJar key={open.id} jar={open} now={now} onSaid={onSaid} />}
+      {open && <OneJar key={open.id} jar={open} labelled={open.id === labelled} now={now} onSaid={onSaid} />}
     </>
   );
 }
@@ -193,11 +194,23 @@ function Spent({ marc, now, onSaid }: { marc: MarcInFridge; now: Date; onSaid: S
 }
 
 /** One jar: what it is, and a cup out of it. */
-function OneJar({ jar, now, onSaid }: { jar: JarResponse; now: Date; onSaid: Said }) {
+function OneJar({
+  jar,
+  labelled,
+  now,
+  onSaid,
+}: {
+  jar: JarResponse;
+  /** Whether it is the one whose label was read. */
+  labelled: boolean;
+  now: Date;
+  onSaid: Said;
+}) {
+  const it = useInSight<HTMLDivElement>(labelled);
   const age = until(jar, now);
   const over = jar.jar.age === "over";
   return (
-    <div className="mt-4 max-w-2xl border-water border-l-[5px] pl-4">
+    <div ref={it} className="mt-4 max-w-2xl border-water border-l-[5px] pl-4">
       <p>
         <Link to={`/brew/${jar.id}`} className="font-semibold underline underline-offset-4">
           {jar.name}

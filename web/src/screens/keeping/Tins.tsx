@@ -1,8 +1,9 @@
-import { memo, useEffect, useRef } from "react";
+import { memo } from "react";
 import { Link } from "react-router";
 import { useChangeTin } from "../../api/changes";
 import type { Tin, TinRequest } from "../../api/client";
 import { ThingShape } from "../../drawings/Things";
+import { useInSight } from "../../parts/inSight";
 import { fullDate, grams } from "../../parts/say";
 import { OneOf, Word } from "../../parts/Word";
 import { DayWord, NumberWord, TextWord, useInPlace } from "../household/inPlace";
@@ -26,10 +27,7 @@ interface LineProps {
 
 /** One thing of a herb: what it is, where it stands since when, what is left, until when and why; all of it changed here. */
 export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LineProps) {
-  const line = useRef<HTMLLIElement>(null);
-  useEffect(() => {
-    if (labelled) line.current?.scrollIntoView({ block: "center" });
-  }, [labelled]);
+  const line = useInSight<HTMLLIElement>(labelled);
   const change = useChangeTin();
   const it = useInPlace<Tin, TinRequest>(
     tin,
