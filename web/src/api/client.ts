@@ -119,6 +119,7 @@ export const api = {
   restore: (file: Blob) => sent<Held>("/api/household/restore", file, "application/zip"),
   importRecipes: (file: Blob, type: string) => sent<ImportResponse>("/api/recipes/import", file, type),
   occasions: () => told(http.GET("/api/recipes/occasions")),
+  lacking: () => told(http.GET("/api/keeping/lacking")),
   marks: (drinkerId: string) => told(http.GET("/api/plans/marks", { params: { query: { drinkerId } } })),
   schools: () => told(http.GET("/api/plans/schools")),
   oneCook: (plans: OrderRequest[]) => told(http.POST("/api/plans/day", { body: { plans } })),

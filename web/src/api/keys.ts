@@ -34,6 +34,7 @@ export const keys = {
   course: (id: string) => ["courses", id] as const,
   coursePreview: (ask: CourseRequest) => ["courses", "preview", ask] as const,
   shelf: ["shelf"] as const,
+  lacking: ["shelf", "lacking"] as const,
   occasions: ["occasions"] as const,
   schools: ["schools"] as const,
   learned: ["learned"] as const,

@@ -123,6 +123,8 @@ export const useMixPlan = (blend: string, grams: number) =>
 export const useWeek = (days: number) =>
   useQuery({ queryKey: keys.week(days), queryFn: () => api.week(days), staleTime: 0 });
 export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: api.shelf });
+/** What recipes need that is not in the house; whatever changes recipes, blends or tins changes it. */
+export const useLacking = () => useQuery({ queryKey: keys.lacking, queryFn: api.lacking, staleTime: 0 });
 export const useOccasions = () =>
   useQuery({ queryKey: keys.occasions, queryFn: api.occasions, staleTime: Number.POSITIVE_INFINITY });
 export const useSchools = () =>

@@ -72,19 +72,19 @@ export function PotList({
   recipes,
   marks,
   who,
-  missing,
+  lacks,
 }: {
   recipes: RecipeResponse[];
   marks?: MarkLine[];
   /** The drinker the sheet is opened for. */
   who?: string;
-  missing?: (r: RecipeResponse) => string[];
+  lacks?: (r: RecipeResponse) => string[];
 }) {
   return (
     <ul className="border-hairline border-t">
       {recipes.map((r) => {
         const mark = marks?.find((m) => m.recipeId === r.id);
-        const gone = missing?.(r) ?? [];
+        const gone = lacks?.(r) ?? [];
         return (
           <li key={r.id} className="border-hairline border-b">
             <Link to={`/sheet/${r.id}${who ? `?who=${who}` : ""}`} className={POT_LINE}>
@@ -97,9 +97,7 @@ export function PotList({
                   </span>
                 )}
                 {gone.length > 0 && (
-                  <span className="block text-muted text-sm">
-                    not in the house: {gone.map((g) => g.replaceAll("-", " ")).join(", ")}
-                  </span>
+                  <span className="block text-muted text-sm">not in the house: {gone.join(", ")}</span>
                 )}
               </PotLine>
             </Link>

@@ -1,7 +1,15 @@
 import { Link, useNavigate } from "react-router";
 import { useBlend } from "../../api/changes";
 import type { RecipeResponse } from "../../api/client";
-import { useFoundHerbs, useMarks, useOccasions, usePeople, useRecipes, useShelf } from "../../api/queries";
+import {
+  useFoundHerbs,
+  useLacking,
+  useMarks,
+  useOccasions,
+  usePeople,
+  useRecipes,
+  useShelf,
+} from "../../api/queries";
 import { conditionsSaid } from "../../parts/conditions";
 import { Primary } from "../../parts/Field";
 import { PotList } from "../../parts/PotList";
@@ -22,6 +30,7 @@ export default function Choose() {
   const recipes = useRecipes();
   const people = usePeople();
   const shelf = useShelf();
+  const lacking = useLacking();
   const occasions = useOccasions();
   const [params, set] = useParam();
   const purpose = params.get("for") ?? "";
@@ -39,13 +48,14 @@ export default function Choose() {
   ];
   const used = purposes.filter((p) => recipes.data.some((r) => isFor(r, p)) || p === purpose);
   const tins = new Set((shelf.data ?? []).map((t) => t.herb));
+  const lacks = (r: RecipeResponse) => lacking.data?.find((l) => l.recipeId === r.id)?.herbs ?? [];
   const slugs = new Set(words.trim() ? (herbs.data ?? []).slice(0, 3).map((h) => h.slug) : []);
   const found = recipes.data.filter(
     (r) =>
       (!purpose || isFor(r, purpose)) &&
       (!liked || r.favourite) &&
       r.thumb.minutes <= (time?.most ?? 0) &&
-      (!house || missing(r, tins).length === 0) &&
+      (!house || lacks(r).length === 0) &&
       (matches(r, words) || r.recipe.additions?.some((a) => slugs.has(a.herb ?? ""))),
   );
   const drinker = people.data?.find((p) => p.id === drinkerId);
@@ -106,12 +116,7 @@ export default function Choose() {
         {recipes.data?.length === 0 ? (
           <StarterPots />
         ) : found.length > 0 ? (
-          <PotList
-            recipes={found}
-            marks={marks.data}
-            who={drinkerId}
-            missing={shelf.data ? (r) => missing(r, tins) : undefined}
-          />
+          <PotList recipes={found} marks={marks.data} who={drinkerId} lacks={lacks} />
         ) : (
           <Empty title="No pot fits">Ask for another purpose, more time, or fewer words.</Empty>
         )}
@@ -125,11 +130,6 @@ export default function Choose() {
       />
     </div>
   );
-}
-
-/** Herbs of a recipe that are not in the house; what comes from the pantry counts as there. */
-function missing(r: RecipeResponse, tins: Set<string>): string[] {
-  return [...new Set((r.recipe.additions ?? []).map((a) => a.herb ?? ""))].filter((h) => h && !tins.has(h));
 }
 
 /** A blend from what is in the house, with its reasons; it opens as a recipe to keep. */

@@ -1,5 +1,6 @@
 package embercup.server;
 
+import static embercup.server.RunningServer.delete;
 import static embercup.server.RunningServer.event;
 import static embercup.server.RunningServer.get;
 import static embercup.server.RunningServer.post;
@@ -23,6 +24,8 @@ import net.fortuna.ical4j.model.Period;
 import net.fortuna.ical4j.model.component.VEvent;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 /** What the house has before it, read back from its calendar (RFC 5545). */
@@ -161,6 +164,25 @@ class CalendarOverHttpTest {
                 .allMatch(l -> l.matches("DT(START|END)(:\\d{8}T\\d{6}Z|;VALUE=DATE:\\d{8})"));
         List<String> uids = events("").stream().map(e -> value(e, "UID")).toList();
         assertThat(uids).doesNotHaveDuplicates();
+    }
+
+    /** Letters of two, three and four octets stand whole on either side of a fold (RFC 3629; RFC 5545, 3.1). */
+    @ParameterizedTest
+    @ValueSource(strings = {"x", "ö", "茶", "🌿", "ö茶x🌿"})
+    void aNameIsFoldedBetweenItsLetters(String letter) throws Exception {
+        for (int before = 0; before < 4; before++) {
+            String name = "a".repeat(before) + letter.repeat(76 / letter.length());
+            String id = post("/api/brews", """
+                    {"readyAt":"%s","confirmed":["dandelion"],"recipe":{"name":"%s","tradition":"folk","cups":2,"cupMl":240,
+                     "additions":[{"herb":"dandelion","amount":7,"unit":"g"}],
+                     "stages":[{"kind":"heat"},{"kind":"simmer","minutes":25},{"kind":"strain"}]}}""".formatted(Instant.now().plus(Duration.ofHours(9)), name))
+                    .body()
+                    .get("id")
+                    .asString();
+            String unfolded = asked("?brew=" + id).body().replace("\r\n ", "");
+            assertThat(unfolded).contains("SUMMARY:" + name);
+            delete("/api/brews/" + id);
+        }
     }
 
     // ---- courses

@@ -164,6 +164,34 @@ class KeptThingsOverHttpTest {
         List.of(jar, three, one).forEach(t -> delete("/api/shelf/" + t));
     }
 
+    private static String lacking(String recipe) {
+        return get("/api/keeping/lacking")
+                .body()
+                .valueStream()
+                .filter(l -> l.get("recipeId").asString().equals(recipe))
+                .findFirst()
+                .map(l -> l.get("herbs").toString())
+                .orElse("");
+    }
+
+    /** A blend without a jar is there when its herbs are; a tin of which all was brewed is no tin. */
+    @Test
+    void aRecipeSaysWhatOfItIsNotInTheHouse() {
+        String slug = blend();
+        String pot = post("/api/recipes", """
+                {"recipe":{"name":"Lacking pot","cups":1,"cupMl":240,"additions":[{"herb":"%s","amount":1,"unit":"tsp"}],
+                 "stages":[{"kind":"pour"},{"kind":"steep","minutes":10},{"kind":"strain"}]}}""".formatted(slug)).body().get("id").asString();
+        assertThat(lacking(pot)).isEqualTo("[\"damiana leaf\",\"passionflower herb\"]");
+        String one = put("{\"herb\":\"damiana\",\"grams\":4}");
+        assertThat(lacking(pot)).isEqualTo("[\"passionflower herb\"]");
+        String other = put("{\"herb\":\"passionflower\"}");
+        assertThat(lacking(pot)).isEmpty();
+        brewed("damiana");
+        assertThat(lacking(pot)).as("the last of it went into a pot").isEqualTo("[\"damiana leaf\"]");
+        List.of(one, other).forEach(t -> delete("/api/shelf/" + t));
+        delete("/api/recipes/" + pot);
+    }
+
     private static void brewed(String herb) {
         Answer made = post("/api/brews", """
                 {"start":true,"recipe":{"name":"Of the blend","cups":2,"cupMl":240,

@@ -18,7 +18,7 @@ enum Contents {
     RECIPE_VERSIONS("recipe_version", "recipe_id, version"),
     BREWS("brew", "created_at, id"),
     EVENTS("brew_event", "position"),
-    FIGURES("brew_figures", "brew_id"),
+    FIGURES("brew_figures", "brew_id", "document"),
     PHOTOS("brew_photo", "brew_id"),
     NOTES("notebook_entry", "brewed_at, brew_id"),
     TINS("shelf_tin", "herb, form"),
@@ -45,10 +45,17 @@ enum Contents {
 
     final String table;
     final String order;
+    /** A column of long text that is never missing; empty for none. */
+    final String longText;
 
     Contents(String table, String order) {
+        this(table, order, "");
+    }
+
+    Contents(String table, String order, String longText) {
         this.table = table;
         this.order = order;
+        this.longText = longText;
     }
 
     /** The file of its rows, one JSON object a line. */

@@ -1,6 +1,8 @@
 package embercup.server.calendar;
 
 import embercup.server.platform.HouseWords;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.Temporal;
@@ -25,6 +27,9 @@ final class CalendarText {
     /** Octets that a line may have, without its end (RFC 5545, 3.1). */
     private static final int LINE_OCTETS = 75;
 
+    /** What stands between the two parts of a line that goes on; its blank is an octet of the second. */
+    private static final byte[] FOLD = {'\r', '\n', ' '};
+
     private static final String HOUSE = "@ember-cup";
 
     private CalendarText() {}
@@ -36,46 +41,36 @@ final class CalendarText {
         calendar.add(ImmutableCalScale.GREGORIAN);
         calendar.add(ImmutableMethod.PUBLISH);
         events.forEach(calendar::add);
-        return folded(calendar.toString());
+        return new String(folded(calendar.toString().getBytes(StandardCharsets.UTF_8)), StandardCharsets.UTF_8);
     }
 
-    /** The library folds by characters, the standard by octets, and never within a character. */
-    private static String folded(String text) {
-        StringBuilder lines = new StringBuilder(text.length() + text.length() / LINE_OCTETS * 3);
-        for (int begins = 0; begins < text.length(); ) {
-            int ends = text.indexOf('\n', begins) + 1;
-            ends = ends == 0 ? text.length() : ends;
-            fold(lines, text, begins, ends);
-            begins = ends;
-        }
-        return lines.toString();
-    }
-
-    /** One line with its end, folded where the next character would be one too many. */
-    private static void fold(StringBuilder lines, String text, int begins, int ends) {
+    /** The library folds by characters, the standard by octets, and never within a character. @param text in UTF-8 */
+    private static byte[] folded(byte[] text) {
+        ByteArrayOutputStream lines = new ByteArrayOutputStream(text.length + text.length / LINE_OCTETS * FOLD.length);
+        int begins = 0;
         int octets = 0;
-        int from = begins;
-        for (int i = begins; i < ends; i = text.offsetByCodePoints(i, 1)) {
-            char first = text.charAt(i);
-            int more = first == '\r' || first == '\n' ? 0 : octets(text.codePointAt(i));
-            if (octets + more > LINE_OCTETS) {
-                lines.append(text, from, i).append("\r\n ");
-                from = i;
-                octets = 1;
+        for (int i = 0; i < text.length; i++) {
+            if (text[i] == '\r' || text[i] == '\n') {
+                octets = 0;
+            } else if (++octets > LINE_OCTETS) {
+                int cut = beginOfCharacter(text, i);
+                lines.write(text, begins, cut - begins);
+                lines.writeBytes(FOLD);
+                begins = cut;
+                octets = 1 + i - cut + 1;
             }
-            octets += more;
         }
-        lines.append(text, from, ends);
+        lines.write(text, begins, text.length - begins);
+        return lines.toByteArray();
     }
 
-    /** Of a character in UTF-8. */
-    private static int octets(int codePoint) {
-        if (codePoint < 0x80) {
-            return 1;
-        } else if (codePoint < 0x800) {
-            return 2;
+    /** Where the character begins of which an octet of UTF-8 is part (RFC 3629, 3). */
+    private static int beginOfCharacter(byte[] text, int octet) {
+        int at = octet;
+        while ((text[at] & 0xC0) == 0x80) {
+            at--;
         }
-        return codePoint < 0x10000 ? 3 : 4;
+        return at;
     }
 
     /** Of days: from the first to the last, both whole. */

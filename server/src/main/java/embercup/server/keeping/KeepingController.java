@@ -4,6 +4,7 @@ import embercup.server.brews.Jars;
 import embercup.server.brews.Jars.JarResponse;
 import embercup.server.brews.Jars.MarcInFridge;
 import embercup.server.brews.Jars.StandingJar;
+import embercup.server.keeping.Lacking.LackingLine;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -21,9 +22,11 @@ import org.springframework.web.bind.annotation.RestController;
 class KeepingController {
 
     private final Jars jars;
+    private final Lacking lacking;
     private final Clock clock;
 
-    KeepingController(Jars jars, Clock clock) {
+    KeepingController(Jars jars, Lacking lacking, Clock clock) {
+        this.lacking = lacking;
         this.jars = jars;
         this.clock = clock;
     }
@@ -39,6 +42,12 @@ class KeepingController {
     @GetMapping
     KeepingResponse keeping() {
         return new KeepingResponse(clock.instant(), jars.all(), jars.marcs(), jars.standing());
+    }
+
+    /** What kept recipes need that is not in the house; one that lacks nothing is left out. */
+    @GetMapping("/lacking")
+    List<LackingLine> lacking() {
+        return lacking.all();
     }
 
     /**

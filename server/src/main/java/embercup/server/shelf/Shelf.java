@@ -1,5 +1,6 @@
 package embercup.server.shelf;
 
+import embercup.core.keeping.InTheHouse;
 import embercup.core.keeping.Place;
 import embercup.core.keeping.ShelfLife;
 import embercup.core.materia.Form;
@@ -85,6 +86,15 @@ public class Shelf implements HerbUses {
             tins.add(tin(all.get(i), materia, taken.get(i), today));
         }
         return tins;
+    }
+
+    /** What herbs are in the house; a tin in which nothing is left, as it is reckoned, is none. */
+    @Transactional(readOnly = true)
+    public InTheHouse inTheHouse() {
+        return new InTheHouse(all().stream()
+                .filter(t -> t.left() == null || t.left().grams() > 0)
+                .map(Tin::herb)
+                .collect(Collectors.toSet()));
     }
 
     @Override
