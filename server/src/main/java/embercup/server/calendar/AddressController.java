@@ -42,7 +42,7 @@ class AddressController {
 
     /** Asked by calendars; outside the interface of the pages, and open to whoever knows its secret. */
     @GetMapping(value = "/calendar/{secret}.ics", produces = CalendarController.TYPE)
-    ResponseEntity<String> subscribed(@PathVariable String secret) {
+    ResponseEntity<byte[]> subscribed(@PathVariable String secret) {
         address.opened(secret);
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(house.all());
     }

@@ -25,7 +25,7 @@ class CalendarController {
 
     /** @param brew one brew alone; all that is planned, on the fire and in jars when it is not said */
     @GetMapping(produces = TYPE)
-    ResponseEntity<String> calendar(@RequestParam(required = false) @Nullable UUID brew) {
+    ResponseEntity<byte[]> calendar(@RequestParam(required = false) @Nullable UUID brew) {
         String name = brew == null ? "ember-cup.ics" : "brew-" + brew + ".ics";
         return ResponseEntity.ok()
                 .header(

@@ -9,6 +9,8 @@ import java.time.temporal.Temporal;
 import java.util.List;
 import java.util.Map;
 import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.ComponentList;
+import net.fortuna.ical4j.model.PropertyList;
 import net.fortuna.ical4j.model.Recur;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
@@ -34,14 +36,16 @@ final class CalendarText {
 
     private CalendarText() {}
 
-    static String written(List<VEvent> events) {
-        Calendar calendar = new Calendar();
-        calendar.add(new ProdId("-//Ember Cup//Household//EN"));
-        calendar.add(ImmutableVersion.VERSION_2_0);
-        calendar.add(ImmutableCalScale.GREGORIAN);
-        calendar.add(ImmutableMethod.PUBLISH);
-        events.forEach(calendar::add);
-        return new String(folded(calendar.toString().getBytes(StandardCharsets.UTF_8)), StandardCharsets.UTF_8);
+    /** The whole calendar at once: what is added to one of the library's is copied with all that is in it. @return UTF-8 */
+    static byte[] written(List<VEvent> events) {
+        Calendar calendar = new Calendar(
+                new PropertyList(List.of(
+                        new ProdId("-//Ember Cup//Household//EN"),
+                        ImmutableVersion.VERSION_2_0,
+                        ImmutableCalScale.GREGORIAN,
+                        ImmutableMethod.PUBLISH)),
+                new ComponentList<>(events));
+        return folded(calendar.toString().getBytes(StandardCharsets.UTF_8));
     }
 
     /** The library folds by characters, the standard by octets, and never within a character. @param text in UTF-8 */

@@ -48,7 +48,7 @@ class HouseCalendar {
     }
 
     /** All that is planned, on the fire, in jars and in courses, and what was given up of late. */
-    String all() {
+    byte[] all() {
         List<VEvent> events = new ArrayList<>();
         brews.openOrGivenUpSince(clock.instant().minus(CANCELLED_TOLD))
                 .forEach(id -> readable(id).ifPresent(b -> events.addAll(ofBrew(b))));
@@ -67,7 +67,7 @@ class HouseCalendar {
     }
 
     /** @throws RefusedException 404 when there is no such brew */
-    String one(UUID brew) {
+    byte[] one(UUID brew) {
         List<VEvent> events = new ArrayList<>(ofBrew(brews.get(brew)));
         jars.all().stream().filter(j -> j.id().equals(brew)).forEach(j -> events.addAll(ofJar(j)));
         return CalendarText.written(events);

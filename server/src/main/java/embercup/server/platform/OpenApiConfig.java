@@ -16,6 +16,7 @@ import io.swagger.v3.oas.models.media.Content;
 import io.swagger.v3.oas.models.media.Discriminator;
 import io.swagger.v3.oas.models.media.MediaType;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.parameters.RequestBody;
 import io.swagger.v3.oas.models.responses.ApiResponse;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.annotation.Annotation;
@@ -25,9 +26,11 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.PropertyCustomizer;
@@ -56,6 +59,21 @@ class OpenApiConfig {
     @Bean
     OpenApiCustomizer withoutAddresses() {
         return document -> document.setServers(List.of(new Server().url("/")));
+    }
+
+    /** Pages, pictures and archives are sent as they are, not in base 64. */
+    @Bean
+    OpenApiCustomizer asTheyAre() {
+        return document -> document.getPaths().values().stream()
+                .flatMap(path -> path.readOperations().stream())
+                .flatMap(o -> Stream.concat(
+                        Stream.ofNullable(o.getRequestBody()).map(RequestBody::getContent),
+                        o.getResponses().values().stream().map(ApiResponse::getContent)))
+                .filter(Objects::nonNull)
+                .flatMap(content -> content.values().stream())
+                .map(MediaType::getSchema)
+                .filter(schema -> schema != null && "byte".equals(schema.getFormat()))
+                .forEach(schema -> schema.setFormat("binary"));
     }
 
     /** Every operation names with what it is refused, as problem documents. */
