@@ -9,6 +9,7 @@ import type {
   EventRequest,
   Held,
   ImportResponse,
+  LaterCupAsk,
   MineRequest,
   MixRequest,
   NotebookRequest,
@@ -143,8 +144,8 @@ export const api = {
   calibrate: (id: string, body: CalibrationRequest) =>
     told(http.POST("/api/kitchen/burners/{id}/calibrate", { ...by(id), body })),
   keeping: () => told(http.GET("/api/keeping")),
-  laterCup: (brewId: string, ml: number, warm: boolean) =>
-    told(http.GET("/api/keeping/jars/{brewId}/cup", { params: { path: { brewId }, query: { ml, warm } } })),
+  laterCup: (brewId: string, cup: LaterCupAsk) =>
+    told(http.GET("/api/keeping/jars/{brewId}/cup", { params: { path: { brewId }, query: cup } })),
   shelf: () => told(http.GET("/api/shelf")),
   putTin: (body: TinRequest) => told(http.POST("/api/shelf", { body })),
   planMix: (body: MixRequest) => told(http.POST("/api/shelf/mixes/plan", { body })),

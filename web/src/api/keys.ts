@@ -1,4 +1,4 @@
-import type { CourseRequest, NotebookRequest, OrderRequest } from "./shapes";
+import type { CourseRequest, LaterCupAsk, NotebookRequest, OrderRequest } from "./shapes";
 
 /**
  * What every answer of the server is kept under. A key that another begins with stands for all of those: what makes
@@ -27,7 +27,7 @@ export const keys = {
   foundHerbs: (words: string) => ["herbs", "found", words] as const,
   ownHerb: (slug: string) => ["own-herb", slug] as const,
   keeping: ["keeping"] as const,
-  laterCup: (brewId: string, ml: number, warm: boolean) => ["keeping", brewId, ml, warm] as const,
+  laterCup: (brewId: string, cup: LaterCupAsk) => ["keeping", brewId, cup] as const,
   mixPlan: (blend: string, grams: number) => ["shelf", "mix", blend, grams] as const,
   week: (days: number) => ["plans", "week", days] as const,
   courses: ["courses"] as const,

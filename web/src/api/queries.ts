@@ -4,6 +4,7 @@ import {
   api,
   type BrewResponse,
   type CourseRequest,
+  type LaterCupAsk,
   type NotebookRequest,
   type OrderRequest,
 } from "./client";
@@ -92,10 +93,10 @@ export const useFoundHerbs = (words: string) =>
 /** Jars with the rest of a pot; they age while they are looked at. */
 export const useKeeping = () =>
   useQuery({ queryKey: keys.keeping, queryFn: api.keeping, refetchInterval: 60_000 });
-export const useLaterCup = (brewId: string, ml: number, warm: boolean) =>
+export const useLaterCup = (brewId: string, cup: LaterCupAsk) =>
   useQuery({
-    queryKey: keys.laterCup(brewId, ml, warm),
-    queryFn: () => api.laterCup(brewId, ml, warm),
+    queryKey: keys.laterCup(brewId, cup),
+    queryFn: () => api.laterCup(brewId, cup),
     placeholderData: keepPreviousData,
   });
 /** Courses; their doses become late while they are looked at. */

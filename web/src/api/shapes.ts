@@ -65,6 +65,13 @@ export type BurnerResponse = Schemas["BurnerResponse"];
 export type CalibrationRequest = Schemas["CalibrationRequest"];
 export type CalibrationResponse = Schemas["CalibrationResponse"];
 export type Tin = Schemas["Tin"];
+/** A cup out of a jar: how much of it, warmed or not, for whom. */
+export interface LaterCupAsk {
+  drinkerId?: string;
+  /** As much as the drinker usually gets when it is not said, mL. */
+  ml?: number;
+  warm: boolean;
+}
 export type JarResponse = Schemas["JarResponse"];
 export type CupMaking = Schemas["CupMaking"];
 export type DropsLine = Schemas["DropsLine"];

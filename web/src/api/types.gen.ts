@@ -1831,6 +1831,8 @@ export interface components {
             /** Format: double */
             ageS?: number;
             /** Format: uuid */
+            drinkerId?: string;
+            /** Format: uuid */
             id?: string;
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -1845,6 +1847,8 @@ export interface components {
             acts: components["schemas"]["ActLine"][];
             /** Format: date-time */
             begunAt: string;
+            /** Format: uuid */
+            drinkerId?: string;
             /** Format: double */
             fromJarMl: number;
             /** Format: uuid */
@@ -2175,6 +2179,8 @@ export interface components {
         JarResponse: {
             /** Format: double */
             cupMl: number;
+            /** Format: uuid */
+            drinkerId?: string;
             drinkerName: string;
             drops?: components["schemas"]["DropsLine"];
             /** Format: uuid */
@@ -2281,9 +2287,13 @@ export interface components {
             recipeId: string;
         };
         LaterCupResponse: {
+            cautions: components["schemas"]["CautionLine"][];
             /** Format: double */
             fromJarMl: number;
+            /** Format: double */
+            ml: number;
             steps: string[];
+            stopped: boolean;
             /** Format: double */
             warmingMin?: number;
             /** Format: double */
@@ -2819,6 +2829,8 @@ export interface components {
         PouredRequest: {
             /** Format: double */
             ageS?: number;
+            /** Format: uuid */
+            drinkerId?: string;
             /** Format: uuid */
             id?: string;
             /**
@@ -7767,6 +7779,7 @@ export interface operations {
     laterCup: {
         parameters: {
             query?: {
+                drinkerId?: string;
                 ml?: number;
                 warm?: boolean;
             };

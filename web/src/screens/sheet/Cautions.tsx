@@ -1,18 +1,11 @@
 import { useState } from "react";
-import type { CautionLine, PlanResponse, WayLine } from "../../api/client";
-import { useSources } from "../../api/queries";
-import { Glossed } from "../../parts/Glossed";
+import type { PlanResponse, WayLine } from "../../api/client";
+import { Caution } from "../../parts/Caution";
 import { capital } from "../../parts/say";
 import { Why } from "../../parts/Why";
 import { Decide } from "../recipe/Decide";
 import type { Meant } from "../recipe/doc";
 
-const WORDS = { stop: "Stop", care: "Care", note: "Note" } as const;
-const COLOURS: Record<string, string> = {
-  stop: "border-stop text-stop",
-  care: "border-amber text-amber-text",
-  note: "border-hairline text-muted",
-};
 /** Notes shown beside the grave ones before the rest is asked for. */
 const SHOWN = 2;
 
@@ -44,7 +37,9 @@ export function Cautions({
       </h2>
       <ul className="flex flex-col gap-2.5">
         {shown.map((c, i) => (
-          <Caution key={i} caution={c} whole={all} onMeant={onMeant} />
+          <Caution key={i} caution={c} whole={all}>
+            {c.decide && onMeant && <Decide decide={c.decide} onMeant={onMeant} />}
+          </Caution>
         ))}
       </ul>
       {plan.stopped && onWay && <Ways ways={plan.waysOut} onWay={onWay} />}
@@ -121,29 +116,6 @@ function Signs({ ask }: { ask: NonNullable<PlanResponse["ask"]> }) {
         <li key={a.signs}>{capital(a.signs)}.</li>
       ))}
     </ul>
-  );
-}
-
-function Caution({
-  caution,
-  whole,
-  onMeant,
-}: {
-  caution: CautionLine;
-  whole: boolean;
-  onMeant?: (which: Meant) => void;
-}) {
-  const source = useSources().data?.find((s) => s.key === caution.source);
-  const colour = COLOURS[caution.severity] ?? COLOURS.note;
-  return (
-    <li className={`border-l-[5px] pl-3 text-[15px] leading-snug ${colour}`}>
-      <strong>{WORDS[caution.severity as keyof typeof WORDS]}</strong>{" "}
-      <span className="text-ink">
-        <Glossed text={caution.text} />
-      </span>
-      {caution.decide && onMeant && <Decide decide={caution.decide} onMeant={onMeant} />}
-      {whole && source && <span className="block text-muted text-sm">{source.title}</span>}
-    </li>
   );
 }
 

@@ -126,6 +126,45 @@ class KeptThingsTest {
         event(id, "emptied");
     }
 
+    private static void chosen(Page page, String person) {
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("^" + person)))
+                .click();
+    }
+
+    /** The cup is chosen for a child: it is her share of it, made in her name. For a smaller one care stops it. */
+    @Test
+    void aCupOutOfAJarIsForSomebodyElse() {
+        String child = named("Pip");
+        post("/api/people", "{\"name\":\"%s\",\"ageYears\":14,\"weightKg\":51}".formatted(child));
+        String small = named("Mo");
+        post("/api/people", "{\"name\":\"%s\",\"ageYears\":1,\"weightKg\":10}".formatted(small));
+        String name = named("For all");
+        String id = pot(name);
+        event(id, "kept");
+        Page page = browser.laptop();
+        page.navigate("/keeping?jar=" + id);
+        assertThat(page.getByText("A cup of 240 mL out of it, warmed, for an adult:"))
+                .isVisible();
+        button(page, "^Drinker: an adult").click();
+        chosen(page, small);
+        assertThat(page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Stop " + small)))
+                .hasCount(2);
+        assertThat(button(page, "^Make it, step by step$")).hasCount(0);
+        button(page, "^Drinker: " + small).click();
+        chosen(page, child);
+        // 51 kg of 68 are 0.75 of 240 mL (Clark's rule).
+        assertThat(page.getByText("A cup of 180 mL out of it, warmed, for " + child))
+                .isVisible();
+        ScreensTest.accessible(page, "a cup for somebody else");
+        button(page, "^Make it, step by step$").click();
+        assertThat(page.getByText("A cup of 180 mL, warmed, for " + child)).isVisible();
+        button(page, "^Poured$").click();
+        assertThat(page.getByText("180 mL poured out of the jar of " + name)).isVisible();
+        page.navigate("/brew/" + id);
+        assertThat(page.getByText("180 mL for somebody else").first()).isVisible();
+        event(id, "emptied");
+    }
+
     // ---- spent herbs
 
     @Test

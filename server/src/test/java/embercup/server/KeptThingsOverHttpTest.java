@@ -279,6 +279,93 @@ class KeptThingsOverHttpTest {
         assertThat(get("/api/brews").body().toString()).doesNotContain(id);
     }
 
+    private static String person(String name, String more) {
+        return post("/api/people", "{\"name\":\"%s\"%s}".formatted(name, more))
+                .body()
+                .get("id")
+                .asString();
+    }
+
+    private static final String SAGE =
+            PlansOverHttpTest.LINDEN.replace("linden", "sage").replace("\"amount\":3", "\"amount\":2");
+
+    /** Thujone of a day on which somebody plans two cups of sage, 2 mg each. */
+    private static double thujone(String drinker) {
+        return post("/api/plans", "{\"recipe\":%s,\"drinkerId\":\"%s\"}".formatted(SAGE, drinker))
+                .body()
+                .get("dailyLoads")
+                .get(0)
+                .get("mg")
+                .asDouble();
+    }
+
+    private static JsonNode cup(String jar, String more) {
+        return get("/api/keeping/jars/" + jar + "/cup?warm=false" + more).body();
+    }
+
+    /** Whoever drinks a cup out of a jar has it in her day, and nobody else has. */
+    @Test
+    void aCupThatSomebodyElseDrinksIsInHerDayAlone() {
+        String bo = person("Bo of the jar", ",\"ageYears\":50,\"weightKg\":80");
+        String edda = person("Edda of the jar", ",\"ageYears\":40,\"weightKg\":70");
+        String jar = post("/api/brews", "{\"start\":true,\"recipe\":%s,\"drinkerId\":\"%s\"}".formatted(SAGE, bo))
+                .body()
+                .get("id")
+                .asString();
+        event(jar, "finished");
+        event(jar, "kept");
+        assertThat(in("jars", jar).get("drinkerId").asString()).isEqualTo(bo);
+        assertThat(thujone(bo)).as("two cups now, two in the jar").isCloseTo(8, within(1e-6));
+        assertThat(thujone(edda)).isCloseTo(4, within(1e-6));
+        event(jar, "cup-begun", ",\"value\":200,\"drinkerId\":\"%s\"".formatted(edda));
+        assertThat(in("jars", jar).get("making").get("drinkerId").asString()).isEqualTo(edda);
+        JsonNode poured = event(jar, "poured", ",\"value\":200,\"drinkerId\":\"%s\"".formatted(edda))
+                .body();
+        assertThat(poured.get("events").toString()).contains("200 mL for somebody else");
+        assertThat(thujone(edda)).as("two cups now, one out of the jar").isCloseTo(6, within(1e-6));
+        assertThat(thujone(bo)).as("one cup is left for him").isCloseTo(6, within(1e-6));
+        JsonNode kept = get("/api/household/people/" + edda).body();
+        assertThat(kept.get("brews").asInt()).as("what is kept of her").isEqualTo(1);
+        assertThat(delete("/api/people/" + edda + "?forget=true").code()).isEqualTo(204);
+        assertThat(get("/api/brews/" + jar).body().toString()).doesNotContain(edda);
+        event(jar, "emptied");
+        assertThat(thujone(bo)).as("it is not his, though she is forgotten").isCloseTo(6, within(1e-6));
+        delete("/api/people/" + bo);
+    }
+
+    /** Care says to her what it would have said of a pot for her; a child gets its share (Clark: 16 ÷ 68 kg, to whole hundredths below). */
+    @Test
+    void careIsTakenOfWhoeverDrinksOutOfAJar() {
+        String expecting = person("Ida of the jar", ",\"ageYears\":30,\"weightKg\":65,\"conditions\":[\"pregnant\"]");
+        String child = person("Pip of the jar", ",\"ageYears\":4,\"weightKg\":16");
+        String jar = post("/api/brews", "{\"start\":true,\"recipe\":%s}".formatted(SAGE))
+                .body()
+                .get("id")
+                .asString();
+        event(jar, "finished");
+        event(jar, "kept");
+        assertThat(cup(jar, "").get("cautions")).isEmpty();
+        JsonNode hers = cup(jar, "&drinkerId=" + expecting);
+        assertThat(hers.get("stopped").asBoolean()).isTrue();
+        assertThat(hers.get("cautions").toString()).contains("Ida of the jar", "pregnan");
+        assertThat(event(jar, "cup-begun", ",\"value\":200,\"drinkerId\":\"%s\"".formatted(expecting))
+                        .code())
+                .isEqualTo(409);
+        assertThat(event(jar, "cup-begun", ",\"value\":200,\"drinkerId\":\"%s\"".formatted(UUID.randomUUID()))
+                        .code())
+                .isEqualTo(404);
+        JsonNode small = cup(jar, "&drinkerId=" + child);
+        assertThat(small.get("ml").asDouble()).isEqualTo(200 * 0.23);
+        assertThat(cup(jar, "&ml=200&drinkerId=" + child).get("cautions").toString())
+                .contains("23 %");
+        assertThat(event(jar, "poured", ",\"value\":50,\"drinkerId\":\"%s\"".formatted(expecting))
+                        .code())
+                .as("what was drunk is told all the same")
+                .isEqualTo(200);
+        delete("/api/people/" + expecting);
+        delete("/api/people/" + child);
+    }
+
     // ---- spent herbs
 
     @Test

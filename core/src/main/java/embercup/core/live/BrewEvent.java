@@ -3,6 +3,7 @@ package embercup.core.live;
 import embercup.core.brew.Turn;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
 
@@ -92,8 +93,18 @@ public sealed interface BrewEvent {
         }
     }
 
-    /** Liquor poured for somebody to drink, mL; a concentrate as it is in the jug, before it is thinned. */
-    record Poured(UUID id, Instant at, double ml) implements BrewEvent {
+    /**
+     * Liquor poured for somebody to drink.
+     *
+     * @param ml a concentrate as it is in the jug, before it is thinned
+     * @param drinker who drinks it when that is nobody the pot was made for; empty for those
+     */
+    record Poured(UUID id, Instant at, double ml, Optional<UUID> drinker) implements BrewEvent {
+
+        public Poured(UUID id, Instant at, double ml) {
+            this(id, at, ml, Optional.empty());
+        }
+
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.poured(this);
@@ -129,8 +140,14 @@ public sealed interface BrewEvent {
      *
      * @param ml as it is drunk
      * @param warm whether it is warmed
+     * @param drinker who will drink it when that is nobody the pot was made for; empty for those
      */
-    record CupBegun(UUID id, Instant at, double ml, boolean warm) implements BrewEvent {
+    record CupBegun(UUID id, Instant at, double ml, boolean warm, Optional<UUID> drinker) implements BrewEvent {
+
+        public CupBegun(UUID id, Instant at, double ml, boolean warm) {
+            this(id, at, ml, warm, Optional.empty());
+        }
+
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.cupBegun(this);

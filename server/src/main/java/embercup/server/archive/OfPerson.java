@@ -16,7 +16,8 @@ import tools.jackson.databind.json.JsonMapper;
 class OfPerson {
 
     private static final String HERS =
-            "(drinker_id = :id or sharers @> jsonb_build_array(jsonb_build_object('id', cast(:id as text))))";
+            "(drinker_id = :id or sharers @> jsonb_build_array(jsonb_build_object('id', cast(:id as text)))"
+                    + " or pours @> jsonb_build_array(jsonb_build_object('by', cast(:id as text))))";
 
     /** What of hers stands where, as rows of JSON. */
     private static final Map<String, String> QUERIES = Map.of(

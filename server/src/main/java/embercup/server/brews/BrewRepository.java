@@ -25,11 +25,17 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
     @Query(value = "select 1 from (select pg_advisory_xact_lock(hashtextextended(:word, 0))) taken", nativeQuery = true)
     int alone(String word);
 
-    /** Every brew that is or was hers, or that she drank of. @param asSharer a list with her id, as JSON */
-    @Query(
-            value = "select * from brew b where b.drinker_id = :drinkerId or b.sharers @> cast(:asSharer as jsonb)",
-            nativeQuery = true)
-    List<BrewEntity> ofPerson(UUID drinkerId, String asSharer);
+    /**
+     * Every brew that is or was hers, or that she drank of.
+     *
+     * @param asSharer a list with her id, as JSON
+     * @param asGuest a list with what she drank of it, as JSON
+     */
+    @Query(value = """
+            select * from brew b where b.drinker_id = :drinkerId or b.sharers @> cast(:asSharer as jsonb)
+            or b.pours @> cast(:asGuest as jsonb)
+            """, nativeQuery = true)
+    List<BrewEntity> ofPerson(UUID drinkerId, String asSharer, String asGuest);
 
     List<BrewEntity> findAllByPhaseInOrderByCreatedAt(List<String> phases);
 
@@ -51,6 +57,7 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             UUID id,
             @Nullable UUID recipeId,
             String name,
+            @Nullable UUID drinkerId,
             String drinkerName,
             Instant keptAt,
             double keptMl,
@@ -69,7 +76,7 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
      * once: that is most of the time it takes.
      */
     @Query(value = """
-            select b.id, b.recipe_id, b.name, b.drinker_name, b.kept_at, b.kept_ml, b.left_ml,
+            select b.id, b.recipe_id, b.name, b.drinker_id, b.drinker_name, b.kept_at, b.kept_ml, b.left_ml,
             told."cupMl", b.made_at, b.good_until, b.drink_by, told.keeps ->> 'text', told.keeps ->> 'source',
             b.jar_note, b.cup_since
             from brew b cross join lateral jsonb_to_record(b.plan) told("cupMl" double precision, keeps jsonb)
@@ -121,16 +128,18 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
      * Every pot of a drinker up to a moment, hers or shared. A simulated brew is drunk by nobody.
      *
      * @param asSharer a list with her id, as JSON
+     * @param asGuest a list with what she drank of it, as JSON
      */
     @Query(value = """
             select b.name, b.drinker_id, b.started_at, b.days, b.loads::text, b.pours::text, b.sharers::text, b.herbs::text
             from brew b
-            where (b.drinker_id = :drinkerId or b.sharers @> cast(:asSharer as jsonb))
+            where (b.drinker_id = :drinkerId or b.sharers @> cast(:asSharer as jsonb)
+                or b.pours @> cast(:asGuest as jsonb))
             and b.started_at >= :from and b.started_at < :to
             and b.phase <> 'abandoned' and b.clock_real is null
             order by b.started_at
             """, nativeQuery = true)
-    List<Drunk> drunkBetween(UUID drinkerId, String asSharer, Instant from, Instant to);
+    List<Drunk> drunkBetween(UUID drinkerId, String asSharer, String asGuest, Instant from, Instant to);
 
     /**
      * A brew of a recipe by what was poured of it.

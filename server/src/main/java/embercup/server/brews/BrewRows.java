@@ -120,13 +120,30 @@ class BrewRows {
         figures.save(why);
     }
 
+    /** Whether somebody is among those the pot was made for. */
+    boolean madeFor(BrewEntity e, UUID person) {
+        return person.equals(e.drinkerId) || sharers(e).stream().anyMatch(s -> s.id().equals(person));
+    }
+
+    /** Whether the pot was made for her and nobody else: then every cup of it is hers, said or not. */
+    private boolean alone(BrewEntity e, UUID person) {
+        return person.equals(e.drinkerId) && sharers(e).isEmpty();
+    }
+
+    private List<DrinkersDays.Sharer> sharers(BrewEntity e) {
+        return List.of(json.readValue(e.sharers, DrinkersDays.Sharer[].class));
+    }
+
     /** Writes down what was poured of it and when. */
     void poured(BrewEntity e, Folded folded) {
         double dayMl = folded.plan().request().liquorADayMl();
         e.pours = json.writeValueAsString(folded.standing().stream()
                 .filter(BrewEvent.Poured.class::isInstance)
                 .map(BrewEvent.Poured.class::cast)
-                .map(p -> new DrinkersDays.Pour(p.at(), p.ml() / dayMl))
+                .map(p -> new DrinkersDays.Pour(
+                        p.at(),
+                        p.ml() / dayMl,
+                        p.drinker().filter(d -> !alone(e, d)).orElse(null)))
                 .toList());
     }
 

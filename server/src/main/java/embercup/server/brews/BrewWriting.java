@@ -167,7 +167,17 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
     @Override
     public BrewResponse.Happened poured(BrewEvent.Poured e) {
         return BrewResponse.Happened.of(
-                e.id(), e.at(), "poured", HouseWords.words().shown(e.ml(), "mL"));
+                e.id(),
+                e.at(),
+                "poured",
+                HouseWords.words()
+                        .sentence(
+                                "happened.poured",
+                                Map.of(
+                                        "volume",
+                                        HouseWords.words().shown(e.ml(), "mL"),
+                                        "other",
+                                        String.valueOf(e.drinker().isPresent()))));
     }
 
     @Override

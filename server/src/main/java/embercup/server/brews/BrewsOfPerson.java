@@ -23,13 +23,18 @@ import tools.jackson.databind.node.ObjectNode;
 class BrewsOfPerson implements PersonTraces {
 
     private static final String SOMEBODY = "somebody";
+    /** Stands where somebody who was forgotten stood. */
+    private static final UUID NOBODY = new UUID(0, 0);
+
     private static final Set<String> MINDED = Set.of("conditions", "allergies", "dislikes");
 
     private final BrewRepository brews;
+    private final EventRepository events;
     private final Notebook notebook;
     private final JsonMapper json;
 
-    BrewsOfPerson(BrewRepository brews, Notebook notebook, JsonMapper json) {
+    BrewsOfPerson(BrewRepository brews, EventRepository events, Notebook notebook, JsonMapper json) {
+        this.events = events;
         this.brews = brews;
         this.notebook = notebook;
         this.json = json;
@@ -38,7 +43,7 @@ class BrewsOfPerson implements PersonTraces {
     @Override
     @Transactional
     public void forget(UUID id, String name) {
-        List<BrewEntity> all = brews.ofPerson(id, "[{\"id\":\"" + id + "\"}]");
+        List<BrewEntity> all = brews.ofPerson(id, DrinkersDays.asSharer(id), DrinkersDays.asGuest(id));
         List<String> open =
                 all.stream().filter(BrewEntity::open).map(b -> b.name).toList();
         if (!open.isEmpty()) {
@@ -51,6 +56,10 @@ class BrewsOfPerson implements PersonTraces {
             b.kept = b.kept == null ? null : json.writeValueAsString(scrub.of(json.readTree(b.kept), hers, id));
             b.request = json.writeValueAsString(scrub.of(json.readTree(b.request), hers, id));
             b.plan = json.writeValueAsString(scrub.of(json.readTree(b.plan), hers, id));
+            // Cups that she had of it were somebody's: counted to whom the pot was made for they would be too many for
+            // them.
+            b.pours = b.pours.replace(id.toString(), NOBODY.toString());
+            events.passOn(b.id, id.toString(), NOBODY.toString());
             b.sharers = json.writeValueAsString(scrub.without(json.readTree(b.sharers), id));
             if (hers) {
                 b.drinkerId = null;

@@ -18,8 +18,16 @@ import org.jspecify.annotations.Nullable;
  * @param id of the event that began it: undone, the cup is given up
  * @param ml as it is drunk
  * @param fromJarMl what leaves the jar for it
+ * @param drinkerId who will drink it, when that was said
  */
-public record CupMaking(UUID id, Instant begunAt, double ml, boolean warm, double fromJarMl, List<ActLine> acts) {
+public record CupMaking(
+        UUID id,
+        Instant begunAt,
+        double ml,
+        boolean warm,
+        double fromJarMl,
+        @Nullable UUID drinkerId,
+        List<ActLine> acts) {
 
     /**
      * One thing that is done for it.
@@ -59,6 +67,7 @@ public record CupMaking(UUID id, Instant begunAt, double ml, boolean warm, doubl
                 cup.begun().ml(),
                 cup.begun().warm(),
                 how.fromJar().value(),
+                cup.begun().drinker().orElse(null),
                 acts);
     }
 

@@ -3,6 +3,7 @@ package embercup.server.brews;
 import embercup.core.keeping.Jar;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashSet;
@@ -42,16 +43,27 @@ public class Cups {
     public record Of(UUID brew, String name, Instant startedAt, List<Instant> poured, double leftMl, double cupMl) {}
 
     /**
-     * The brews of a recipe that somebody of these drinks of, begun in a span; the oldest first.
+     * The brews of a recipe that somebody of these drinks of, begun in a span; the oldest first. A cup that somebody else had of
+     * them is not among theirs, and what is left of a pot that was made for others is not theirs to pour.
      *
      * @param drinkers whoever, when there is none
      */
     @Transactional(readOnly = true)
     public List<Of> of(UUID recipe, Collection<UUID> drinkers, Instant from, Instant to) {
-        return brews.ofRecipe(recipe, from, to).stream()
-                .filter(b -> drinkers.isEmpty() || drunkBy(b, drinkers))
-                .map(this::of)
-                .toList();
+        List<Of> all = new ArrayList<>();
+        for (BrewRepository.OfRecipe b : brews.ofRecipe(recipe, from, to)) {
+            boolean theirs = drinkers.isEmpty() || drunkBy(b, drinkers);
+            List<Instant> poured = json.readValue(b.pours(), POURS).stream()
+                    .filter(p -> p.by() == null ? theirs : drinkers.isEmpty() || drinkers.contains(p.by()))
+                    .map(DrinkersDays.Pour::at)
+                    .sorted()
+                    .toList();
+            if (theirs || !poured.isEmpty()) {
+                double left = theirs && b.leftMl() != null && b.leftMl() >= Jar.NOTHING_ML && good(b) ? b.leftMl() : 0;
+                all.add(new Of(b.id(), b.name(), b.startedAt(), poured, left, b.cupMl()));
+            }
+        }
+        return all;
     }
 
     /** Whether a cup was poured already under this id. */
@@ -75,14 +87,5 @@ public class Cups {
         return b.keptAt() == null
                 ? now.isBefore(b.startedAt().plus(Jar.IN_ITS_POT))
                 : b.drinkBy() == null || now.isBefore(b.drinkBy());
-    }
-
-    private Of of(BrewRepository.OfRecipe b) {
-        List<Instant> poured = json.readValue(b.pours(), POURS).stream()
-                .map(DrinkersDays.Pour::at)
-                .sorted()
-                .toList();
-        boolean some = b.leftMl() != null && b.leftMl() >= Jar.NOTHING_ML && good(b);
-        return new Of(b.id(), b.name(), b.startedAt(), poured, some ? b.leftMl() : 0, b.cupMl());
     }
 }

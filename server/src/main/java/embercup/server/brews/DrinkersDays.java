@@ -1,5 +1,6 @@
 package embercup.server.brews;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import embercup.core.care.History;
 import embercup.core.materia.Constituent;
 import embercup.core.plan.Interleaving;
@@ -57,8 +58,14 @@ class DrinkersDays implements Plans.Day {
         this.json = json;
     }
 
-    /** Something poured of a pot. @param share of a day's cups */
-    record Pour(Instant at, double share) {}
+    /**
+     * Something poured of a pot.
+     *
+     * @param share of a day's cups
+     * @param by who drank it, when that was said: then it is nobody else's
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record Pour(Instant at, double share, @Nullable UUID by) {}
 
     /** Somebody who drinks of a pot beside its drinker. @param loads of her day's cups, mg */
     record Sharer(UUID id, Map<String, Double> loads) {}
@@ -73,17 +80,15 @@ class DrinkersDays implements Plans.Day {
         Map<String, Set<LocalDate>> days = new HashMap<>();
         ZoneId zone = kitchens.zone();
         LocalDate today = LocalDate.ofInstant(at, zone);
-        String asSharer = json.writeValueAsString(List.of(Map.of("id", drinkerId)));
-        for (BrewRepository.Drunk d :
-                brews.drunkBetween(drinkerId, asSharer, at.minus(LONGEST_LOOK), at.plus(HALF_A_DAY))) {
-            List<Pour> cups = cups(d);
-            double share = cups.stream()
-                    .filter(c -> near(c.at(), at))
-                    .mapToDouble(Pour::share)
-                    .sum();
-            if (share > 0) {
-                earlier.add(new History.Earlier(
-                        d.name(), Optional.of(LocalTime.ofInstant(d.startedAt(), zone)), loads(d, drinkerId, share)));
+        for (BrewRepository.Drunk d : brews.drunkBetween(
+                drinkerId, asSharer(drinkerId), asGuest(drinkerId), at.minus(LONGEST_LOOK), at.plus(HALF_A_DAY))) {
+            List<Pour> cups = cups(d, drinkerId);
+            Map<Constituent, Double> mg = new EnumMap<>(Constituent.class);
+            cups.stream().filter(c -> near(c.at(), at)).forEach(c -> loads(d, drinkerId, c)
+                    .forEach((of, x) ->
+                            mg.merge(Fields.oneOf(Constituent.class, of, "constituent"), x * c.share(), Double::sum)));
+            if (cups.stream().anyMatch(c -> near(c.at(), at) && c.share() > 0)) {
+                earlier.add(new History.Earlier(d.name(), Optional.of(LocalTime.ofInstant(d.startedAt(), zone)), mg));
             }
             Set<LocalDate> drunk =
                     cups.stream().map(c -> LocalDate.ofInstant(c.at(), zone)).collect(Collectors.toSet());
@@ -97,35 +102,50 @@ class DrinkersDays implements Plans.Day {
         return cup.isAfter(at.minus(HALF_A_DAY)) && cup.isBefore(at.plus(HALF_A_DAY));
     }
 
+    /** Her as one of the sharers of a pot, as the database looks for it. */
+    static String asSharer(UUID person) {
+        return "[{\"id\":\"" + person + "\"}]";
+    }
+
+    /** Her as who drank a cup of a pot that was not made for her, as the database looks for it. */
+    static String asGuest(UUID person) {
+        return "[{\"by\":\"" + person + "\"}]";
+    }
+
     /**
-     * When its cups are drunk, a day's share each: what was poured, and after the last pour what is still to come of the days
-     * that it is for.
+     * When somebody's cups of a pot are drunk, a day's share each: what was poured, and for whom it was made, after the last pour
+     * what is still to come of the days that it is for. A cup that somebody else had is none of theirs.
      */
-    private List<Pour> cups(BrewRepository.Drunk d) {
-        List<Pour> pours = json.readValue(d.pours(), POURS);
-        double left = d.days() - pours.stream().mapToDouble(Pour::share).sum();
+    private List<Pour> cups(BrewRepository.Drunk d, UUID drinkerId) {
+        List<Pour> all = json.readValue(d.pours(), POURS);
+        boolean hers = drinkerId.equals(d.drinkerId()) || sharer(d, drinkerId).isPresent();
+        List<Pour> pours = all.stream()
+                .filter(p -> p.by() == null ? hers : p.by().equals(drinkerId))
+                .toList();
+        double left = hers ? d.days() - all.stream().mapToDouble(Pour::share).sum() : 0;
         Instant next = pours.isEmpty()
                 ? d.startedAt()
                 : pours.get(pours.size() - 1).at().plus(A_DAY);
         List<Pour> cups = new ArrayList<>(pours);
         for (; left > SIP; left--) {
-            cups.add(new Pour(next, Math.min(1, left)));
+            cups.add(new Pour(next, Math.min(1, left), null));
             next = next.plus(A_DAY);
         }
         return cups;
     }
 
-    private Map<Constituent, Double> loads(BrewRepository.Drunk d, UUID drinkerId, double share) {
-        Map<String, Double> day = drinkerId.equals(d.drinkerId())
-                ? json.readValue(d.loads(), LOADS)
-                : json.readValue(d.sharers(), SHARERS).stream()
-                        .filter(s -> s.id().equals(drinkerId))
-                        .findFirst()
-                        .map(Sharer::loads)
-                        .orElse(Map.of());
-        Map<Constituent, Double> mg = new EnumMap<>(Constituent.class);
-        day.forEach((c, v) -> mg.put(Fields.oneOf(Constituent.class, c, "constituent"), v * share));
-        return mg;
+    private Optional<Sharer> sharer(BrewRepository.Drunk d, UUID drinkerId) {
+        return json.readValue(d.sharers(), SHARERS).stream()
+                .filter(s -> s.id().equals(drinkerId))
+                .findFirst();
+    }
+
+    /** Of a day's liquor: in a cup of her own is what is in the liquor, of the pot's cups a sharer has as much as is hers. */
+    private Map<String, Double> loads(BrewRepository.Drunk d, UUID drinkerId, Pour cup) {
+        return sharer(d, drinkerId)
+                .filter(s -> cup.by() == null)
+                .map(Sharer::loads)
+                .orElseGet(() -> json.readValue(d.loads(), LOADS));
     }
 
     @Override

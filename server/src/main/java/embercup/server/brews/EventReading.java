@@ -32,6 +32,7 @@ import embercup.server.platform.Fields;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -59,7 +60,7 @@ final class EventReading {
             return new BrewEvent.Turned(id, at, Fields.oneOf(Turn.class, turned.turn(), "turn"));
         } else if (doc instanceof PouredRequest poured) {
             double ml = Fields.need(poured.value(), "value", Need.POURED);
-            return new BrewEvent.Poured(id, at, ml);
+            return new BrewEvent.Poured(id, at, ml, Optional.ofNullable(poured.drinkerId()));
         } else if (doc instanceof KeptRequest) {
             return new BrewEvent.Kept(id, at);
         } else if (doc instanceof EmptiedRequest) {
@@ -69,7 +70,11 @@ final class EventReading {
         } else if (doc instanceof CupBegunRequest begun) {
             double ml = Fields.need(begun.value(), "value", Need.CUP_SIZE);
             return new BrewEvent.CupBegun(
-                    id, at, Fields.within(ml, "value", Limit.CUP_ML), !Boolean.FALSE.equals(begun.warm()));
+                    id,
+                    at,
+                    Fields.within(ml, "value", Limit.CUP_ML),
+                    !Boolean.FALSE.equals(begun.warm()),
+                    Optional.ofNullable(begun.drinkerId()));
         } else if (doc instanceof CupActedRequest acted) {
             return new BrewEvent.CupActed(id, at, Fields.need(acted.act(), "act", Need.ACT));
         } else if (doc instanceof MarcKeptRequest) {

@@ -97,13 +97,18 @@ public sealed interface EventRequest {
             @Within(Limit.READING) @Nullable Double value)
             implements EventRequest {}
 
-    /** @param value poured out of the jug, mL: of a concentrate before it is thinned */
+    /**
+     * @param value poured out of the jug, mL: of a concentrate before it is thinned
+     * @param drinkerId who drinks it, when not whoever the pot was made for
+     */
     record PouredRequest(
             @Nullable UUID id,
 
             @Within(Limit.EVENT_AGE_S) @Nullable Double ageS,
 
-            @Within(Limit.POURED_ML) @Nullable Double value)
+            @Within(Limit.POURED_ML) @Nullable Double value,
+
+            @Nullable UUID drinkerId)
             implements EventRequest {}
 
     /** The rest goes into a jar. */
@@ -127,7 +132,13 @@ public sealed interface EventRequest {
             @Size(max = Length.LINE) @Nullable String text)
             implements EventRequest {}
 
-    /** A cup out of the jar. @param value as it is drunk, mL, @param warm whether it is warmed */
+    /**
+     * A cup out of the jar.
+     *
+     * @param value as it is drunk, mL
+     * @param warm whether it is warmed
+     * @param drinkerId who drinks it, when not whoever the pot was made for
+     */
     record CupBegunRequest(
             @Nullable UUID id,
 
@@ -135,7 +146,9 @@ public sealed interface EventRequest {
 
             @Within(Limit.CUP_ML) @Nullable Double value,
 
-            @Nullable Boolean warm)
+            @Nullable Boolean warm,
+
+            @Nullable UUID drinkerId)
             implements EventRequest {}
 
     /** @param act which of its acts was done, from 0 */

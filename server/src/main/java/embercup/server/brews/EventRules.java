@@ -4,6 +4,7 @@ import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.plan.BrewPlan;
 import embercup.server.plans.PlanResponse;
+import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import embercup.server.platform.RefusedException;
@@ -20,9 +21,11 @@ class EventRules {
     private static final Duration CLOCKS_APART = Duration.ofSeconds(5);
 
     private final BrewRows rows;
+    private final CupCare care;
 
-    EventRules(BrewRows rows) {
+    EventRules(BrewRows rows, CupCare care) {
         this.rows = rows;
+        this.care = care;
     }
 
     /** @throws RefusedException 404 for what undoes nothing, 409 for what cannot have happened */
@@ -47,6 +50,15 @@ class EventRules {
                     .orElseThrow();
             throw RefusedException.of(HttpStatus.CONFLICT, "stopped", Map.of("why", stop.text()));
         }
+    }
+
+    private static void refuseStopped(Plans.CupJudged cup) {
+        cup.cautions().stream()
+                .filter(c -> cup.stopped() && c.severity().equals("stop"))
+                .findFirst()
+                .ifPresent(stop -> {
+                    throw RefusedException.of(HttpStatus.CONFLICT, "stopped", Map.of("why", stop.text()));
+                });
     }
 
     /** A step that cannot be done yet, or was done before the brew began, changes nothing. */
@@ -107,6 +119,10 @@ class EventRules {
     private void refuseOfWhatIsKept(BrewEntity e, BrewPlan plan, BrewEvent event) {
         if (event instanceof BrewEvent.CupBegun || event instanceof BrewEvent.JarNoted) {
             Jars.there(e);
+        }
+        if (event instanceof BrewEvent.CupBegun cup) {
+            cup.drinker().ifPresent(d -> refuseStopped(care.of(e, plan, d, cup.ml())));
+            // A cup that was poured is refused to nobody: it was drunk, whatever care would have said of it.
         } else if (event instanceof BrewEvent.CupActed acted) {
             boolean next = rows.fold(e, plan)
                     .live()

@@ -16,6 +16,7 @@ import embercup.core.workings.Workings;
 import embercup.server.herbs.Herbary;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.plans.PlanResponse.KeepsLine;
+import embercup.server.plans.Plans.CupJudged;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import embercup.server.platform.RefusedException;
@@ -41,9 +42,11 @@ public class Jars {
     private final BrewRows rows;
     private final Kitchens kitchens;
     private final Herbary herbary;
+    private final CupCare care;
     private final Clock clock;
 
-    Jars(BrewRepository brews, BrewRows rows, Kitchens kitchens, Herbary herbary, Clock clock) {
+    Jars(BrewRepository brews, BrewRows rows, Kitchens kitchens, Herbary herbary, CupCare care, Clock clock) {
+        this.care = care;
         this.herbary = herbary;
         this.brews = brews;
         this.rows = rows;
@@ -66,7 +69,7 @@ public class Jars {
             UUID id,
             @Nullable UUID recipeId,
             String name,
-            String drinkerName,
+            @JsonUnwrapped MadeFor madeFor,
             double leftMl,
             double cupMl,
             BrewResponse.InJar jar,
@@ -76,7 +79,14 @@ public class Jars {
         public String text() {
             return kept.text;
         }
+
+        public String drinkerName() {
+            return madeFor.drinkerName;
+        }
     }
+
+    /** @param drinkerId missing for somebody who is not of the household */
+    public record MadeFor(@Nullable UUID drinkerId, String drinkerName) {}
 
     /** How it keeps, and what is done with it. */
     public record Kept(
@@ -208,7 +218,7 @@ public class Jars {
                 k.id(),
                 k.recipeId(),
                 k.name(),
-                k.drinkerName(),
+                new MadeFor(k.drinkerId(), k.drinkerName()),
                 k.leftMl(),
                 k.cupMl(),
                 line(jar, k.keptAt(), now, k.note()),
@@ -282,16 +292,30 @@ public class Jars {
     }
 
     /**
+     * A cup out of a jar.
+     *
+     * @param ml as it is drunk
+     * @param how it is made
+     * @param judged what care says of it to who drinks it
+     */
+    public record CupOfJar(double ml, LaterCup how, CupJudged judged) {}
+
+    /**
      * How a cup out of it is made.
      *
-     * @param ml as it is drunk; a cup of the plan's size when it is not said
-     * @throws RefusedException 404 when there is no such brew, 409 when nothing of it is in a jar
+     * @param drinkerId who drinks it; missing for an adult of whom nothing is known
+     * @param ml as it is drunk; as much of the plan's cup as she usually gets when it is not said
+     * @throws RefusedException 404 when there is no such brew or person, 409 when nothing of it is in a jar
      */
     @Transactional(readOnly = true)
-    public LaterCup cup(UUID id, @Nullable Double ml, boolean warm) {
+    public CupOfJar cup(UUID id, @Nullable UUID drinkerId, @Nullable Double ml, boolean warm) {
         BrewEntity e = rows.entity(id);
         there(e);
-        var plan = rows.plan(e);
-        return LaterCup.of(plan, ml == null ? plan.request().cupMl() : ml, warm);
+        BrewPlan plan = rows.plan(e);
+        double drunk = ml == null ? care.usualMl(plan, drinkerId) : ml;
+        return new CupOfJar(
+                drunk,
+                LaterCup.of(plan, drunk, warm),
+                drinkerId == null ? CupJudged.OF_NOBODY : care.of(e, plan, drinkerId, drunk));
     }
 }

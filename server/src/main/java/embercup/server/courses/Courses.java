@@ -263,7 +263,9 @@ public class Courses {
                 throw RefusedException.of(HttpStatus.CONFLICT, "course-other-pot", Map.of());
             }
             double ml = rows.doseOfAllMl(e);
-            brews.record(ask.brewId(), new EventRequest.PouredRequest(cup, ask.ageS(), ml));
+            List<CourseRows.Drinker> whose = rows.drinkers(e);
+            UUID alone = whose.size() == 1 ? whose.get(0).drinkerId() : null;
+            brews.record(ask.brewId(), new EventRequest.PouredRequest(cup, ask.ageS(), ml, alone));
         } else {
             CupEntity c = new CupEntity();
             c.id = cup;

@@ -172,7 +172,7 @@ class DemoHousehold implements ApplicationRunner {
         if (Boolean.TRUE.equals(p.kept)) {
             tell(
                     brew.head().id(),
-                    new EventRequest.PouredRequest(id(), age(ended), brew.cup().servingMl()));
+                    new EventRequest.PouredRequest(id(), age(ended), brew.cup().servingMl(), null));
             tell(brew.head().id(), new EventRequest.KeptRequest(id(), age(ended)));
         }
         Instant noted = ended.plus(Duration.ofMinutes(20));

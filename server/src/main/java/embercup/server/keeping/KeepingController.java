@@ -53,14 +53,16 @@ class KeepingController {
     /**
      * A cup of what is in the jar of a brew.
      *
-     * @param ml as it is drunk, mL; a cup of the brew's size when it is not said
+     * @param drinkerId who drinks it; missing for an adult of whom nothing is known
+     * @param ml as it is drunk, mL; as much of a cup of the brew's size as she usually gets when it is not said
      * @param warm whether it is warmed
      */
     @GetMapping("/jars/{brewId}/cup")
     LaterCupResponse laterCup(
             @PathVariable UUID brewId,
+            @RequestParam(required = false) @Nullable UUID drinkerId,
             @RequestParam(required = false) @Nullable Double ml,
             @RequestParam(defaultValue = "true") boolean warm) {
-        return LaterCupResponse.of(jars.cup(brewId, ml, warm));
+        return LaterCupResponse.of(jars.cup(brewId, drinkerId, ml, warm));
     }
 }

@@ -168,9 +168,16 @@ public final class PlanWriting {
 
     private static void add(
             List<CautionLine> cautions, List<Load> loads, Care.Verdict verdict, @Nullable String drinker) {
+        cautions.addAll(cautions(verdict, drinker));
+        verdict.loads().forEach(l -> loads.add(new Load(Fields.code(l.constituent()), l.mg(), l.limitMg(), drinker)));
+    }
+
+    /** @param drinker whom they are said to, when not the drinker of the pot */
+    static List<CautionLine> cautions(Care.Verdict verdict, @Nullable String drinker) {
+        List<CautionLine> lines = new ArrayList<>();
         for (Caution c : verdict.cautions()) {
             String text = HouseWords.words().say(c);
-            cautions.add(new CautionLine(
+            lines.add(new CautionLine(
                     c.code(),
                     Fields.code(c.severity()),
                     c.herb().orElse(null),
@@ -182,7 +189,7 @@ public final class PlanWriting {
                     c.source(),
                     decide(c)));
         }
-        verdict.loads().forEach(l -> loads.add(new Load(Fields.code(l.constituent()), l.mg(), l.limitMg(), drinker)));
+        return lines;
     }
 
     private static @Nullable Double orNull(OptionalDouble value) {

@@ -25,6 +25,7 @@ import embercup.server.kitchen.Kitchens;
 import embercup.server.learned.Learned;
 import embercup.server.learned.LearnedResponse;
 import embercup.server.people.People;
+import embercup.server.people.Person;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import embercup.server.recipes.RecipeReading;
@@ -144,6 +145,24 @@ public class Plans {
                 Keeping.of(resolved.materia(), plan),
                 Boolean.TRUE.equals(ask.workings()) ? figures(plan, verdict) : Map.of());
         return new Made(plan, resolved.burnerId(), start, sheet, verdict, others);
+    }
+
+    /** What care says of a cup out of a pot that was made before. @param stopped whether she is not to drink it */
+    public record CupJudged(List<PlanResponse.CautionLine> cautions, boolean stopped) {
+        public static final CupJudged OF_NOBODY = new CupJudged(List.of(), false);
+    }
+
+    /**
+     * Judges a cup for whoever drinks it now, whomever the pot was made for.
+     *
+     * @param cups how much of it she drinks, in cups of the pot
+     * @param history what she had beside it
+     */
+    public CupJudged judge(BrewPlan plan, Person person, double cups, History history) {
+        Taking.Sharer sharer =
+                new Taking.Sharer(person.name(), people.drinker(person), Math.max(1, cups), Math.min(1, cups));
+        Care.Verdict verdict = new Care(herbary.materia()).judge(plan, sharer, history);
+        return new CupJudged(PlanWriting.cautions(verdict, person.name()), verdict.stops());
     }
 
     private static List<Other> others(
