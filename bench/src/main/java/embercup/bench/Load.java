@@ -6,6 +6,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
@@ -84,15 +85,17 @@ public final class Load {
             }
             return Arrays.copyOf(times, n);
         };
-        List<Future<long[]>> all = pool.invokeAll(java.util.Collections.nCopies(CLIENTS, client));
         long[] merged = new long[0];
-        for (Future<long[]> f : all) {
-            long[] times = f.get();
-            int before = merged.length;
-            merged = Arrays.copyOf(merged, before + times.length);
-            System.arraycopy(times, 0, merged, before, times.length);
+        try {
+            for (Future<long[]> f : pool.invokeAll(Collections.nCopies(CLIENTS, client))) {
+                long[] times = f.get();
+                int before = merged.length;
+                merged = Arrays.copyOf(merged, before + times.length);
+                System.arraycopy(times, 0, merged, before, times.length);
+            }
+        } finally {
+            pool.shutdownNow();
         }
-        pool.shutdown();
         Arrays.sort(merged);
         return merged;
     }

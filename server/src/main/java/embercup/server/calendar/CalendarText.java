@@ -6,17 +6,22 @@ import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.Temporal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.ComponentList;
+import net.fortuna.ical4j.model.Property;
 import net.fortuna.ical4j.model.PropertyList;
 import net.fortuna.ical4j.model.Recur;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
+import net.fortuna.ical4j.model.property.DtEnd;
 import net.fortuna.ical4j.model.property.DtStamp;
+import net.fortuna.ical4j.model.property.DtStart;
 import net.fortuna.ical4j.model.property.ProdId;
 import net.fortuna.ical4j.model.property.RRule;
+import net.fortuna.ical4j.model.property.Summary;
 import net.fortuna.ical4j.model.property.Uid;
 import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
 import net.fortuna.ical4j.model.property.immutable.ImmutableMethod;
@@ -93,14 +98,12 @@ final class CalendarText {
     }
 
     static VEvent event(Instant now, String uid, Temporal start, Temporal end, String summary, String text) {
-        VEvent event = new VEvent(start, end, summary);
-        event.removeAll("DTSTAMP");
-        event.add(new DtStamp(now));
-        event.add(new Uid(uid + HOUSE));
+        List<Property> all = new ArrayList<>(List.of(
+                new DtStamp(now), new DtStart<>(start), new DtEnd<>(end), new Summary(summary), new Uid(uid + HOUSE)));
         if (!text.isEmpty()) {
-            event.add(new Description(text));
+            all.add(new Description(text));
         }
-        return event;
+        return new VEvent(new PropertyList(all));
     }
 
     static String said(String key, String name, String drinker) {

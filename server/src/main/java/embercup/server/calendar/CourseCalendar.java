@@ -8,7 +8,6 @@ import embercup.server.courses.Courses;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.platform.Moments;
 import embercup.server.shelf.Shelf;
-import embercup.server.shelf.Tin;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -48,10 +47,7 @@ class CourseCalendar {
         courses.all().stream()
                 .filter(c -> !c.laid().phase().equals("over") || c.laid().endedOn() != null)
                 .forEach(c -> events.addAll(of(c, zone)));
-        shelf.dated().stream()
-                .filter(t -> t.bestBefore() != null && !t.stale())
-                .map(this::of)
-                .forEach(events::add);
+        shelf.good().forEach(t -> events.add(of(t)));
         return events;
     }
 
@@ -123,8 +119,8 @@ class CourseCalendar {
         return event;
     }
 
-    private VEvent of(Tin tin) {
-        LocalDate until = Objects.requireNonNull(tin.bestBefore());
+    private VEvent of(Shelf.Good tin) {
+        LocalDate until = tin.until();
         VEvent event = CalendarText.days(
                 now(), tin.id() + ".tin", until, until, CalendarText.said("calendar.tin", tin.common(), ""));
         event.add(new Sequence((int) tin.version()));

@@ -26,6 +26,7 @@ import embercup.server.kitchen.KitchenResponse.PlaceRequest;
 import embercup.server.kitchen.KitchenResponse.VesselRequest;
 import embercup.server.kitchen.KitchenResponse.VesselResponse;
 import embercup.server.platform.Fields;
+import embercup.server.platform.HouseWords;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
 import embercup.server.platform.SchoolsReading;
@@ -143,6 +144,7 @@ public class Kitchens {
     /** This place with a vessel and a burner of the household, or its smallest burner, else the standard one. */
     public Own own(@Nullable UUID vesselId, @Nullable UUID burnerId) {
         OwnKitchen.Row row = ownKitchen.read(burnerId);
+        HouseWords.in(row.units());
         OwnKitchen.OwnBurner own = row.burner();
         if (burnerId != null && own == null) {
             throw RefusedException.notFound("burner", burnerId);

@@ -31,7 +31,8 @@ class OwnKitchen implements HouseUnitsSource {
                    (select coalesce(string_agg(distinct herb, ' '), '') from shelf_tin),
                    (select coalesce(string_agg(
                         concat_ws(chr(31), v.name, v.kind, v.inner_diameter_cm, v.height_cm, v.brim_ml, v.companions), chr(30)
-                        order by v.brim_ml, v.id), '') from vessel v)
+                        order by v.brim_ml, v.id), '') from vessel v),
+                   k.temperatures, k.weights, k.volumes, k.lengths, k.hours, k.dates
             from kitchen k left join burner b
               on b.id = coalesce(?::uuid, (select x.id from burner x order by x.high_w, x.id limit 1))
             where k.id = 1""";
@@ -52,8 +53,15 @@ class OwnKitchen implements HouseUnitsSource {
      * @param ownHerbs how many herbs are the cook's own
      * @param vessels from small to large
      * @param inTins slugs of the herbs of which a tin stands on the shelf, with spaces between
+     * @param units in which the answer will be said
      */
-    record Row(Place place, @Nullable OwnBurner burner, long ownHerbs, String inTins, List<OwnVessel> vessels) {}
+    record Row(
+            Place place,
+            @Nullable OwnBurner burner,
+            long ownHerbs,
+            String inTins,
+            List<OwnVessel> vessels,
+            HouseUnits units) {}
 
     /** A vessel of the household; cm and mL. */
     record OwnVessel(
@@ -97,17 +105,20 @@ class OwnKitchen implements HouseUnitsSource {
     private static HouseUnits units(Connection on) throws SQLException {
         try (PreparedStatement question = on.prepareStatement(UNITS);
                 ResultSet row = question.executeQuery()) {
-            return row.next()
-                    ? new UnitsOfHouse(
-                                    row.getString(1),
-                                    row.getString(2),
-                                    row.getString(3),
-                                    row.getString(4),
-                                    row.getString(5),
-                                    row.getString(6))
-                            .read(HouseUnits.ofCore(Fields.oneOf(KitchenSystem.class, row.getString(7), "measures")))
-                    : HouseUnits.DEFAULT;
+            return row.next() ? units(row, 1, row.getString(7)) : HouseUnits.DEFAULT;
         }
+    }
+
+    /** @param from the first of their six columns */
+    private static HouseUnits units(ResultSet row, int from, String measures) throws SQLException {
+        return new UnitsOfHouse(
+                        row.getString(from),
+                        row.getString(from + 1),
+                        row.getString(from + 2),
+                        row.getString(from + 3),
+                        row.getString(from + 4),
+                        row.getString(from + 5))
+                .read(HouseUnits.ofCore(Fields.oneOf(KitchenSystem.class, measures, "measures")));
     }
 
     /** Records and their fields are held apart by the control characters that are there for it. */
@@ -145,7 +156,13 @@ class OwnKitchen implements HouseUnitsSource {
                 OwnBurner burner = id == null
                         ? null
                         : new OwnBurner(id, row.getString(9), row.getDouble(10), row.getDouble(11), row.getDouble(12));
-                return new Row(place, burner, row.getLong(13), row.getString(14), vessels(row.getString(15)));
+                return new Row(
+                        place,
+                        burner,
+                        row.getLong(13),
+                        row.getString(14),
+                        vessels(row.getString(15)),
+                        units(row, 16, place.measures));
             }
         }
     }

@@ -32,6 +32,13 @@ public class HouseWords implements LocaleContextResolver {
         return LocaleContextHolder.getLocaleContext() instanceof House house ? house.words() : Words.english();
     }
 
+    /** The household's units were read along with something else: this answer's first word need not ask for them. */
+    public static void in(HouseUnits units) {
+        if (LocaleContextHolder.getLocaleContext() instanceof House house) {
+            house.in(units);
+        }
+    }
+
     /** Does something that says words and answers no request: it tells listeners. */
     public void saying(Runnable something) {
         LocaleContext before = LocaleContextHolder.getLocaleContext();
@@ -62,9 +69,15 @@ public class HouseWords implements LocaleContextResolver {
         Words words() {
             Words now = words;
             if (now == null) {
-                now = ready.computeIfAbsent(source.houseUnits(), Words.english()::in);
-                words = now;
+                now = in(source.houseUnits());
             }
+            return now;
+        }
+
+        /** Words that were said already stay as they were. */
+        Words in(HouseUnits units) {
+            Words now = words == null ? ready.computeIfAbsent(units, Words.english()::in) : words;
+            words = now;
             return now;
         }
 

@@ -78,6 +78,26 @@ public class Shelf implements HerbUses {
         return tins(all, Collections.nCopies(all.size(), null));
     }
 
+    /** A tin by the last day on which it is good. */
+    public record Good(UUID id, long version, String common, LocalDate until) {}
+
+    /** Tins that are still good, of which a last day is known. */
+    @Transactional(readOnly = true)
+    public List<Good> good() {
+        Materia materia = herbary.materia();
+        LocalDate today = today();
+        return repository.findAllByOrderByHerb().stream()
+                .flatMap(e -> materia.find(e.herb).flatMap(h -> good(e, h, today)).stream())
+                .toList();
+    }
+
+    private static Optional<Good> good(TinEntity e, Herb herb, LocalDate today) {
+        ShelfLife life = Life.of(e, herb, Fields.oneOf(Form.class, e.form, "form")).shelf;
+        return life.until()
+                .filter(until -> !life.over(today))
+                .map(until -> new Good(e.id, Objects.requireNonNullElse(e.version, 0L), herb.common(), until));
+    }
+
     private List<Tin> tins(List<TinEntity> all, List<@Nullable Taken> taken) {
         Materia materia = herbary.materia();
         LocalDate today = today();
@@ -263,14 +283,28 @@ public class Shelf implements HerbUses {
                                 null)));
     }
 
-    private static Tin.Stands stands(TinEntity e, Herb herb, Form form, LocalDate today) {
-        Place place = Fields.oneOf(Place.class, e.place, "place", Place.usual(herb, form));
-        ShelfLife life = ShelfLife.of(herb, form, place, e.filledOn);
-        LocalDate own = life.until().orElse(null);
-        boolean mixedWithOlder = e.bestBy != null && (own == null || e.bestBy.isBefore(own));
-        if (mixedWithOlder) {
-            life = new ShelfLife(Optional.of(e.bestBy), life.because(), life.source());
+    /**
+     * How long a tin keeps where it stands.
+     *
+     * @param mixedWithOlder whether that is no longer than the oldest herb that was mixed into it
+     */
+    private record Life(Place place, ShelfLife shelf, boolean mixedWithOlder) {
+
+        static Life of(TinEntity e, Herb herb, Form form) {
+            Place place = Fields.oneOf(Place.class, e.place, "place", Place.usual(herb, form));
+            ShelfLife own = ShelfLife.of(herb, form, place, e.filledOn);
+            boolean older = e.bestBy != null
+                    && own.until().filter(until -> !e.bestBy.isBefore(until)).isEmpty();
+            return new Life(
+                    place, older ? new ShelfLife(Optional.of(e.bestBy), own.because(), own.source()) : own, older);
         }
+    }
+
+    private static Tin.Stands stands(TinEntity e, Herb herb, Form form, LocalDate today) {
+        Life of = Life.of(e, herb, form);
+        Place place = of.place;
+        ShelfLife life = of.shelf;
+        boolean mixedWithOlder = of.mixedWithOlder;
         return new Tin.Stands(
                 Fields.code(place),
                 places(herb, form),
