@@ -42,6 +42,7 @@ export default function Choose() {
   const herbs = useFoundHerbs(words);
   const time = TIMES.find((t) => t.value === (params.get("within") ?? "")) ?? TIMES[0];
   if (recipes.isPending) return <Loading what="the recipes" />;
+  if (house && lacking.isPending) return <Loading what="what is in the house" />;
   if (recipes.error) return <Trouble error={recipes.error} again={() => recipes.refetch()} />;
   const purposes = [
     ...new Set([...(occasions.data ?? []), ...recipes.data.flatMap((r) => [...r.purposes, ...r.words])]),

@@ -21,7 +21,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.UUID;
 import java.util.concurrent.Semaphore;
 import java.util.function.Supplier;
 import javax.sql.DataSource;
@@ -41,12 +40,11 @@ import tools.jackson.databind.json.JsonMapper;
 /** The whole household in one file, and back into an empty one (decision 044). */
 @Service
 class Archives {
-
     private static final Logger LOG = LoggerFactory.getLogger(Archives.class);
-    private static final String STAGING = "restoring_";
 
     private final DataSource database;
     private final JdbcTemplate jdbc;
+    private final StagingSchemas staging;
     private final Flyway flyway;
     private final JsonMapper json;
     private final Clock clock;
@@ -67,6 +65,7 @@ class Archives {
             Readers readers) {
         this.database = database;
         this.jdbc = new JdbcTemplate(database);
+        this.staging = new StagingSchemas(database);
         this.flyway = flyway;
         this.json = json;
         this.clock = clock;
@@ -146,8 +145,7 @@ class Archives {
     }
 
     private Map<Contents, Long> through(ArchiveFile archive) {
-        String schema = STAGING + UUID.randomUUID().toString().replace("-", "");
-        try {
+        staging.within(schema -> {
             // The changes that brought households forward bring the archive's rows forward.
             migrate(
                     schema,
@@ -169,9 +167,8 @@ class Archives {
                 });
                 readAll();
             });
-        } finally {
-            drop(schema);
-        }
+            return schema;
+        });
         events.publishEvent(new HouseholdRestored());
         return holds();
     }
@@ -235,17 +232,8 @@ class Archives {
                 .migrate();
     }
 
-    private void drop(String schema) {
-        jdbc.execute("drop schema if exists \"" + schema + "\" cascade");
-    }
-
-    /** What a restore left that was cut short by a crash. */
     void dropLeftOver() {
-        jdbc.queryForList(
-                        "select nspname from pg_namespace where nspname like 'restoring\\_%' and pg_get_userbyid(nspowner)"
-                                + " = current_user",
-                        String.class)
-                .forEach(this::drop);
+        staging.dropLeftOver();
     }
 
     int version() {
