@@ -1,4 +1,4 @@
-import type { components } from "./types.gen";
+import type { components, operations } from "./types.gen";
 
 type Schemas = components["schemas"];
 export type OrderRequest = Schemas["OrderRequest"];
@@ -66,12 +66,7 @@ export type CalibrationRequest = Schemas["CalibrationRequest"];
 export type CalibrationResponse = Schemas["CalibrationResponse"];
 export type Tin = Schemas["Tin"];
 /** A cup out of a jar: how much of it, warmed or not, for whom. */
-export interface LaterCupAsk {
-  drinkerId?: string;
-  /** As much as the drinker usually gets when it is not said, mL. */
-  ml?: number;
-  warm: boolean;
-}
+export type LaterCupAsk = NonNullable<operations["laterCup"]["parameters"]["query"]>;
 export type JarResponse = Schemas["JarResponse"];
 export type CupMaking = Schemas["CupMaking"];
 export type DropsLine = Schemas["DropsLine"];

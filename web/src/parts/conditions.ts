@@ -1,3 +1,5 @@
+import type { Person } from "../api/shapes";
+
 /** What is to be minded of somebody who drinks, in the order and the groups in which one would ask. */
 export const CONDITION_GROUPS = [
   {
@@ -75,5 +77,12 @@ export function conditionsSaid(codes: string[], trimester?: number | null): stri
     )
     .join(", ");
 }
+
+/** Somebody to choose, with what is known of her. */
+export const personOption = (p: Person) => ({
+  value: p.id,
+  label: p.name,
+  gloss: conditionsSaid(p.conditions, p.trimester) || `${p.ageYears} years`,
+});
 
 const ORDINAL = ["first", "second", "third"];

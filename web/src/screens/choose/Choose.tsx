@@ -10,7 +10,7 @@ import {
   useRecipes,
   useShelf,
 } from "../../api/queries";
-import { conditionsSaid } from "../../parts/conditions";
+import { personOption } from "../../parts/conditions";
 import { Primary } from "../../parts/Field";
 import { PotList } from "../../parts/PotList";
 import { SearchField } from "../../parts/SearchField";
@@ -42,8 +42,9 @@ export default function Choose() {
   const herbs = useFoundHerbs(words);
   const time = TIMES.find((t) => t.value === (params.get("within") ?? "")) ?? TIMES[0];
   if (recipes.isPending) return <Loading what="the recipes" />;
-  if (house && lacking.isPending) return <Loading what="what is in the house" />;
   if (recipes.error) return <Trouble error={recipes.error} again={() => recipes.refetch()} />;
+  if (house && lacking.isPending) return <Loading what="what is in the house" />;
+  if (house && lacking.error) return <Trouble error={lacking.error} again={() => lacking.refetch()} />;
   const purposes = [
     ...new Set([...(occasions.data ?? []), ...recipes.data.flatMap((r) => [...r.purposes, ...r.words])]),
   ];
@@ -83,11 +84,7 @@ export default function Choose() {
               <OneOf
                 label="Drinker"
                 value={drinkerId ?? ""}
-                options={(people.data ?? []).map((p) => ({
-                  value: p.id,
-                  label: p.name,
-                  gloss: conditionsSaid(p.conditions, p.trimester) || `${p.ageYears} years`,
-                }))}
+                options={(people.data ?? []).map(personOption)}
                 onPick={(id) => {
                   set("who", id);
                 }}

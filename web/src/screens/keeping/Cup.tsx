@@ -4,7 +4,7 @@ import { confirm } from "../../api/outbox";
 import { presentMs } from "../../api/present";
 import { useLaterCup, usePeople } from "../../api/queries";
 import { Caution } from "../../parts/Caution";
-import { conditionsSaid } from "../../parts/conditions";
+import { personOption } from "../../parts/conditions";
 import { Primary, Secondary } from "../../parts/Field";
 import { useNow } from "../../parts/now";
 import { millilitres, timer } from "../../parts/say";
@@ -31,7 +31,8 @@ function Planned({ jar, onSaid }: { jar: JarResponse; onSaid: Said }) {
   if (cup.isPending) return <Loading what="the cup" />;
   if (cup.error) return <Trouble error={cup.error} again={() => cup.refetch()} />;
   const { ml, fromJarMl, waterMl, warmingMin, steps, workings, cautions, stopped } = cup.data;
-  const drinker = people.find((p) => p.id === who)?.name ?? (jar.drinkerName || "an adult");
+  const madeFor = jar.drinkerName || "an adult";
+  const drinker = people.find((p) => p.id === who)?.name ?? madeFor;
   return (
     <>
       <p className="mt-3 text-lg">
@@ -60,12 +61,8 @@ function Planned({ jar, onSaid }: { jar: JarResponse; onSaid: Said }) {
               label="Drinker"
               value={who ?? ""}
               options={[
-                ...(jar.drinkerId ? [] : [{ value: "", label: jar.drinkerName || "an adult" }]),
-                ...people.map((p) => ({
-                  value: p.id,
-                  label: p.name,
-                  gloss: conditionsSaid(p.conditions, p.trimester) || `${p.ageYears} years`,
-                })),
+                ...(jar.drinkerId ? [] : [{ value: "", label: madeFor }]),
+                ...people.map(personOption),
               ]}
               onPick={(v) => {
                 setDrinkerId(v || undefined);

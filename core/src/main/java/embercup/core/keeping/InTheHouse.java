@@ -44,7 +44,7 @@ public record InTheHouse(Set<String> herbs) {
     private List<Herb> lackingFor(Materia materia, Addition a) {
         Herb herb = materia.herb(a.herb(), "herb");
         Stream<Herb> needed = herb.mixed() && !herbs.contains(herb.slug())
-                ? herb.about().mixedOf().stream().map(p -> materia.herb(p.herb(), "herb"))
+                ? herb.mixedOf().stream().map(p -> materia.herb(p.herb(), "herb"))
                 : Stream.of(herb);
         return needed.filter(h -> h.part() != PlantPart.PANTRY && !herbs.contains(h.slug()))
                 .toList();

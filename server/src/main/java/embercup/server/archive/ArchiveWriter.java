@@ -25,9 +25,6 @@ import tools.jackson.databind.json.JsonMapper;
  */
 final class ArchiveWriter {
 
-    /** JSON has neither of these two characters raw, so that a line goes through COPY as it is. */
-    static final String AS_LINES = " (format csv, quote e'\\x01', delimiter e'\\x02')";
-
     private static final int BUFFER = 1 << 16;
 
     private final Connection connection;

@@ -40,6 +40,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** The whole household in one file, and back into an empty one (decision 044). */
 @Service
 class Archives {
+
     private static final Logger LOG = LoggerFactory.getLogger(Archives.class);
 
     private final DataSource database;
@@ -167,7 +168,6 @@ class Archives {
                 });
                 readAll();
             });
-            return schema;
         });
         events.publishEvent(new HouseholdRestored());
         return holds();

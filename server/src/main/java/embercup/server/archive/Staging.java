@@ -26,6 +26,9 @@ final class Staging {
 
     private static final String LINES = "archive_line";
 
+    /** JSON has neither of these two characters raw, so that a line goes through COPY as it is. */
+    private static final String AS_LINES = " (format csv, quote e'\\x01', delimiter e'\\x02')";
+
     private final Connection connection;
     private final Tables tables;
 
@@ -94,7 +97,7 @@ final class Staging {
             connection
                     .unwrap(PGConnection.class)
                     .getCopyAPI()
-                    .copyIn("copy " + tables.name(LINES) + " (line) from stdin" + ArchiveWriter.AS_LINES, in);
+                    .copyIn("copy " + tables.name(LINES) + " (line) from stdin" + AS_LINES, in);
         }
         boolean photos = of == Contents.PHOTOS;
         onlyColumns(of, columns, photos);

@@ -5,7 +5,7 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.UUID;
-import java.util.function.Function;
+import java.util.function.Consumer;
 import javax.sql.DataSource;
 import org.springframework.jdbc.core.JdbcTemplate;
 
@@ -16,8 +16,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 final class StagingSchemas {
 
     private static final String NAME = "restoring_";
-    private static final String HOLD = "select pg_advisory_lock(hashtextextended(?, 0))";
-    private static final String HOLD_IF_FREE = "select pg_try_advisory_lock(hashtextextended(?, 0))";
+    private static final String HOLD = "select pg_try_advisory_lock(hashtextextended(?, 0))";
     private static final String LET_GO = "select pg_advisory_unlock(hashtextextended(?, 0))";
 
     private final JdbcTemplate jdbc;
@@ -27,16 +26,18 @@ final class StagingSchemas {
     }
 
     /** Works with the name of a schema, which is not there yet and is gone afterwards. */
-    <T> T within(Function<String, T> work) {
+    void within(Consumer<String> work) {
         String schema = NAME + UUID.randomUUID().toString().replace("-", "");
-        return jdbc.execute((Connection holds) -> {
+        jdbc.execute((Connection holds) -> {
+            // Nobody else has a name of chance: it is free.
             ask(holds, HOLD, schema);
             try {
-                return work.apply(schema);
+                work.accept(schema);
             } finally {
                 drop(schema);
                 ask(holds, LET_GO, schema);
             }
+            return null;
         });
     }
 
@@ -47,7 +48,7 @@ final class StagingSchemas {
                                 + " = current_user",
                         String.class)
                 .forEach(schema -> jdbc.execute((Connection c) -> {
-                    if (ask(c, HOLD_IF_FREE, schema)) {
+                    if (ask(c, HOLD, schema)) {
                         drop(schema);
                         ask(c, LET_GO, schema);
                     }
@@ -59,13 +60,11 @@ final class StagingSchemas {
         jdbc.execute("drop schema if exists \"" + schema + "\" cascade");
     }
 
-    /** @return what is answered; true when that is nothing */
     private static boolean ask(Connection c, String question, String schema) throws SQLException {
         try (PreparedStatement s = c.prepareStatement(question)) {
             s.setString(1, schema);
             try (ResultSet row = s.executeQuery()) {
-                row.next();
-                return !(row.getObject(1) instanceof Boolean yes) || yes;
+                return row.next() && row.getBoolean(1);
             }
         }
     }

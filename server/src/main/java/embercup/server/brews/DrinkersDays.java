@@ -83,12 +83,10 @@ class DrinkersDays implements Plans.Day {
         for (BrewRepository.Drunk d : brews.drunkBetween(
                 drinkerId, asSharer(drinkerId), asGuest(drinkerId), at.minus(LONGEST_LOOK), at.plus(HALF_A_DAY))) {
             List<Pour> cups = cups(d, drinkerId);
-            Map<Constituent, Double> mg = new EnumMap<>(Constituent.class);
-            cups.stream().filter(c -> near(c.at(), at)).forEach(c -> loads(d, drinkerId, c)
-                    .forEach((of, x) ->
-                            mg.merge(Fields.oneOf(Constituent.class, of, "constituent"), x * c.share(), Double::sum)));
-            if (cups.stream().anyMatch(c -> near(c.at(), at) && c.share() > 0)) {
-                earlier.add(new History.Earlier(d.name(), Optional.of(LocalTime.ofInstant(d.startedAt(), zone)), mg));
+            List<Pour> near = cups.stream().filter(c -> near(c.at(), at)).toList();
+            if (shares(near) > 0) {
+                earlier.add(new History.Earlier(
+                        d.name(), Optional.of(LocalTime.ofInstant(d.startedAt(), zone)), loads(d, drinkerId, near)));
             }
             Set<LocalDate> drunk =
                     cups.stream().map(c -> LocalDate.ofInstant(c.at(), zone)).collect(Collectors.toSet());
@@ -122,7 +120,7 @@ class DrinkersDays implements Plans.Day {
         List<Pour> pours = all.stream()
                 .filter(p -> p.by() == null ? hers : p.by().equals(drinkerId))
                 .toList();
-        double left = hers ? d.days() - all.stream().mapToDouble(Pour::share).sum() : 0;
+        double left = hers ? d.days() - shares(all) : 0;
         Instant next = pours.isEmpty()
                 ? d.startedAt()
                 : pours.get(pours.size() - 1).at().plus(A_DAY);
@@ -140,12 +138,24 @@ class DrinkersDays implements Plans.Day {
                 .findFirst();
     }
 
-    /** Of a day's liquor: in a cup of her own is what is in the liquor, of the pot's cups a sharer has as much as is hers. */
-    private Map<String, Double> loads(BrewRepository.Drunk d, UUID drinkerId, Pour cup) {
-        return sharer(d, drinkerId)
-                .filter(s -> cup.by() == null)
-                .map(Sharer::loads)
-                .orElseGet(() -> json.readValue(d.loads(), LOADS));
+    private static double shares(List<Pour> cups) {
+        return cups.stream().mapToDouble(Pour::share).sum();
+    }
+
+    /** In a cup of her own is what is in the liquor; of the pot's cups a sharer has as much as is hers. */
+    private Map<Constituent, Double> loads(BrewRepository.Drunk d, UUID drinkerId, List<Pour> cups) {
+        Map<String, Double> liquor = json.readValue(d.loads(), LOADS);
+        Map<String, Double> hers = sharer(d, drinkerId).map(Sharer::loads).orElse(liquor);
+        double own = shares(cups.stream().filter(c -> c.by() != null).toList());
+        double common = shares(cups) - own;
+        Map<Constituent, Double> mg = new EnumMap<>(Constituent.class);
+        liquor.forEach((c, v) -> mg.merge(constituent(c), v * own, Double::sum));
+        hers.forEach((c, v) -> mg.merge(constituent(c), v * common, Double::sum));
+        return mg;
+    }
+
+    private static Constituent constituent(String code) {
+        return Fields.oneOf(Constituent.class, code, "constituent");
     }
 
     @Override

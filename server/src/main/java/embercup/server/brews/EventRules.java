@@ -4,11 +4,11 @@ import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.plan.BrewPlan;
 import embercup.server.plans.PlanResponse;
-import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import embercup.server.platform.RefusedException;
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -43,22 +43,17 @@ class EventRules {
 
     /** @throws RefusedException 409 when a caution stops what is to be started */
     static void refuseStopped(boolean start, PlanResponse sheet) {
-        if (start && sheet.judged().stopped()) {
-            PlanResponse.CautionLine stop = sheet.judged().cautions().stream()
+        refuseStopped(start && sheet.judged().stopped(), sheet.judged().cautions());
+    }
+
+    private static void refuseStopped(boolean stopped, List<PlanResponse.CautionLine> cautions) {
+        if (stopped) {
+            PlanResponse.CautionLine stop = cautions.stream()
                     .filter(c -> c.severity().equals("stop"))
                     .findFirst()
                     .orElseThrow();
             throw RefusedException.of(HttpStatus.CONFLICT, "stopped", Map.of("why", stop.text()));
         }
-    }
-
-    private static void refuseStopped(Plans.CupJudged cup) {
-        cup.cautions().stream()
-                .filter(c -> cup.stopped() && c.severity().equals("stop"))
-                .findFirst()
-                .ifPresent(stop -> {
-                    throw RefusedException.of(HttpStatus.CONFLICT, "stopped", Map.of("why", stop.text()));
-                });
     }
 
     /** A step that cannot be done yet, or was done before the brew began, changes nothing. */
@@ -121,7 +116,9 @@ class EventRules {
             Jars.there(e);
         }
         if (event instanceof BrewEvent.CupBegun cup) {
-            cup.drinker().ifPresent(d -> refuseStopped(care.of(e, plan, d, cup.ml())));
+            cup.drinker()
+                    .map(d -> care.of(e, plan, d, cup.ml()))
+                    .ifPresent(judged -> refuseStopped(judged.stopped(), judged.cautions()));
             // A cup that was poured is refused to nobody: it was drunk, whatever care would have said of it.
         } else if (event instanceof BrewEvent.CupActed acted) {
             boolean next = rows.fold(e, plan)

@@ -2,7 +2,6 @@ package embercup.server.keeping;
 
 import embercup.core.keeping.InTheHouse;
 import embercup.core.materia.Materia;
-import embercup.core.recipe.Recipe;
 import embercup.core.workings.InvalidInputException;
 import embercup.server.herbs.Herbary;
 import embercup.server.platform.HouseWords;
@@ -11,7 +10,6 @@ import embercup.server.recipes.RecipeResponse;
 import embercup.server.recipes.Recipes;
 import embercup.server.shelf.Shelf;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -37,21 +35,18 @@ class Lacking {
         Materia materia = herbary.materia();
         InTheHouse house = shelf.inTheHouse();
         return recipes.all().stream()
-                .flatMap(r -> readable(r).stream()
-                        .map(read -> new LackingLine(
-                                r.id(),
-                                house.lacking(materia, read).stream()
-                                        .map(h -> HouseWords.words().lower(h.common()))
-                                        .toList())))
+                .map(r -> new LackingLine(r.id(), lacking(r, house, materia)))
                 .filter(l -> !l.herbs.isEmpty())
                 .toList();
     }
 
-    private static Optional<Recipe> readable(RecipeResponse kept) {
+    private static List<String> lacking(RecipeResponse kept, InTheHouse house, Materia materia) {
         try {
-            return Optional.of(RecipeReading.read(kept.recipe(), "recipe"));
+            return house.lacking(materia, RecipeReading.read(kept.recipe(), "recipe")).stream()
+                    .map(h -> HouseWords.words().lower(h.common()))
+                    .toList();
         } catch (InvalidInputException e) {
-            return Optional.empty();
+            return List.of();
         }
     }
 }

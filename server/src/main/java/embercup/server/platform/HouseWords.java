@@ -67,11 +67,7 @@ public class HouseWords implements LocaleContextResolver {
         private @Nullable Words words;
 
         Words words() {
-            Words now = words;
-            if (now == null) {
-                now = in(source.houseUnits());
-            }
-            return now;
+            return words == null ? in(source.houseUnits()) : words;
         }
 
         /** Words that were said already stay as they were. */
