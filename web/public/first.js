@@ -7,10 +7,10 @@ document.documentElement.dataset.theme = night ? "night" : "day";
 window.earlyMs = Date.now();
 // How far the server's clock is ahead was remembered by api/present.ts.
 const now = new Date(window.earlyMs + (Number(localStorage.getItem("ember-clock-ahead")) || 0));
-const from = new Date(now);
-from.setHours(6, 0, 0, 0);
-if (from > now) from.setDate(from.getDate() - 1);
-const to = new Date(from.getTime() + 24 * 3600_000);
+// The hours that `useDay` of api/queries.ts asks for.
+now.setMinutes(0, 0, 0);
+const from = new Date(now.getTime() - 2 * 3600_000);
+const to = new Date(now.getTime() + 24 * 3600_000);
 const day = new URLSearchParams({ from: from.toISOString(), to: to.toISOString() });
 const questions = [`/api/day?${day}`, "/api/kitchen"];
 if (location.pathname === "/") questions.push("/api/recipes", "/api/notebook?page=0");

@@ -5,7 +5,7 @@ import { useHouse } from "../api/house";
 import { readRefused, useRefused, useWaiting } from "../api/outbox";
 import { useKitchen } from "../api/queries";
 import { Alarms } from "./Alarms";
-import { DayStrip } from "./DayStrip";
+import { DayStrip, useStripStands } from "./DayStrip";
 import { Keys } from "./Keys";
 import { NewVersion } from "./NewVersion";
 import { Pairing } from "./Pairing";
@@ -30,6 +30,7 @@ export function Shell() {
   const house = useHouse();
   const kitchen = useKitchen();
   const door = useDoor();
+  const stands = useStripStands();
   const live = useLocation().pathname.startsWith("/brew/");
   return (
     <div className="flex min-h-dvh flex-col">
@@ -108,7 +109,7 @@ export function Shell() {
         <Suspense fallback={<Loading what="the page" />}>
           {!door.paired ? (
             <Pairing />
-          ) : house ? (
+          ) : house && stands ? (
             <Outlet />
           ) : kitchen.error ? (
             <Trouble error={kitchen.error} again={kitchen.refetch} />

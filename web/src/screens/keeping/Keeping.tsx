@@ -26,7 +26,8 @@ export default function Keeping() {
   const keeping = useKeeping();
   const labelled = useSearchParams()[0].get("jar");
   const [said, setSaid] = useState<{ brewId: string; event: string; words: string }>();
-  if (shelf.isPending) return <Loading what="the shelf" />;
+  // Both at once: the fridge stands over the shelf, and would push it down.
+  if (shelf.isPending || keeping.isPending) return <Loading what="what is kept" />;
   if (shelf.error) return <Trouble error={shelf.error} again={() => shelf.refetch()} />;
   const onSaid: Said = (brewId, event, words) => setSaid({ brewId, event, words });
   const kept = keeping.data;
@@ -55,10 +56,8 @@ export default function Keeping() {
             )}
             <Dark jars={kept.standing} bottles={kept.jars.filter((j) => j.drops)} now={now} onSaid={onSaid} />
           </>
-        ) : keeping.error ? (
-          <Trouble error={keeping.error} again={() => keeping.refetch()} />
         ) : (
-          <Loading what="the fridge" />
+          <Trouble error={keeping.error} again={() => keeping.refetch()} />
         )}
       </div>
       <OnTheShelf tins={shelf.data}>

@@ -57,6 +57,7 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
 
     private final List<BrowserContext> open = new ArrayList<>();
     private final List<String> errors = new ArrayList<>();
+    private final List<String> unanswered = new ArrayList<>();
 
     /** Starts Debian's Chromium. */
     static com.microsoft.playwright.Browser launch(Playwright playwright) {
@@ -85,12 +86,13 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
     @Override
     public void beforeEach(ExtensionContext context) {
         errors.clear();
+        unanswered.clear();
     }
 
     @Override
     public void afterEach(ExtensionContext context) {
         if (context.getExecutionException().isPresent()) {
-            open.forEach(c -> c.pages().forEach(Browser::say));
+            open.forEach(c -> c.pages().forEach(this::say));
         }
         open.forEach(BrowserContext::close);
         open.clear();
@@ -100,9 +102,14 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
         }
     }
 
-    /** What stood on a page when its test failed. */
-    private static void say(Page page) {
+    /** What stood on a page when its test failed, what was typed into it, and what it asked without an answer yet. */
+    private void say(Page page) {
         System.err.println(page.url() + "\n" + page.locator("body").innerText());
+        System.err.println("typed: "
+                + page.locator("textarea, input:not([type=checkbox])").all().stream()
+                        .map(Locator::inputValue)
+                        .toList());
+        System.err.println("unanswered: " + unanswered);
     }
 
     Page laptop() {
@@ -162,6 +169,9 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
         context.setDefaultTimeout(PATIENCE_MS);
         Page page = context.newPage();
         page.onPageError(errors::add);
+        page.onRequest(r -> unanswered.add(r.method() + " " + r.url()));
+        page.onRequestFinished(r -> unanswered.remove(r.method() + " " + r.url()));
+        page.onRequestFailed(r -> unanswered.remove(r.method() + " " + r.url()));
         return page;
     }
 

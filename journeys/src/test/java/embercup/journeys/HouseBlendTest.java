@@ -29,7 +29,8 @@ class HouseBlendTest {
     @ValueSource(strings = {"laptop", "phone"})
     void aBlendIsComposedAndBrewedByTheSpoon(String device) {
         Page page = device.equals("phone") ? browser.phone() : browser.laptop();
-        String name = "Hearth jar " + device;
+        // A name of its own each time: a run that is repeated finds the jar of the one before.
+        String name = "Hearth jar %s %s".formatted(device, Long.toString(System.nanoTime(), 36));
         page.navigate("/herbs");
         button(page, "A blend of the house").click();
         Locator dialog = page.getByRole(AriaRole.DIALOG);

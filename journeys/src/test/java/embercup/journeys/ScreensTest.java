@@ -11,6 +11,7 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.LoadState;
 import embercup.server.RunningServer;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -66,7 +67,7 @@ class ScreensTest {
         Page page = browser.page(width, height, scheme, RunningServer.address());
         for (String place : PLACES) {
             page.navigate(place);
-            page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+            page.waitForLoadState(LoadState.NETWORKIDLE);
             accessible(page, place);
             whole(page, place);
         }
@@ -87,6 +88,65 @@ class ScreensTest {
         button(page, "Yes, give it up").click();
         page.getByText("Given up").waitFor();
         accessible(page, "a brew that was given up");
+    }
+
+    /**
+     * How far what stood on a page moved by itself, as the browser adds it up, and how high the day strip stood while the screen was
+     * there. The day comes late, as from a busy kitchen.
+     */
+    private static final String MOVED = """
+            window.moved = 0;
+            new PerformanceObserver((seen) => {
+              for (const shift of seen.getEntries()) if (!shift.hadRecentInput) window.moved += shift.value;
+            }).observe({ type: "layout-shift", buffered: true });
+            window.heights = [];
+            const look = () => {
+              const strip = document.querySelector("nav[aria-label=Today]");
+              const height = strip && document.querySelector("main h1") ? strip.offsetHeight : window.heights.at(-1);
+              if (height !== window.heights.at(-1)) window.heights.push(height);
+              requestAnimationFrame(look);
+            };
+            look();
+            const asked = window.fetch;
+            window.fetch = async (...all) => {
+              const answer = await asked(...all);
+              const url = String(all[0].url ?? all[0]);
+              if (url.includes("/api/day")) await new Promise((later) => setTimeout(later, 300));
+              return answer;
+            };
+            """;
+
+    /**
+     * Outside check: a cumulative layout shift of at most 0.1 counts as good (web.dev, Web Vitals; from memory). A button that moves
+     * between the finger's going down and its coming up is not pressed.
+     */
+    @ParameterizedTest
+    @CsvSource({"1280, 800", "390, 844"})
+    void nothingMovesFromUnderTheFingerWhileAScreenFills(int width, int height) {
+        for (int i = 0; i < 2; i++) {
+            RunningServer.Answer jar = RunningServer.post("/api/brews", """
+                    {"recipe":{"name":"A jar that stands overnight","cups":1,"cupMl":240,
+                     "additions":[{"herb":"nettle","form":"dried","cut":"chopped","amount":4,"unit":"g","stage":0}],
+                     "stages":[{"kind":"macerate","minutes":600},{"kind":"strain"}]}}
+                    """);
+            Assertions.assertThat(jar.code()).as(jar.body().toString()).isEqualTo(201);
+        }
+        Page page = browser.page(width, height, ColorScheme.LIGHT, RunningServer.address());
+        page.addInitScript(MOVED);
+        for (String place : PLACES) {
+            page.navigate(place);
+            page.locator("main h1").first().waitFor();
+            page.waitForLoadState(LoadState.NETWORKIDLE);
+            Assertions.assertThat(((Number) page.evaluate("window.moved")).doubleValue())
+                    .as("moved by itself on " + place)
+                    .isLessThanOrEqualTo(0.1);
+            Assertions.assertThat((List<?>) page.evaluate("window.heights"))
+                    .as("heights of the day strip over " + place)
+                    .hasSize(1);
+            Assertions.assertThat((List<?>) page.evaluate("[...window.early.keys()]"))
+                    .as("asked before the script ran, and asked again, on " + place)
+                    .isEmpty();
+        }
     }
 
     private static void whole(Page page, String what) {
