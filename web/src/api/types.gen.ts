@@ -1500,6 +1500,8 @@ export interface components {
             fire?: components["schemas"]["FireLine"];
             /** Format: uuid */
             id: string;
+            /** Format: date-time */
+            inPotUntil?: string;
             jar?: components["schemas"]["InJar"];
             late: boolean;
             /** Format: double */

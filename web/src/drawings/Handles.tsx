@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import type { PlanResponse, StageDocument } from "../api/client";
-import { stagesOf } from "../api/steps";
+import * as limit from "../api/limit.gen";
+import { powerOf, stagesOf } from "../api/steps";
 import { measuredOut, type Out } from "../parts/measured";
 import { span } from "../parts/say";
 import type { Strength, Tweak } from "../screens/sheet/order";
@@ -85,6 +86,7 @@ export function Handles({
             key={s.key}
             label={`${s.label}: minutes`}
             minutes={doc.minutes}
+            mostMin={(powerOf(s) > 0 ? limit.FLAME_MIN : limit.STAND_MIN).high}
             left={x(s.startS + s.durationS)}
             top={bandBase - 15}
             pxPerMin={(x(60) - x(0)) * (s.durationS / 60 / doc.minutes)}
@@ -234,6 +236,7 @@ function StrengthHandle({
 function Stretch({
   label,
   minutes,
+  mostMin,
   left,
   top,
   pxPerMin,
@@ -241,13 +244,14 @@ function Stretch({
 }: {
   label: string;
   minutes: number;
+  mostMin: number;
   left: number;
   top: number;
   pxPerMin: number;
   onMinutes: (m: number) => void;
 }) {
   const step = KEY_STEPS[minutes < 60 ? 0 : minutes < 240 ? 1 : minutes < 1440 ? 2 : 3] ?? 1;
-  const clamp = (m: number) => Math.max(1, Math.min(100_000, Math.round(m / step) * step || step));
+  const clamp = (m: number) => Math.max(1, Math.min(mostMin, Math.round(m / step) * step || step));
   const draggedTo = (by: number) => clamp(minutes + by / Math.max(pxPerMin, 0.02));
   const drag = useDrag("x", (by) => {
     const to = draggedTo(by);
@@ -261,7 +265,7 @@ function Stretch({
       aria-label={label}
       aria-valuenow={minutes}
       aria-valuemin={1}
-      aria-valuemax={100000}
+      aria-valuemax={mostMin}
       aria-valuetext={span(minutes * 60)}
       className="pointer-events-auto absolute grid h-[30px] w-[22px] -translate-x-1/2 cursor-ew-resize touch-none place-items-center"
       style={{ left: left + (shown === null ? 0 : (shown - minutes) * pxPerMin), top }}

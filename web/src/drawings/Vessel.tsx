@@ -1,5 +1,6 @@
 import type { PlanResponse } from "../api/client";
 import { inCore, ofCore, onScale, scaleOf } from "../api/house";
+import * as limit from "../api/limit.gen";
 import { powerOf } from "../api/steps";
 import { centimetres, millilitres } from "../parts/say";
 import { stepOf, useDrag } from "./useDrag";
@@ -44,7 +45,8 @@ function DipHandle({
   mlPerPx: number;
   onToMl: (ml: number) => void;
 }) {
-  const to = (ml: number) => onToMl(Math.max(30, Math.round(ml / 10) * 10));
+  const to = (ml: number) =>
+    onToMl(Math.min(limit.WATER_ML.high, Math.max(limit.WATER_ML.low, Math.round(ml / 10) * 10)));
   const drag = useDrag("y", (by) => {
     if (Math.abs(by) > 3) to(toMl - by * mlPerPx);
   });
@@ -55,8 +57,8 @@ function DipHandle({
       tabIndex={0}
       aria-label="Stop the reduction at"
       aria-valuenow={Math.round(toMl)}
-      aria-valuemin={30}
-      aria-valuemax={60000}
+      aria-valuemin={limit.WATER_ML.low}
+      aria-valuemax={limit.WATER_ML.high}
       aria-valuetext={millilitres(toMl)}
       x={x}
       y={y - 9 + shift}

@@ -1,5 +1,6 @@
 import { type ReactNode, useId } from "react";
 import { inCore, onScale, type Quantity, scaleOf, stepAt } from "../api/house";
+import * as length from "../api/length.gen";
 
 const LINE =
   "min-h-11 w-full border-ink border-b-2 bg-transparent px-1 placeholder:text-muted aria-[invalid=true]:border-stop";
@@ -53,7 +54,7 @@ export function TextField({
   quiet,
   className,
   placeholder,
-  most = 120,
+  most = length.NAME,
 }: {
   label: string;
   value: string;

@@ -1,5 +1,6 @@
 import { Popover } from "radix-ui";
 import { useId, useState } from "react";
+import * as length from "../api/length.gen";
 import { useFoundHerbs, useHerbs } from "../api/queries";
 
 /** A herb by any of its names; typing errors are forgiven by the server's search. */
@@ -43,7 +44,7 @@ export function HerbPicker({
           type="text"
           role="combobox"
           autoComplete="off"
-          maxLength={80}
+          maxLength={length.HERB_NAME}
           aria-expanded={hits.length > 0}
           aria-controls={`${id}-list`}
           aria-activedescendant={hits[at] ? `${id}-${hits[at].slug}` : undefined}

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { usePair } from "../api/changes";
 import { wrongOf } from "../api/client";
+import * as length from "../api/length.gen";
 import { useMe } from "../api/queries";
 import { Primary, TextField } from "./Field";
 import { Trouble } from "./states";
@@ -30,7 +31,7 @@ export function Pairing() {
         className="mt-6"
         label="What this device is called"
         placeholder="phone by the stove"
-        most={60}
+        most={length.SHORT_NAME}
         value={name}
         wrong={wrong("name")}
         onChange={setName}

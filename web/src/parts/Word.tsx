@@ -1,6 +1,7 @@
 import { Popover, RadioGroup } from "radix-ui";
 import { createContext, type ReactNode, useContext, useRef, useState } from "react";
 import { inCore, ofCore, onScale, scaleOf } from "../api/house";
+import * as limit from "../api/limit.gen";
 
 /** Closes the word that a control stands in. */
 const Close = createContext(() => {});
@@ -133,9 +134,6 @@ export function OneOf<T extends string>({
   );
 }
 
-/** What the stepper offers; the server refuses what lies outside. */
-const CUP_ML = { low: 30, high: 1000 };
-
 /** Fewer and more, with the number between. */
 export function Stepper({
   label,
@@ -154,7 +152,9 @@ export function Stepper({
   unit: string;
   onChange: (v: number) => void;
 }) {
-  const to = (v: number) => onChange(Math.min(high, Math.max(low, v)));
+  // Nothing is offered below one step, where the range begins with a hair of it.
+  const least = Math.max(low, step);
+  const to = (v: number) => onChange(Math.min(high, Math.max(least, v)));
   // The next even step, also from an odd number between.
   const next = (by: 1 | -1) => {
     const steps = by * Math.floor((by * value) / step + 1e-6) + by;
@@ -168,7 +168,7 @@ export function Stepper({
         type="button"
         className={button}
         aria-label={`Less ${label}`}
-        disabled={value <= low}
+        disabled={value <= least}
         onClick={() => to(next(-1))}
       >
         −
@@ -180,7 +180,7 @@ export function Stepper({
           inputMode="numeric"
           className="figure w-16 rounded-one bg-transparent text-center text-3xl"
           value={value}
-          min={low}
+          min={least}
           max={high}
           step="any"
           onChange={(e) =>
@@ -210,11 +210,11 @@ export function CupSize({ value, onChange }: { value: number; onChange: (ml: num
     <Stepper
       label="cup size"
       value={shown(value)}
-      low={shown(CUP_ML.low)}
-      high={shown(CUP_ML.high)}
+      low={shown(limit.CUP_ML.low)}
+      high={shown(limit.CUP_ML.high)}
       step={ofCore(scale) ? 10 : 0.5}
       unit={scale.unit}
-      onChange={(v) => onChange(Math.min(CUP_ML.high, Math.max(CUP_ML.low, inCore(scale, v))))}
+      onChange={(v) => onChange(Math.min(limit.CUP_ML.high, Math.max(limit.CUP_ML.low, inCore(scale, v))))}
     />
   );
 }

@@ -1,10 +1,9 @@
 import type { CourseRequest, CourseResponse } from "../../api/client";
+import * as limit from "../../api/limit.gen";
 import { usePeople } from "../../api/queries";
 import { noonOf } from "../../api/zone";
 import { fullDate, servingMl } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
-
-const MOST_TIMES = 6;
 
 /** A course as a sentence: who, from when, for how long, at which times of day. Each word is changed where it stands. */
 export function Laying({
@@ -73,8 +72,7 @@ export function Laying({
               <Stepper
                 label="days of drinking"
                 value={c.drinkingDays ?? c.usualDays}
-                low={1}
-                high={365}
+                {...limit.DAYS_ON}
                 unit="days"
                 onChange={(days) => onChange({ days, untilBetter: false })}
               />
@@ -157,7 +155,7 @@ function Times({ times, onChange }: { times: string[]; onChange: (times: string[
           )}
         </div>
       ))}
-      {times.length < MOST_TIMES && (
+      {times.length < limit.DOSES_A_DAY.high && (
         <button
           type="button"
           className="mt-1 min-h-11 text-sm underline underline-offset-4"

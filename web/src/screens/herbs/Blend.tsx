@@ -2,6 +2,7 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { useForgetOwnHerb, useKeepOwnHerb } from "../../api/changes";
 import { api, type HerbLine, type HerbResponse, type OwnHerbDocument, ProblemError } from "../../api/client";
+import * as length from "../../api/length.gen";
 import { useHerbs, useOwnHerb } from "../../api/queries";
 import { Primary, Secondary, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
@@ -159,13 +160,13 @@ export function BlendForm({
         <div className="grid gap-4 sm:grid-cols-2">
           <TextField
             label="Name"
-            most={60}
+            most={length.HERB_NAME}
             value={doc.common ?? ""}
             onChange={(common) => setDoc({ ...doc, common })}
           />
           <TextField
             label="What it is for, if you like"
-            most={300}
+            most={length.USE}
             value={doc.use ?? ""}
             onChange={(use) => setDoc({ ...doc, use })}
           />

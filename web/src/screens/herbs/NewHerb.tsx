@@ -2,6 +2,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { useKeepOwnHerb } from "../../api/changes";
 import type { OwnHerbDocument } from "../../api/client";
+import * as length from "../../api/length.gen";
 import { Primary, SelectField, TextField } from "../../parts/Field";
 import { Panel } from "../../parts/Panel";
 import { Trouble } from "../../parts/states";
@@ -53,13 +54,13 @@ export function NewHerb({ onClose }: { onClose: () => void }) {
         <div className="grid gap-4">
           <TextField
             label="Name"
-            most={60}
+            most={length.HERB_NAME}
             value={doc.common ?? ""}
             onChange={(common) => setDoc({ ...doc, common })}
           />
           <TextField
             label="Botanical name, if you are sure of it"
-            most={80}
+            most={length.HERB_NAME}
             value={doc.latin ?? ""}
             onChange={(latin) => setDoc({ ...doc, latin })}
           />
@@ -71,7 +72,7 @@ export function NewHerb({ onClose }: { onClose: () => void }) {
           />
           <TextField
             label="What it is traditionally used for"
-            most={300}
+            most={length.USE}
             value={doc.use ?? ""}
             onChange={(use) => setDoc({ ...doc, use })}
           />

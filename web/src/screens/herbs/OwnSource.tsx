@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useKeepOwnHerb } from "../../api/changes";
 import type { HerbResponse, OwnHerbDocument } from "../../api/client";
+import * as length from "../../api/length.gen";
 import { useOwnHerb } from "../../api/queries";
 import { NumberField, Primary, Secondary, SelectField, TextField } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
@@ -58,7 +59,7 @@ function Form({ slug, kept, onClose }: { slug: string; kept: OwnHerbDocument; on
         <TextField
           className="col-span-2"
           label="The source: a book and its page, a practitioner"
-          most={300}
+          most={length.USE}
           value={says.source ?? ""}
           onChange={(source) => setSays({ ...says, source })}
         />

@@ -1,5 +1,6 @@
 import { useKeepPerson, useRemovePerson } from "../../api/changes";
 import type { HerbLine, Person, PersonRequest } from "../../api/client";
+import * as length from "../../api/length.gen";
 import { useHerbs, useKeptOfPerson } from "../../api/queries";
 import { Conditions } from "../../parts/Conditions";
 import { conditionsSaid } from "../../parts/conditions";
@@ -32,7 +33,7 @@ export function People({ people }: { people: Person[] }) {
           <>
             <TextField
               label="Name"
-              most={60}
+              most={length.SHORT_NAME}
               value={draft.name ?? ""}
               wrong={wrong("name")}
               onChange={(name) => set({ name })}

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useKeepBurner, useRemoveBurner } from "../../api/changes";
 import type { BurnerRequest, BurnerResponse, VesselResponse } from "../../api/client";
+import * as length from "../../api/length.gen";
 import { NumberField, TextField } from "../../parts/Field";
 import { TakeAway } from "../../parts/TakeAway";
 import { BurnerDrawing } from "./Burner";
@@ -42,7 +43,7 @@ export function Stove({ burners, vessels }: { burners: BurnerResponse[]; vessels
             <BurnerDrawing low={draft.lowW ?? 0} medium={draft.mediumW ?? 0} high={draft.highW ?? 0} />
             <TextField
               label="Name"
-              most={60}
+              most={length.SHORT_NAME}
               value={draft.name ?? ""}
               wrong={wrong("name")}
               onChange={(name) => set({ name })}

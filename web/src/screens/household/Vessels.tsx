@@ -2,6 +2,7 @@ import { useState } from "react";
 import { useKeepVessel, useRemoveVessel } from "../../api/changes";
 import type { VesselRequest, VesselResponse } from "../../api/client";
 import { inCore, onScale, scaleOf, stepAt } from "../../api/house";
+import * as length from "../../api/length.gen";
 import { ABOVE, BESIDE, Silhouette } from "../../drawings/Silhouette";
 import { stepOf, useDrag } from "../../drawings/useDrag";
 import { QuantityField, SelectField, TextField } from "../../parts/Field";
@@ -279,7 +280,7 @@ function Asked({
       <TextField
         className="w-48"
         label="Name"
-        most={60}
+        most={length.SHORT_NAME}
         value={draft.name ?? ""}
         wrong={wrong("name")}
         onChange={(name) => set({ name })}

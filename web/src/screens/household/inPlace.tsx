@@ -1,6 +1,7 @@
 import { type ReactNode, useRef, useState } from "react";
 import { keptInstead, wrongOf } from "../../api/client";
 import type { Quantity } from "../../api/house";
+import * as length from "../../api/length.gen";
 import { DateField, NumberField, Primary, QuantityField, Secondary, TextField } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
 import { Word } from "../../parts/Word";
@@ -116,7 +117,13 @@ function NameTyped<T, D extends { name?: string | null }>({
   const [typed, setTyped] = useState(name);
   return (
     <Typed onKeep={() => it.keep({ name: typed } as Partial<D>, close)}>
-      <TextField label="Name" most={60} value={typed} wrong={it.wrong("name")} onChange={setTyped} />
+      <TextField
+        label="Name"
+        most={length.SHORT_NAME}
+        value={typed}
+        wrong={it.wrong("name")}
+        onChange={setTyped}
+      />
     </Typed>
   );
 }
@@ -126,7 +133,7 @@ export function TextWord({
   label,
   shown,
   value,
-  most = 200,
+  most = length.LINE,
   wrong,
   quiet,
   onKeep,

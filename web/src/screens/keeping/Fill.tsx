@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { usePutTin } from "../../api/changes";
+import * as length from "../../api/length.gen";
 import { DateField, NumberField, Primary, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
 import { Trouble } from "../../parts/states";
@@ -41,7 +42,13 @@ export function Fill() {
         <div className="col-span-2">
           <DateField label="Filled on (today when left open)" value={filledOn} onChange={setFilledOn} />
         </div>
-        <TextField className="col-span-2" label="Where from" most={200} value={note} onChange={setNote} />
+        <TextField
+          className="col-span-2"
+          label="Where from"
+          most={length.LINE}
+          value={note}
+          onChange={setNote}
+        />
       </div>
       {put.error && <Trouble error={put.error} />}
       <div className="mt-4">

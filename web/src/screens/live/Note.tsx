@@ -1,6 +1,7 @@
 import { RadioGroup } from "radix-ui";
 import { useState } from "react";
 import type { BrewResponse, NotedRequest } from "../../api/client";
+import * as length from "../../api/length.gen";
 import { confirm } from "../../api/outbox";
 import { Choice } from "../../parts/Choice";
 import { LIKINGS, Liking, likingWords } from "../../parts/Liking";
@@ -116,7 +117,7 @@ function NoteForm({ brew, onDone }: { brew: BrewResponse; onDone: () => void }) 
         <span className="text-muted">What it was like</span>
         <textarea
           rows={2}
-          maxLength={600}
+          maxLength={length.NOTE}
           className={field}
           value={taste}
           onChange={(e) => setTaste(e.target.value)}
@@ -127,7 +128,7 @@ function NoteForm({ brew, onDone }: { brew: BrewResponse; onDone: () => void }) 
         <span className="text-muted">What to change next time</span>
         <textarea
           rows={2}
-          maxLength={600}
+          maxLength={length.NOTE}
           className={field}
           value={change}
           onChange={(e) => setChange(e.target.value)}
@@ -217,9 +218,9 @@ function Look({ look, onLook, field }: { look: Looked; onLook: (l: Looked) => vo
         </summary>
         {(
           [
-            ["smell", "Smell", "hay, honey, smoke", 200],
-            ["effect", "Afterwards, in your own words", "slept early", 400],
-            ["meanwhile", "What else was going on", "long walk, heavy supper", 400],
+            ["smell", "Smell", "hay, honey, smoke", length.LINE],
+            ["effect", "Afterwards, in your own words", "slept early", length.REMARK],
+            ["meanwhile", "What else was going on", "long walk, heavy supper", length.REMARK],
           ] as const
         ).map(([key, label, example, most]) => (
           <label key={key} className="mt-2 block">

@@ -1,12 +1,13 @@
 import { useState } from "react";
 import type { BrewResponse, MeasuredRequest } from "../../api/client";
 import { inCore, onScale, scaleOf } from "../../api/house";
+import * as limit from "../../api/limit.gen";
 import { confirm } from "../../api/outbox";
 
 const KINDS = [
-  { value: "level-cm", label: "surface under the rim", of: "length", most: 60 },
-  { value: "volume-ml", label: "in the pot or jug", of: "volume", most: 60_000 },
-  { value: "temperature-c", label: "thermometer", of: "temperature", most: 130 },
+  { value: "level-cm", label: "surface under the rim", of: "length", range: limit.READ_CM },
+  { value: "volume-ml", label: "in the pot or jug", of: "volume", range: limit.READ_ML },
+  { value: "temperature-c", label: "thermometer", of: "temperature", range: limit.READ_C },
 ] as const;
 
 /** What the cook reads off a spoon, a jug or a thermometer; the rest is predicted anew from it. */
@@ -59,8 +60,8 @@ export function Read({ brew }: { brew: BrewResponse }) {
           required
           type="number"
           step="any"
-          min={0}
-          max={onScale(scale, k.most)}
+          min={onScale(scale, k.range.low)}
+          max={onScale(scale, k.range.high)}
           value={value}
           onChange={(e) => setValue(e.target.value)}
           className="figure w-24 border-ink border-b-2 bg-transparent text-xl"

@@ -6,8 +6,6 @@ import { Glossed } from "../../parts/Glossed";
 import { millilitres, moment } from "../../parts/say";
 import { eventWords, lastSaid } from "./Hands";
 
-/** What is not kept is drunk the same day, h. */
-const SAME_DAY_H = 24;
 const HOUR_MS = 3600_000;
 const OF_THE_REST = ["poured", "kept", "emptied", "marc-kept", "marc-gone"];
 
@@ -23,11 +21,9 @@ function goodFor(brew: BrewResponse): string {
 /** What was poured for somebody to drink, and what is left of it: drunk the same day, or kept in a jar. */
 export function Servings({ brew }: { brew: BrewResponse }) {
   const last = lastSaid(brew);
-  const keeps = brew.plan.keeps;
-  const ready = new Date(brew.readyAt ?? brew.serverNow).getTime();
   const tincture = brew.request.recipe?.menstruum !== undefined;
-  const old = ready + Math.max(keeps?.mostHours ?? 0, SAME_DAY_H) * HOUR_MS < presentMs();
-  if (old && !brew.jar && !tincture) return null;
+  const old = brew.inPotUntil != null && Date.parse(brew.inPotUntil) < presentMs();
+  if (old && !brew.jar) return null;
   const some = brew.servingMl > 0;
   const cup = Math.round(brew.servingMl / 5) * 5;
   return (

@@ -1,4 +1,5 @@
 import type { AdditionDocument, HerbLine, StageDocument } from "../../api/client";
+import * as length from "../../api/length.gen";
 import { NumberField, Secondary, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
 import type { Out } from "../../parts/measured";
@@ -115,7 +116,7 @@ export function AdditionWords({
                     <TextField
                       label={`Preparation of herb ${n}`}
                       placeholder="as the book has it"
-                      most={80}
+                      most={length.PREP}
                       value={a.prep ?? ""}
                       onChange={(prep) => onChange({ prep: prep || undefined })}
                     />

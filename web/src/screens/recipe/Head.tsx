@@ -1,4 +1,6 @@
 import type { RecipeDocument } from "../../api/client";
+import * as length from "../../api/length.gen";
+import * as limit from "../../api/limit.gen";
 import { NumberField, QuantityField, SelectField, TextField } from "../../parts/Field";
 import { centimetres, millilitres } from "../../parts/say";
 import { CupSize, OneOf, Stepper, Word } from "../../parts/Word";
@@ -37,8 +39,7 @@ export function Head({ draft, set, setRecipe, wrong, suggestion }: HeadProps) {
             <Stepper
               label="cups"
               value={r.cups ?? 1}
-              low={1}
-              high={40}
+              {...limit.CUPS}
               unit="cups"
               onChange={(cups) => setRecipe({ cups })}
             />
@@ -92,7 +93,7 @@ export function Head({ draft, set, setRecipe, wrong, suggestion }: HeadProps) {
       <TextField
         className="mt-1 max-w-2xl"
         label="About it"
-        most={600}
+        most={length.ABOUT}
         value={draft.about}
         placeholder="Traditionally used …"
         onChange={(about) => set({ about })}

@@ -1,5 +1,7 @@
 import { useState } from "react";
 import type { Person, PlanResponse, SharerLine } from "../../api/client";
+import * as length from "../../api/length.gen";
+import * as limit from "../../api/limit.gen";
 import { Conditions } from "../../parts/Conditions";
 import { conditionsSaid } from "../../parts/conditions";
 import { cupsSaid, millilitres, quantity } from "../../parts/say";
@@ -50,8 +52,7 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
             <Stepper
               label="cups a day"
               value={aDay}
-              low={0.5}
-              high={12}
+              {...limit.CUPS_A_DAY}
               step={0.5}
               unit="a day"
               onChange={(v) => onChange({ aDay: v })}
@@ -88,8 +89,7 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
                 <Stepper
                   label="days"
                   value={order.prescribed ?? 3}
-                  low={1}
-                  high={28}
+                  {...limit.PRESCRIBED_DAYS}
                   unit="days"
                   onChange={(v) => onChange({ prescribed: v })}
                 />
@@ -162,8 +162,7 @@ function OneSharer({
       <Stepper
         label="servings a day"
         value={sharer.cupsADay}
-        low={0.5}
-        high={12}
+        {...limit.CUPS_A_DAY}
         step={0.5}
         unit="a day"
         onChange={(cupsADay) => onPut({ cupsADay })}
@@ -293,7 +292,7 @@ function GuestForm({
           Called
           <input
             className={field}
-            maxLength={40}
+            maxLength={length.SHORT_NAME}
             value={guest.name ?? ""}
             onChange={(e) => setGuest({ ...guest, name: e.target.value.replaceAll("~", "") })}
           />
@@ -303,8 +302,8 @@ function GuestForm({
           <input
             className={field}
             type="number"
-            min={0}
-            max={120}
+            min={limit.AGE_YEARS.low}
+            max={limit.AGE_YEARS.high}
             required
             value={guest.ageYears ?? ""}
             onChange={(e) =>

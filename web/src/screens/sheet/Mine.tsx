@@ -1,5 +1,6 @@
 import { useSayOfRecipe } from "../../api/changes";
 import { type RecipeResponse, wrongOf } from "../../api/client";
+import * as length from "../../api/length.gen";
 import { FavouriteMark } from "../../parts/PotList";
 import { Trouble } from "../../parts/states";
 import { Word } from "../../parts/Word";
@@ -27,7 +28,7 @@ export function Mine({ recipe }: { recipe: RecipeResponse }) {
             <TextTyped
               label="Our own words for it, with commas between"
               start={recipe.words.join(", ")}
-              most={400}
+              most={length.OWN_WORDS * (length.PURPOSE + 2)}
               wrong={complaint}
               onKeep={(typed) =>
                 say.mutate(

@@ -1,4 +1,5 @@
 import type { KitchenResponse, Person, PlanResponse } from "../../api/client";
+import * as limit from "../../api/limit.gen";
 import { present, presentMs } from "../../api/present";
 import { centimetres, millilitres, STRENGTHS } from "../../parts/say";
 import { CupSize, OneOf, Stepper, Word } from "../../parts/Word";
@@ -37,8 +38,7 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
           <Stepper
             label="cups"
             value={cups}
-            low={1}
-            high={40}
+            {...limit.CUPS}
             unit="cups"
             onChange={(v) => onChange({ cups: v })}
           />

@@ -5,6 +5,7 @@ import { Link, useNavigate, useSearchParams } from "react-router";
 import { useStartBrew } from "../../api/changes";
 import { api, type OneCookResponse, type Person, type RecipeResponse } from "../../api/client";
 import { keys } from "../../api/keys";
+import * as limit from "../../api/limit.gen";
 import { uuid } from "../../api/outbox";
 import { present } from "../../api/present";
 import { usePeople, useRecipes } from "../../api/queries";
@@ -25,8 +26,6 @@ interface Wanted {
 
 /** When nothing is said, everything is ready in so long. */
 const SOON_MS = 2 * 3600_000;
-/** As many as one cook has on the burners of a kitchen. */
-const MOST = 6;
 
 const read = (params: URLSearchParams): Wanted[] =>
   params.getAll("pot").map((p) => {
@@ -104,7 +103,7 @@ export default function Together() {
           />
         ))}
       </ol>
-      {known.length < MOST && (
+      {known.length < limit.PLANS.high && (
         <p className="mt-3">
           <Word label="Another pot" shown={known.length === 0 ? "choose a pot" : "another pot"}>
             {(close) => (

@@ -49,6 +49,12 @@ public record Jar(Volume left, Instant made, Optional<Span> span) {
         OVER
     }
 
+    /** Until when what still stands in its pot may be poured: for its own day, and as long as it would be good in a jar. */
+    public static Instant inItsPotUntil(Instant made, Optional<Span> span) {
+        Instant day = made.plus(IN_ITS_POT);
+        return span.map(Span::latest).filter(day::isBefore).orElse(day);
+    }
+
     /** Whether there is something to keep. */
     public static boolean worthKeeping(LiveBrew live) {
         return live.leftMl() >= NOTHING_ML;

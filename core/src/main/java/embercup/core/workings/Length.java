@@ -1,5 +1,9 @@
 package embercup.core.workings;
 
+import java.lang.reflect.Field;
+import java.util.Map;
+import java.util.TreeMap;
+
 /** How long a text may be, in characters: the one home of every length. Design values. */
 public final class Length {
 
@@ -29,4 +33,17 @@ public final class Length {
     public static final int WRITTEN = 20_000;
 
     private Length() {}
+
+    /** Every length by its name, characters. */
+    public static Map<String, Integer> all() {
+        Map<String, Integer> all = new TreeMap<>();
+        for (Field length : Length.class.getFields()) {
+            try {
+                all.put(length.getName(), length.getInt(null));
+            } catch (IllegalAccessException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+        return all;
+    }
 }

@@ -165,6 +165,14 @@ class LaterCupTest {
         assertThat(jar.at(MADE.plus(Duration.ofHours(hours)))).isEqualTo(age);
     }
 
+    /** What stands in its pot is for its own day; what is good for longer in a jar may be poured as long (common practice, no source). */
+    @ParameterizedTest
+    @CsvSource({"24, 48, 48", "24, 24, 24", "72, 72, 72", "0, 0, 24", ", , 24"})
+    void aPotThatStandsIsPouredOnItsOwnDay(Integer good, Integer most, int untilHours) {
+        Optional<Span> span = Optional.ofNullable(good).map(g -> Span.of(MADE, g, most));
+        assertThat(Jar.inItsPotUntil(MADE, span)).isEqualTo(MADE.plus(Duration.ofHours(untilHours)));
+    }
+
     @Test
     void whatIsDrawnWithSpiritKeeps() {
         Jar jar = new Jar(Volume.millilitres(500), MADE, Optional.empty());

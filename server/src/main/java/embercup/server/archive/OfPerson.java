@@ -1,5 +1,6 @@
 package embercup.server.archive;
 
+import embercup.server.brews.DrinkersDays;
 import embercup.server.people.People;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,24 +16,20 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class OfPerson {
 
-    private static final String HERS =
-            "(drinker_id = :id or sharers @> jsonb_build_array(jsonb_build_object('id', cast(:id as text)))"
-                    + " or pours @> jsonb_build_array(jsonb_build_object('by', cast(:id as text))))";
-
     /** What of hers stands where, as rows of JSON. */
     private static final Map<String, String> QUERIES = Map.of(
-            "person", "select row_to_json(r)::text from (select * from person where id = :id) r",
+            "person", "select row_to_json(r)::text from (select * from person where id = :person) r",
             "brews",
                     "select row_to_json(r)::text from (select id, name, drinker_name, cups, phase, started_at, ended_at, request, pours, loads"
-                            + " from brew where " + HERS + " order by created_at) r",
+                            + " from brew b where " + DrinkersDays.HERS + " order by created_at) r",
             "notes",
                     "select row_to_json(r)::text from (select name, brewed_at, cups, felt, liking, taste, change, colour, clarity, smell,"
-                            + " effect, meanwhile from notebook_entry where drinker_id = :id order by brewed_at) r",
+                            + " effect, meanwhile from notebook_entry where drinker_id = :person order by brewed_at) r",
             "courses",
                     "select row_to_json(r)::text from (select name, drinkers, first_day, days, times, ended_on, ended_why from course"
-                            + " where drinkers @> jsonb_build_array(jsonb_build_object('drinkerId', cast(:id as text))) order by first_day) r",
+                            + " where drinkers @> jsonb_build_array(jsonb_build_object('drinkerId', cast(:person as text))) order by first_day) r",
             "learned",
-                    "select row_to_json(r)::text from (select * from learned_switch where what like '%|' || cast(:id as text)) r");
+                    "select row_to_json(r)::text from (select * from learned_switch where what like '%|' || cast(:person as text)) r");
 
     private final JdbcClient jdbc;
     private final JsonMapper json;
@@ -75,6 +72,9 @@ class OfPerson {
     }
 
     private List<String> rows(String what, UUID id) {
-        return jdbc.sql(QUERIES.get(what)).param("id", id).query(String.class).list();
+        return jdbc.sql(QUERIES.get(what))
+                .param("person", id)
+                .query(String.class)
+                .list();
     }
 }

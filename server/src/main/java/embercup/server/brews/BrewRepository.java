@@ -25,17 +25,9 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
     @Query(value = "select 1 from (select pg_advisory_xact_lock(hashtextextended(:word, 0))) taken", nativeQuery = true)
     int alone(String word);
 
-    /**
-     * Every brew that is or was hers, or that she drank of.
-     *
-     * @param asSharer a list with her id, as JSON
-     * @param asGuest a list with what she drank of it, as JSON
-     */
-    @Query(value = """
-            select * from brew b where b.drinker_id = :drinkerId or b.sharers @> cast(:asSharer as jsonb)
-            or b.pours @> cast(:asGuest as jsonb)
-            """, nativeQuery = true)
-    List<BrewEntity> ofPerson(UUID drinkerId, String asSharer, String asGuest);
+    /** Every brew that is or was hers, or that she drank of. */
+    @Query(value = "select * from brew b where " + DrinkersDays.HERS, nativeQuery = true)
+    List<BrewEntity> ofPerson(UUID person);
 
     List<BrewEntity> findAllByPhaseInOrderByCreatedAt(List<String> phases);
 
@@ -124,22 +116,14 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             String sharers,
             String herbs) {}
 
-    /**
-     * Every pot of a drinker up to a moment, hers or shared. A simulated brew is drunk by nobody.
-     *
-     * @param asSharer a list with her id, as JSON
-     * @param asGuest a list with what she drank of it, as JSON
-     */
+    /** Every pot of a drinker up to a moment, hers or shared. A simulated brew is drunk by nobody. */
     @Query(value = """
             select b.name, b.drinker_id, b.started_at, b.days, b.loads::text, b.pours::text, b.sharers::text, b.herbs::text
             from brew b
-            where (b.drinker_id = :drinkerId or b.sharers @> cast(:asSharer as jsonb)
-                or b.pours @> cast(:asGuest as jsonb))
-            and b.started_at >= :from and b.started_at < :to
-            and b.phase <> 'abandoned' and b.clock_real is null
-            order by b.started_at
-            """, nativeQuery = true)
-    List<Drunk> drunkBetween(UUID drinkerId, String asSharer, String asGuest, Instant from, Instant to);
+            where b.started_at >= :from and b.started_at < :to and b.phase <> 'abandoned' and b.clock_real is null
+            and
+            """ + DrinkersDays.HERS + "order by b.started_at", nativeQuery = true)
+    List<Drunk> drunkBetween(UUID person, Instant from, Instant to);
 
     /**
      * A brew of a recipe by what was poured of it.

@@ -132,6 +132,7 @@ public record BrewResponse(
      * @param mayKeepMarc whether the spent herbs may be put into the fridge for a second brew
      * @param marc missing when they are not there
      * @param shaking the long maceration that it stands in now
+     * @param inPotUntil until when what stands in its pot may be poured; missing before it is done, and for what keeps for months
      */
     public record Kept(
             boolean mayKeep,
@@ -139,7 +140,8 @@ public record BrewResponse(
             @Nullable CupMaking making,
             boolean mayKeepMarc,
             @Nullable MarcLine marc,
-            @Nullable ShakingLine shaking) {}
+            @Nullable ShakingLine shaking,
+            @Nullable Instant inPotUntil) {}
 
     /** Spent herbs in the fridge. @param over whether their time is up */
     public record MarcLine(Instant keptAt, Instant until, boolean over) {

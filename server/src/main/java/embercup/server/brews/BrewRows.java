@@ -15,6 +15,7 @@ import embercup.server.plans.PlanResponse;
 import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
+import embercup.server.platform.ReadOnce;
 import embercup.server.platform.RefusedException;
 import java.time.Clock;
 import java.time.Instant;
@@ -45,6 +46,7 @@ class BrewRows {
     private final JsonMapper json;
     private final Kitchens kitchens;
     private final Clock clock;
+    private final ReadOnce<PlanResponse> told;
 
     BrewRows(
             BrewRepository brews,
@@ -63,6 +65,7 @@ class BrewRows {
         this.kept = kept;
         this.json = json;
         this.clock = clock;
+        this.told = new ReadOnce<>(KeptPlans.LOOKED_AT, d -> json.readValue(d, PlanResponse.class));
     }
 
     BrewEntity entity(UUID id) {
@@ -174,7 +177,7 @@ class BrewRows {
 
     /** What was told at the start. */
     PlanResponse told(BrewEntity e) {
-        return json.readValue(e.plan, PlanResponse.class);
+        return told.of(e.plan);
     }
 
     /** Why the numbers of its plan are what they are. */
@@ -330,7 +333,8 @@ class BrewRows {
                         : null,
                 shaking(e, folded)
                         .map(s -> BrewResponse.ShakingLine.of(s, day(now)))
-                        .orElse(null));
+                        .orElse(null),
+                Jars.inItsPotUntil(folded, keeps));
     }
 
     /** Why spent herbs may not be kept, as the catalogue names it; empty when they may. */

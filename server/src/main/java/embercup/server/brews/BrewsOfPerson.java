@@ -43,7 +43,7 @@ class BrewsOfPerson implements PersonTraces {
     @Override
     @Transactional
     public void forget(UUID id, String name) {
-        List<BrewEntity> all = brews.ofPerson(id, DrinkersDays.asSharer(id), DrinkersDays.asGuest(id));
+        List<BrewEntity> all = brews.ofPerson(id);
         List<String> open =
                 all.stream().filter(BrewEntity::open).map(b -> b.name).toList();
         if (!open.isEmpty()) {

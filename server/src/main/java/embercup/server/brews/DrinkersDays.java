@@ -30,7 +30,13 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** What the brews say of the days around a plan: the drinker's cups, and what is on the fire. */
 @Component
-class DrinkersDays implements Plans.Day {
+public class DrinkersDays implements Plans.Day {
+
+    /** Which brews {@code b} somebody drinks of: made for her, shared with her, or a cup of it was hers; asked with {@code :person}. */
+    public static final String HERS = """
+            (b.drinker_id = :person or b.sharers @> jsonb_build_array(jsonb_build_object('id', cast(:person as text)))
+            or b.pours @> jsonb_build_array(jsonb_build_object('by', cast(:person as text))))
+            """;
 
     private static final TypeReference<Map<String, Double>> LOADS = new TypeReference<>() {};
     private static final TypeReference<List<String>> SLUGS = new TypeReference<>() {};
@@ -80,8 +86,7 @@ class DrinkersDays implements Plans.Day {
         Map<String, Set<LocalDate>> days = new HashMap<>();
         ZoneId zone = kitchens.zone();
         LocalDate today = LocalDate.ofInstant(at, zone);
-        for (BrewRepository.Drunk d : brews.drunkBetween(
-                drinkerId, asSharer(drinkerId), asGuest(drinkerId), at.minus(LONGEST_LOOK), at.plus(HALF_A_DAY))) {
+        for (BrewRepository.Drunk d : brews.drunkBetween(drinkerId, at.minus(LONGEST_LOOK), at.plus(HALF_A_DAY))) {
             List<Pour> cups = cups(d, drinkerId);
             List<Pour> near = cups.stream().filter(c -> near(c.at(), at)).toList();
             if (shares(near) > 0) {
@@ -98,16 +103,6 @@ class DrinkersDays implements Plans.Day {
 
     private static boolean near(Instant cup, Instant at) {
         return cup.isAfter(at.minus(HALF_A_DAY)) && cup.isBefore(at.plus(HALF_A_DAY));
-    }
-
-    /** Her as one of the sharers of a pot, as the database looks for it. */
-    static String asSharer(UUID person) {
-        return "[{\"id\":\"" + person + "\"}]";
-    }
-
-    /** Her as who drank a cup of a pot that was not made for her, as the database looks for it. */
-    static String asGuest(UUID person) {
-        return "[{\"by\":\"" + person + "\"}]";
     }
 
     /**

@@ -259,10 +259,21 @@ public class Jars {
     /** @param keeps as it was told with the plan */
     static Jar of(LiveBrew live, @Nullable KeepsLine keeps) {
         Instant made = live.readyAt().orElseThrow();
-        return new Jar(
-                Volume.millilitres(live.leftMl()),
-                made,
-                Optional.ofNullable(keeps).map(k -> Span.of(made, k.hours(), k.mostHours())));
+        return new Jar(Volume.millilitres(live.leftMl()), made, span(made, keeps));
+    }
+
+    private static Optional<Span> span(Instant made, @Nullable KeepsLine keeps) {
+        return Optional.ofNullable(keeps).map(k -> Span.of(made, k.hours(), k.mostHours()));
+    }
+
+    /** Missing before it is done, and for what a spirit, vinegar or glycerin keeps. */
+    static @Nullable Instant inItsPotUntil(BrewRows.Folded folded, @Nullable KeepsLine keeps) {
+        return folded.plan().request().recipe().menstruum().cold()
+                ? null
+                : folded.live()
+                        .readyAt()
+                        .map(made -> Jar.inItsPotUntil(made, span(made, keeps)))
+                        .orElse(null);
     }
 
     static BrewResponse.InJar line(Jar jar, LiveBrew live, Instant now) {

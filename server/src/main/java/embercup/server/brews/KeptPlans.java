@@ -6,6 +6,7 @@ import embercup.core.materia.LowerHyphenNames;
 import embercup.core.plan.BrewPlan;
 import embercup.core.workings.Code;
 import embercup.core.workings.Workings;
+import embercup.server.platform.ReadOnce;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -42,6 +43,12 @@ class KeptPlans {
                     .withGetterVisibility(Visibility.NONE)
                     .withIsGetterVisibility(Visibility.NONE))
             .build();
+
+    /** Pots that somebody looks at, of a household and its days. */
+    static final int LOOKED_AT = 24;
+
+    private final ReadOnce<BrewPlan> plans =
+            new ReadOnce<>(LOOKED_AT, d -> CORE.readValue(d, Kept.class).plan());
 
     /** A plan with the form it is written in. */
     record Kept(int form, BrewPlan plan) {}
@@ -108,7 +115,7 @@ class KeptPlans {
             return Optional.empty();
         }
         try {
-            return Optional.of(CORE.readValue(document, Kept.class)).map(Kept::plan);
+            return Optional.ofNullable(plans.of(document));
         } catch (JacksonException | IllegalArgumentException e) {
             LOG.warn("The plan that is kept with brew {} cannot be read: {}", brew, e.getMessage());
             return Optional.empty();

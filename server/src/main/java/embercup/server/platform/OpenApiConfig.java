@@ -3,6 +3,7 @@ package embercup.server.platform;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.databind.JavaType;
+import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
@@ -217,6 +218,19 @@ class OpenApiConfig {
         } else {
             schema.minimum(plain(limit.low())).maximum(plain(limit.high()));
         }
+    }
+
+    /** Every range and length of the core, for whoever offers a choice: the interface takes them from here. */
+    @Bean
+    OpenApiCustomizer limits() {
+        return document -> {
+            Map<String, Object> ranges = new TreeMap<>();
+            for (Limit limit : Limit.values()) {
+                ranges.put(limit.name(), Map.of("low", plain(limit.low()), "high", plain(limit.high())));
+            }
+            document.addExtension("x-limits", ranges);
+            document.addExtension("x-lengths", new TreeMap<>(Length.all()));
+        };
     }
 
     private static BigDecimal plain(double value) {
