@@ -31,13 +31,13 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
 
     List<BrewEntity> findAllByPhaseInOrderByCreatedAt(List<String> phases);
 
+    /** What was begun in a span and is done; a simulated brew is drunk by nobody. */
     @Query("""
             select b from BrewEntity b
-            where b.startedAt >= :from and b.startedAt < :to and b.phase <> 'abandoned'
-            and b.clockReal is null
+            where b.startedAt >= :from and b.startedAt < :to and b.phase = 'finished' and b.clockReal is null
             order by b.startedAt
             """)
-    List<BrewEntity> startedBetween(Instant from, Instant to);
+    List<BrewEntity> doneOf(Instant from, Instant to);
 
     /**
      * The rest of a pot in a jar.

@@ -27,6 +27,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -207,21 +208,30 @@ class BrewRows {
     }
 
     Folded fold(BrewEntity e, BrewPlan plan) {
-        List<BrewEvent> all = events(e.id, plan);
+        return fold(plan, events.findAllByBrewIdOrderByPosition(e.id));
+    }
+
+    private Folded fold(BrewPlan plan, List<EventEntity> happened) {
+        List<BrewEvent> all = new ArrayList<>();
+        for (EventEntity row : happened) {
+            all.add(EventReading.read(json.readValue(row.data, EventRequest.class), row.at, plan));
+        }
         return new Folded(plan, LiveBrew.fold(plan, all), BrewEvent.standing(all), all.size());
     }
 
-    private List<BrewEvent> events(UUID brewId, BrewPlan plan) {
-        List<BrewEvent> all = new ArrayList<>();
-        for (EventEntity row : events.findAllByBrewIdOrderByPosition(brewId)) {
-            all.add(EventReading.read(json.readValue(row.data, EventRequest.class), row.at, plan));
-        }
-        return all;
-    }
-
-    /** One line of a list. */
-    BrewResponse.BrewLine line(BrewEntity e) {
-        return readable(e).map(plan -> line(e, fold(e, plan))).orElseGet(() -> unreadable(e));
+    /** The lines of a list in its order; what happened to all of them is asked for at once. */
+    List<BrewResponse.BrewLine> lines(List<BrewEntity> all) {
+        Map<UUID, List<EventEntity>> happened =
+                events
+                        .findAllByBrewIdInOrderByPosition(
+                                all.stream().map(e -> e.id).toList())
+                        .stream()
+                        .collect(Collectors.groupingBy(row -> row.brewId));
+        return all.stream()
+                .map(e -> readable(e)
+                        .map(plan -> line(e, fold(plan, happened.getOrDefault(e.id, List.of()))))
+                        .orElseGet(() -> unreadable(e)))
+                .toList();
     }
 
     private BrewResponse.BrewLine line(BrewEntity e, Folded folded) {

@@ -295,18 +295,19 @@ public class Brews {
     /** Planned and running brews, and pots of which a cup is being made out of the jar; the one that needs the cook first before the rest. */
     @Transactional(readOnly = true)
     public List<BrewResponse.BrewLine> open() {
-        return Stream.concat(
+        List<BrewEntity> open = Stream.concat(
                         brews.findAllByPhaseInOrderByCreatedAt(List.of("planned", "running")).stream(),
                         brews.findAllByCupSinceNotNullOrderByCupSince().stream().filter(e -> !e.open()))
-                .map(rows::line)
+                .toList();
+        return rows.lines(open).stream()
                 .sorted(Comparator.comparing(BrewResponse.BrewLine::needsCookAt))
                 .toList();
     }
 
-    /** Brews that were started between two moments and not given up. */
+    /** Brews that were begun between two moments and are done. */
     @Transactional(readOnly = true)
-    public List<BrewResponse.BrewLine> between(Instant from, Instant to) {
-        return brews.startedBetween(from, to).stream().map(rows::line).toList();
+    public List<BrewResponse.BrewLine> done(Instant from, Instant to) {
+        return rows.lines(brews.doneOf(from, to));
     }
 
     /** Ids of what is planned or on the fire, and of what was given up after a moment. */

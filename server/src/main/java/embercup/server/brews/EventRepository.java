@@ -1,5 +1,6 @@
 package embercup.server.brews;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -9,6 +10,8 @@ import org.springframework.data.jpa.repository.Query;
 interface EventRepository extends JpaRepository<EventEntity, UUID> {
 
     List<EventEntity> findAllByBrewIdOrderByPosition(UUID brewId);
+
+    List<EventEntity> findAllByBrewIdInOrderByPosition(Collection<UUID> brewIds);
 
     /** What one person drank of a brew was drunk by another. */
     @Modifying

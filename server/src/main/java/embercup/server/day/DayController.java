@@ -49,9 +49,6 @@ class DayController {
                 || Duration.between(from, to).compareTo(LONGEST) > 0) {
             throw InvalidInputException.of("to", to, new Wanted.LaterWithin((int) LONGEST.toHours()));
         }
-        List<BrewResponse.BrewLine> brewed = brews.between(from, to).stream()
-                .filter(b -> b.phase().equals("finished"))
-                .toList();
-        return new DayResponse(clock.instant(), brews.open(), brewed, courses.upcoming(from, to));
+        return new DayResponse(clock.instant(), brews.open(), brews.done(from, to), courses.upcoming(from, to));
     }
 }
