@@ -1,5 +1,4 @@
 import { scaleTime } from "d3-scale";
-import { useEffect } from "react";
 import { Link } from "react-router";
 import type { DayResponse } from "../api/client";
 import { useDay } from "../api/queries";
@@ -18,21 +17,13 @@ const AXIS = 18;
 const BAR = 7;
 const NARROW_PX = 560;
 
-const KEPT = "ember-strip-lanes";
-
-/** How many lanes the strip had when this browser drew it last: it stands so high before the day is known. */
-function rememberedLanes(): number | undefined {
-  try {
-    return Number(localStorage.getItem(KEPT)) || undefined;
-  } catch {
-    return undefined;
-  }
-}
-
-/** Whether the strip's height is known, so that nothing under it jumps from under a finger. */
-export function useStripStands(): boolean {
-  const { isPending } = useDay();
-  return !isPending || rememberedLanes() !== undefined;
+/**
+ * Whether the day is known, or does not come: a screen that is drawn before it jumps down from under a finger when the strip gets its
+ * lanes and an alarm its line.
+ */
+export function useDayStands(): boolean {
+  const { isPending, failureCount } = useDay();
+  return !isPending || failureCount > 0;
 }
 
 /** The hours around now on every screen: what is on the fire, what stands, what is planned; a click goes there. */
@@ -48,14 +39,7 @@ export function DayStrip() {
     (b) => Date.parse(b.readyAt ?? b.startAt) > from.getTime() && !open.some((o) => o.id === b.id),
   );
   const { marks, more } = inLanes([...open, ...recent], x, width, now, narrow ? 2 : 3);
-  const lanes = data ? Math.max(1, ...marks.map((m) => m.lane + 1)) : (rememberedLanes() ?? 1);
-  useEffect(() => {
-    try {
-      if (data) localStorage.setItem(KEPT, String(lanes));
-    } catch {
-      // A browser that keeps nothing waits for the day the next time.
-    }
-  }, [data, lanes]);
+  const lanes = Math.max(1, ...marks.map((m) => m.lane + 1));
   const base = 4 + lanes * LANE;
   const height = base + AXIS;
   return (

@@ -5,7 +5,7 @@ import { useHouse } from "../api/house";
 import { readRefused, useRefused, useWaiting } from "../api/outbox";
 import { useKitchen } from "../api/queries";
 import { Alarms } from "./Alarms";
-import { DayStrip, useStripStands } from "./DayStrip";
+import { DayStrip, useDayStands } from "./DayStrip";
 import { Keys } from "./Keys";
 import { NewVersion } from "./NewVersion";
 import { Pairing } from "./Pairing";
@@ -30,7 +30,7 @@ export function Shell() {
   const house = useHouse();
   const kitchen = useKitchen();
   const door = useDoor();
-  const stands = useStripStands();
+  const stands = useDayStands();
   const live = useLocation().pathname.startsWith("/brew/");
   return (
     <div className="flex min-h-dvh flex-col">

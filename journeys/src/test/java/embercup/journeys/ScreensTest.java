@@ -91,19 +91,18 @@ class ScreensTest {
     }
 
     /**
-     * How far what stood on a page moved by itself, as the browser adds it up, and how high the day strip stood while the screen was
-     * there. The day comes late, as from a busy kitchen.
+     * How far what stood on a page moved by itself, as the browser adds it up, and how far down the screen began while it was there.
+     * The day comes late, as from a busy kitchen.
      */
     private static final String MOVED = """
             window.moved = 0;
             new PerformanceObserver((seen) => {
               for (const shift of seen.getEntries()) if (!shift.hadRecentInput) window.moved += shift.value;
             }).observe({ type: "layout-shift", buffered: true });
-            window.heights = [];
+            window.tops = [];
             const look = () => {
-              const strip = document.querySelector("nav[aria-label=Today]");
-              const height = strip && document.querySelector("main h1") ? strip.offsetHeight : window.heights.at(-1);
-              if (height !== window.heights.at(-1)) window.heights.push(height);
+              const top = document.querySelector("main:has(h1)")?.offsetTop ?? window.tops.at(-1);
+              if (top !== window.tops.at(-1)) window.tops.push(top);
               requestAnimationFrame(look);
             };
             look();
@@ -140,8 +139,8 @@ class ScreensTest {
             Assertions.assertThat(((Number) page.evaluate("window.moved")).doubleValue())
                     .as("moved by itself on " + place)
                     .isLessThanOrEqualTo(0.1);
-            Assertions.assertThat((List<?>) page.evaluate("window.heights"))
-                    .as("heights of the day strip over " + place)
+            Assertions.assertThat((List<?>) page.evaluate("window.tops"))
+                    .as("where the screen began, px, on " + place)
                     .hasSize(1);
             Assertions.assertThat((List<?>) page.evaluate("[...window.early.keys()]"))
                     .as("asked before the script ran, and asked again, on " + place)
