@@ -185,6 +185,8 @@ export function useDay() {
   return useQuery({
     queryKey: keys.dayFrom(from.toISOString()),
     queryFn: () => api.day(from.toISOString(), to.toISOString()),
+    // On the hour other hours are asked for; until they come the strip stays as it is.
+    placeholderData: keepPreviousData,
     refetchInterval: 15_000,
     // Alarms ring from it, also while the page is not looked at.
     refetchIntervalInBackground: true,

@@ -5,7 +5,7 @@ import { useHouse } from "../api/house";
 import { readRefused, useRefused, useWaiting } from "../api/outbox";
 import { useKitchen } from "../api/queries";
 import { Alarms } from "./Alarms";
-import { DayStrip, useDayStands } from "./DayStrip";
+import { DayStrip, useDayStood } from "./DayStrip";
 import { Keys } from "./Keys";
 import { NewVersion } from "./NewVersion";
 import { Pairing } from "./Pairing";
@@ -30,7 +30,7 @@ export function Shell() {
   const house = useHouse();
   const kitchen = useKitchen();
   const door = useDoor();
-  const stands = useDayStands();
+  const stood = useDayStood();
   const live = useLocation().pathname.startsWith("/brew/");
   return (
     <div className="flex min-h-dvh flex-col">
@@ -109,7 +109,7 @@ export function Shell() {
         <Suspense fallback={<Loading what="the page" />}>
           {!door.paired ? (
             <Pairing />
-          ) : house && stands ? (
+          ) : house && stood ? (
             <Outlet />
           ) : kitchen.error ? (
             <Trouble error={kitchen.error} again={kitchen.refetch} />

@@ -24,6 +24,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
@@ -142,17 +143,24 @@ final class Browser implements BeforeEachCallback, AfterEachCallback {
 
     /** A laptop that lives somewhere, at some moment by its own clock and by the server's. */
     Page laptop(String zone, String moment) {
+        Instant at = OffsetDateTime.parse(moment).toInstant();
+        Page page = laptop(zone, () -> at);
+        page.clock().setFixedTime(moment);
+        return page;
+    }
+
+    /** A laptop that lives somewhere, with the present of its server. */
+    Page laptop(String zone, Supplier<Instant> server) {
         Page page = page(new com.microsoft.playwright.Browser.NewContextOptions()
                 .setViewportSize(WIDE, HIGH)
                 .setTimezoneId(zone)
                 .setBaseURL(RunningServer.address()));
-        page.clock().setFixedTime(moment);
-        String date = DateTimeFormatter.RFC_1123_DATE_TIME.format(
-                OffsetDateTime.parse(moment).withOffsetSameInstant(ZoneOffset.UTC));
         page.route("**/api/**", route -> {
             APIResponse answer = route.fetch();
             Map<String, String> headers = new HashMap<>(answer.headers());
-            headers.put("date", date);
+            headers.put(
+                    "date",
+                    DateTimeFormatter.RFC_1123_DATE_TIME.format(server.get().atOffset(ZoneOffset.UTC)));
             route.fulfill(new Route.FulfillOptions().setResponse(answer).setHeaders(headers));
         });
         return page;

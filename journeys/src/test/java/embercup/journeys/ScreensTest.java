@@ -8,12 +8,17 @@ import static embercup.journeys.Browser.toSheet;
 
 import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Clock;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.LoadState;
 import embercup.server.RunningServer;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
@@ -115,13 +120,8 @@ class ScreensTest {
             };
             """;
 
-    /**
-     * Outside check: a cumulative layout shift of at most 0.1 counts as good (web.dev, Web Vitals; from memory). A button that moves
-     * between the finger's going down and its coming up is not pressed.
-     */
-    @ParameterizedTest
-    @CsvSource({"1280, 800", "390, 844"})
-    void nothingMovesFromUnderTheFingerWhileAScreenFills(int width, int height) {
+    /** Lanes for the day strip. */
+    private static void twoJarsOvernight() {
         for (int i = 0; i < 2; i++) {
             RunningServer.Answer jar = RunningServer.post("/api/brews", """
                     {"recipe":{"name":"A jar that stands overnight","cups":1,"cupMl":240,
@@ -130,6 +130,16 @@ class ScreensTest {
                     """);
             Assertions.assertThat(jar.code()).as(jar.body().toString()).isEqualTo(201);
         }
+    }
+
+    /**
+     * Outside check: a cumulative layout shift of at most 0.1 counts as good (web.dev, Web Vitals; from memory). A button that moves
+     * between the finger's going down and its coming up is not pressed.
+     */
+    @ParameterizedTest
+    @CsvSource({"1280, 800", "390, 844"})
+    void nothingMovesFromUnderTheFingerWhileAScreenFills(int width, int height) {
+        twoJarsOvernight();
         Page page = browser.page(width, height, ColorScheme.LIGHT, RunningServer.address());
         page.addInitScript(MOVED);
         for (String place : PLACES) {
@@ -146,6 +156,29 @@ class ScreensTest {
                     .as("asked before the script ran, and asked again, on " + place)
                     .isEmpty();
         }
+    }
+
+    @Test
+    void nothingMovesAndWhatIsTypedStaysWhenTheHourTurnsAndOtherHoursAreAskedFor() {
+        twoJarsOvernight();
+        Instant turn = Instant.now().truncatedTo(ChronoUnit.HOURS).plus(1, ChronoUnit.HOURS);
+        AtomicReference<Instant> servers = new AtomicReference<>(turn.minusSeconds(60));
+        Page page = browser.laptop("UTC", servers::get);
+        page.addInitScript(MOVED);
+        page.clock().install(new Clock.InstallOptions().setTime(servers.get().toString()));
+        page.navigate("/recipe/new");
+        Locator written = page.getByLabel("A list, a method");
+        written.fill("2 tsp linden");
+        // A colon of an address is written out.
+        String next = turn.minus(2, ChronoUnit.HOURS).toString().substring(0, "2026-11-27T20".length());
+        servers.set(turn.plusSeconds(60));
+        page.waitForRequest(r -> r.url().contains("/api/day?from=" + next), () -> page.clock()
+                .fastForward("02:00"));
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        assertThat(written).hasValue("2 tsp linden");
+        Assertions.assertThat((List<?>) page.evaluate("window.tops"))
+                .as("where the screen began, px")
+                .hasSize(1);
     }
 
     private static void whole(Page page, String what) {
