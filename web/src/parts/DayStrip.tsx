@@ -1,5 +1,4 @@
 import { scaleTime } from "d3-scale";
-import { useState } from "react";
 import { Link } from "react-router";
 import type { DayResponse } from "../api/client";
 import { useDay } from "../api/queries";
@@ -17,18 +16,6 @@ const LANE = 26;
 const AXIS = 18;
 const BAR = 7;
 const NARROW_PX = 560;
-
-/**
- * Whether the day was known, or did not come, since the page was opened: a screen that is drawn before it jumps down from under a
- * finger when the strip gets its lanes and an alarm its line. What stands once stays, also when other hours are asked for.
- */
-export function useDayStood(): boolean {
-  const { isPending, failureCount } = useDay();
-  const [stood, setStood] = useState(false);
-  const stands = stood || !isPending || failureCount > 0;
-  if (stands && !stood) setStood(true);
-  return stands;
-}
 
 /** The hours around now on every screen: what is on the fire, what stands, what is planned; a click goes there. */
 export function DayStrip() {

@@ -1,11 +1,11 @@
-import { Suspense } from "react";
+import { Suspense, useState } from "react";
 import { NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
 import { useDoor } from "../api/door";
 import { useHouse } from "../api/house";
 import { readRefused, useRefused, useWaiting } from "../api/outbox";
-import { useKitchen } from "../api/queries";
+import { useDay, useKitchen } from "../api/queries";
 import { Alarms } from "./Alarms";
-import { DayStrip, useDayStood } from "./DayStrip";
+import { DayStrip } from "./DayStrip";
 import { Keys } from "./Keys";
 import { NewVersion } from "./NewVersion";
 import { Pairing } from "./Pairing";
@@ -30,7 +30,6 @@ export function Shell() {
   const house = useHouse();
   const kitchen = useKitchen();
   const door = useDoor();
-  const stood = useDayStood();
   const live = useLocation().pathname.startsWith("/brew/");
   return (
     <div className="flex min-h-dvh flex-col">
@@ -109,8 +108,8 @@ export function Shell() {
         <Suspense fallback={<Loading what="the page" />}>
           {!door.paired ? (
             <Pairing />
-          ) : house && stood ? (
-            <Outlet />
+          ) : house ? (
+            <Screen />
           ) : kitchen.error ? (
             <Trouble error={kitchen.error} again={kitchen.refetch} />
           ) : (
@@ -121,6 +120,18 @@ export function Shell() {
       <ScrollRestoration />
     </div>
   );
+}
+
+/**
+ * The screen, once the day was known or did not come: drawn before, it would jump down from under a finger when the strip gets its
+ * lanes and an alarm its line. What stood once stays, also when other hours are asked for.
+ */
+function Screen() {
+  const { isPending, failureCount } = useDay();
+  const [stood, setStood] = useState(false);
+  const stands = stood || !isPending || failureCount > 0;
+  if (stands && !stood) setStood(true);
+  return stands ? <Outlet /> : <Loading what="the day" />;
 }
 
 function Mark() {

@@ -24,6 +24,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.UUID;
@@ -69,6 +70,20 @@ class KitchenTest {
 
     private Page phone(String server, ServiceWorkerPolicy worker) {
         return browser.page(Browser.phoneOf(server).setServiceWorkers(worker).setPermissions(List.of("notifications")));
+    }
+
+    /** Each question of a device that was not let in is a knock at the door. */
+    @Test
+    void aPhoneThatWaitsToBeLetInDoesNotAskForTheDayAgainAndAgain() {
+        Page phone = phone(house, ServiceWorkerPolicy.BLOCK);
+        phone.clock().install();
+        phone.navigate("/");
+        assertThat(phone.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Let this device in")))
+                .isVisible();
+        List<String> asked = new ArrayList<>();
+        phone.onRequest(r -> asked.add(r.url()));
+        phone.clock().runFor("02:00");
+        Assertions.assertThat(asked).noneMatch(url -> url.contains("/api/day"));
     }
 
     @Test

@@ -172,9 +172,8 @@ class ScreensTest {
         // A colon of an address is written out.
         String next = turn.minus(2, ChronoUnit.HOURS).toString().substring(0, "2026-11-27T20".length());
         servers.set(turn.plusSeconds(60));
-        page.waitForRequest(r -> r.url().contains("/api/day?from=" + next), () -> page.clock()
+        page.waitForResponse(r -> r.url().contains("/api/day?from=" + next), () -> page.clock()
                 .fastForward("02:00"));
-        page.waitForLoadState(LoadState.NETWORKIDLE);
         assertThat(written).hasValue("2 tsp linden");
         Assertions.assertThat((List<?>) page.evaluate("window.tops"))
                 .as("where the screen began, px")

@@ -229,7 +229,7 @@ class OpenApiConfig {
                 ranges.put(limit.name(), Map.of("low", plain(limit.low()), "high", plain(limit.high())));
             }
             document.addExtension("x-limits", ranges);
-            document.addExtension("x-lengths", new TreeMap<>(Length.all()));
+            document.addExtension("x-lengths", Length.all());
         };
     }
 

@@ -301,19 +301,16 @@ public class Shelf implements HerbUses {
     }
 
     private static Tin.Stands stands(TinEntity e, Herb herb, Form form, LocalDate today) {
-        Life of = Life.of(e, herb, form);
-        Place place = of.place;
-        ShelfLife life = of.shelf;
-        boolean mixedWithOlder = of.mixedWithOlder;
+        Life life = Life.of(e, herb, form);
         return new Tin.Stands(
-                Fields.code(place),
+                Fields.code(life.place),
                 places(herb, form),
-                life.until().orElse(null),
-                life.over(today),
-                life.going(e.filledOn, today),
-                mixedWithOlder
+                life.shelf.until().orElse(null),
+                life.shelf.over(today),
+                life.shelf.going(e.filledOn, today),
+                life.mixedWithOlder
                         ? HouseWords.words().sentence("mix.as-old-as-its-herbs", Map.of())
-                        : HouseWords.words().say(life),
-                mixedWithOlder ? null : life.source());
+                        : HouseWords.words().say(life.shelf),
+                life.mixedWithOlder ? null : life.shelf.source());
     }
 }
