@@ -1,8 +1,12 @@
 package embercup.bench;
 
+import embercup.core.care.Care;
+import embercup.core.care.History;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
+import embercup.core.materia.Herb;
 import embercup.core.materia.Materia;
+import embercup.core.materia.PlantPart;
 import embercup.core.materia.Tradition;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
@@ -38,6 +42,20 @@ public class PlanBench {
     private final Planner planner = new Planner(Materia.shipped());
     private final PlanRequest twoBoils = PlanRequest.asWritten(twoBoilRecipe());
     private final PlanRequest overnight = PlanRequest.asWritten(overnightRecipe());
+
+    private final Care care = new Care(Materia.shipped());
+    private final Materia withOwn = Materia.shipped()
+            .with(List.of(Herb.own("yard-leaf", "Leaf of the yard", "", PlantPart.LEAF, "", List.of())));
+    private final Planner ownPlanner = new Planner(withOwn);
+    private final Care ownCare = new Care(withOwn);
+    private final PlanRequest own = PlanRequest.asWritten(new Recipe(
+            "A leaf of the yard",
+            Tradition.FOLK,
+            1,
+            240,
+            OptionalDouble.empty(),
+            List.of(dried("yard-leaf", 3)),
+            List.of(new Stage.Simmer(10, Flame.LOW, true), new Stage.Strain(false))));
 
     private static Addition dried(String herb, double grams) {
         return new Addition(herb, Form.DRIED, Cut.SLICED, Quantity.of(grams, Unit.GRAM), 0);
@@ -80,6 +98,18 @@ public class PlanBench {
     @Benchmark
     public BrewPlan sixHerbsTwoBoils() {
         return planner.plan(twoBoils);
+    }
+
+    /** What a drinker is told of it, beside the plan: a part of every answer over HTTP. */
+    @Benchmark
+    public Care.Verdict sixHerbsPlannedAndJudged() {
+        return care.judge(planner.plan(twoBoils), History.NONE);
+    }
+
+    /** A herb that the materia does not know is compared with the names of every plant that it refuses. */
+    @Benchmark
+    public Care.Verdict aHerbOfTheCooksOwnPlannedAndJudged() {
+        return ownCare.judge(ownPlanner.plan(own), History.NONE);
     }
 
     @Benchmark

@@ -4,10 +4,10 @@ import embercup.core.dose.Drinker;
 import embercup.core.materia.AskWhen;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Materia;
-import embercup.core.materia.Occasion;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 
 /** When to stop and ask a clinician: for anybody, for a small child, and for what the herbs of a pot are reached for. Stateless. */
 final class Asking {
@@ -21,11 +21,16 @@ final class Asking {
 
     static List<AskWhen> of(Materia materia, List<Herb> herbs, Drinker drinker) {
         List<AskWhen> all = new ArrayList<>();
+        List<String> uses =
+                herbs.stream().map(h -> h.use().toLowerCase(Locale.ROOT)).toList();
         materia.occasions().stream()
-                .filter(o -> o.ask().isPresent() && fit(o, herbs) > 0)
-                .sorted(Comparator.comparingInt(o -> -fit(o, herbs)))
+                .filter(o -> o.ask().isPresent())
+                .map(o ->
+                        new Fit(o.ask().get(), uses.stream().mapToInt(o::named).sum()))
+                .filter(f -> f.words > 0)
+                .sorted(Comparator.comparingInt(Fit::words).reversed())
                 .limit(MOST_OCCASIONS)
-                .forEach(o -> o.ask().ifPresent(all::add));
+                .forEach(f -> all.add(f.ask));
         if (drinker.ageYears() < SMALL_CHILD_YEARS) {
             all.add(materia.askForChild());
         }
@@ -33,7 +38,6 @@ final class Asking {
         return all;
     }
 
-    private static int fit(Occasion occasion, List<Herb> herbs) {
-        return herbs.stream().mapToInt(occasion::fits).sum();
-    }
+    /** @param words of an occasion that the herbs' uses name */
+    private record Fit(AskWhen ask, int words) {}
 }

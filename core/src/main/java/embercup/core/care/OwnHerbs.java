@@ -5,14 +5,11 @@ import embercup.core.materia.Condition;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
+import embercup.core.materia.PlainNames;
 import embercup.core.materia.Severity;
 import embercup.core.plan.Caution;
-import java.text.Normalizer;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -21,49 +18,6 @@ import java.util.stream.Stream;
  * pregnant, nurses or is not grown up (common practice, no source). Stateless.
  */
 final class OwnHerbs {
-
-    /** Say which part or state of a plant it is, not which plant. */
-    private static final Set<String> NO_NAMES = Set.of(
-            "leaf",
-            "leaves",
-            "root",
-            "herb",
-            "flower",
-            "flowers",
-            "seed",
-            "seeds",
-            "bark",
-            "fruit",
-            "berry",
-            "berries",
-            "bulb",
-            "rhizome",
-            "peel",
-            "tea",
-            "dried",
-            "fresh",
-            "wild",
-            "the",
-            "of",
-            "and",
-            "hoja",
-            "hojas",
-            "raiz",
-            "hierba",
-            "flor",
-            "flores",
-            "semilla",
-            "semillas",
-            "corteza",
-            "fruto",
-            "baya",
-            "bayas",
-            "de",
-            "del",
-            "la",
-            "el",
-            "te",
-            "silvestre");
 
     private OwnHerbs() {}
 
@@ -106,38 +60,45 @@ final class OwnHerbs {
 
     /** A refused plant that it is by one of its names, or of whose genus nothing is drunk. */
     private static Optional<Herb> refused(Materia materia, Herb own) {
+        PlainNames its = materia.names(own);
         List<Herb> refused =
                 materia.herbs().stream().filter(h -> h.stop().isPresent()).toList();
         Optional<Herb> named = refused.stream()
-                .filter(r -> names(r).anyMatch(n -> names(own).anyMatch(o -> holds(o, n) && !longer(materia, o, n))))
+                .filter(r -> materia.names(r).bare().stream()
+                        .anyMatch(n -> its.bare().stream().anyMatch(o -> holds(o, n) && !longer(materia, o, n))))
                 .findFirst();
         return named.or(() -> {
-            String genus = genus(own.latin());
-            boolean drunk = materia.herbs().stream()
-                    .anyMatch(h -> h.stop().isEmpty()
-                            && !materia.isOwn(h.slug())
-                            && genus(h.latin()).equals(genus));
+            String genus = its.genus();
+            boolean drunk = drunk(materia).anyMatch(names -> names.genus().equals(genus));
             return refused.stream()
-                    .filter(r -> !genus.isEmpty() && !drunk && genus(r.latin()).equals(genus))
+                    .filter(r -> !genus.isEmpty()
+                            && !drunk
+                            && materia.names(r).genus().equals(genus))
                     .findFirst();
         });
     }
 
     /** The poisonous plant, mistaken for a herb, that it has the name of. */
     private static Optional<String> lookAlike(Materia materia, Herb own) {
+        PlainNames its = materia.names(own);
         return materia.herbs().stream()
-                .flatMap(h -> h.lookAlikes().stream())
-                .filter(Herb.LookAlike::poisonous)
-                .map(Herb.LookAlike::name)
-                .filter(l -> names(own).anyMatch(o -> holds(o, plain(l)) || several(o) && holds(plain(l), o)))
+                .flatMap(h -> materia.names(h).poisons().stream())
+                .filter(l -> its.bare().stream().anyMatch(o -> holds(o, l.bare()) || several(o) && holds(l.bare(), o)))
+                .map(PlainNames.Poison::name)
                 .findFirst();
+    }
+
+    /** Names of the plants that the materia knows to be drunk. */
+    private static Stream<PlainNames> drunk(Materia materia) {
+        return materia.herbs().stream()
+                .filter(h -> h.stop().isEmpty() && !materia.isOwn(h.slug()))
+                .map(materia::names);
     }
 
     /** Whether the name goes on into that of a plant that is drunk: ground ivy is no ivy. */
     private static boolean longer(Materia materia, String name, String refused) {
-        return materia.herbs().stream()
-                .filter(h -> h.stop().isEmpty() && !materia.isOwn(h.slug()))
-                .flatMap(OwnHerbs::names)
+        return drunk(materia)
+                .flatMap(names -> names.bare().stream())
                 .anyMatch(n -> n.length() > refused.length() && holds(n, refused) && holds(name, n));
     }
 
@@ -149,25 +110,7 @@ final class OwnHerbs {
     /** Whether a name holds another, word by word, plurals allowed. */
     private static boolean holds(String name, String other) {
         return !other.isEmpty()
+                && name.contains(other)
                 && ((" " + name + " ").contains(" " + other + " ") || (" " + name + " ").contains(" " + other + "s "));
-    }
-
-    private static Stream<String> names(Herb herb) {
-        return herb.everyName().map(OwnHerbs::plain).filter(n -> !n.isEmpty());
-    }
-
-    /** Lower case, without accents, marks and the words for parts. */
-    private static String plain(String name) {
-        String letters = Normalizer.normalize(name, Normalizer.Form.NFD)
-                .replaceAll("\\p{M}", "")
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[’']s\\b", "s")
-                .replaceAll("[^a-z]+", " ")
-                .strip();
-        return Stream.of(letters.split(" ")).filter(w -> !NO_NAMES.contains(w)).collect(Collectors.joining(" "));
-    }
-
-    private static String genus(String latin) {
-        return plain(latin).split(" ")[0];
     }
 }

@@ -1,10 +1,8 @@
 package embercup.core.materia;
 
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 
 /** Finds herbs by any of their names, with typing errors forgiven, and by what they are used for. Stateless. */
@@ -26,17 +24,19 @@ final class HerbSearch {
     private static final int BY_USE = 8;
 
     /** The best first: a name, the beginning of one, a part of one, a name nearly typed, one word of a name, a use. */
-    static List<Herb> find(Collection<Herb> herbs, List<Occasion> occasions, String text) {
-        String wanted = plain(text);
+    static List<Herb> find(Materia materia, String text) {
+        String wanted = PlainNames.plain(text);
         if (wanted.isEmpty()) {
-            return List.copyOf(herbs);
+            return List.copyOf(materia.herbs());
         }
-        List<Occasion> meant = meant(occasions, wanted);
+        List<Occasion> meant = meant(materia.occasions(), wanted);
         List<Hit> hits = new ArrayList<>();
-        for (Herb herb : herbs) {
-            int named = names(herb).mapToInt(n -> rank(n, wanted)).min().orElse(Integer.MAX_VALUE);
-            int among = amongWords(herb, wanted);
-            int other = among > 0 ? BY_NAME_AMONG_WORDS : byWord(herb, wanted);
+        for (Herb herb : materia.herbs()) {
+            PlainNames names = materia.names(herb);
+            int named =
+                    names.plain().stream().mapToInt(n -> rank(n, wanted)).min().orElse(Integer.MAX_VALUE);
+            int among = amongWords(names, wanted);
+            int other = among > 0 ? BY_NAME_AMONG_WORDS : byWord(names, wanted);
             boolean fits = other == Integer.MAX_VALUE && meant.stream().anyMatch(o -> o.fits(herb) > 0);
             int rank = Math.min(named, fits ? BY_USE : other);
             if (rank < Integer.MAX_VALUE) {
@@ -55,16 +55,16 @@ final class HerbSearch {
     private static List<Occasion> meant(List<Occasion> occasions, String wanted) {
         return occasions.stream()
                 .filter(o -> Stream.concat(Stream.of(o.words()), o.also().stream())
-                        .map(HerbSearch::plain)
+                        .map(PlainNames::plain)
                         .anyMatch(w -> wanted.length() >= FORGIVEN_FROM - 1
                                 && (w.equals(wanted) || (" " + wanted + " ").contains(" " + w + " "))))
                 .toList();
     }
 
     /** Letters of the longest name that stands in "1 part lemon balm"; 0 when none does. */
-    private static int amongWords(Herb herb, String wanted) {
+    private static int amongWords(PlainNames names, String wanted) {
         String spaced = " " + wanted + " ";
-        return names(herb)
+        return names.plain().stream()
                 .filter(n -> n.length() >= FORGIVEN_FROM - 1 && spaced.contains(" " + n + " "))
                 .mapToInt(String::length)
                 .max()
@@ -72,23 +72,19 @@ final class HerbSearch {
     }
 
     /** "Cinnamon powder" has a word of a name, "sleep" one of a use. */
-    private static int byWord(Herb herb, String wanted) {
+    private static int byWord(PlainNames names, String wanted) {
         String[] asked = wanted.split(" ");
         for (int i = 0; i < asked.length && asked.length > 1; i++) {
             String word = asked[i];
             boolean named = word.length() >= FORGIVEN_FROM
-                    && names(herb).anyMatch(n -> List.of(n.split(" ")).contains(word));
+                    && names.plain().stream()
+                            .anyMatch(n -> List.of(n.split(" ")).contains(word));
             if (named) {
                 return i == 0 ? BY_FIRST_WORD : BY_ANOTHER_WORD;
             }
         }
-        boolean used = wanted.length() >= FORGIVEN_FROM
-                && Stream.of(plain(herb.use()).split(" ")).anyMatch(w -> w.startsWith(wanted));
+        boolean used = wanted.length() >= FORGIVEN_FROM && names.use().stream().anyMatch(w -> w.startsWith(wanted));
         return used ? BY_USE : Integer.MAX_VALUE;
-    }
-
-    private static Stream<String> names(Herb herb) {
-        return Stream.concat(herb.everyName(), Stream.of(herb.latin())).map(HerbSearch::plain);
     }
 
     private static int rank(String name, String wanted) {
@@ -113,14 +109,5 @@ final class HerbSearch {
         }
         int forgiven = wanted.length() < 7 ? 1 : 2;
         return edits <= forgiven ? 2 + edits : Integer.MAX_VALUE;
-    }
-
-    private static String plain(String text) {
-        return java.text.Normalizer.normalize(text, java.text.Normalizer.Form.NFD)
-                .replaceAll("\\p{M}", "")
-                .toLowerCase(Locale.ROOT)
-                .replace('-', ' ')
-                .replaceAll("[^a-z0-9 ]", "")
-                .strip();
     }
 }

@@ -12,6 +12,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 
 /** All herbs and kitchen ingredients that are known, with the figures of their parts. Immutable and thread-safe. */
 public final class Materia {
@@ -19,6 +21,12 @@ public final class Materia {
     private final Map<String, Herb> herbs;
     private final Tables tables;
     private final Set<String> own;
+
+    /** The materia that ships, whose herbs most are; itself when it is that. */
+    private final Materia shipped;
+
+    /** Of herbs whose names were asked for. */
+    private final Map<String, PlainNames> names = new ConcurrentHashMap<>();
 
     /** What stands beside the herbs. */
     record Tables(
@@ -39,15 +47,16 @@ public final class Materia {
     }
 
     Materia(Collection<Herb> herbs, Tables tables) {
-        this(herbs, tables, Set.of());
+        this(herbs, tables, Set.of(), null);
     }
 
-    private Materia(Collection<Herb> herbs, Tables tables, Set<String> own) {
+    private Materia(Collection<Herb> herbs, Tables tables, Set<String> own, @Nullable Materia shipped) {
         Map<String, Herb> bySlug = new TreeMap<>();
         herbs.forEach(h -> bySlug.put(h.slug(), h));
         this.herbs = java.util.Collections.unmodifiableMap(bySlug);
         this.tables = tables;
         this.own = Set.copyOf(own);
+        this.shipped = shipped == null ? this : shipped;
     }
 
     /**
@@ -65,7 +74,7 @@ public final class Materia {
         own.forEach(h -> all.put(h.slug(), h));
         Set<String> added = new HashSet<>(this.own);
         own.stream().map(Herb::slug).filter(slug -> !herbs.containsKey(slug)).forEach(added::add);
-        return new Materia(all.values(), tables, added);
+        return new Materia(all.values(), tables, added, shipped);
     }
 
     /** Whether another materia has the same herbs. */
@@ -90,7 +99,16 @@ public final class Materia {
 
     /** Herbs by any of their names, typing errors forgiven, the best first; all for an empty text. */
     public List<Herb> search(String text) {
-        return HerbSearch.find(herbs.values(), tables.occasions.all(), text);
+        return HerbSearch.find(this, text);
+    }
+
+    /** The names of a herb as they are compared. */
+    public PlainNames names(Herb herb) {
+        if (herbs.get(herb.slug()) != herb) {
+            return PlainNames.of(herb);
+        }
+        Materia keeper = shipped.herbs.get(herb.slug()) == herb ? shipped : this;
+        return keeper.names.computeIfAbsent(herb.slug(), slug -> PlainNames.of(herb));
     }
 
     /** What people reach for a cup for, in a fixed order. */

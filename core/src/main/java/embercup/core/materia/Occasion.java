@@ -21,7 +21,15 @@ public record Occasion(String words, List<String> also, List<String> keywords, O
 
     /** How well a herb's traditional use fits: how many of the keywords it names; 0 for none. */
     public int fits(Herb herb) {
-        String use = herb.use().toLowerCase(Locale.ROOT);
-        return (int) keywords.stream().filter(use::contains).count();
+        return named(herb.use().toLowerCase(Locale.ROOT));
+    }
+
+    /** How many of the keywords a use names. @param use in lower case */
+    public int named(String use) {
+        int named = 0;
+        for (String keyword : keywords) {
+            named += use.contains(keyword) ? 1 : 0;
+        }
+        return named;
     }
 }
