@@ -73,11 +73,14 @@ export function PotList({
   marks,
   who,
   lacks,
+  to = (r) => `/sheet/${r.id}${who ? `?who=${who}` : ""}`,
 }: {
   recipes: RecipeResponse[];
   marks?: MarkLine[];
   /** The drinker the sheet is opened for. */
   who?: string;
+  /** Where a pot leads; to its sheet when nothing is said. */
+  to?: (r: RecipeResponse) => string;
   lacks?: (r: RecipeResponse) => string[];
 }) {
   return (
@@ -87,7 +90,7 @@ export function PotList({
         const gone = lacks?.(r) ?? [];
         return (
           <li key={r.id} className="border-hairline border-b">
-            <Link to={`/sheet/${r.id}${who ? `?who=${who}` : ""}`} className={POT_LINE}>
+            <Link to={to(r)} className={POT_LINE}>
               <PotLine pot={r}>
                 {mark && (
                   <span

@@ -1,4 +1,6 @@
 import type { ReactNode } from "react";
+import { Link } from "react-router";
+import { ProblemError } from "../api/http";
 
 /** Waiting for the first answer: a quiet line where the content will stand. */
 export function Loading({ what }: { what: string }) {
@@ -20,6 +22,33 @@ export function Trouble({ error, again }: { error: unknown; again?: () => void }
         </button>
       )}
     </div>
+  );
+}
+
+/**
+ * What a page is about did not come. Where there is no such thing, asking again does not help: the way on is `to`, in
+ * the words of `children`; where the kitchen did not answer, it is asked again.
+ */
+export function Missing({
+  error,
+  again,
+  to,
+  children,
+}: {
+  error: unknown;
+  again?: () => void;
+  to: string;
+  children: ReactNode;
+}) {
+  return (
+    <>
+      <Trouble error={error} again={error instanceof ProblemError ? undefined : again} />
+      <p>
+        <Link to={to} className="inline-flex min-h-11 items-center underline underline-offset-4">
+          {children}
+        </Link>
+      </p>
+    </>
   );
 }
 

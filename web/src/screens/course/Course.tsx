@@ -3,13 +3,14 @@ import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { useBeginCourse, useChangeCourse, useCup, useEndCourse, useRemoveCourse } from "../../api/changes";
 import type { CourseRequest, CourseResponse } from "../../api/client";
 import { confirm, uuid } from "../../api/outbox";
-import { useCourse, useCoursePreview } from "../../api/queries";
+import { useCourse, useCoursePreview, useRecipes } from "../../api/queries";
 import { dayOf, noonOf } from "../../api/zone";
 import { CourseDays } from "../../drawings/CourseDays";
 import { Primary, Secondary } from "../../parts/Field";
 import { useNow } from "../../parts/now";
+import { PotList } from "../../parts/PotList";
 import { clock, day, moment, servingMl } from "../../parts/say";
-import { Loading, Trouble } from "../../parts/states";
+import { Empty, Loading, Missing, Trouble } from "../../parts/states";
 import { TakeAway } from "../../parts/TakeAway";
 import { Undo } from "../../parts/Undo";
 import { Laying } from "./Laying";
@@ -17,7 +18,37 @@ import { Laying } from "./Laying";
 /** A course: to be laid, or as it goes. */
 export default function Course() {
   const { id } = useParams();
-  return id ? <Running id={id} /> : <New />;
+  const [params] = useSearchParams();
+  const recipeId = params.get("recipe") ?? undefined;
+  const who = params.get("who") ?? undefined;
+  if (id) return <Running id={id} />;
+  return recipeId ? <New key={recipeId} recipeId={recipeId} who={who} /> : <WhichPot who={who} />;
+}
+
+/** A course is of a pot, and none was said. */
+function WhichPot({ who }: { who?: string }) {
+  const recipes = useRecipes();
+  if (recipes.isPending) return <Loading what="the pots" />;
+  if (recipes.error) return <Trouble error={recipes.error} again={() => recipes.refetch()} />;
+  return (
+    <div className="pt-6">
+      <title>A course · Ember Cup</title>
+      <h1 className="mb-4 text-3xl">A course of which pot?</h1>
+      {recipes.data.length === 0 ? (
+        <Empty title="No pot is kept yet">
+          <Link to="/choose" className="underline underline-offset-4">
+            Choose one first
+          </Link>
+          .
+        </Empty>
+      ) : (
+        <PotList
+          recipes={recipes.data}
+          to={(r) => `/course/new?${new URLSearchParams({ recipe: r.id, ...(who && { who }) })}`}
+        />
+      )}
+    </div>
+  );
 }
 
 /** A course as it would be with a change that is not kept yet; its days are still those of before. */
@@ -54,17 +85,21 @@ function asked(c: CourseResponse): CourseRequest {
   };
 }
 
-function New() {
-  const [params] = useSearchParams();
+function New({ recipeId, who }: { recipeId: string; who?: string }) {
   const navigate = useNavigate();
   const [draft, setDraft] = useState<CourseRequest>({
-    recipeId: params.get("recipe") ?? undefined,
-    drinkers: params.get("who") ? [{ drinkerId: params.get("who") ?? undefined }] : [],
+    recipeId,
+    drinkers: who ? [{ drinkerId: who }] : [],
   });
   const preview = useCoursePreview(draft);
   const begin = useBeginCourse();
   if (preview.isPending) return <Loading what="the course" />;
-  if (preview.error && !preview.data) return <Trouble error={preview.error} />;
+  if (preview.error && !preview.data)
+    return (
+      <Missing error={preview.error} again={() => preview.refetch()} to="/course/new">
+        A course of another pot
+      </Missing>
+    );
   const c = preview.data;
   return (
     <div className="max-w-5xl pt-6">
@@ -103,7 +138,12 @@ function Running({ id }: { id: string }) {
   const navigate = useNavigate();
   const now = useNow(30_000);
   if (course.isPending) return <Loading what="the course" />;
-  if (course.error) return <Trouble error={course.error} again={() => course.refetch()} />;
+  if (course.error)
+    return (
+      <Missing error={course.error} again={() => course.refetch()} to="/">
+        Go to Today
+      </Missing>
+    );
   const c = course.data;
   const over = c.phase === "over";
   return (

@@ -7,7 +7,7 @@ import { Secondary } from "../../parts/Field";
 import { Glossed } from "../../parts/Glossed";
 import { SearchField } from "../../parts/SearchField";
 import { capital, grams, range } from "../../parts/say";
-import { Empty, Loading, Trouble } from "../../parts/states";
+import { Empty, Loading, Missing, Trouble } from "../../parts/states";
 import { Blend, BlendForm } from "./Blend";
 import { Infuses } from "./Infuses";
 import { NewHerb } from "./NewHerb";
@@ -106,7 +106,12 @@ export default function Herbs() {
 function One({ slug }: { slug: string }) {
   const herb = useHerb(slug);
   if (herb.isPending) return <Loading what="the herb" />;
-  if (herb.error) return <Trouble error={herb.error} />;
+  if (herb.error)
+    return (
+      <Missing error={herb.error} again={() => herb.refetch()} to="/herbs">
+        All herbs
+      </Missing>
+    );
   const h = herb.data;
   if (h.part === "blend") return <Blend herb={h} />;
   return (

@@ -10,7 +10,7 @@ import { VesselDrawing } from "../../drawings/Vessel";
 import { useNow } from "../../parts/now";
 import { clock, forWhom, millilitres, moment, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
-import { Loading, Trouble } from "../../parts/states";
+import { Loading, Missing } from "../../parts/states";
 import { Measures } from "../sheet/Measures";
 import { writeOrder } from "../sheet/order";
 import { movedOrder } from "./again";
@@ -27,7 +27,12 @@ export default function Live() {
     beat: () => {},
   });
   if (brew.isPending) return <Loading what="the brew" />;
-  if (brew.error) return <Trouble error={brew.error} again={() => brew.refetch()} />;
+  if (brew.error)
+    return (
+      <Missing error={brew.error} again={() => brew.refetch()} to="/notebook">
+        Look in the notebook
+      </Missing>
+    );
   const b = brew.data;
   return (
     <>

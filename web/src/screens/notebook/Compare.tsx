@@ -5,7 +5,7 @@ import { keys } from "../../api/keys";
 import { stagesOf } from "../../api/steps";
 import { likingWords } from "../../parts/Liking";
 import { clock, day, FELT, grams, millilitres, share, span } from "../../parts/say";
-import { Empty, Loading, Trouble } from "../../parts/states";
+import { Empty, Loading, Missing } from "../../parts/states";
 import { Curves } from "./Curves";
 
 /** Two or three brews side by side, in the order of the work; where they first part is marked. */
@@ -18,12 +18,20 @@ export default function Compare() {
   if (ids.length < 2)
     return (
       <Empty page title="Choose two or three brews">
-        Tick them in the notebook.
+        <Link to="/notebook" className="underline underline-offset-4">
+          Tick them in the notebook
+        </Link>
+        .
       </Empty>
     );
   if (found.some((f) => f.isPending)) return <Loading what="the brews" />;
   const error = found.find((f) => f.error)?.error;
-  if (error) return <Trouble error={error} />;
+  if (error)
+    return (
+      <Missing error={error} again={() => found.map((f) => f.refetch())} to="/notebook">
+        Look in the notebook
+      </Missing>
+    );
   const brews = found.map((f) => f.data as BrewResponse);
   const rows = compared(brews);
   const first = rows.find((r) => r.differs);

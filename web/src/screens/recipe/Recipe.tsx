@@ -16,7 +16,7 @@ import {
 import { useCarriedRecipe, useHerbs, useOccasions, usePlan, useRecipe } from "../../api/queries";
 import { Primary, Secondary } from "../../parts/Field";
 import { measuredOut } from "../../parts/measured";
-import { Loading, Trouble } from "../../parts/states";
+import { Loading, Missing, Trouble } from "../../parts/states";
 import { nameOf, saidLine, usualLine } from "./doc";
 import { type Draft, draftOf } from "./draft";
 import { Give } from "./Give";
@@ -35,7 +35,12 @@ export default function Recipe() {
   const from = id ?? params.get("copy") ?? undefined;
   const kept = useRecipe(from ?? "");
   if (from && kept.isPending) return <Loading what="the recipe" />;
-  if (from && kept.error) return <Trouble error={kept.error} again={() => kept.refetch()} />;
+  if (from && kept.error)
+    return (
+      <Missing error={kept.error} again={() => kept.refetch()} to="/choose">
+        Choose a pot
+      </Missing>
+    );
   const start = kept.data && from ? kept.data : undefined;
   const blend = params.get("doc");
   return (

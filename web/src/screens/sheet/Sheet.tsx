@@ -10,7 +10,7 @@ import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
 import { Favourite } from "../../parts/PotList";
 import { grams } from "../../parts/say";
-import { Loading, Trouble } from "../../parts/states";
+import { Loading, Missing, Trouble } from "../../parts/states";
 import { FiguresOf } from "../../parts/Why";
 import { Drawn } from "./Drawn";
 import { Identity } from "./Identity";
@@ -180,7 +180,11 @@ export default function Sheet() {
   if (recipe.isPending || people.isPending || kitchen.isPending) return <Loading what="the sheet" />;
   const error = recipe.error ?? people.error ?? kitchen.error;
   if (error || !recipe.data || !people.data || !kitchen.data)
-    return <Trouble error={error} again={() => recipe.refetch()} />;
+    return (
+      <Missing error={error} again={() => recipe.refetch()} to="/choose">
+        Choose a pot
+      </Missing>
+    );
 
   return (
     <>

@@ -49,6 +49,9 @@ class StartCommandTest {
         assertThat(first.says("Ember Cup is ready: http://127.0.0.1:" + port, StartCommand.READY_S))
                 .as(first.said())
                 .isTrue();
+        assertThat(first.said().lines().filter(line -> !line.startsWith("Building")))
+                .as("only what a user needs")
+                .hasSize(1);
         assertThat(get(port, "/api/recipes")).contains("Linden and elderflower");
         assertThat(get(port, "/")).contains("<div id=\"root\">");
 
