@@ -39,6 +39,13 @@ node_bin() {
 
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
+# Fails when nothing answers where a JDBC address of PostgreSQL points; what it cannot read is left to the driver.
+database_answers() {
+  [[ "$1" =~ ^jdbc:postgresql://([^/:,?[]+|\[[0-9A-Fa-f:]+\])(:([0-9]+))?/[^,]*$ ]] || return 0
+  local host="${BASH_REMATCH[1]//[\[\]]/}" port="${BASH_REMATCH[3]:-5432}"
+  timeout 5 bash -c "exec 3<>/dev/tcp/$host/$port" 2>/dev/null
+}
+
 free_port() {
   local port
   for _ in $(seq 1 50); do

@@ -2,7 +2,10 @@ package embercup.server;
 
 import java.net.ConnectException;
 import java.net.UnknownHostException;
+import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.postgresql.util.PSQLException;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -23,22 +26,23 @@ public class EmberCup {
 
     /** Why it did not start, in one sentence. */
     static String sentence(Throwable failure) {
-        for (Throwable t = failure; t != null; t = t.getCause()) {
+        List<Throwable> causes =
+                Stream.iterate(failure, Objects::nonNull, Throwable::getCause).toList();
+        for (Throwable t : causes) {
             if (t instanceof PortInUseException p) {
                 return "port " + p.getPort() + " is taken by another program; choose one with EMBER_PORT";
             }
+            // The driver says "refused" of both: of a server that is not there, and of one that does not let in.
             if (t instanceof ConnectException || t instanceof UnknownHostException) {
                 return "the database does not answer (" + t.getMessage() + "); check EMBER_DB_URL or start it";
             }
+        }
+        for (Throwable t : causes) {
             if (t instanceof PSQLException p) {
                 return "the database refused: " + String.valueOf(p.getMessage()).replace('\n', ' ');
             }
         }
-        Throwable root = failure;
-        while (root.getCause() != null) {
-            root = root.getCause();
-        }
-        return "could not start: " + root.getMessage();
+        return "could not start: " + causes.get(causes.size() - 1).getMessage();
     }
 
     /** Starts the application; properties given here win over the shipped ones. */
