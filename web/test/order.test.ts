@@ -1,14 +1,17 @@
 import { describe, expect, it } from "vitest";
 import type { Person } from "../src/api/client";
 import { type House, keepHouse } from "../src/api/house";
+import { readDoc } from "../src/screens/recipe/draft";
 import { atOn, nextAt } from "../src/screens/sheet/at";
 import {
   applied,
   ask,
+  misplaced,
   type Order,
   readOrder,
   settled,
   tweaked,
+  unread,
   writeOrder,
 } from "../src/screens/sheet/order";
 import { seeded } from "./seeded";
@@ -141,6 +144,78 @@ describe("the order in the address", () => {
       serving: 0.5,
     });
     expect(asked.others?.[1]?.drinker).toEqual({ ageYears: 30, conditions: ["pregnant"] });
+  });
+
+  it("leaves nothing out without a word", () => {
+    const wrong = [
+      "cups=many",
+      "cup=",
+      "strength=heroic",
+      "as=party",
+      "guest=old~Nan",
+      "at=teatime",
+      "at=25:00",
+      "at=2026-02-30T08:00",
+      "drawn=wine",
+      "change=sage.share.half",
+      "change=sage.cup.a lot",
+      "change=sage.form.frozen",
+      "school=honey",
+      "t=9.minutes.3",
+      "t=s0.herbs.3",
+      "t=s0.minutes.long",
+      "t=meant.other.0x240",
+      "spent=maybe",
+      "aday=often",
+      "with=~2",
+      "colour=blue",
+    ];
+    for (const one of wrong) {
+      const params = new URLSearchParams(`who=somebody&${one}`);
+      expect(unread(params), one).toEqual([one]);
+      const order = readOrder(params);
+      expect(JSON.stringify(order), one).not.toContain("null");
+      if (!/^(school|guest)/.test(one)) expect({ ...order, drinkerId: undefined }, one).toEqual(PLAIN);
+    }
+    expect(unread(new URLSearchParams(wrong.join("&"))).length).toBeGreaterThan(wrong.length - 3);
+    for (const one of ["cups=2", "cups=2.0", "as=everyday", "at=7:05", "at=2028-02-29T08:00", "t=s0.lid.1"])
+      expect(unread(new URLSearchParams(one)), one).toEqual([]);
+    expect(unread(new URLSearchParams("cups=2&cups=3")), "said twice").toEqual(["cups=3"]);
+  });
+
+  it("knows a change of what the pot does not have", () => {
+    const kept = {
+      name: "Pot",
+      stages: [{ kind: "simmer" as const, minutes: 20 }],
+      additions: [{ herb: "linden", stage: 0 }],
+    };
+    const there = [
+      { stage: 0, part: "minutes", value: 3 },
+      { addition: 0, part: "stage", value: 0 },
+      { meant: "cups", says: "2" },
+    ] as const;
+    const gone = [
+      { stage: 1, part: "minutes", value: 3 },
+      { addition: 1, part: "stage", value: 0 },
+    ] as const;
+    expect(misplaced(kept, [...there, ...gone])).toEqual(gone);
+  });
+
+  it("carries a recipe, or none", () => {
+    expect(readDoc('{"name":"Pot","additions":[{"herb":"linden"}],"stages":[]}')).toMatchObject({
+      name: "Pot",
+    });
+    for (const none of [
+      "",
+      "broken",
+      "3",
+      "null",
+      "[]",
+      "{}",
+      '{"additions":{},"stages":[]}',
+      '{"additions":[1],"stages":[]}',
+    ])
+      expect(readDoc(none), none).toBeUndefined();
   });
 
   it("moves one thing once", () => {

@@ -9,6 +9,8 @@ export class ProblemError extends Error {
   readonly violations: { field: string; value: string; wanted: string }[];
   /** What the server keeps instead of a stale change. */
   readonly kept: unknown;
+  /** What happened, without what it happened to. */
+  readonly title: string;
   /** Names the kind of problem. */
   readonly type: string;
 
@@ -22,6 +24,7 @@ export class ProblemError extends Error {
   ) {
     super(detail ? `${title}. ${detail}` : title);
     this.status = status;
+    this.title = title;
     this.violations = violations;
     this.kept = kept;
     this.type = type;

@@ -86,3 +86,7 @@ export const personOption = (p: Person) => ({
 });
 
 const ORDINAL = ["first", "second", "third"];
+
+/** Nobody said is an adult with nothing to be minded; somebody said who is not of the household is nobody near. */
+export const personName = (id: string | undefined, people: readonly Person[] | undefined): string =>
+  id ? (people?.find((p) => p.id === id)?.name ?? "somebody who is not kept any more") : "an adult";

@@ -11,11 +11,28 @@ export function Loading({ what }: { what: string }) {
   );
 }
 
+/** A cook knows nothing of ids: of what is not kept any more she is told that, and not what it was kept under. */
+function inWords(error: unknown): string {
+  if (error instanceof ProblemError && error.status === 404)
+    return `${error.title}. It may have been taken away since, or this address was cut short.`;
+  return error instanceof Error ? error.message : "Something went wrong.";
+}
+
 /** Something failed: what happened, what is kept, what to do. */
-export function Trouble({ error, again }: { error: unknown; again?: () => void }) {
+export function Trouble({
+  error,
+  again,
+  children,
+}: {
+  error: unknown;
+  again?: () => void;
+  /** Other ways on. */
+  children?: ReactNode;
+}) {
   return (
     <div role="alert" className="my-8 border-stop border-l-4 pl-4">
-      <p className="max-w-prose">{error instanceof Error ? error.message : "Something went wrong."}</p>
+      <p className="max-w-prose">{inWords(error)}</p>
+      {children}
       {again && (
         <button type="button" className="mt-3 min-h-11 rounded-one border border-ink px-4" onClick={again}>
           Try again

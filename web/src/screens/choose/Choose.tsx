@@ -10,7 +10,7 @@ import {
   useRecipes,
   useShelf,
 } from "../../api/queries";
-import { personOption } from "../../parts/conditions";
+import { personName, personOption } from "../../parts/conditions";
 import { Primary } from "../../parts/Field";
 import { PotList } from "../../parts/PotList";
 import { SearchField } from "../../parts/SearchField";
@@ -60,7 +60,6 @@ export default function Choose() {
       (!house || lacks(r).length === 0) &&
       (matches(r, words) || r.recipe.additions?.some((a) => slugs.has(a.herb ?? ""))),
   );
-  const drinker = people.data?.find((p) => p.id === drinkerId);
   return (
     <div className="pt-6">
       <title>Choose · Ember Cup</title>
@@ -79,7 +78,7 @@ export default function Choose() {
       <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2">
         <span className="text-muted">
           for{" "}
-          <Word label="Drinker" shown={drinker?.name ?? "an adult"}>
+          <Word label="Drinker" shown={personName(drinkerId, people.data)}>
             {() => (
               <OneOf
                 label="Drinker"
@@ -110,6 +109,7 @@ export default function Choose() {
           onChange={(w) => set("words", w)}
         />
       </div>
+      {marks.error && <Trouble error={marks.error} />}
       <div className="mt-5">
         {recipes.data?.length === 0 ? (
           <StarterPots />

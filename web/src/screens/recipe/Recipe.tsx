@@ -1,5 +1,5 @@
 import { useMemo, useState } from "react";
-import { useLocation, useNavigate, useParams, useSearchParams } from "react-router";
+import { Link, useLocation, useNavigate, useParams, useSearchParams } from "react-router";
 import { useKeepRecipe, usePropose, useReadRecipe } from "../../api/changes";
 import {
   type AdditionDocument,
@@ -16,9 +16,9 @@ import {
 import { useCarriedRecipe, useHerbs, useOccasions, usePlan, useRecipe } from "../../api/queries";
 import { Primary, Secondary } from "../../parts/Field";
 import { measuredOut } from "../../parts/measured";
-import { Loading, Missing, Trouble } from "../../parts/states";
+import { Empty, Loading, Missing, Trouble } from "../../parts/states";
 import { nameOf, saidLine, usualLine } from "./doc";
-import { type Draft, draftOf } from "./draft";
+import { type Draft, draftOf, readDoc } from "./draft";
 import { Give } from "./Give";
 import { Head } from "./Head";
 import { Lines } from "./Lines";
@@ -43,14 +43,19 @@ export default function Recipe() {
     );
   const start = kept.data && from ? kept.data : undefined;
   const blend = params.get("doc");
+  const doc = blend === null ? undefined : readDoc(blend);
+  if (blend !== null && !doc)
+    return (
+      <Empty page title="There is no recipe in this address">
+        It was cut short, or is not one of ours.{" "}
+        <Link to="/recipe/new" className="underline underline-offset-4">
+          Write a new recipe
+        </Link>
+        .
+      </Empty>
+    );
   return (
-    <Editor
-      key={from ?? "new"}
-      id={id}
-      start={start}
-      doc={blend ? (JSON.parse(blend) as RecipeDocument) : undefined}
-      about={params.get("about") ?? undefined}
-    />
+    <Editor key={from ?? "new"} id={id} start={start} doc={doc} about={params.get("about") ?? undefined} />
   );
 }
 

@@ -28,6 +28,21 @@ export function draftOf(
   };
 }
 
+/** A document that an address carries; undefined when it carries none. What is wrong in it, the server says by its field. */
+export function readDoc(text: string): RecipeDocument | undefined {
+  try {
+    const doc: unknown = JSON.parse(text);
+    return isObject(doc) && listOf(doc.additions) && listOf(doc.stages) ? (doc as RecipeDocument) : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === "object" && value !== null && !Array.isArray(value);
+
+const listOf = (value: unknown) => Array.isArray(value) && value.every(isObject);
+
 const byHand = (recipe: RecipeDocument) => (recipe.additions ?? []).map(() => -1);
 
 /** What the server found wrong with a field of the recipe. */

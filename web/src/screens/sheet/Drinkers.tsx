@@ -3,7 +3,7 @@ import type { Person, PlanResponse, SharerLine } from "../../api/client";
 import * as length from "../../api/length.gen";
 import * as limit from "../../api/limit.gen";
 import { Conditions } from "../../parts/Conditions";
-import { conditionsSaid } from "../../parts/conditions";
+import { conditionsSaid, personName } from "../../parts/conditions";
 import { cupsSaid, millilitres, quantity } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
 import type { Guest, Order, Ordered, Sharer } from "./order";
@@ -140,7 +140,7 @@ const times = (n: number, ml: number) =>
   n === 1 ? `${millilitres(ml)} once` : `${n} times ${millilitres(ml)}`;
 
 function sharerSaid(o: Sharer, told: SharerLine | undefined, people: Person[], cupMl: number): string {
-  const name = o.id === GUEST ? o.name || "a guest" : (people.find((p) => p.id === o.id)?.name ?? "somebody");
+  const name = o.id === GUEST ? o.name || "a guest" : personName(o.id, people);
   const serving = o.serving ?? told?.serving ?? 1;
   const of = serving >= 1 ? cupsSaid(o.cupsADay) : times(o.cupsADay, Math.round(serving * cupMl));
   return `${name}, ${of} a day`;
@@ -226,8 +226,7 @@ function AGuest({ onClick }: { onClick: () => void }) {
 
 /** For whom it is: one of the household, or a guest. */
 export function Drinker({ order, people, onChange }: Omit<DrinkersProps, "plan">) {
-  const drinker = people.find((p) => p.id === order.drinkerId);
-  const shown = order.guest ? order.guest.name || "a guest" : (drinker?.name ?? "an adult");
+  const shown = order.guest ? order.guest.name || "a guest" : personName(order.drinkerId, people);
   return (
     <Word label="Drinker" shown={shown}>
       {(close) => <ForWhom order={order} people={people} onChange={onChange} close={close} />}

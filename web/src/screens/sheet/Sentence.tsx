@@ -27,8 +27,8 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
   const cups = order.cups ?? own.cups;
   const cupMl = order.cupMl ?? own.cupMl;
   const vessel = kitchen.vessels.find((v) => v.id === order.vesselId);
-  const burner = kitchen.burners.find((b) => b.id === order.burnerId) ?? kitchen.burners[0];
-  const onFire = plan?.vessel.kind === "pot";
+  const burner = kitchen.burners.find((b) => b.id === order.burnerId);
+  const onFire = plan?.vessel.kind === "pot" || order.burnerId !== undefined;
   const purpose = PURPOSES.find((p) => p.value === order.purpose) ?? PURPOSES[0];
   return (
     <p className="mt-2 text-[1.19rem] text-muted leading-[2.05rem]">
@@ -76,7 +76,13 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
         )}
       </Word>{" "}
       cup, in the{" "}
-      <Word label="Vessel" shown={vessel?.name ?? plan?.vessel.name ?? "fitting vessel"}>
+      <Word
+        label="Vessel"
+        shown={
+          vessel?.name ??
+          (order.vesselId ? "vessel that is not kept any more" : (plan?.vessel.name ?? "fitting vessel"))
+        }
+      >
         {() => (
           <OneOf
             label="Vessel"
@@ -95,15 +101,21 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
           />
         )}
       </Word>
-      {onFire && burner && (
+      {onFire && (
         <>
           {" "}
           on the{" "}
-          <Word label="Burner" shown={burner.name}>
+          <Word
+            label="Burner"
+            shown={
+              burner?.name ??
+              (order.burnerId ? "burner that is not kept any more" : (plan?.burner.name ?? ""))
+            }
+          >
             {() => (
               <OneOf
                 label="Burner"
-                value={burner.id}
+                value={burner?.id ?? kitchen.burners.find((b) => b.name === plan?.burner.name)?.id ?? ""}
                 options={kitchen.burners.map((b) => ({
                   value: b.id,
                   label: b.name,

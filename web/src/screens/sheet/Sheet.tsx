@@ -1,11 +1,13 @@
 import { type ReactNode, useCallback, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { useStartBrew } from "../../api/changes";
-import { api, type PlanResponse, type WayLine } from "../../api/client";
+import { api, type PlanResponse, type RecipeDocument, type WayLine } from "../../api/client";
+import { ProblemError } from "../../api/http";
 import { confirm, uuid } from "../../api/outbox";
 import { present } from "../../api/present";
 import { foresee, useBrew, useKitchen, usePeople, usePlan, useRecipe } from "../../api/queries";
 import { mayRing } from "../../parts/bell";
+import { Secondary } from "../../parts/Field";
 import { useKey } from "../../parts/Keys";
 import { useNow } from "../../parts/now";
 import { Favourite } from "../../parts/PotList";
@@ -22,12 +24,14 @@ import {
   applied,
   ask,
   type Change,
+  misplaced,
   type Order,
   readOrder,
   type Strength,
   settled,
   type Tweak,
   tweaked,
+  unread,
   writeOrder,
 } from "./order";
 import { Paper } from "./Paper";
@@ -78,6 +82,11 @@ export default function Sheet() {
     foresee(askOf(next));
     setParams(writeOrder(next), STAYS);
   }, []);
+  const asKept = () => {
+    past.current = [...past.current, params.toString()];
+    setUndoable(past.current.length);
+    setParams(new URLSearchParams(), STAYS);
+  };
   const undo = useCallback(() => {
     const last = past.current.pop();
     setUndoable(past.current.length);
@@ -239,6 +248,7 @@ export default function Sheet() {
               onChange={change}
             />
             <Changed order={order} change={change} />
+            <LeftOut params={params} order={order} doc={doc} />
             {order.after && <Before brewId={order.after} />}
             {plan && <LearnedLines plan={plan} />}
           </div>
@@ -263,7 +273,19 @@ export default function Sheet() {
         </div>
         {failure !== null && <Trouble error={failure} />}
         {notGiven !== null && <Trouble error={notGiven} />}
-        {planned.error && <Trouble error={planned.error} again={() => planned.refetch()} />}
+        {planned.error instanceof ProblemError ? (
+          <Trouble error={planned.error}>
+            {(undoable > 0 || params.size > 0) && (
+              <p className="mt-3">
+                <Secondary onClick={undoable > 0 ? undo : asKept}>
+                  {undoable > 0 ? "Take the last change back" : "Make it as it is kept"}
+                </Secondary>
+              </p>
+            )}
+          </Trouble>
+        ) : (
+          planned.error && <Trouble error={planned.error} again={() => planned.refetch()} />
+        )}
         {planned.isPending && <Loading what="the plan" />}
         {plan && !planned.error && (
           <FiguresOf value={figures}>
@@ -354,6 +376,21 @@ function Changed({ order, change }: { order: Order; change: (part: Partial<Order
       ))}
     </p>
   );
+}
+
+/** What the address asks and nobody can make, so that nothing is changed without a word. */
+function LeftOut({ params, order, doc }: { params: URLSearchParams; order: Order; doc?: RecipeDocument }) {
+  const said = [
+    ...unread(params).map((u) => `“${u}” of this address is not understood, and left out.`),
+    ...(doc && misplaced(doc, order.tweaks).length > 0
+      ? ["What was moved by hand is of a step or a herb that this pot does not have, and left out."]
+      : []),
+  ];
+  return said.map((words) => (
+    <p key={words} className="mt-1 border-amber border-l-[5px] pl-3 text-sm">
+      {words}
+    </p>
+  ));
 }
 
 /** What was noted of the brew that this one follows. */

@@ -1,6 +1,17 @@
 import { ofWall, wall } from "../../api/zone";
 import { timeValue } from "../../parts/say";
 
+/** "HH:MM" of any day, or with its day; undefined when it is no time. */
+export function readAt(text: string | null): string | undefined {
+  const said = /^(?:(\d{4}-\d{2}-\d{2})T)?([01]?\d|2[0-3]):[0-5]\d$/.exec(text ?? "");
+  if (!said || !text) return undefined;
+  const day = said[1];
+  return day && dayOfMonth(day) !== Number(day.slice(8)) ? undefined : text;
+}
+
+/** The thirtieth of February is a day of March, or none. */
+const dayOfMonth = (day: string) => new Date(`${day}T00:00`).getDate();
+
 /** The next moment at which a clock shows "HH:MM", today or tomorrow; or the moment of that day, "2026-11-28T19:30". */
 export function nextAt(at: string, now: Date): Date {
   const [day, time] = at.includes("T") ? at.split("T") : [undefined, at];

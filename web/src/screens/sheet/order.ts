@@ -1,6 +1,6 @@
 import type { OrderRequest, Person, RecipeDocument } from "../../api/client";
 import { decided, type Meant } from "../recipe/doc";
-import { nextAt } from "./at";
+import { nextAt, readAt } from "./at";
 
 export type Strength = "gentle" | "standard" | "strong";
 
@@ -102,8 +102,8 @@ export function readOrder(params: URLSearchParams): Order {
     guest: readGuest(params.get("guest")),
     vesselId: params.get("in") ?? undefined,
     burnerId: params.get("on") ?? undefined,
-    at: params.get("at") ?? undefined,
-    changes: params.getAll("change").map(readChange),
+    at: readAt(params.get("at")),
+    changes: params.getAll("change").flatMap(readChange),
     menstruum: (["water", "glycerin", "vinegar"] as const).find((m) => m === params.get("drawn")),
     schools: Object.fromEntries(params.getAll("school").map((s) => s.split(".") as [string, string])),
     tweaks: params.getAll("t").flatMap(readTweak),
@@ -115,6 +115,29 @@ export function readOrder(params: URLSearchParams): Order {
     others: params.getAll("with").flatMap(readSharer),
   };
 }
+
+/**
+ * What of an address is nothing that an order can say, as it stands there: it is left out of the order, and has to be
+ * said to be. Everything that an order says is written as it was read.
+ */
+export function unread(params: URLSearchParams): string[] {
+  const written = writeOrder(readOrder(params));
+  if (params.get("as") === "everyday") written.set("as", "everyday");
+  const same = (one: string, other: string) => one === other || (one !== "" && Number(one) === Number(other));
+  return [...params]
+    .filter(([key, value]) => !written.getAll(key).some((w) => same(value, w)))
+    .map(([key, value]) => `${key}=${value}`);
+}
+
+/** Changes made by hand to a step or a herb that the recipe does not have, or does not have any more. */
+export const misplaced = (recipe: RecipeDocument, tweaks: Tweak[]): Tweak[] =>
+  tweaks.filter((t) =>
+    "meant" in t
+      ? false
+      : "addition" in t
+        ? t.addition >= (recipe.additions?.length ?? 0)
+        : t.stage >= (recipe.stages?.length ?? 0),
+  );
 
 function readGuest(text: string | null): Guest | undefined {
   if (text === null) return undefined;
@@ -150,12 +173,13 @@ function writeSharer(s: Sharer): string {
   );
 }
 
-function readChange(text: string): Change {
+function readChange(text: string): Change[] {
   const [herb = "", what = "", value = ""] = text.split(".");
-  if (what === "share") return { herb, share: Number(value) / 100 };
-  if (what === "cup") return { herb, perCupG: Number(value) / 100 };
-  if (what === "form") return { herb, form: value === "fresh" ? "fresh" : "dried" };
-  return what ? { herb, with: what } : { herb };
+  const part = number(value || null);
+  if (what === "share") return part === undefined ? [] : [{ herb, share: part / 100 }];
+  if (what === "cup") return part === undefined ? [] : [{ herb, perCupG: part / 100 }];
+  if (what === "form") return value === "fresh" || value === "dried" ? [{ herb, form: value }] : [];
+  return [what ? { herb, with: what } : { herb }];
 }
 
 function writeChange(c: Change): string {
@@ -174,7 +198,7 @@ function readTweak(text: string): Tweak[] {
   }
   const at = Number(where.slice(1));
   const value = Number(number.join("."));
-  if (!Number.isInteger(at) || !Number.isFinite(value)) return [];
+  if (!/^[as]\d+$/.test(where) || !Number.isFinite(value)) return [];
   if (where.startsWith("a")) return [{ addition: at, part: "stage", value }];
   return part === "minutes" || part === "toMl" || part === "lid" ? [{ stage: at, part, value }] : [];
 }

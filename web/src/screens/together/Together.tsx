@@ -9,12 +9,13 @@ import * as limit from "../../api/limit.gen";
 import { uuid } from "../../api/outbox";
 import { present } from "../../api/present";
 import { usePeople, useRecipes } from "../../api/queries";
+import { personName } from "../../parts/conditions";
 import { Primary } from "../../parts/Field";
 import { clock, moment, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { OneOf, Word } from "../../parts/Word";
-import { atOn } from "../sheet/at";
+import { atOn, readAt } from "../sheet/at";
 import { ask, readOrder, settled, writeOrder } from "../sheet/order";
 import { momentAt, ReadyAt } from "../sheet/ReadyAt";
 
@@ -44,7 +45,7 @@ export default function Together() {
     soon.setMinutes(Math.ceil(soon.getMinutes() / 15) * 15, 0, 0);
     return atOn(soon);
   });
-  const at = params.get("at") ?? usual;
+  const at = readAt(params.get("at")) ?? usual;
   const known = wanted.filter((w) => recipes.data?.some((r) => r.id === w.recipeId));
   const orders = known.map((w) =>
     ask(
@@ -120,6 +121,12 @@ export default function Together() {
           </Word>
         </p>
       )}
+      {wanted.length > known.length && (
+        <p className="mt-3 border-amber border-l-[5px] pl-3">
+          {wanted.length - known.length === 1 ? "A pot" : `${wanted.length - known.length} pots`} of this
+          address {wanted.length - known.length === 1 ? "is" : "are"} not kept any more, and left out.
+        </p>
+      )}
       {placed.error && <Trouble error={placed.error} again={() => placed.refetch()} />}
       {known.length === 0 ? (
         <div className="mt-6">
@@ -159,7 +166,7 @@ function Row({
   onRemove: () => void;
 }) {
   const recipe = recipes.find((r) => r.id === wanted.recipeId);
-  const drinker = people.find((p) => (wanted.drinkerId ? p.id === wanted.drinkerId : p.brewer));
+  const drinkerId = wanted.drinkerId ?? people.find((p) => p.brewer)?.id;
   const pot = result?.pots.find((p) => p.index === index);
   const clash = result?.clashes.find((c) => c.index === index);
   return (
@@ -179,11 +186,11 @@ function Row({
           )}
         </Word>{" "}
         for{" "}
-        <Word label={`Drinker of pot ${n}`} shown={drinker?.name ?? "an adult"}>
+        <Word label={`Drinker of pot ${n}`} shown={personName(drinkerId, people)}>
           {(close) => (
             <OneOf
               label="Drinker"
-              value={drinker?.id ?? ""}
+              value={drinkerId ?? ""}
               options={people.map((p) => ({ value: p.id, label: p.name }))}
               onPick={(drinkerId) => {
                 onChange({ drinkerId });

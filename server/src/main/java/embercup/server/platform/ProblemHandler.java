@@ -26,6 +26,7 @@ import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.context.request.async.AsyncRequestTimeoutException;
@@ -75,10 +76,10 @@ class ProblemHandler {
             return invalid(List.of(new Violation(at.isEmpty() ? "kind" : at + ".kind", given, kinds(t))));
         }
         if (e.getCause() instanceof InvalidFormatException f) {
-            return invalid(List.of(new Violation(path(f), String.valueOf(f.getValue()), wanted(f))));
+            return invalid(List.of(new Violation(path(f), String.valueOf(f.getValue()), wanted(f.getTargetType()))));
         }
         if (e.getCause() instanceof MismatchedInputException m) {
-            return invalid(List.of(new Violation(path(m), "", wanted(m))));
+            return invalid(List.of(new Violation(path(m), "", wanted(m.getTargetType()))));
         }
         if (e.getCause() instanceof JacksonException j) {
             var at = j.getLocation();
@@ -104,8 +105,7 @@ class ProblemHandler {
                         Arrays.stream(all.value()).map(JsonSubTypes.Type::name).toList());
     }
 
-    private static Wanted wanted(MismatchedInputException e) {
-        Class<?> type = e.getTargetType();
+    private static Wanted wanted(@Nullable Class<?> type) {
         String name = type == null ? "" : type.getSimpleName();
         return new Wanted.OfKind(
                 switch (name) {
@@ -142,10 +142,13 @@ class ProblemHandler {
                 .toList());
     }
 
+    /** What ends an address and is no id leads nowhere; what stands behind its question mark is a wrong value. */
     @ExceptionHandler
     ResponseEntity<ProblemDetail> wrongType(MethodArgumentTypeMismatchException e) {
-        return invalid(
-                List.of(new Violation(e.getName(), String.valueOf(e.getValue()), new Wanted.OfKind(Kind.RIGHT_KIND))));
+        if (e.getParameter().hasParameterAnnotation(PathVariable.class)) {
+            return answer(HttpStatus.NOT_FOUND, Problem.of(HttpStatus.NOT_FOUND, "nowhere", Map.of()));
+        }
+        return invalid(List.of(new Violation(e.getName(), String.valueOf(e.getValue()), wanted(e.getRequiredType()))));
     }
 
     @ExceptionHandler
