@@ -1498,6 +1498,8 @@ export interface components {
             drinkerName: string;
             events: components["schemas"]["Happened"][];
             fire?: components["schemas"]["FireLine"];
+            /** Format: date-time */
+            goodUntil?: string;
             /** Format: uuid */
             id: string;
             /** Format: date-time */

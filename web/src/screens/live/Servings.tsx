@@ -6,16 +6,15 @@ import { Glossed } from "../../parts/Glossed";
 import { millilitres, moment } from "../../parts/say";
 import { eventWords, lastSaid } from "./Hands";
 
-const HOUR_MS = 3600_000;
 const OF_THE_REST = ["poured", "kept", "emptied", "marc-kept", "marc-gone"];
 
 /** How long what is left is good, and by when it is drunk. */
 function goodFor(brew: BrewResponse): string {
   const keeps = brew.plan.keeps;
   if (!keeps) return "";
-  const ready = new Date(brew.readyAt ?? brew.serverNow).getTime();
-  const by = moment(new Date(ready + keeps.hours * HOUR_MS), present());
-  return keeps.hours > 0 ? ` ${keeps.text} That is by ${by}.` : ` ${keeps.text}`;
+  return brew.goodUntil
+    ? ` ${keeps.text} That is by ${moment(brew.goodUntil, present())}.`
+    : ` ${keeps.text}`;
 }
 
 /** What was poured for somebody to drink, and what is left of it: drunk the same day, or kept in a jar. */

@@ -67,6 +67,10 @@ class JarsOverHttpTest {
         String id = pot(3600);
         poured(id, 240);
         assertThat(jar(id)).as("what nobody put into a jar").isNull();
+        JsonNode inItsPot = get("/api/brews/" + id).body();
+        assertThat(Instant.parse(inItsPot.get("goodUntil").asString()))
+                .as("drunk by, out of its pot too")
+                .isEqualTo(Instant.parse(inItsPot.get("readyAt").asString()).plus(Duration.ofHours(72)));
         JsonNode kept = event(id, "kept", 0, "").body();
         JsonNode jar = jar(id);
         assertThat(jar.get("leftMl").asDouble()).isCloseTo(kept.get("leftMl").asDouble(), within(1e-6));

@@ -133,6 +133,7 @@ public record BrewResponse(
      * @param marc missing when they are not there
      * @param shaking the long maceration that it stands in now
      * @param inPotUntil until when what stands in its pot may be poured; missing before it is done, and for what keeps for months
+     * @param goodUntil by when it is drunk, by the cautious time; missing before it is done, and when no hours are told
      */
     public record Kept(
             boolean mayKeep,
@@ -141,7 +142,8 @@ public record BrewResponse(
             boolean mayKeepMarc,
             @Nullable MarcLine marc,
             @Nullable ShakingLine shaking,
-            @Nullable Instant inPotUntil) {}
+            @Nullable Instant inPotUntil,
+            @Nullable Instant goodUntil) {}
 
     /** Spent herbs in the fridge. @param over whether their time is up */
     public record MarcLine(Instant keptAt, Instant until, boolean over) {

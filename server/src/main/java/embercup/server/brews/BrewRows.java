@@ -344,7 +344,8 @@ class BrewRows {
                 shaking(e, folded)
                         .map(s -> BrewResponse.ShakingLine.of(s, day(now)))
                         .orElse(null),
-                Jars.inItsPotUntil(folded, keeps));
+                Jars.inItsPotUntil(folded, keeps),
+                Jars.goodUntil(live, keeps));
     }
 
     /** Why spent herbs may not be kept, as the catalogue names it; empty when they may. */

@@ -276,6 +276,16 @@ public class Jars {
                         .orElse(null);
     }
 
+    /** By when a brew that is done is drunk; missing when no hours are told. */
+    static @Nullable Instant goodUntil(LiveBrew live, @Nullable KeepsLine keeps) {
+        return keeps == null || keeps.hours() == 0
+                ? null
+                : live.readyAt()
+                        .flatMap(made -> span(made, keeps))
+                        .map(Span::good)
+                        .orElse(null);
+    }
+
     static BrewResponse.InJar line(Jar jar, LiveBrew live, Instant now) {
         return line(
                 jar,
