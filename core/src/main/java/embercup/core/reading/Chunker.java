@@ -63,8 +63,8 @@ final class Chunker {
                     each = Amount.of(1, 1).in(Unit.PART);
                     items.add(new Item.Atom(label));
                 }
-                case SPAN -> span(label);
-                case TIME -> oneTime(label);
+                case SPAN -> timed(Times.span(label, at));
+                case TIME -> timed(Times.one(labels, at));
                 case OR -> or(label);
                 case AND -> and(label);
                 case MARK -> mark(label);
@@ -78,45 +78,8 @@ final class Chunker {
             }
         }
         close();
-        bagsOfBlend();
+        BagsOfBlend.share(items);
         return items;
-    }
-
-    /** "2 bags of mint and chamomile" is a blend in each bag: of two herbs each has half of them. */
-    private void bagsOfBlend() {
-        for (int i = 0; i < items.size(); i++) {
-            if (!(items.get(i) instanceof Item.Thing first) || !bags(first.phrase())) {
-                continue;
-            }
-            List<Phrase> blend = new ArrayList<>(List.of(first.phrase()));
-            for (int j = i + 1; j < items.size() && joins(items.get(j)); j++) {
-                if (items.get(j) instanceof Item.Thing next) {
-                    blend.add(next.phrase());
-                }
-            }
-            Amount all = first.phrase().amount;
-            if (blend.size() > 1 && all != null) {
-                double n = blend.size();
-                blend.forEach(
-                        p -> p.amount = new Amount(all.low() / n, all.high() / n, all.unit(), all.loose(), all.word()));
-            }
-        }
-    }
-
-    private static boolean bags(Phrase p) {
-        return p.herb()
-                && p.amount != null
-                && p.amount.unit().filter(u -> u == Unit.BAG).isPresent();
-    }
-
-    /** A herb without an amount, or a word or a comma between two of them. */
-    private static boolean joins(Item item) {
-        return item instanceof Item.Thing t
-                ? t.phrase().herb() && t.phrase().amount == null
-                : item instanceof Item.Atom a
-                        && (a.label().is(Kind.GLUE)
-                                || a.label().is(Kind.AND)
-                                || a.label().mark(","));
     }
 
     // ---- what comes next
@@ -158,7 +121,7 @@ final class Chunker {
         Amount amount = one(label);
         int next = at + 1;
         if (next + 1 < labels.size()
-                && between(labels.get(next))
+                && Times.between(labels.get(next))
                 && labels.get(next + 1).is(Kind.NUMBER)) {
             double high = labels.get(next + 1).meaning().number();
             if (high > amount.high()) {
@@ -175,9 +138,9 @@ final class Chunker {
         }
         Label after = peek(next, Set.of(Kind.SIZE, Kind.FULL, Kind.ABOUT));
         if (after != null && after.is(Kind.TIME)) {
-            time(amount, used, labels.indexOf(after));
+            timed(Times.read(labels, at, amount, used, labels.indexOf(after)));
         } else if (after != null && after.is(Kind.DEGREE)) {
-            degrees(amount, used, labels.indexOf(after));
+            timed(Times.degrees(labels, at, amount, used, labels.indexOf(after)));
         } else if (after != null && after.is(Kind.TIMES)) {
             close();
             items.add(new Item.Thing(bare(amount, used)));
@@ -193,8 +156,11 @@ final class Chunker {
         return label.is(Kind.NUMBER) && label.meaning().number() == 1 && label.words() == 1;
     }
 
-    private static boolean between(Label label) {
-        return label.is(Kind.RANGE) || label.is(Kind.OR) || label.mark("-");
+    /** A time or a warmth stands by itself. */
+    private void timed(Times.Read read) {
+        close();
+        items.add(read.item());
+        at = read.last();
     }
 
     private static Amount one(Label label) {
@@ -243,84 +209,6 @@ final class Chunker {
             depth += labels.get(i).mark("([") ? 1 : labels.get(i).mark(")]") ? -1 : 0;
         }
         return depth > 0;
-    }
-
-    private void time(Amount amount, List<Label> used, int unitAt) {
-        close();
-        for (int i = at + 1; i <= unitAt; i++) {
-            if (!used.contains(labels.get(i))) {
-                used.add(labels.get(i));
-            }
-        }
-        double each = minutes(labels.get(unitAt).value());
-        double more = 0;
-        int end = unitAt;
-        // "an hour and a half", "1 hour 30 minutes"
-        int next = unitAt + 1;
-        boolean joined = next < labels.size() && labels.get(next).is(Kind.AND);
-        int number = joined ? next + 1 : next;
-        if (number < labels.size() && labels.get(number).is(Kind.NUMBER)) {
-            double value = labels.get(number).meaning().number();
-            boolean unit = number + 1 < labels.size() && labels.get(number + 1).is(Kind.TIME);
-            double smaller = unit ? minutes(labels.get(number + 1).value()) : each;
-            if (unit && smaller < each || !unit && joined && value < 1) {
-                more = value * smaller;
-                end = unit ? number + 1 : number;
-            }
-        }
-        // "6 weeks to 2 months", "30 seconds or 1 minute"
-        double high = amount.high() * each + more;
-        if (more == 0
-                && next + 2 < labels.size()
-                && between(labels.get(next))
-                && labels.get(next + 1).is(Kind.NUMBER)
-                && labels.get(next + 2).is(Kind.TIME)) {
-            double to = labels.get(next + 1).meaning().number()
-                    * minutes(labels.get(next + 2).value());
-            if (to > high) {
-                high = to;
-                end = next + 2;
-            }
-        }
-        for (int i = unitAt + 1; i <= end; i++) {
-            used.add(labels.get(i));
-        }
-        items.add(new Item.Time(amount.low() * each + more, high, amount.loose() == Loose.FEW, used));
-        at = end;
-    }
-
-    private static double minutes(String code) {
-        return switch (code) {
-            case "s" -> 1 / 60.0;
-            case "h" -> 60;
-            case "day" -> 24 * 60;
-            case "week" -> 7 * 24 * 60;
-            case "month" -> 30 * 24 * 60;
-            default -> 1;
-        };
-    }
-
-    private void span(Label label) {
-        close();
-        double minutes = Double.parseDouble(label.value());
-        items.add(new Item.Time(minutes, minutes, true, List.of(label)));
-    }
-
-    /** A time without a number: "the last minute" is one. */
-    private void oneTime(Label label) {
-        close();
-        boolean last = at > 0 && labels.get(at - 1).is(Kind.LAST);
-        double minutes = minutes(label.value());
-        items.add(last ? new Item.Time(minutes, minutes, false, List.of(label)) : new Item.Atom(label));
-    }
-
-    private void degrees(Amount amount, List<Label> used, int unitAt) {
-        close();
-        used.addAll(labels.subList(at + used.size(), unitAt + 1));
-        boolean fahrenheit = labels.get(unitAt).value().equals("f");
-        double said = (amount.low() + amount.high()) / 2;
-        items.add(new Item.Degrees(fahrenheit ? (said - 32) / 1.8 : said, used));
-        at = unitAt;
     }
 
     private void unit(Label label) {
