@@ -205,6 +205,8 @@ describe("the order in the address", () => {
     expect(readDoc('{"name":"Pot","additions":[{"herb":"linden"}],"stages":[]}')).toMatchObject({
       name: "Pot",
     });
+    // A herb's page asks for a cup of it, and says no stages.
+    expect(readDoc('{"name":"A cup","additions":[{"herb":"linden"}]}')).toMatchObject({ name: "A cup" });
     for (const none of [
       "",
       "broken",

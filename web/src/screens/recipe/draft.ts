@@ -32,7 +32,9 @@ export function draftOf(
 export function readDoc(text: string): RecipeDocument | undefined {
   try {
     const doc: unknown = JSON.parse(text);
-    return isObject(doc) && listOf(doc.additions) && listOf(doc.stages) ? (doc as RecipeDocument) : undefined;
+    return isObject(doc) && listOf(doc.additions) && (doc.stages === undefined || listOf(doc.stages))
+      ? (doc as RecipeDocument)
+      : undefined;
   } catch {
     return undefined;
   }

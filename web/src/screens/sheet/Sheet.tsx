@@ -211,7 +211,6 @@ export default function Sheet() {
                 {recipe.data.favourite && <Favourite />}
               </h1>
               <p className="no-print flex flex-wrap gap-x-3 text-sm">
-                {undoable > 0 && <Quiet onClick={undo}>Undo</Quiet>}
                 {plan && !held && <Quiet onClick={() => setHeld(plan)}>What if?</Quiet>}
                 <Quiet onClick={() => setOpen("measure")}>Measure one by one</Quiet>
                 <Quiet onClick={() => setOpen("schools")}>Ways of making</Quiet>
@@ -234,6 +233,7 @@ export default function Sheet() {
                 >
                   Change the recipe
                 </Link>
+                <Undone on={undoable > 0} onClick={undo} className="md:hidden" />
               </p>
             </div>
             <Sentence
@@ -261,6 +261,7 @@ export default function Sheet() {
                 unsure={unsure.length}
                 onStart={start}
               />
+              <Undone on={undoable > 0} onClick={undo} className="self-center text-sm max-md:hidden" />
               {!plan.stopped && (
                 <OneCook
                   asked={asked}
@@ -326,11 +327,28 @@ export default function Sheet() {
   );
 }
 
-function Quiet({ onClick, children }: { onClick: () => void; children: ReactNode }) {
+/** Takes the last change back. Its room is kept before there is one: nothing moves when it comes. */
+function Undone({ on, onClick, className }: { on: boolean; onClick: () => void; className: string }) {
+  return (
+    <Quiet onClick={onClick} className={`${className} ${on ? "" : "invisible"}`}>
+      Undo
+    </Quiet>
+  );
+}
+
+function Quiet({
+  onClick,
+  className = "",
+  children,
+}: {
+  onClick: () => void;
+  className?: string;
+  children: ReactNode;
+}) {
   return (
     <button
       type="button"
-      className="relative py-0.5 underline underline-offset-4 max-sm:min-h-11"
+      className={`relative py-0.5 underline underline-offset-4 max-sm:min-h-11 ${className}`}
       onClick={onClick}
     >
       {children}

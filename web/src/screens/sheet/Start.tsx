@@ -1,6 +1,6 @@
 import type { PlanResponse } from "../../api/client";
 import { present, presentMs } from "../../api/present";
-import { moment } from "../../parts/say";
+import { clock, day, moment, sameDay } from "../../parts/say";
 
 /** The one button of the sheet, or why there is none. */
 export function Start({
@@ -45,7 +45,14 @@ export function Start({
         <span className="block font-display font-semibold text-xl [font-stretch:85%]">
           {later ? `Start at ${moment(plan.startAt, present())}` : "Start now"}
         </span>
-        <span className="block text-[15px]">ready {moment(plan.readyAt, present())}</span>
+        <span className="block text-[15px]">ready {clock(plan.readyAt)}</span>
+        {/* On a line of its own: late in the evening a button that widens would move all that stands beside it. */}
+        {!sameDay(plan.readyAt, present()) && (
+          <span className="block text-[13px]">
+            <span className="sr-only">, </span>
+            {day(plan.readyAt)}
+          </span>
+        )}
       </button>
       {later && (
         <button
