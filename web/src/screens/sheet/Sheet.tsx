@@ -210,7 +210,7 @@ export default function Sheet() {
                 {order.spent && <span className="text-muted">, second brew</span>}
                 {recipe.data.favourite && <Favourite />}
               </h1>
-              <p className="no-print flex flex-wrap gap-x-3 text-sm">
+              <p className="no-print flex flex-wrap items-center gap-x-3 text-sm">
                 {plan && !held && <Quiet onClick={() => setHeld(plan)}>What if?</Quiet>}
                 <Quiet onClick={() => setOpen("measure")}>Measure one by one</Quiet>
                 <Quiet onClick={() => setOpen("schools")}>Ways of making</Quiet>
@@ -228,7 +228,7 @@ export default function Sheet() {
                   </Quiet>
                 )}
                 <Link
-                  className="relative py-0.5 underline underline-offset-4 max-sm:min-h-11"
+                  className="relative inline-flex items-center py-0.5 underline underline-offset-4 max-sm:min-h-11"
                   to={`/recipe/${recipeId}`}
                 >
                   Change the recipe
