@@ -29,6 +29,11 @@ export class ProblemError extends Error {
     this.kept = kept;
     this.type = type;
   }
+
+  /** Whether the same, asked again, may be answered otherwise: the server is busy, or this device is let in first. */
+  get again(): boolean {
+    return this.status >= 500 || this.status === 401 || this.status === 408 || this.status === 429;
+  }
 }
 
 /** The server or the network is away; nothing was refused. */

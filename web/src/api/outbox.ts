@@ -132,7 +132,7 @@ async function sendAll(): Promise<void> {
       brew = await api.recordEvent(first.brewId, { ...first.event, ageS });
       forget(first.event.id);
     } catch (e) {
-      if (e instanceof AwayError || (e instanceof ProblemError && again(e.status))) {
+      if (e instanceof AwayError || (e instanceof ProblemError && e.again)) {
         later = RETRY_MS;
         return;
       }
@@ -144,9 +144,6 @@ async function sendAll(): Promise<void> {
     void queryClient.invalidateQueries({ queryKey: keys.notebook });
   }
 }
-
-/** Whether the same may go well a little later: the server is in trouble, busy, or does not know this device any more. */
-const again = (status: number) => status >= 500 || status === 401 || status === 408 || status === 429;
 
 takeOver();
 look();

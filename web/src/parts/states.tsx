@@ -18,7 +18,7 @@ function inWords(error: unknown): string {
   return error instanceof Error ? error.message : "Something went wrong.";
 }
 
-/** Something failed: what happened, what is kept, what to do. */
+/** Something failed: what happened, what is kept, what to do; asked again only when that may help. */
 export function Trouble({
   error,
   again,
@@ -33,7 +33,7 @@ export function Trouble({
     <div role="alert" className="my-8 border-stop border-l-4 pl-4">
       <p className="max-w-prose">{inWords(error)}</p>
       {children}
-      {again && (
+      {again && !(error instanceof ProblemError && !error.again) && (
         <button type="button" className="mt-3 min-h-11 rounded-one border border-ink px-4" onClick={again}>
           Try again
         </button>
@@ -42,10 +42,7 @@ export function Trouble({
   );
 }
 
-/**
- * What a page is about did not come. Where there is no such thing, asking again does not help: the way on is `to`, in
- * the words of `children`; where the kitchen did not answer, it is asked again.
- */
+/** What a page is about did not come: the way on is `to`, in the words of `children`. */
 export function Missing({
   error,
   again,
@@ -59,7 +56,7 @@ export function Missing({
 }) {
   return (
     <>
-      <Trouble error={error} again={error instanceof ProblemError ? undefined : again} />
+      <Trouble error={error} again={again} />
       <p>
         <Link to={to} className="inline-flex min-h-11 items-center underline underline-offset-4">
           {children}

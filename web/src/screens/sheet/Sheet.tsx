@@ -74,17 +74,23 @@ export default function Sheet() {
     setParams,
     askOf: (o) => ask(recipeId, doc, settled(o, people.data), round(minute)),
   };
-  const change = useCallback((part: Partial<Order>) => {
-    const { params, order, setParams, askOf } = latest.current;
-    const next = { ...order, ...part };
-    past.current = [...past.current.slice(-60), params.toString()];
+  const remember = useCallback((before: URLSearchParams) => {
+    past.current = [...past.current.slice(-60), before.toString()];
     setUndoable(past.current.length);
-    foresee(askOf(next));
-    setParams(writeOrder(next), STAYS);
   }, []);
+  const change = useCallback(
+    (part: Partial<Order>) => {
+      const { params, order, setParams, askOf } = latest.current;
+      const next = { ...order, ...part };
+      remember(params);
+      foresee(askOf(next));
+      setParams(writeOrder(next), STAYS);
+    },
+    [remember],
+  );
+  const changed = undoable > 0 || params.toString() !== "";
   const asKept = () => {
-    past.current = [...past.current, params.toString()];
-    setUndoable(past.current.length);
+    remember(params);
     setParams(new URLSearchParams(), STAYS);
   };
   const undo = useCallback(() => {
@@ -274,9 +280,9 @@ export default function Sheet() {
         </div>
         {failure !== null && <Trouble error={failure} />}
         {notGiven !== null && <Trouble error={notGiven} />}
-        {planned.error instanceof ProblemError ? (
-          <Trouble error={planned.error}>
-            {(undoable > 0 || params.size > 0) && (
+        {planned.error && (
+          <Trouble error={planned.error} again={() => planned.refetch()}>
+            {planned.error instanceof ProblemError && !planned.error.again && changed && (
               <p className="mt-3">
                 <Secondary onClick={undoable > 0 ? undo : asKept}>
                   {undoable > 0 ? "Take the last change back" : "Make it as it is kept"}
@@ -284,8 +290,6 @@ export default function Sheet() {
               </p>
             )}
           </Trouble>
-        ) : (
-          planned.error && <Trouble error={planned.error} again={() => planned.refetch()} />
         )}
         {planned.isPending && <Loading what="the plan" />}
         {plan && !planned.error && (

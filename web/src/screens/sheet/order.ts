@@ -92,7 +92,12 @@ function oneOf<T extends string>(text: string | null, all: readonly T[], fallbac
   return all.find((a) => a === text) ?? fallback;
 }
 
+/** An order out of its address, without what is not understood of it. */
 export function readOrder(params: URLSearchParams): Order {
+  return read(new URLSearchParams([...params].filter(understood(params))));
+}
+
+function read(params: URLSearchParams): Order {
   return {
     cups: number(params.get("cups")),
     cupMl: number(params.get("cup")),
@@ -116,17 +121,21 @@ export function readOrder(params: URLSearchParams): Order {
   };
 }
 
-/**
- * What of an address is nothing that an order can say, as it stands there: it is left out of the order, and has to be
- * said to be. Everything that an order says is written as it was read.
- */
+/** What of an address is nothing that an order can say, as it stands there: left out, and to be said to be. */
 export function unread(params: URLSearchParams): string[] {
-  const written = writeOrder(readOrder(params));
+  const known = understood(params);
+  return [...params].filter((part) => !known(part)).map(([key, value]) => `${key}=${value}`);
+}
+
+/** Everything that an order says is written as it was read; what is not written again was not understood. */
+function understood(params: URLSearchParams) {
+  const written = writeOrder(read(params));
   if (params.get("as") === "everyday") written.set("as", "everyday");
-  const same = (one: string, other: string) => one === other || (one !== "" && Number(one) === Number(other));
-  return [...params]
-    .filter(([key, value]) => !written.getAll(key).some((w) => same(value, w)))
-    .map(([key, value]) => `${key}=${value}`);
+  // What nobody said at the end of a list need not be written.
+  const said = (list: string) => list.replace(/~+$/, "");
+  const same = (one: string, other: string) =>
+    said(one) === said(other) || (one !== "" && Number(one) === Number(other));
+  return ([key, value]: [string, string]) => written.getAll(key).some((w) => same(value, w));
 }
 
 /** Changes made by hand to a step or a herb that the recipe does not have, or does not have any more. */

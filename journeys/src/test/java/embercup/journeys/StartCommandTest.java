@@ -98,12 +98,15 @@ class StartCommandTest {
     @ParameterizedTest
     @CsvSource({"127.0.0.1, true", "localhost, true", "[::1], true", "database.invalid, false"})
     void aDatabaseThatDoesNotAnswerIsSaidInOneSentence(String host, boolean withPort) throws Exception {
-        String url = "jdbc:postgresql://" + host + (withPort ? ":" + StartCommand.freePort() : "")
-                + "/ember?tcpKeepAlive=true";
+        String url = "jdbc:postgresql://" + host + (withPort ? ":" + StartCommand.freePort() : "") + "/ember";
         StartCommand start = StartCommand.type(
                 home,
                 StartCommand.freePort(),
-                Map.of("EMBER_DATA", home.resolve("away").toString(), "EMBER_DB_URL", url));
+                Map.of(
+                        "EMBER_DATA",
+                        home.resolve("away").toString(),
+                        "EMBER_DB_URL",
+                        url + "?password=not-to-be-printed"));
         assertThat(start.process().waitFor(60, TimeUnit.SECONDS)).isTrue();
         assertThat(start.process().exitValue()).isEqualTo(1);
         assertThat(start.said())
