@@ -17,7 +17,9 @@ import java.util.Random;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -56,18 +58,39 @@ class EveryOperationTest {
             "\"../../etc/passwd\"",
             "[[[[[[[[[[]]]]]]]]]]");
 
+    /** What is thrown at random stays in a household of its own. */
+    private static RunningServer.Elsewhere odd;
+
     private static JsonNode document;
     private static String brew;
     private static String recipe;
 
     @BeforeAll
     static void read() {
-        document = RunningServer.get("/v3/api-docs").body();
-        recipe = RunningServer.get("/api/recipes").body().get(0).get("id").asString();
-        brew = RunningServer.post("/api/brews", "{\"recipeId\":\"" + recipe + "\"}")
+        odd = RunningServer.elsewhere("odd_household", true);
+        document = RunningServer.get(odd.address(), "/v3/api-docs").body();
+    }
+
+    /** What is thrown at random may take these away: each test has its own. */
+    @BeforeEach
+    void aRecipeAndItsBrew() {
+        String written = """
+                {"about":"","purposes":[],"recipe":{"name":"Odd pot","tradition":"folk","cups":2,"cupMl":240,
+                 "additions":[{"herb":"ginger","form":"dried","cut":"sliced","amount":2,"unit":"tsp","stage":0}],
+                 "stages":[{"kind":"heat"},{"kind":"simmer","minutes":10},{"kind":"strain"}]}}""";
+        recipe = RunningServer.post(odd.address(), "/api/recipes", written)
                 .body()
                 .get("id")
                 .asString();
+        brew = RunningServer.post(odd.address(), "/api/brews", "{\"recipeId\":\"" + recipe + "\"}")
+                .body()
+                .get("id")
+                .asString();
+    }
+
+    @AfterAll
+    static void end() {
+        odd.close();
     }
 
     private record Operation(String method, String path, JsonNode says) {}
@@ -170,7 +193,7 @@ class EveryOperationTest {
 
     /** Status and type of a raw request: an HTTP client would not send most of these addresses. */
     private static String[] raw(String method, String address, String type, String body) throws IOException {
-        URI server = URI.create(RunningServer.address());
+        URI server = URI.create(odd.address());
         byte[] bytes = body.getBytes(StandardCharsets.UTF_8);
         try (Socket socket = new Socket(server.getHost(), server.getPort())) {
             socket.setSoTimeout(20_000);
@@ -270,9 +293,10 @@ class EveryOperationTest {
     @Test
     void moreThanABodyMayHaveIsRefusedBeforeItIsRead() throws Exception {
         String much = "{\"name\":\"" + "x".repeat(70_000) + "\"}";
-        assertThat(RunningServer.post("/api/people", much).code()).isEqualTo(413);
+        assertThat(RunningServer.post(odd.address(), "/api/people", much).code())
+                .isEqualTo(413);
         // 400 MB that are only announced: the answer comes before they could be there.
-        URI server = URI.create(RunningServer.address());
+        URI server = URI.create(odd.address());
         try (Socket socket = new Socket(server.getHost(), server.getPort())) {
             socket.setSoTimeout(5_000);
             socket.getOutputStream()
@@ -283,7 +307,7 @@ class EveryOperationTest {
                     .isEqualTo("HTTP/1.1 413");
         }
         // Sent piece by piece without saying how much: it is counted.
-        HttpRequest piecewise = HttpRequest.newBuilder(URI.create(RunningServer.address() + "/api/people"))
+        HttpRequest piecewise = HttpRequest.newBuilder(URI.create(odd.address() + "/api/people"))
                 .header("Content-Type", "application/json")
                 .POST(HttpRequest.BodyPublishers.ofInputStream(
                         () -> new java.io.ByteArrayInputStream(much.getBytes(StandardCharsets.UTF_8))))
@@ -294,7 +318,7 @@ class EveryOperationTest {
 
     @Test
     void manySlowBodiesStopNobodyElse() throws Exception {
-        URI server = URI.create(RunningServer.address());
+        URI server = URI.create(odd.address());
         List<Socket> slow = new ArrayList<>();
         try {
             for (int i = 0; i < 260; i++) {
@@ -305,7 +329,7 @@ class EveryOperationTest {
                                 .getBytes(StandardCharsets.US_ASCII));
                 slow.add(socket);
             }
-            HttpRequest herbs = HttpRequest.newBuilder(URI.create(RunningServer.address() + "/api/herbs/ginger"))
+            HttpRequest herbs = HttpRequest.newBuilder(URI.create(odd.address() + "/api/herbs/ginger"))
                     .timeout(Duration.ofSeconds(4))
                     .build();
             assertThat(HTTP.send(herbs, HttpResponse.BodyHandlers.discarding()).statusCode())
@@ -319,7 +343,7 @@ class EveryOperationTest {
         long until = System.nanoTime() + Duration.ofSeconds(15).toNanos();
         int code = 503;
         while (code == 503 && System.nanoTime() < until) {
-            code = RunningServer.post("/api/people", "{}").code();
+            code = RunningServer.post(odd.address(), "/api/people", "{}").code();
         }
         assertThat(code).isEqualTo(422);
     }
@@ -331,21 +355,26 @@ class EveryOperationTest {
         List<CompletableFuture<Integer>> all = new ArrayList<>();
         for (int i = 0; i < 6; i++) {
             all.add(CompletableFuture.supplyAsync(
-                    () -> RunningServer.post("/api/brews", ask).code()));
+                    () -> RunningServer.post(odd.address(), "/api/brews", ask).code()));
         }
         assertThat(all.stream().map(CompletableFuture::join)).containsOnly(201);
         assertThat(RunningServer.post(
-                                "/api/brews", "{\"id\":\"%s\",\"recipeId\":\"%s\",\"cups\":3}".formatted(id, recipe))
+                                odd.address(),
+                                "/api/brews",
+                                "{\"id\":\"%s\",\"recipeId\":\"%s\",\"cups\":3}".formatted(id, recipe))
                         .code())
                 .isEqualTo(409);
         String event = UUID.randomUUID().toString();
         String started = "{\"id\":\"%s\",\"kind\":\"abandoned\"}".formatted(event);
-        assertThat(RunningServer.post("/api/brews/" + id + "/events", started).code())
+        assertThat(RunningServer.post(odd.address(), "/api/brews/" + id + "/events", started)
+                        .code())
                 .isEqualTo(200);
-        assertThat(RunningServer.post("/api/brews/" + id + "/events", started).code())
+        assertThat(RunningServer.post(odd.address(), "/api/brews/" + id + "/events", started)
+                        .code())
                 .as("the same again")
                 .isEqualTo(200);
-        assertThat(RunningServer.post("/api/brews/" + brew + "/events", started).code())
+        assertThat(RunningServer.post(odd.address(), "/api/brews/" + brew + "/events", started)
+                        .code())
                 .as("another brew's")
                 .isEqualTo(409);
     }

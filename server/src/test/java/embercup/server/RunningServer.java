@@ -97,13 +97,18 @@ public final class RunningServer implements BeforeAllCallback {
     }
 
     public static Elsewhere elsewhere(String schema) {
+        return elsewhere(schema, false);
+    }
+
+    /** @param demo whether the demo household lives in it */
+    public static Elsewhere elsewhere(String schema, boolean demo) {
         ConfigurableApplicationContext context = start(Map.of(
                 "spring.datasource.url",
                 TestPostgres.get().url() + "?currentSchema=" + schema,
                 "spring.flyway.schemas",
                 schema,
                 "ember.demo",
-                "false"));
+                String.valueOf(demo)));
         return new Elsewhere(
                 context, "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"), schema);
     }

@@ -21,13 +21,13 @@ class OfPerson {
             "person", "select row_to_json(r)::text from (select * from person where id = :person) r",
             "brews",
                     "select row_to_json(r)::text from (select id, name, drinker_name, cups, phase, started_at, ended_at, request, pours, loads"
-                            + " from brew b where " + DrinkersDays.HERS + " order by created_at) r",
+                            + " from brew b where " + DrinkersDays.HERS + " order by created_at, id) r",
             "notes",
                     "select row_to_json(r)::text from (select name, brewed_at, cups, felt, liking, taste, change, colour, clarity, smell,"
-                            + " effect, meanwhile from notebook_entry where drinker_id = :person order by brewed_at) r",
+                            + " effect, meanwhile from notebook_entry where drinker_id = :person order by brewed_at, brew_id) r",
             "courses",
                     "select row_to_json(r)::text from (select name, drinkers, first_day, days, times, ended_on, ended_why from course"
-                            + " where drinkers @> jsonb_build_array(jsonb_build_object('drinkerId', cast(:person as text))) order by first_day) r",
+                            + " where drinkers @> jsonb_build_array(jsonb_build_object('drinkerId', cast(:person as text))) order by first_day, id) r",
             "learned",
                     "select row_to_json(r)::text from (select * from learned_switch where what like '%|' || cast(:person as text)) r");
 

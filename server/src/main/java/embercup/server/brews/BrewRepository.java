@@ -26,16 +26,18 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
     int alone(String word);
 
     /** Every brew that is or was hers, or that she drank of. */
-    @Query(value = "select * from brew b where " + DrinkersDays.HERS, nativeQuery = true)
+    @Query(
+            value = "select * from brew b where " + DrinkersDays.HERS + " order by b.created_at, b.id",
+            nativeQuery = true)
     List<BrewEntity> ofPerson(UUID person);
 
-    List<BrewEntity> findAllByPhaseInOrderByCreatedAt(List<String> phases);
+    List<BrewEntity> findAllByPhaseInOrderByCreatedAtAscIdAsc(List<String> phases);
 
     /** What was begun in a span and is done; a simulated brew is drunk by nobody. */
     @Query("""
             select b from BrewEntity b
             where b.startedAt >= :from and b.startedAt < :to and b.phase = 'finished' and b.clockReal is null
-            order by b.startedAt
+            order by b.startedAt, b.id
             """)
     List<BrewEntity> doneOf(Instant from, Instant to);
 
@@ -74,19 +76,19 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             from brew b cross join lateral jsonb_to_record(b.plan) told("cupMl" double precision, keeps jsonb)
             where b.kept_at is not null and b.clock_real is null
                 and b.left_ml >= case when b.good_until is null then :leastDrops else :least end
-            order by b.drink_by nulls last, b.kept_at
+            order by b.drink_by nulls last, b.kept_at, b.id
             """, nativeQuery = true)
     List<InJar> inJars(double least, double leastDrops);
 
-    List<BrewEntity> findAllByCupSinceNotNullOrderByCupSince();
+    List<BrewEntity> findAllByCupSinceNotNullOrderByCupSinceAscIdAsc();
 
-    List<BrewEntity> findAllByMarcAtNotNullOrderByMarcAt();
+    List<BrewEntity> findAllByMarcAtNotNullOrderByMarcAtAscIdAsc();
 
     /** Ids of what waits or burns, and of what was given up of late: a list of whole brews would be read for nothing. */
     @Query("""
             select b.id from BrewEntity b
             where b.phase in ('planned', 'running') or (b.phase = 'abandoned' and b.createdAt >= :since)
-            order by b.createdAt
+            order by b.createdAt, b.id
             """)
     List<UUID> openOrGivenUpSince(Instant since);
 
@@ -94,7 +96,7 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
     @Query(
             value =
                     "select b.name from brew b where b.phase in ('planned', 'running') and b.herbs @> cast(:herbs as jsonb)"
-                            + " order by b.name",
+                            + " order by b.name, b.id",
             nativeQuery = true)
     List<String> openWith(String herbs);
 
@@ -122,7 +124,7 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             from brew b
             where b.started_at >= :from and b.started_at < :to and b.phase <> 'abandoned' and b.clock_real is null
             and
-            """ + DrinkersDays.HERS + "order by b.started_at", nativeQuery = true)
+            """ + DrinkersDays.HERS + "order by b.started_at, b.id", nativeQuery = true)
     List<Drunk> drunkBetween(UUID person, Instant from, Instant to);
 
     /**
@@ -151,7 +153,7 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             from brew b
             where b.recipe_id = :recipe and b.started_at >= :from and b.started_at < :to
             and b.phase in ('running', 'finished') and b.clock_real is null
-            order by b.started_at
+            order by b.started_at, b.id
             """, nativeQuery = true)
     List<OfRecipe> ofRecipe(UUID recipe, Instant from, Instant to);
 }

@@ -296,8 +296,9 @@ public class Brews {
     @Transactional(readOnly = true)
     public List<BrewResponse.BrewLine> open() {
         List<BrewEntity> open = Stream.concat(
-                        brews.findAllByPhaseInOrderByCreatedAt(List.of("planned", "running")).stream(),
-                        brews.findAllByCupSinceNotNullOrderByCupSince().stream().filter(e -> !e.open()))
+                        brews.findAllByPhaseInOrderByCreatedAtAscIdAsc(List.of("planned", "running")).stream(),
+                        brews.findAllByCupSinceNotNullOrderByCupSinceAscIdAsc().stream()
+                                .filter(e -> !e.open()))
                 .toList();
         return rows.lines(open).stream()
                 .sorted(Comparator.comparing(BrewResponse.BrewLine::needsCookAt))

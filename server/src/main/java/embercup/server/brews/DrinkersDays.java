@@ -156,7 +156,7 @@ public class DrinkersDays implements Plans.Day {
     @Override
     @Transactional(readOnly = true)
     public List<Interleaving.Pot> onTheFire(Instant zero) {
-        return brews.findAllByPhaseInOrderByCreatedAt(List.of("planned", "running")).stream()
+        return brews.findAllByPhaseInOrderByCreatedAtAscIdAsc(List.of("planned", "running")).stream()
                 .filter(e -> e.startedAt != null)
                 .flatMap(e -> kept
                         .read(e.kept, e.id)

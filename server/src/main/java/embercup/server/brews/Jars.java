@@ -178,7 +178,7 @@ public class Jars {
     @Transactional(readOnly = true)
     public List<MarcInFridge> marcs() {
         Instant now = clock.instant();
-        return brews.findAllByMarcAtNotNullOrderByMarcAt().stream()
+        return brews.findAllByMarcAtNotNullOrderByMarcAtAscIdAsc().stream()
                 .map(e -> new MarcInFridge(
                         e.id, e.recipeId, e.name, e.drinkerName, BrewResponse.MarcLine.of(e.marcAt, now)))
                 .toList();
@@ -188,7 +188,7 @@ public class Jars {
     @Transactional(readOnly = true)
     public List<StandingJar> standing() {
         LocalDate today = rows.day(clock.instant());
-        return brews.findAllByPhaseInOrderByCreatedAt(List.of("running")).stream()
+        return brews.findAllByPhaseInOrderByCreatedAtAscIdAsc(List.of("running")).stream()
                 .flatMap(e -> rows.readable(e).stream().map(plan -> standing(e, plan, today)))
                 .flatMap(Optional::stream)
                 .toList();

@@ -132,7 +132,7 @@ class CourseRows {
         Stream<Instant> poured = brews.stream().flatMap(b -> b.poured().stream());
         Stream<Instant> elsewhere = e.id == null
                 ? Stream.of()
-                : own.findAllByCourseIdOrderByAt(e.id).stream().map(c -> c.at);
+                : own.findAllByCourseIdOrderByAtAscIdAsc(e.id).stream().map(c -> c.at);
         return Stream.concat(poured, elsewhere)
                 .map(at -> at.atZone(zone))
                 .collect(Collectors.groupingBy(

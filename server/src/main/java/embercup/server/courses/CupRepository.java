@@ -6,5 +6,5 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface CupRepository extends JpaRepository<CupEntity, UUID> {
 
-    List<CupEntity> findAllByCourseIdOrderByAt(UUID courseId);
+    List<CupEntity> findAllByCourseIdOrderByAtAscIdAsc(UUID courseId);
 }

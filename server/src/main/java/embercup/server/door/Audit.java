@@ -103,7 +103,7 @@ class Audit {
 
     @Transactional(readOnly = true)
     List<Line> newest() {
-        return repository.findTop100ByOrderByAtDesc().stream()
+        return repository.findTop100ByOrderByAtDescIdDesc().stream()
                 .map(e -> new Line(e.at, e.what, e.address, e.deviceName))
                 .toList();
     }

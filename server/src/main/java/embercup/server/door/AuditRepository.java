@@ -7,7 +7,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface AuditRepository extends JpaRepository<AuditEntity, UUID> {
 
-    List<AuditEntity> findTop100ByOrderByAtDesc();
+    List<AuditEntity> findTop100ByOrderByAtDescIdDesc();
 
     long countByWhatAndAddressAndAtAfter(String what, String address, Instant moment);
 

@@ -6,5 +6,5 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface DeviceRepository extends JpaRepository<DeviceEntity, UUID> {
 
-    List<DeviceEntity> findAllByOrderByPairedAt();
+    List<DeviceEntity> findAllByOrderByPairedAtAscIdAsc();
 }

@@ -70,7 +70,9 @@ class Devices {
 
     @Transactional(readOnly = true)
     List<Device> all() {
-        return devices.findAllByOrderByPairedAt().stream().map(Devices::device).toList();
+        return devices.findAllByOrderByPairedAtAscIdAsc().stream()
+                .map(Devices::device)
+                .toList();
     }
 
     /** A code for one device, for two minutes. */
@@ -161,7 +163,7 @@ class Devices {
 
     @Transactional
     void revokeAll(String address) {
-        devices.findAllByOrderByPairedAt().forEach(e -> revoke(e.id, address));
+        devices.findAllByOrderByPairedAtAscIdAsc().forEach(e -> revoke(e.id, address));
     }
 
     private DeviceEntity entity(UUID id) {

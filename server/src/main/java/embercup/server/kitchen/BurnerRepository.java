@@ -6,5 +6,5 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface BurnerRepository extends JpaRepository<BurnerEntity, UUID> {
-    List<BurnerEntity> findAllByOrderByHighW();
+    List<BurnerEntity> findAllByOrderByHighWAscIdAsc();
 }

@@ -88,8 +88,12 @@ public class Kitchens {
                 k.zone,
                 UnitsOfHouse.of(units),
                 UnitsOfHouse.Scales.of(units),
-                vessels.findAllByOrderByBrimMl().stream().map(Kitchens::sheet).toList(),
-                burners.findAllByOrderByHighW().stream().map(Kitchens::sheet).toList());
+                vessels.findAllByOrderByBrimMlAscIdAsc().stream()
+                        .map(Kitchens::sheet)
+                        .toList(),
+                burners.findAllByOrderByHighWAscIdAsc().stream()
+                        .map(Kitchens::sheet)
+                        .toList());
     }
 
     /** By which midnight the days of the house go. */
@@ -114,7 +118,7 @@ public class Kitchens {
     @Transactional(readOnly = true)
     public Map<UUID, Vessel> vesselsById() {
         Map<UUID, Vessel> all = new LinkedHashMap<>();
-        vessels.findAllByOrderByBrimMl().forEach(v -> all.put(v.id, vessel(v)));
+        vessels.findAllByOrderByBrimMlAscIdAsc().forEach(v -> all.put(v.id, vessel(v)));
         return all;
     }
 
@@ -122,7 +126,7 @@ public class Kitchens {
     @Transactional(readOnly = true)
     public Map<UUID, Burner> burnersById() {
         Map<UUID, Burner> all = new LinkedHashMap<>();
-        burners.findAllByOrderByHighW().forEach(b -> all.put(b.id, burner(b)));
+        burners.findAllByOrderByHighWAscIdAsc().forEach(b -> all.put(b.id, burner(b)));
         return all;
     }
 

@@ -6,5 +6,5 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface VesselRepository extends JpaRepository<VesselEntity, UUID> {
-    List<VesselEntity> findAllByOrderByBrimMl();
+    List<VesselEntity> findAllByOrderByBrimMlAscIdAsc();
 }

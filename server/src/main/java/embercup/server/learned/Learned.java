@@ -91,7 +91,7 @@ public class Learned {
     public Optional<Stove> stove(StoveKey key, Burner burner, String vessel, double boilingC) {
         Optional<SwitchEntity> s = switches.findById(key.what());
         List<StoveFit.Observation> all = observations
-                .findAllByBurnerIdAndVesselIdAndAtAfter(
+                .findAllByBurnerIdAndVesselIdAndAtAfterOrderByAtAscIdAsc(
                         key.burnerId, key.vesselId, s.map(x -> x.since).orElse(Instant.EPOCH))
                 .stream()
                 .map(o -> new StoveFit.Observation(Fields.oneOf(StoveFit.Kind.class, o.kind, "kind"), o.ratio))

@@ -8,7 +8,8 @@ import org.springframework.data.jpa.repository.Query;
 
 interface ObservationRepository extends JpaRepository<ObservationEntity, UUID> {
 
-    List<ObservationEntity> findAllByBurnerIdAndVesselIdAndAtAfter(UUID burnerId, UUID vesselId, Instant since);
+    List<ObservationEntity> findAllByBurnerIdAndVesselIdAndAtAfterOrderByAtAscIdAsc(
+            UUID burnerId, UUID vesselId, Instant since);
 
     void deleteAllByBrewId(UUID brewId);
 

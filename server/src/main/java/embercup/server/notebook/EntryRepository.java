@@ -13,37 +13,37 @@ import org.springframework.data.jpa.repository.Query;
 
 interface EntryRepository extends JpaRepository<EntryEntity, UUID> {
 
-    Slice<EntryEntity> findAllByOrderByBrewedAtDesc(Pageable page);
+    Slice<EntryEntity> findAllByOrderByBrewedAtDescBrewIdDesc(Pageable page);
 
-    Stream<EntryEntity> streamAllByOrderByBrewedAtDesc();
+    Stream<EntryEntity> streamAllByOrderByBrewedAtDescBrewIdDesc();
 
     @Modifying
     @Query("update EntryEntity e set e.drinkerName = '', e.drinkerId = null where e.drinkerId = :drinkerId")
     void forget(UUID drinkerId);
 
-    Slice<EntryEntity> findAllByRecipeIdOrderByBrewedAtDesc(UUID recipeId, Pageable page);
+    Slice<EntryEntity> findAllByRecipeIdOrderByBrewedAtDescBrewIdDesc(UUID recipeId, Pageable page);
 
     @Query("""
             select e from EntryEntity e
             where (:recipeId is null or e.recipeId = :recipeId)
               and (:drinker = '' or e.drinkerName = :drinker)
               and (:liking = 0 or e.liking >= :liking)
-            order by e.brewedAt desc
+            order by e.brewedAt desc, e.brewId desc
             """)
     Slice<EntryEntity> filtered(@Nullable UUID recipeId, String drinker, int liking, Pageable page);
 
     @Query("""
             select e from EntryEntity e
             where e.recipeId = :recipeId and e.drinkerId = :drinkerId and e.felt is not null and e.brewedAt > :since
-            order by e.brewedAt desc limit 60
+            order by e.brewedAt desc, e.brewId desc limit 60
             """)
     List<EntryEntity> felt(UUID recipeId, UUID drinkerId, Instant since);
 
     /** Hits among the newest entries only: frequent words fill their page from these in a few milliseconds. */
     @Query(value = """
-                    select r.* from (select e.* from notebook_entry e order by e.brewed_at desc limit 6000) r
+                    select r.* from (select e.* from notebook_entry e order by e.brewed_at desc, e.brew_id desc limit 6000) r
                     where r.search @@ websearch_to_tsquery('english', :words)
-                    order by r.brewed_at desc limit :most offset :skip
+                    order by r.brewed_at desc, r.brew_id desc limit :most offset :skip
                     """, nativeQuery = true)
     List<EntryEntity> searchNewest(String words, int most, int skip);
 
@@ -54,7 +54,7 @@ interface EntryRepository extends JpaRepository<EntryEntity, UUID> {
     @Query(value = """
                     select e.* from notebook_entry e
                     where e.search @@ websearch_to_tsquery('english', :words)
-                    order by e.brewed_at + interval '0 s' desc limit :most offset :skip
+                    order by e.brewed_at + interval '0 s' desc, e.brew_id desc limit :most offset :skip
                     """, nativeQuery = true)
     List<EntryEntity> searchAll(String words, int most, int skip);
 }

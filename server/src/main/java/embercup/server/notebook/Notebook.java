@@ -91,7 +91,7 @@ public class Notebook {
     @Transactional(readOnly = true)
     public List<Entry> history(UUID recipeId) {
         List<Entry> newest = repository
-                .findAllByRecipeIdOrderByBrewedAtDesc(recipeId, PageRequest.of(0, LONGEST_HISTORY))
+                .findAllByRecipeIdOrderByBrewedAtDescBrewIdDesc(recipeId, PageRequest.of(0, LONGEST_HISTORY))
                 .map(Notebook::entry)
                 .getContent();
         List<Entry> oldestFirst = new ArrayList<>(newest);
@@ -112,8 +112,8 @@ public class Notebook {
         Slice<EntryEntity> slice = filtered
                 ? repository.filtered(recipeId, drinker == null ? "" : drinker, liking, request)
                 : recipeId != null
-                        ? repository.findAllByRecipeIdOrderByBrewedAtDesc(recipeId, request)
-                        : repository.findAllByOrderByBrewedAtDesc(request);
+                        ? repository.findAllByRecipeIdOrderByBrewedAtDescBrewIdDesc(recipeId, request)
+                        : repository.findAllByOrderByBrewedAtDescBrewIdDesc(request);
         return new Entry.EntryPage(slice.map(Notebook::entry).getContent(), request.getPageNumber(), slice.hasNext());
     }
 
@@ -150,7 +150,7 @@ public class Notebook {
     /** All of it as a table (RFC 4180); felt is −2 (weak) to 2 (strong), liking 1 to 5, strength 1 as the recipe means it. */
     @Transactional(readOnly = true)
     public String table() {
-        try (Stream<EntryEntity> all = repository.streamAllByOrderByBrewedAtDesc()) {
+        try (Stream<EntryEntity> all = repository.streamAllByOrderByBrewedAtDescBrewIdDesc()) {
             return Csv.written(COLUMNS, all.map(Notebook::row));
         }
     }

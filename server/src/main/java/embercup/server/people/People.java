@@ -58,7 +58,7 @@ public class People {
     /** The brewer first, then by name. */
     @Transactional(readOnly = true)
     public List<Person> all() {
-        return repository.findAllByOrderByBrewerDescName().stream()
+        return repository.findAllByOrderByBrewerDescNameAscIdAsc().stream()
                 .map(this::person)
                 .toList();
     }

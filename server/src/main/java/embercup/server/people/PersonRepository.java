@@ -6,5 +6,5 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface PersonRepository extends JpaRepository<PersonEntity, UUID> {
 
-    List<PersonEntity> findAllByOrderByBrewerDescName();
+    List<PersonEntity> findAllByOrderByBrewerDescNameAscIdAsc();
 }

@@ -53,7 +53,9 @@ public class Recipes implements HerbUses {
 
     @Transactional(readOnly = true)
     public List<RecipeResponse> all() {
-        return repository.findAllByOrderByCreatedAt().stream().map(this::sheet).toList();
+        return repository.findAllByOrderByCreatedAtAscIdAsc().stream()
+                .map(this::sheet)
+                .toList();
     }
 
     @Override

@@ -67,14 +67,14 @@ public class Shelf implements HerbUses {
 
     @Transactional(readOnly = true)
     public List<Tin> all() {
-        List<TinEntity> all = repository.findAllByOrderByHerb();
+        List<TinEntity> all = repository.findAllByOrderByHerbAscFormAscIdAsc();
         return tins(all, new ArrayList<>(taken(all)));
     }
 
     /** All tins for who asks until when they are good and not how much is left: those who took of them are not asked. */
     @Transactional(readOnly = true)
     public List<Tin> dated() {
-        List<TinEntity> all = repository.findAllByOrderByHerb();
+        List<TinEntity> all = repository.findAllByOrderByHerbAscFormAscIdAsc();
         return tins(all, Collections.nCopies(all.size(), null));
     }
 
@@ -86,7 +86,7 @@ public class Shelf implements HerbUses {
     public List<Good> good() {
         Materia materia = herbary.materia();
         LocalDate today = today();
-        return repository.findAllByOrderByHerb().stream()
+        return repository.findAllByOrderByHerbAscFormAscIdAsc().stream()
                 .flatMap(e -> materia.find(e.herb).flatMap(h -> good(e, h, today)).stream())
                 .toList();
     }

@@ -8,7 +8,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
 interface TinRepository extends JpaRepository<TinEntity, UUID> {
-    List<TinEntity> findAllByOrderByHerb();
+    List<TinEntity> findAllByOrderByHerbAscFormAscIdAsc();
 
     @Query("select distinct t.herb from TinEntity t")
     Set<String> herbs();
