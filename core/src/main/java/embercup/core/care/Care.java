@@ -14,6 +14,7 @@ import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
+import embercup.core.plan.SingleDose;
 import embercup.core.plan.Taking;
 import embercup.core.plan.Taking.Sharer;
 import embercup.core.recipe.Posology;
@@ -58,6 +59,14 @@ public final class Care {
             return !stopping().isEmpty();
         }
 
+        /** The same without the notes that were told to the pot's own drinker already. */
+        public Verdict beside(Verdict main) {
+            List<Caution> own = cautions.stream()
+                    .filter(c -> c.severity() != Severity.NOTE || !main.cautions.contains(c))
+                    .toList();
+            return new Verdict(own, loads, ask, workings);
+        }
+
         /** What keeps it from starting. */
         public List<Caution> stopping() {
             return cautions.stream().filter(c -> c.severity() == Severity.STOP).toList();
@@ -100,12 +109,17 @@ public final class Care {
         if (request.cupsSaid()) {
             perDay(all, plan);
         }
+        all.addAll(counted.harmful(plan));
         stomach(all, herbs, plan);
         Spirits.of(plan).ifPresent(all::add);
         infants(all, drinker);
         List<DayLoad> loads = counted.of(plan, history);
         all.addAll(counted.cautions(plan, loads, history));
-        request.taking().prescribedDays().ifPresent(days -> all.add(new Caution.Prescribed(days)));
+        all.addAll(counted.askedTooMuch(plan, loads, history));
+        request.taking()
+                .prescribedDays()
+                .ifPresent(days ->
+                        all.add(new Caution.Prescribed(days, request.taking().prescribedBy())));
         if (!loads.isEmpty() && !request.cupsSaid() && request.cups() > 1) {
             all.add(new Caution.CupsNotSaid(plan.request().cupsADay()));
         }
@@ -122,8 +136,8 @@ public final class Care {
     }
 
     /**
-     * Judges the same pot for somebody who drinks of it beside its drinker: her own cups of what is in it, herbs and all. What
-     * the pot itself has to say is not said again.
+     * Judges the same pot for somebody who drinks of it beside its drinker, by the same rules: her own cups of what is in it, her
+     * day and her history. What the pot itself has to say is not said again.
      */
     public Verdict judge(BrewPlan plan, Sharer sharer, History history) {
         PlanRequest hers = plan.request()
@@ -133,11 +147,13 @@ public final class Care {
         Verdict verdict = judge(plan.forRequest(hers), history);
         List<Caution> own = new ArrayList<>(verdict.cautions());
         own.removeAll(plan.notes());
-        own.removeIf(c -> !(c instanceof Caution.OfDrinker
-                || c instanceof Caution.DayHolds
-                || c instanceof Caution.RunOver
-                || c instanceof Caution.Dislike));
-        double share = ChildDose.share(sharer.drinker()).value();
+        own.removeIf(c -> c.about() == Caution.About.POT);
+        double share = hers.shareOfAdult().value();
+        for (PlannedAddition a : plan.additions()) {
+            SingleDose.of(plan.usual(materia, a), a.of().herb(), a.perCupG() * sharer.serving(), share)
+                    .ifPresent(own::add);
+        }
+        own.sort(Order.OF_TELLING);
         if (share > 0 && sharer.serving() > share * (1 + 1e-9)) {
             own.add(0, new Caution.ServingTooLarge((int) Math.floor(share * 100), (int)
                     Math.round(sharer.serving() * 100)));

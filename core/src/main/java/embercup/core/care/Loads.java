@@ -1,6 +1,7 @@
 package embercup.core.care;
 
 import embercup.core.dose.DayLimits;
+import embercup.core.dose.Drinker;
 import embercup.core.dose.Purpose;
 import embercup.core.materia.Constituent;
 import embercup.core.materia.DailyLimit;
@@ -9,6 +10,7 @@ import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.Herb.Content;
 import embercup.core.materia.HerbMeasure;
+import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
 import embercup.core.measure.Mass;
 import embercup.core.plan.BrewPlan;
@@ -22,11 +24,15 @@ import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.function.ToDoubleFunction;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a person's day holds of everything that has a limit: the cups of this plan that she drinks that day, and what was
@@ -50,13 +56,18 @@ final class Loads {
 
     /** Milligrams of each limited constituent that a person gets in a day from the cups she drinks of a plan that day. */
     Map<Constituent, Workings> contents(BrewPlan plan) {
+        return contents(plan, slug -> 1);
+    }
+
+    /** The same with each herb so many times: what the cook asked for, of a dose that was cut. */
+    private Map<Constituent, Workings> contents(BrewPlan plan, ToDoubleFunction<String> times) {
         Map<Constituent, List<Workings>> parts = new EnumMap<>(Constituent.class);
         List<Optional<Map<ExtractClass, Double>>> drawn = drawn(plan);
         for (int i = 0; i < plan.additions().size(); i++) {
             PlannedAddition addition = plan.additions().get(i);
             for (Content c : materia.herb(addition.herb(), "herb").constituents()) {
                 parts.computeIfAbsent(c.constituent(), k -> new ArrayList<>())
-                        .add(content(plan, addition, c, drawn.get(i)));
+                        .add(content(plan, addition, c, drawn.get(i), times.applyAsDouble(addition.herb())));
             }
         }
         Map<Constituent, Workings> all = new EnumMap<>(Constituent.class);
@@ -66,12 +77,16 @@ final class Loads {
     }
 
     private Workings content(
-            BrewPlan plan, PlannedAddition addition, Content c, Optional<Map<ExtractClass, Double>> drawn) {
+            BrewPlan plan,
+            PlannedAddition addition,
+            Content c,
+            Optional<Map<ExtractClass, Double>> drawn,
+            double times) {
         Herb herb = materia.herb(addition.herb(), "herb");
         Optional<DailyLimit.Counting> counting =
                 Optional.ofNullable(materia.limits().get(c.constituent())).map(DailyLimit::counting);
         List<Workings> factors = new ArrayList<>();
-        factors.add(Workings.given(Term.GRAMS, addition.grams(), "g"));
+        factors.add(Workings.given(Term.GRAMS, addition.grams() * times, "g"));
         if (addition.form() == Form.FRESH) {
             factors.add(Workings.given(Term.DRIED_SHARE, HerbMeasure.driedShare(materia, herb), ""));
         }
@@ -119,8 +134,12 @@ final class Loads {
     // ---- against the limits
 
     List<DayLoad> of(BrewPlan plan, History history) {
+        return of(plan, history, contents(plan));
+    }
+
+    private List<DayLoad> of(BrewPlan plan, History history, Map<Constituent, Workings> contents) {
         List<DayLoad> loads = new ArrayList<>();
-        contents(plan).forEach((constituent, pot) -> {
+        contents.forEach((constituent, pot) -> {
             DailyLimit limit = materia.limits().get(constituent);
             if (limit != null) {
                 List<Workings> parts = new ArrayList<>(List.of(pot));
@@ -162,15 +181,14 @@ final class Loads {
         return bearable ? Against.SHORT_USE : Against.OVER;
     }
 
-    /** For how long a cup is drunk, as far as anybody said. */
+    /** For how long a cup is drunk. */
     private enum Use {
         SHORT,
-        NOT_SAID,
         LONG,
         PRESCRIBED
     }
 
-    /** Long as a tonic, by the days that the recipe says, and by the days behind it; short only when its days are said. */
+    /** Long as a tonic, by the days that the recipe says, and by the days behind it; a pot without a schedule is one day's. */
     private Use use(BrewPlan plan, History history, DailyLimit limit) {
         PlanRequest request = plan.request();
         if (request.prescribed()) {
@@ -185,7 +203,93 @@ final class Loads {
         if (over || request.purpose() == Purpose.TONIC) {
             return Use.LONG;
         }
-        return on.isPresent() ? Use.SHORT : Use.NOT_SAID;
+        return Use.SHORT;
+    }
+
+    // ---- what was asked for
+
+    /**
+     * Doses that were cut and that would be over a limit uncut: less of a herb never stops what more of it does not, so that the
+     * cut one is offered and not taken silently.
+     */
+    List<Caution> askedTooMuch(BrewPlan plan, List<DayLoad> loads, History history) {
+        Map<String, Caution.DoseClipped> cut = new HashMap<>();
+        for (Caution note : plan.notes()) {
+            if (note instanceof Caution.DoseClipped c
+                    && c.clip().isPresent()
+                    && c.perCup().grams() > 0) {
+                cut.put(c.of().slug(), c);
+            }
+        }
+        List<Caution> all = new ArrayList<>();
+        double share = plan.request().shareOfAdult().value();
+        if (!cut.isEmpty()) {
+            all.addAll(tooMuch(plan, loads, history, slug -> times(cut.get(slug))));
+        }
+        if (all.isEmpty() && share > 0 && share < 1) {
+            // What is too much for a grown-up is not made small enough for a child.
+            BrewPlan grownUps = plan.forRequest(plan.request().withDrinker(Drinker.ADULT));
+            all.addAll(tooMuch(grownUps, loads, history, slug -> times(cut.get(slug)) / share));
+        }
+        return all;
+    }
+
+    private List<Caution> tooMuch(BrewPlan plan, List<DayLoad> loads, History history, ToDoubleFunction<String> times) {
+        List<Caution> all = new ArrayList<>();
+        for (DayLoad would : of(plan, history, contents(plan, times))) {
+            boolean over = loads.stream().anyMatch(l -> l.constituent() == would.constituent() && l.stops());
+            if (!would.stops() || over) {
+                continue;
+            }
+            for (PlannedAddition a : plan.additions()) {
+                if (materia.herb(a.herb(), "herb").holds(would.constituent()) && a.perCupG() > 0) {
+                    all.add(new Caution.AskedTooMuch(
+                            a.of().herb(),
+                            Mass.grams(a.perCupG() * times.applyAsDouble(a.herb())),
+                            Mass.grams(a.perCupG()),
+                            would.constituent(),
+                            Mass.milligrams(would.mg()),
+                            Mass.milligrams(would.limitMg()),
+                            would.source()));
+                }
+            }
+        }
+        return all.stream().distinct().toList();
+    }
+
+    private static double times(Caution.@Nullable DoseClipped cut) {
+        return cut == null
+                ? 1
+                : cut.clip().orElseThrow().asked().grams() / cut.perCup().grams();
+    }
+
+    /** Herbs of which a day's cups, as they were asked for, hold what poisons; a child is poisoned by its share of it. */
+    List<Caution> harmful(BrewPlan plan) {
+        Map<String, Double> dried = new LinkedHashMap<>();
+        Map<String, Double> times = new HashMap<>();
+        plan.notes().forEach(n -> {
+            if (n instanceof Caution.DoseClipped c && c.clip().isPresent()) {
+                times.put(c.of().slug(), times(c));
+            }
+        });
+        for (PlannedAddition a : plan.additions()) {
+            Herb herb = materia.herb(a.herb(), "herb");
+            double share = a.form() == Form.FRESH ? HerbMeasure.driedShare(materia, herb) : 1;
+            double grams = a.grams() * plan.request().shareADay() * share * times.getOrDefault(a.herb(), 1.0);
+            dried.merge(a.herb(), grams, Double::sum);
+        }
+        List<Caution> all = new ArrayList<>();
+        dried.forEach((slug, grams) -> {
+            Herb herb = materia.herb(slug, "herb");
+            herb.harmful().ifPresent(h -> {
+                double from = h.perDayG() * plan.request().shareOfAdult().value();
+                if (grams > 0 && grams >= from) {
+                    all.add(new Caution.Harmful(
+                            HerbName.of(herb), Mass.grams(grams), Mass.grams(from), h.why(), h.source()));
+                }
+            });
+        });
+        return all;
     }
 
     // ---- what is said of them

@@ -26,7 +26,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 
@@ -49,6 +48,7 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
         List<DayLoad> over = verdict.loads().stream().filter(DayLoad::stops).toList();
         over.forEach(load -> fewer(load).ifPresent(ways::add));
         over.forEach(load -> lessen(load).ifPresent(ways::add));
+        verdict.stopping().forEach(c -> cutToAllowed(c).ifPresent(ways::add));
         Set<String> stopped = new LinkedHashSet<>();
         verdict.stopping().forEach(c -> stopped.addAll(c.slugs()));
         over.forEach(load -> bringing(load).forEach(a -> stopped.add(a.herb())));
@@ -79,6 +79,39 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
         return verdict.stopping().stream()
                 .mapToInt(c -> Math.max(1, c.slugs().size()))
                 .sum();
+    }
+
+    /** What was cut is taken as it is, or a poisonous amount lessened to a usual one. */
+    private Optional<WayOut> cutToAllowed(Caution stop) {
+        if (stop instanceof Caution.AskedTooMuch asked) {
+            return lessened(asked.of(), asked.asked(), asked.perCup());
+        } else if (stop instanceof Caution.Harmful harmful) {
+            return plan.additions().stream()
+                    .filter(a -> a.herb().equals(harmful.of().slug()))
+                    .findFirst()
+                    .flatMap(a -> plan.usual(materia, a)
+                            .highestInCup()
+                            .flatMap(
+                                    most -> lessened(harmful.of(), Mass.grams(a.perCupG()), Mass.grams(most.value()))));
+        }
+        return Optional.empty();
+    }
+
+    private Optional<WayOut> lessened(HerbName of, Mass now, Mass only) {
+        double share = hundredths(only.grams() / now.grams());
+        boolean blended = plan.additions().stream()
+                .anyMatch(a -> a.herb().equals(of.slug()) && !a.taken().equals(of.slug()));
+        return share > 0 && share < 1 && !blended
+                ? Optional.of(new Lessen(
+                        of,
+                        share,
+                        only.times(request().cups()),
+                        now.times(request().cups())))
+                : Optional.empty();
+    }
+
+    private PlanRequest request() {
+        return plan.request();
     }
 
     private void others(String slug, List<WayOut> ways) {
@@ -140,12 +173,11 @@ record WaysOut(Materia materia, BrewPlan plan, Care.Verdict verdict, History his
         } else if (way instanceof FewerCups f) {
             return request.withCups(f.cups());
         } else if (way instanceof FewerADay f) {
-            Taking taking = request.taking();
-            return request.withTaking(
-                    new Taking(OptionalDouble.of(f.cups()), taking.prescribedDays(), taking.others()));
+            return request.withTaking(request.taking().withCupsADay(f.cups()));
         } else if (way instanceof WayOut.Prescribed p) {
             Taking taking = request.taking();
-            return request.withTaking(new Taking(taking.cupsADay(), OptionalInt.of(p.days()), taking.others()));
+            return request.withTaking(
+                    new Taking(taking.cupsADay(), OptionalInt.of(p.days()), taking.prescribedBy(), taking.others()));
         }
         return request.withRecipe(request.recipe().in(new Menstruum(((DrawWith) way).menstruum(), 0)));
     }

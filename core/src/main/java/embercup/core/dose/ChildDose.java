@@ -2,6 +2,7 @@ package embercup.core.dose;
 
 import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
+import java.util.OptionalDouble;
 
 /** The share of an adult dose for a child: the smaller of Clark's and Young's rule. */
 public final class ChildDose {
@@ -30,6 +31,15 @@ public final class ChildDose {
         return age > YOUNG_UNTIL_YEARS
                 ? Workings.least(Term.SHARE_OF_ADULT, "", clark)
                 : Workings.least(Term.SHARE_OF_ADULT, "", clark, young(age));
+    }
+
+    /** The same where a recipe says a child's share of its own: the smaller counts, and an adult has all. */
+    public static Workings share(Drinker drinker, OptionalDouble recipes) {
+        Workings share = share(drinker);
+        return recipes.isEmpty() || share.value() == 0 || drinker.ageYears() >= Drinker.ADULT_YEARS
+                ? share
+                : Workings.least(
+                        Term.SHARE_OF_ADULT, "", share, Workings.given(Term.AS_RECIPE_SAYS, recipes.getAsDouble(), ""));
     }
 
     /** Weight ÷ 68 kg, at most 1. */

@@ -10,6 +10,7 @@ import embercup.core.workings.Workings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** Turns the amount a recipe says into the amount this drinker gets in this cup. */
 public final class DoseRule {
@@ -23,6 +24,7 @@ public final class DoseRule {
      * @param taste the drinker's own factor, learned from notes; 1 when nothing is known
      * @param room the most that strength and purpose may lift a herb of a blend; see {@link #room}
      * @param prescribed whether a practitioner prescribed it, so that a day's maximum does not cut it
+     * @param childShare a child's share of an adult's cup as the recipe says, 0–1; empty when it does not
      */
     public record Wish(
             Strength strength,
@@ -32,7 +34,8 @@ public final class DoseRule {
             double cups,
             double room,
             double taste,
-            boolean prescribed) {}
+            boolean prescribed,
+            OptionalDouble childShare) {}
 
     /**
      * Blends share the room: together the herbs of a blend hold no more than one herb's highest single dose, so that a
@@ -60,8 +63,16 @@ public final class DoseRule {
      * @param clipped whether the day's maximum cut it
      * @param mostPerDay the day's maximum for this drinker, g of this form; empty when none is published
      * @param restOfDay share of the day's maximum that the other lines of the same herb take
+     * @param asked what a cup would have had without a limit, g
+     * @param cupsInDay cups that are counted in a day
      */
-    public record Dose(Workings perCup, boolean clipped, Optional<Workings> mostPerDay, double restOfDay) {
+    public record Dose(
+            Workings perCup,
+            boolean clipped,
+            Optional<Workings> mostPerDay,
+            double restOfDay,
+            double asked,
+            double cupsInDay) {
 
         public double perCupG() {
             return perCup.value();
@@ -69,7 +80,7 @@ public final class DoseRule {
 
         /** The same with other grams in each cup. */
         public Dose of(Workings other) {
-            return new Dose(other, clipped, mostPerDay, restOfDay);
+            return new Dose(other, clipped, mostPerDay, restOfDay, asked, cupsInDay);
         }
 
         /** Whether so much of this line in a day, with the other lines of the herb, is more than the day's maximum. */
@@ -110,7 +121,7 @@ public final class DoseRule {
     private static Wished wished(Materia materia, Herb herb, Line line, Wish wish) {
         UsualDose usual = new UsualDose(materia, herb, line.form, wish.tradition());
         Workings moved = insideRange(herb.dose(wish.tradition(), line.form), line.own, factor(wish));
-        Workings share = ChildDose.share(wish.drinker());
+        Workings share = ChildDose.share(wish.drinker(), wish.childShare());
         boolean child = share.value() < 1;
         return new Wished(
                 child ? Workings.product(Term.CHILDS_GRAMS_PER_CUP, "g", moved, share) : moved,
@@ -126,7 +137,13 @@ public final class DoseRule {
     private static Dose dose(Wished wished, double day, boolean whole) {
         double rest = day - wished.shareOfDay();
         if (whole || wished.mostPerDay.isEmpty() || day <= 1 + 1e-9) {
-            return new Dose(wished.perCup.as(Term.GRAMS_PER_CUP), false, wished.mostPerDay, rest);
+            return new Dose(
+                    wished.perCup.as(Term.GRAMS_PER_CUP),
+                    false,
+                    wished.mostPerDay,
+                    rest,
+                    wished.perCup.value(),
+                    wished.cupsInDay);
         }
         Workings cups = Workings.given(Term.CUPS_IN_A_DAY, wished.cupsInDay, "cups");
         Workings lines = Workings.given(Term.LINES_SHARE, wished.shareOfDay() / day, "");
@@ -136,7 +153,13 @@ public final class DoseRule {
         Workings most = Workings.quotient(Term.MOST_IN_A_CUP, "g", wished.mostPerDay.get(), cups);
         fits.add(only ? most : Workings.product(Term.MOST_IN_A_CUP, "g", most, lines));
         wished.highest.ifPresent(h -> fits.add(only ? h : Workings.product(Term.USUAL_HIGHEST, "g", h, lines)));
-        return new Dose(Workings.least(Term.GRAMS_PER_CUP, "g", fits), true, wished.mostPerDay, rest / day);
+        return new Dose(
+                Workings.least(Term.GRAMS_PER_CUP, "g", fits),
+                true,
+                wished.mostPerDay,
+                rest / day,
+                wished.perCup.value(),
+                wished.cupsInDay);
     }
 
     /** What strength, purpose and taste make of a dose; no more than the room of a blend. */

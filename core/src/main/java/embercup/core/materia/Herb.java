@@ -77,9 +77,19 @@ public record Herb(
      * @param doses usual doses by tradition; empty when none is published
      * @param ageFloorYears youngest drinker in years
      * @param longestRunDays days in a row before a break
+     * @param harmful from how much on it poisons; empty where its usual most and its constituents say enough
      */
-    public record Dosing(List<DoseRange> doses, Optional<Sourced> ageFloorYears, Optional<Sourced> longestRunDays) {
-        static final Dosing NONE = new Dosing(List.of(), Optional.empty(), Optional.empty());
+    public record Dosing(
+            List<DoseRange> doses,
+            Optional<Sourced> ageFloorYears,
+            Optional<Sourced> longestRunDays,
+            Optional<Harmful> harmful) {
+        static final Dosing NONE = new Dosing(List.of(), Optional.empty(), Optional.empty(), Optional.empty());
+
+        /** What a cook may enter of a herb of her own. */
+        public Dosing(List<DoseRange> doses, Optional<Sourced> ageFloorYears, Optional<Sourced> longestRunDays) {
+            this(doses, ageFloorYears, longestRunDays, Optional.empty());
+        }
 
         public Dosing {
             doses = List.copyOf(doses);
@@ -365,6 +375,19 @@ public record Herb(
     public Optional<Stop> stop() {
         return care.stop;
     }
+
+    /** From how much on it poisons; empty where its usual most and its constituents say enough. */
+    public Optional<Harmful> harmful() {
+        return dosing.harmful;
+    }
+
+    /**
+     * From how much on a herb poisons an adult.
+     *
+     * @param perDayG dried, at once or over a day, g
+     * @param why what it does then, as a sentence
+     */
+    public record Harmful(double perDayG, String why, String source) {}
 
     /** A number with the key of its source. */
     public record Sourced(double value, String source) {}

@@ -33,7 +33,8 @@ record HerbFile(
     record Dosing(
             @Nullable List<Dose> doses,
             @Nullable Years ageFloor,
-            @Nullable Days longestRun) {}
+            @Nullable Days longestRun,
+            @Nullable Harmful harmful) {}
 
     record Brewing(
             @Nullable Method method,
@@ -74,6 +75,8 @@ record HerbFile(
     record Years(double years, String source) {}
 
     record Days(double days, String source) {}
+
+    record Harmful(double perDayG, String text, String source) {}
 
     record Swelling(double mlPerG, String source) {}
 

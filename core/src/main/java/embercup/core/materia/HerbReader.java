@@ -61,7 +61,8 @@ record HerbReader(MateriaFile file, Map<Trait.Kind, Trait> traits, Set<String> l
         return new Herb.Dosing(
                 each(d.doses(), this::dose),
                 optional(d.ageFloor(), y -> new Sourced(y.years(), file.known(y.source()))),
-                optional(d.longestRun(), r -> new Sourced(r.days(), file.known(r.source()))));
+                optional(d.longestRun(), r -> new Sourced(r.days(), file.known(r.source()))),
+                optional(d.harmful(), h -> new Herb.Harmful(h.perDayG(), h.text(), file.known(h.source()))));
     }
 
     /** A dose by the cup or by the day: what is not said follows from the other and the times. */

@@ -26,13 +26,26 @@ public sealed interface KitchenAmount {
     /** A count. @param about whether it had to be rounded by more than a tenth */
     record Pieces(double count, Unit unit, boolean about) implements KitchenAmount {}
 
-    /** An amount in the unit that the recipe says it in, to a quarter; whole units from five on. */
-    static KitchenAmount asWritten(Quantity quantity) {
-        double parts = quantity.amount() < 5 ? 4 : 1;
-        double rounded = Math.max(1 / 8.0, Math.rint(quantity.amount() * parts) / parts);
-        double shown = quantity.amount() < 0.5 ? Math.max(1 / 8.0, Math.rint(quantity.amount() * 8) / 8) : rounded;
-        return new Pieces(shown, quantity.unit(), Math.abs(shown - quantity.amount()) > 0.1 * quantity.amount());
+    /** Nothing of it: a child under two years gets none. */
+    record None() implements KitchenAmount {}
+
+    /**
+     * An amount in the unit that the recipe says it in, to a quarter; whole units from five on.
+     *
+     * @param amount 0 or more
+     */
+    static KitchenAmount asWritten(double amount, Unit unit) {
+        if (amount <= 0) {
+            return new None();
+        }
+        double parts = amount < 5 ? 4 : 1;
+        double rounded = Math.max(LEAST_SHOWN, Math.rint(amount * parts) / parts);
+        double shown = amount < 0.5 ? Math.max(LEAST_SHOWN, Math.rint(amount * 8) / 8) : rounded;
+        return new Pieces(shown, unit, Math.abs(shown - amount) > 0.1 * amount);
     }
+
+    /** The smallest part of a unit that a cook can measure by eye. */
+    double LEAST_SHOWN = 1 / 8.0;
 
     /** What two fingers hold. */
     record Pinch() implements KitchenAmount {}
@@ -46,6 +59,9 @@ public sealed interface KitchenAmount {
     /** A volume in spoons and cups. */
     static KitchenAmount spoons(Volume volume, KitchenSystem system) {
         double teaspoons = volume.millilitres() / system.teaspoonMl();
+        if (teaspoons <= 0) {
+            return new None();
+        }
         if (teaspoons < SMALLEST_TSP) {
             return new LessThanAPinch();
         }

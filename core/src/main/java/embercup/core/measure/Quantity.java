@@ -5,20 +5,20 @@ import embercup.core.workings.Limit;
 /**
  * An amount as a cook says it: "2 tsp", "1 stick". Immutable.
  *
- * @param amount more than 0, at most {@link Limit#AMOUNT}
+ * @param amount more than 0; what a cook may enter is {@link Limit#AMOUNT}
  */
 public record Quantity(double amount, Unit unit) {
 
-    /** @throws IllegalArgumentException for zero, negative, non-finite or absurd amounts */
+    /** @throws IllegalArgumentException for zero, negative or non-finite amounts */
     public Quantity {
-        if (!possible(amount)) {
+        if (!(amount > 0 && Double.isFinite(amount))) {
             throw new IllegalArgumentException("no amount: " + amount);
         }
     }
 
-    /** Whether an amount is above nothing and below a slip of the key. */
+    /** Whether somebody may enter an amount: nothing that only a machine writes, nothing beyond a slip of the key. */
     public static boolean possible(double amount) {
-        return amount > 0 && Limit.AMOUNT.holds(amount);
+        return Limit.AMOUNT.holds(amount);
     }
 
     public static Quantity of(double amount, Unit unit) {

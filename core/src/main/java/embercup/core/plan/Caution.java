@@ -14,6 +14,7 @@ import embercup.core.workings.Code;
 import embercup.core.workings.Limit;
 import java.time.LocalTime;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -23,6 +24,19 @@ import java.util.Optional;
 public sealed interface Caution {
 
     Severity severity();
+
+    /** Whom or what it is about: no member can be without, so that nobody who drinks of a pot is forgotten. */
+    About about();
+
+    /** Whom or what a caution is about. */
+    enum About {
+        /** What is in the pot and how it is made: said once, whoever drinks of it. */
+        POT,
+        /** What a drinker is: an age, a condition, an allergy. */
+        DRINKER,
+        /** What a drinker has of it: her cups of the day, and her days in a row. */
+        DAY
+    }
 
     /** Key of its source. */
     default String source() {
@@ -39,8 +53,29 @@ public sealed interface Caution {
         return Code.of(getClass());
     }
 
+    /** About the pot: every drinker of it hears it once. */
+    sealed interface OfPot extends Caution {
+        @Override
+        default About about() {
+            return About.POT;
+        }
+    }
+
     /** For what this drinker is, an age, a condition, an allergy: another may drink the same cup. */
-    sealed interface OfDrinker extends Caution {}
+    sealed interface OfDrinker extends Caution {
+        @Override
+        default About about() {
+            return About.DRINKER;
+        }
+    }
+
+    /** About a drinker's cups of a day or her days in a row: judged for everybody who drinks of the pot. */
+    sealed interface OfDay extends Caution {
+        @Override
+        default About about() {
+            return About.DAY;
+        }
+    }
 
     /** A note that common practice gives. */
     sealed interface Note extends Caution {
@@ -98,25 +133,69 @@ public sealed interface Caution {
 
     // ---- the dose
 
-    record DoseClipped(HerbName of, Mass perCup, Mass mostADay, String source) implements OfHerb, Careful {}
+    /**
+     * A dose that was cut to what a drinker may have.
+     *
+     * @param perCup what is in a cup now
+     * @param mostADay the most of a day for this drinker
+     * @param clip how it was cut; empty in a plan that an earlier version kept
+     */
+    record DoseClipped(HerbName of, Mass perCup, Mass mostADay, Optional<Clip> clip, String source)
+            implements OfHerb, Careful, OfDay {
 
-    record SingleDose(HerbName of, Mass perCup, Mass usualMost, Severity severity, String source) implements OfHerb {}
+        /** A plan that an earlier version kept does not say how. */
+        public DoseClipped {
+            clip = Objects.requireNonNullElse(clip, Optional.empty());
+        }
+    }
+
+    /**
+     * How a dose was cut.
+     *
+     * @param asked what a cup would have had
+     * @param cups of a day that are counted
+     * @param askedADay what those would have had together
+     * @param toSingleDose whether it was cut to a usual single dose, which is less than the cup's part of the day
+     */
+    record Clip(Mass asked, double cups, Mass askedADay, boolean toSingleDose) {}
+
+    /**
+     * A dose that was cut, and that would have been stopped uncut: the cook takes the cut one, or another herb.
+     *
+     * @param asked what a cup would have had
+     * @param perCup what is in a cup now
+     * @param would what the day would have held of the constituent
+     */
+    record AskedTooMuch(
+            HerbName of, Mass asked, Mass perCup, Constituent constituent, Mass would, Mass limit, String source)
+            implements OfHerb, Stopping, OfDay {}
+
+    /**
+     * So much of a herb poisons.
+     *
+     * @param day what the recipe puts into a day's cups
+     * @param from from how much on, for this drinker
+     */
+    record Harmful(HerbName of, Mass day, Mass from, String why, String source) implements OfHerb, Stopping, OfDay {}
+
+    record SingleDose(HerbName of, Mass perCup, Mass usualMost, Severity severity, String source)
+            implements OfHerb, OfDay {}
 
     /** @param lifted by how much strength and purpose still lift the blend, % */
-    record SharedRoom(int lifted) implements Note {}
+    record SharedRoom(int lifted) implements Note, OfPot {}
 
     // ---- the pot
 
-    record VesselTooSmall(String vessel, Volume takes, Volume needs, Severity severity) implements Caution {}
+    record VesselTooSmall(String vessel, Volume takes, Volume needs, Severity severity) implements OfPot {}
 
-    record BoilsDry() implements Stopping {
+    record BoilsDry() implements Stopping, OfPot {
         @Override
         public String source() {
             return "kitchen-heat";
         }
     }
 
-    record NeverBoils() implements Careful {
+    record NeverBoils() implements Careful, OfPot {
         @Override
         public String source() {
             return "kitchen-heat";
@@ -130,7 +209,7 @@ public sealed interface Caution {
      * @param would the smallest flame that would hold it
      * @param lidWould whether a lid would do
      */
-    record CannotHold(Temperature falls, Optional<Flame> would, boolean lidWould) implements Careful {
+    record CannotHold(Temperature falls, Optional<Flame> would, boolean lidWould) implements Careful, OfPot {
         @Override
         public String source() {
             return "kitchen-heat";
@@ -138,10 +217,10 @@ public sealed interface Caution {
     }
 
     /** A vessel that breaks or burns on a flame. */
-    record NotOnAFlame(String vessel, Vessel.Kind kind) implements Stopping {}
+    record NotOnAFlame(String vessel, Vessel.Kind kind) implements Stopping, OfPot {}
 
     /** A reduction that takes longer than anybody stands beside it. */
-    record LongReduction(double hours, Volume from, Volume to) implements Careful {
+    record LongReduction(double hours, Volume from, Volume to) implements Careful, OfPot {
         @Override
         public String source() {
             return "kitchen-heat";
@@ -149,14 +228,14 @@ public sealed interface Caution {
     }
 
     /** @param percent of what the herbs' usual cup holds */
-    record FarFromUsual(int percent) implements Note {}
+    record FarFromUsual(int percent) implements Note, OfPot {}
 
     /** @param coverCm water above the herbs, cm */
-    record HerbsNotCovered(String vessel, double coverCm) implements Note {}
+    record HerbsNotCovered(String vessel, double coverCm) implements Note, OfPot {}
 
     /** @param says what says otherwise than the recipe's cups */
     record RecipeContradictsItself(double cups, Volume cup, Volume all, Contradiction says, Volume other)
-            implements Careful {
+            implements Careful, OfPot {
 
         /** How many cups it is when not the cups but the other is meant: so many that a cup stays about as large as it is. */
         public double otherCups() {
@@ -179,21 +258,22 @@ public sealed interface Caution {
     // ---- the cup
 
     /** @param sour what brings the acid; empty when it is not in the recipe */
-    record AcidTurn(String from, String to, Optional<HerbName> sour, String source) implements Note {}
+    record AcidTurn(String from, String to, Optional<HerbName> sour, String source) implements Note, OfPot {}
 
-    record CupTooCool(HerbName of, Temperature by, String why, String source) implements OfHerb, Note {}
+    record CupTooCool(HerbName of, Temperature by, String why, String source) implements OfHerb, Note, OfPot {}
 
-    record Curdles(HerbName of, HerbName sour) implements OfHerb, Careful {}
+    record Curdles(HerbName of, HerbName sour) implements OfHerb, Careful, OfPot {}
 
     // ---- the drinker
 
-    record NotForTea(HerbName of, String why, String source) implements OfHerb, Stopping {}
+    record NotForTea(HerbName of, String why, String source) implements OfHerb, Stopping, OfPot {}
 
     /** A herb of the cook's own that has a name of a plant that is refused. */
-    record NamedLikeRefused(HerbName of, String refused, String why, String source) implements OfHerb, Stopping {}
+    record NamedLikeRefused(HerbName of, String refused, String why, String source)
+            implements OfHerb, Stopping, OfPot {}
 
     /** A herb of the cook's own that has the name of a poisonous plant that is mistaken for a herb. */
-    record NamedLikePoison(HerbName of, String poison) implements OfHerb, Stopping {}
+    record NamedLikePoison(HerbName of, String poison) implements OfHerb, Stopping, OfPot {}
 
     /**
      * A herb of the cook's own: no dose, no interactions, no age are known here.
@@ -217,7 +297,7 @@ public sealed interface Caution {
         }
     }
 
-    record Dislike(HerbName of) implements OfHerb, Note {
+    record Dislike(HerbName of) implements OfHerb, Note, OfDrinker {
         @Override
         public String source() {
             return "own";
@@ -225,7 +305,7 @@ public sealed interface Caution {
     }
 
     /** What the materia says to everybody. */
-    record General(List<HerbName> herbs, String why, Severity severity, String source) implements OfHerbs {}
+    record General(List<HerbName> herbs, String why, Severity severity, String source) implements OfHerbs, OfPot {}
 
     /** What the materia says to somebody with a condition. */
     record ForCondition(List<HerbName> herbs, Condition condition, String why, Severity severity, String source)
@@ -237,14 +317,14 @@ public sealed interface Caution {
     }
 
     /** What herbs say when several of a kind meet in one pot. */
-    record Together(List<HerbName> herbs, String why, String source) implements OfHerbs, Note {}
+    record Together(List<HerbName> herbs, String why, String source) implements OfHerbs, Note, OfPot {}
 
     /**
      * Herbs of a kind whose shares of their usual days are together more than one day.
      *
      * @param percent of one usual day
      */
-    record AddsUp(List<HerbName> herbs, String why, int percent, String source) implements OfHerbs, Careful {}
+    record AddsUp(List<HerbName> herbs, String why, int percent, String source) implements OfHerbs, Careful, OfDay {}
 
     /** Some of what herbs say depends on the trimester, which is not known: the strictest counts. */
     record WhichTrimester() implements OfDrinker, Note {}
@@ -252,10 +332,10 @@ public sealed interface Caution {
     record AgeFloor(List<HerbName> herbs, double years, String source) implements OfHerbs, OfDrinker, Stopping {}
 
     /** A herb that upsets raw, and is boiled for less than it needs. */
-    record NotBoiled(HerbName of, double minutes, String source) implements OfHerb, Careful {}
+    record NotBoiled(HerbName of, double minutes, String source) implements OfHerb, Careful, OfPot {}
 
     /** A herb that is usually gathered, and what else it could be. */
-    record Identity(HerbName of, List<Confusion> lookAlikes) implements OfHerb, Note {
+    record Identity(HerbName of, List<Confusion> lookAlikes) implements OfHerb, Note, OfPot {
         /** What it could be else; how to tell stands on the herb's page and at the check before the start. */
         public List<String> names() {
             return lookAlikes.stream().map(Confusion::name).toList();
@@ -263,12 +343,12 @@ public sealed interface Caution {
     }
 
     /** A herb that is usually bought, and the poison that has been sold for it. */
-    record BoughtIdentity(HerbName of, List<Confusion> lookAlikes) implements OfHerb, Note {}
+    record BoughtIdentity(HerbName of, List<Confusion> lookAlikes) implements OfHerb, Note, OfPot {}
 
     /** @param tell how it is told from the herb */
     record Confusion(String name, String tell) {}
 
-    record Stomach(List<HerbName> herbs, boolean emptyHere) implements Note {}
+    record Stomach(List<HerbName> herbs, boolean emptyHere) implements Note, OfDrinker {}
 
     record UnderTwo() implements OfDrinker, Stopping {
         @Override
@@ -277,25 +357,25 @@ public sealed interface Caution {
         }
     }
 
-    record PregnancyGeneral() implements Note {}
+    record PregnancyGeneral() implements Note, OfDrinker {}
 
     // ---- the day and the run of days
 
     /** The recipe does not say how many cups a day; so many of this pot are counted. */
-    record CupsNotSaid(double cups) implements Note {}
+    record CupsNotSaid(double cups) implements Note, OfDay {}
 
-    record PosologyDay(HerbName of, Mass day, Mass usualMost, String source) implements OfHerb, Careful {}
+    record PosologyDay(HerbName of, Mass day, Mass usualMost, String source) implements OfHerb, Careful, OfDay {}
 
-    record PosologyRun(HerbName of, int days, int most, String source) implements OfHerb, Careful {}
+    record PosologyRun(HerbName of, int days, int most, String source) implements OfHerb, Careful, OfDay {}
 
     /** @param months whether the cook's school drinks its pot for months */
-    record LongestRun(HerbName of, int days, boolean months, String source) implements OfHerb, Note {}
+    record LongestRun(HerbName of, int days, boolean months, String source) implements OfHerb, Note, OfDay {}
 
     /** @param rest days of rest that are still owed */
-    record RunOver(HerbName of, int days, int most, int rest, String source) implements OfHerb, Careful {}
+    record RunOver(HerbName of, int days, int most, int rest, String source) implements OfHerb, Careful, OfDay {}
 
     /** With the days before it, the course would pass the longest run. */
-    record RunWouldPass(HerbName of, int days, int more, int most, String source) implements OfHerb, Careful {}
+    record RunWouldPass(HerbName of, int days, int more, int most, String source) implements OfHerb, Careful, OfDay {}
 
     /**
      * What the day holds of a limited constituent.
@@ -313,7 +393,7 @@ public sealed interface Caution {
             List<Earlier> earlier,
             boolean allCounted,
             String source)
-            implements Caution {
+            implements OfDay {
 
         @Override
         public Severity severity() {
@@ -353,7 +433,8 @@ public sealed interface Caution {
     /** What an earlier brew of the day brought. @param at clock time of it; empty when that is not known */
     record Earlier(String name, Optional<LocalTime> at, Mass holds) {}
 
-    record Prescribed(int days) implements Note {}
+    /** @param by who prescribed it; empty when it is not said */
+    record Prescribed(int days, Optional<String> by) implements Note, OfDrinker {}
 
     /** A child's serving of a shared pot is more than its share of an adult's cup. */
     record ServingTooLarge(int percent, int servingPercent) implements OfDrinker, Stopping {
@@ -364,7 +445,7 @@ public sealed interface Caution {
     }
 
     /** One cup holds more than is good at once. */
-    record AtOnce(Constituent constituent, Mass cup, Mass limit, String source) implements Careful {}
+    record AtOnce(Constituent constituent, Mass cup, Mass limit, String source) implements Careful, OfDay {}
 
     // ---- the method
 
@@ -378,20 +459,20 @@ public sealed interface Caution {
         }
     }
 
-    record ReducingPot() implements Note {}
+    record ReducingPot() implements Note, OfPot {}
 
     /** Boiling water on cold glass. */
-    record GlassAndHeat(Vessel.Kind vessel) implements Note {}
+    record GlassAndHeat(Vessel.Kind vessel) implements Note, OfPot {}
 
-    record Plunger() implements Note {}
+    record Plunger() implements Note, OfPot {}
 
     /** Herbs that dye what they touch. */
-    record Stains(List<HerbName> herbs) implements OfHerbs, Note {}
+    record Stains(List<HerbName> herbs) implements OfHerbs, Note, OfPot {}
 
-    record Scald() implements Note {}
+    record Scald() implements Note, OfPot {}
 
     /** @param hours that it stands neither hot nor cold */
-    record KeepCold(double hours) implements Note {
+    record KeepCold(double hours) implements Note, OfPot {
         @Override
         public String source() {
             return "food-code";

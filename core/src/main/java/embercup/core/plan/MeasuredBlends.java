@@ -1,6 +1,5 @@
 package embercup.core.plan;
 
-import embercup.core.dose.ChildDose;
 import embercup.core.dose.UsualDose;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
@@ -85,11 +84,11 @@ record MeasuredBlends(Materia materia, PlanRequest request, HerbMeasure measure)
         OptionalDouble to = first.open().amountTo();
         Optional<KitchenAmount> upTo = to.isPresent()
                 ? Optional.of(KitchenAmount.asWritten(
-                        Quantity.of(to.getAsDouble() * times, spooned.whole().unit())))
+                        to.getAsDouble() * times, spooned.whole().unit()))
                 : Optional.empty();
         Beside beside = new Beside(
                 usual(herbs, all),
-                ChildDose.share(request.drinker()).value(),
+                request.shareOfAdult().value(),
                 first.open().optional(),
                 first.open().or().stream()
                         .map(o -> HerbName.of(materia.herb(o.herb(), "herb")))
@@ -104,7 +103,7 @@ record MeasuredBlends(Materia materia, PlanRequest request, HerbMeasure measure)
         Optional<Herb> blend = materia.find(spooned.blend().slug()).filter(Herb::mixed);
         return whole.unit().dimension() == Unit.Dimension.MASS && blend.isPresent()
                 ? measure.kitchen(blend.get(), Form.DRIED, Cut.CHOPPED, grams).amount()
-                : KitchenAmount.asWritten(whole.times(times));
+                : KitchenAmount.asWritten(whole.amount() * times, whole.unit());
     }
 
     /** What is usual of its herbs, by their shares; empty when it is not known of one. */
@@ -114,7 +113,7 @@ record MeasuredBlends(Materia materia, PlanRequest request, HerbMeasure measure)
         for (PlannedAddition a : herbs) {
             Optional<UsualDose.Range> one = a.usual(materia, request.recipe().tradition())
                     .inCup()
-                    .map(u -> u.times(ChildDose.share(request.drinker()).value()))
+                    .map(u -> u.times(request.shareOfAdult().value()))
                     .filter(u -> u.highG() > 0);
             if (one.isEmpty() || all.best() == 0) {
                 return Optional.empty();

@@ -1,6 +1,5 @@
 package embercup.core.plan;
 
-import embercup.core.dose.ChildDose;
 import embercup.core.dose.DayLimits;
 import embercup.core.dose.DoseRule;
 import embercup.core.dose.DoseRule.Dose;
@@ -13,11 +12,9 @@ import embercup.core.materia.Herb;
 import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
-import embercup.core.materia.Severity;
 import embercup.core.materia.Tradition;
 import embercup.core.measure.KitchenAmount;
 import embercup.core.measure.Mass;
-import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
 import embercup.core.measure.Volume;
 import embercup.core.plan.PlannedAddition.Grams;
@@ -51,8 +48,6 @@ final class Measures {
     private static final double MONOGRAPH_CUP_ML = 150;
     /** The volume that a concentrate's herbs are said for, mL. */
     private static final double CONCENTRATE_ML = 100;
-    /** From this factor on a single dose is a matter of care, not of note (design value). */
-    private static final double MUCH_MORE = 1.5;
 
     private final Materia materia;
     private final PlanRequest request;
@@ -192,21 +187,27 @@ final class Measures {
                 .sum();
         Mass perCup = Mass.grams(inOne);
         if (doses.stream().anyMatch(Dose::clipped)) {
+            double asked = IntStream.range(0, lines.size())
+                    .mapToDouble(i -> inForm(lines.get(i), first.addition.form())
+                            * doses.get(i).asked())
+                    .sum();
+            double cups = doses.get(0).cupsInDay();
             Workings most = doses.get(0).mostPerDay().orElseThrow();
-            notes.add(new Caution.DoseClipped(name, perCup, Mass.grams(most.value()), sourceOf(most)));
+            notes.add(new Caution.DoseClipped(
+                    name,
+                    perCup,
+                    Mass.grams(most.value()),
+                    Optional.of(new Caution.Clip(
+                            Mass.grams(asked),
+                            cups,
+                            Mass.grams(asked * cups),
+                            inOne * cups < most.value() * (1 - 1e-6))),
+                    sourceOf(most)));
         }
-        if (recipe.menstruum().cold()) {
-            return;
+        if (!recipe.menstruum().cold()) {
+            SingleDose.of(usual(first), name, inOne, request.shareOfAdult().value())
+                    .ifPresent(notes::add);
         }
-        usual(first)
-                .highestInCup()
-                .filter(most -> inOne > most.value() * (1 + 1e-6))
-                .ifPresent(most -> notes.add(new Caution.SingleDose(
-                        name,
-                        perCup,
-                        Mass.grams(most.value()),
-                        inOne > most.value() * MUCH_MORE ? Severity.CARE : Severity.NOTE,
-                        most.source())));
     }
 
     /** Grams in one form with the dry matter of a gram of a line. */
@@ -254,7 +255,8 @@ final class Measures {
                 request.cupsADay(),
                 room,
                 request.taste(),
-                request.prescribed());
+                request.prescribed(),
+                request.childShare());
     }
 
     private double cupsADay(Own own) {
@@ -308,8 +310,12 @@ final class Measures {
                 || asWritten == 0) {
             return measure.kitchen(own.herb, a.form(), a.cut(), grams);
         }
+        double scaled = a.quantity().amount() * grams / asWritten;
+        if (scaled > 0 && scaled < KitchenAmount.LEAST_SHOWN / 2) {
+            return measure.kitchen(own.herb, a.form(), a.cut(), grams);
+        }
         return new HerbMeasure.Kitchen(
-                KitchenAmount.asWritten(a.quantity().times(grams / asWritten)),
+                KitchenAmount.asWritten(scaled, a.quantity().unit()),
                 own.grams.amount().relative());
     }
 
@@ -328,11 +334,11 @@ final class Measures {
         Addition a = own.addition;
         double asWritten = own.grams.amount().best();
         Optional<KitchenAmount> to = a.open().amountTo().isPresent() && asWritten > 0
-                ? Optional.of(KitchenAmount.asWritten(Quantity.of(
+                ? Optional.of(KitchenAmount.asWritten(
                         a.open().amountTo().getAsDouble() * grams / asWritten,
-                        a.quantity().unit())))
+                        a.quantity().unit()))
                 : Optional.empty();
-        double share = ChildDose.share(request.drinker()).value();
+        double share = request.shareOfAdult().value();
         return new PlannedAddition.Beside(
                 usual(own).inCup().map(u -> u.times(share)).filter(u -> u.highG() > 0),
                 share,
@@ -373,7 +379,10 @@ final class Measures {
     private boolean muchMore(Own own, double perCupG, double heavyG) {
         return usual(own)
                 .highestInCup()
-                .filter(most -> perCupG <= most.value() * MUCH_MORE && heavyG > most.value() * MUCH_MORE)
+                .map(most -> most.value()
+                        * SingleDose.MUCH_MORE
+                        * request.shareOfAdult().value())
+                .filter(much -> perCupG <= much && heavyG > much)
                 .isPresent();
     }
 

@@ -1,5 +1,6 @@
 package embercup.core.plan;
 
+import embercup.core.dose.ChildDose;
 import embercup.core.dose.Drinker;
 import embercup.core.dose.Purpose;
 import embercup.core.dose.Strength;
@@ -13,7 +14,9 @@ import embercup.core.recipe.Schools;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
+import embercup.core.workings.Workings;
 import java.util.Objects;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 
 /**
@@ -129,6 +132,16 @@ public record PlanRequest(
     /** For how many days it is; a tincture for many. */
     public int days() {
         return Math.max(1, (int) Math.ceil(cups() * cupMl() / pouredADayMl() - 1e-6));
+    }
+
+    /** A child's share of an adult's cup as the recipe says, 0–1; empty when it does not. */
+    public OptionalDouble childShare() {
+        return recipe.posology().map(p -> p.more().childShare()).orElse(OptionalDouble.empty());
+    }
+
+    /** What its drinker has of an adult's cup, 0–1: all of it, or a child's share. */
+    public Workings shareOfAdult() {
+        return ChildDose.share(drinker, childShare());
     }
 
     public PlanRequest withRecipe(Recipe other) {

@@ -3,6 +3,8 @@ package embercup.core.plan;
 import embercup.core.dose.ChildDose;
 import embercup.core.dose.Drinker;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 
@@ -11,20 +13,40 @@ import java.util.OptionalInt;
  *
  * @param cupsADay cups that the drinker takes of it in a day; empty as the recipe says
  * @param prescribedDays days for which a practitioner prescribed it; empty when nobody did
+ * @param prescribedBy who did; empty when it is not said
  * @param others who else drinks of the pot
  */
-public record Taking(OptionalDouble cupsADay, OptionalInt prescribedDays, List<Sharer> others) {
+public record Taking(
+        OptionalDouble cupsADay, OptionalInt prescribedDays, Optional<String> prescribedBy, List<Sharer> others) {
 
     /** As the recipe says, by one drinker. */
     public static final Taking AS_RECIPE_SAYS = new Taking(OptionalDouble.empty(), OptionalInt.empty(), List.of());
 
+    /** A plan that an earlier version kept does not say who prescribed it. */
     public Taking {
+        prescribedBy = Objects.requireNonNullElse(prescribedBy, Optional.empty());
         others = List.copyOf(others);
     }
 
-    /** Part of a cup that somebody usually gets: all of it, and for a child its share, to whole hundredths below it. */
+    public Taking(OptionalDouble cupsADay, OptionalInt prescribedDays, List<Sharer> others) {
+        this(cupsADay, prescribedDays, Optional.empty(), others);
+    }
+
+    /** The same with so many cups a day. */
+    public Taking withCupsADay(double cups) {
+        return new Taking(OptionalDouble.of(cups), prescribedDays, prescribedBy, others);
+    }
+
+    /**
+     * Part of a cup that somebody usually gets: all of it, and for a child its share, to whole hundredths below it.
+     */
     public static double usualServing(Drinker drinker) {
-        double share = ChildDose.share(drinker).value();
+        return usualServing(drinker, OptionalDouble.empty());
+    }
+
+    /** The same of a recipe that says a child's share itself. */
+    public static double usualServing(Drinker drinker, OptionalDouble childShare) {
+        double share = ChildDose.share(drinker, childShare).value();
         return share <= 0 ? 1 : Math.max(0.01, Math.floor(share * 100) / 100);
     }
 

@@ -2,6 +2,8 @@ package embercup.core.words;
 
 import embercup.core.measure.HouseScale;
 import embercup.core.measure.HouseUnits;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.time.LocalTime;
 import java.util.Locale;
 import java.util.Map;
@@ -36,9 +38,15 @@ final class Numbers {
         return shown(mass, grams);
     }
 
-    /** "4.1 mg", "230 mg". */
+    /** "230 mg", "4.1 mg", "0.05 mg": two figures that count, so that a small limit is told as it is. */
     String milligrams(double milligrams) {
-        return quantity(milligrams >= 10 ? whole(milligrams) : decimals(milligrams, 1), "mg");
+        if (milligrams >= 10 || milligrams <= 0) {
+            return quantity(whole(milligrams), "mg");
+        } else if (milligrams >= 0.995) {
+            return quantity(decimals(milligrams, 1), "mg");
+        }
+        BigDecimal two = new BigDecimal(milligrams).round(new MathContext(2)).stripTrailingZeros();
+        return quantity(two.toPlainString().replace(".", mark()), "mg");
     }
 
     /** "245 mL", "8.3 fl oz": as a jug of the house shows it, to 5 mL from 100 mL on. */

@@ -73,8 +73,8 @@ public enum Limit {
     LIANG_G(1, 60, "g"),
     /** A drinker's own factor on the dose. */
     TASTE(0.5, 2, ""),
-    /** An amount as somebody says it. Above it is a slip of the key. */
-    AMOUNT(0, 1_000_000, ""),
+    /** An amount as somebody says it. Above it is a slip of the key; below it nothing can be measured in any unit. */
+    AMOUNT(0.001, 1_000_000, ""),
     SPOON_G(0.02, 20, "g"),
     TIN_G(0, 100_000, "g"),
     /** A blend that is mixed at once: a pinch to a sack. */

@@ -69,7 +69,13 @@ class CareTest {
         assertThat(at.limitMg()).isCloseTo(6, within(1e-9));
         assertThat(at.stops()).isFalse();
         Care.Verdict over = judge(decoction("cinnamon-cassia", Cut.CHOPPED, 2.2), adultWith(60), Map.of());
-        assertThat(over.stops()).isTrue();
+        assertThat(over.loads().get(0).against())
+                .as("a pot without a schedule is one day's: a day above a lifetime's limit asks for care")
+                .isEqualTo(Caution.Against.SHORT_USE);
+        assertThat(judge(decoction("cinnamon-cassia", Cut.CHOPPED, 6.1), adultWith(60), Map.of())
+                        .stops())
+                .as("more than three times as much is stopped on any day")
+                .isTrue();
     }
 
     /**

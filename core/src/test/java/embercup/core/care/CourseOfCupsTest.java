@@ -28,12 +28,14 @@ import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.Schools.Choice;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -179,7 +181,9 @@ class CourseOfCupsTest {
 
     @Test
     void aSmallerDoseThatFitsTheDayIsOffered() {
-        Recipe sweet = rootPot().withAdditions(List.of(dried("liquorice", Cut.SLICED, 4, Unit.GRAM, 0)));
+        Recipe sweet = rootPot()
+                .withAdditions(List.of(dried("liquorice", Cut.SLICED, 4, Unit.GRAM, 0)))
+                .taken(new Posology(2, Posology.When.ANY_TIME, OptionalInt.of(60), 0));
         PlanRequest request = PlanRequest.asWritten(sweet).withDrinker(adultWith(70));
         BrewPlan plan = PLANNER.plan(request);
         WayOut smaller = WayOut.of(MATERIA, plan, care.judge(plan, History.NONE), History.NONE).stream()

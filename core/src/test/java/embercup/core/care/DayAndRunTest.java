@@ -152,11 +152,11 @@ class DayAndRunTest {
         "fennel, CRUSHED, 2, ESTRAGOLE, 7, EVERYDAY, NOTE",
         "fennel, CRUSHED, 2, ESTRAGOLE, 0, TONIC, CARE",
         "fennel, CRUSHED, 2, ESTRAGOLE, 30, EVERYDAY, CARE",
-        "cinnamon-cassia, CHOPPED, 3, COUMARIN, 0, EVERYDAY, STOP",
+        "cinnamon-cassia, CHOPPED, 3, COUMARIN, 0, EVERYDAY, CARE",
         "cinnamon-cassia, CHOPPED, 3, COUMARIN, 7, EVERYDAY, CARE",
         "cinnamon-cassia, CHOPPED, 3, COUMARIN, 30, EVERYDAY, STOP",
         "cinnamon-cassia, CHOPPED, 3, COUMARIN, 7, TONIC, STOP",
-        "liquorice, SLICED, 3, GLYCYRRHIZIN, 0, EVERYDAY, STOP",
+        "liquorice, SLICED, 3, GLYCYRRHIZIN, 0, EVERYDAY, CARE",
         "liquorice, SLICED, 3, GLYCYRRHIZIN, 14, EVERYDAY, CARE",
         "liquorice, SLICED, 3, GLYCYRRHIZIN, 60, EVERYDAY, STOP"
     })

@@ -243,7 +243,7 @@ class TooMuchTest {
         Care.Verdict verdict = care.judge(PLANNER.plan(asked), History.NONE);
         assertThat(verdict.stops()).isFalse();
         assertThat(verdict.cautions())
-                .anySatisfy(c -> assertThat(c).isEqualTo(new Caution.Prescribed(3)))
+                .anySatisfy(c -> assertThat(c).isEqualTo(new Caution.Prescribed(3, java.util.Optional.empty())))
                 .anySatisfy(c -> assertThat(c.code()).isEqualTo("glycyrrhizin"));
         assertThat(WayOut.of(MATERIA, plan(formula), care.judge(plan(formula), History.NONE), History.NONE))
                 .contains(new WayOut.Prescribed(3));
@@ -277,9 +277,9 @@ class TooMuchTest {
                 .withDrinker(adultWith(80))
                 .withTaking(new Taking(OptionalDouble.of(1), OptionalInt.empty(), List.of())));
         assertThat(care.judge(plan, History.NONE).stops()).isFalse();
-        var child = new Taking.Sharer("Ada", child(12, 40), 3, 0.5);
+        var child = new Taking.Sharer("Ada", child(12, 40), 9, 0.5);
         Care.Verdict hers = care.judge(plan, child, History.NONE);
-        assertThat(hers.loads().get(0).mg()).as("1.5 cups of 3 mg").isCloseTo(4.5, within(0.01));
+        assertThat(hers.loads().get(0).mg()).as("4.5 cups of 3 mg").isCloseTo(13.5, within(0.01));
         assertThat(hers.loads().get(0).limitMg()).isCloseTo(4, within(0.01));
         assertThat(hers.stops()).isTrue();
         var tablets = new Taking.Sharer("Siv", adultWith(66, Condition.LIVER), 1, 1);

@@ -85,7 +85,8 @@ class EdgesTest {
                         cups,
                         Double.POSITIVE_INFINITY,
                         1,
-                        false));
+                        false,
+                        OptionalDouble.empty()));
     }
 
     /** Sage: at most 6 g a day for an adult (EMA/HMPC, mem); a child of 8 and 26 kg gets 26 ÷ 68 of it. */

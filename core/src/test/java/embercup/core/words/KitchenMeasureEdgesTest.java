@@ -109,7 +109,10 @@ class KitchenMeasureEdgesTest {
         assertThat(Quantity.possible(0)).isFalse();
         assertThat(Quantity.possible(-1)).isFalse();
         assertThat(Quantity.possible(Double.NaN)).isFalse();
-        assertThat(Quantity.possible(1e-9)).isTrue();
+        assertThat(Quantity.possible(0.001)).isTrue();
+        assertThat(Quantity.possible(5e-324))
+                .as("nothing that a spoon or a scale could hold")
+                .isFalse();
         assertThat(Quantity.possible(1_000_000)).isTrue();
         assertThat(Quantity.possible(1_000_001)).isFalse();
         assertThatThrownBy(() -> Quantity.of(0, Unit.GRAM)).isInstanceOf(IllegalArgumentException.class);

@@ -39,7 +39,7 @@ public record BrewRequest(
                 new OrderRequest.Pot(recipe.id(), null, null, null, null),
                 new OrderRequest.Serving(null, null, strength, null),
                 new OrderRequest.For(drinkerId, null, null, null, false),
-                new OrderRequest.Taken(null, null, null),
+                new OrderRequest.Taken(null, null, null, null),
                 null,
                 new OrderRequest.Custom(null, null, null),
                 new OrderRequest.At(startAt, null),

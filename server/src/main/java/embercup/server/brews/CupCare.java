@@ -49,6 +49,9 @@ class CupCare {
                 ? cup
                 : Math.max(
                         Limit.CUP_ML.low(),
-                        Math.floor(cup * Taking.usualServing(people.drinker(people.get(drinkerId)))));
+                        Math.floor(cup
+                                * Taking.usualServing(
+                                        people.drinker(people.get(drinkerId)),
+                                        plan.request().childShare())));
     }
 }

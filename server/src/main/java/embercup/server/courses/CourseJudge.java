@@ -90,7 +90,7 @@ class CourseJudge {
                 new OrderRequest.Pot(null, of.recipe(), null, null, null),
                 new OrderRequest.Serving(null, null, null, null),
                 new OrderRequest.For(first == null ? null : first.drinkerId(), null, null, null, false),
-                new OrderRequest.Taken(null, null, others),
+                new OrderRequest.Taken(null, null, null, others),
                 null,
                 new OrderRequest.Custom(null, null, null),
                 new OrderRequest.At(now, null),

@@ -5,7 +5,6 @@ import embercup.core.course.Course.Day;
 import embercup.core.course.CourseLimit;
 import embercup.core.course.Doses;
 import embercup.core.course.Rhythm;
-import embercup.core.dose.ChildDose;
 import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Taking;
@@ -334,12 +333,8 @@ public class Courses {
         for (DrinkerRequest d : ask.drinkers() == null ? List.<DrinkerRequest>of() : ask.drinkers()) {
             UUID id = Fields.need(d.drinkerId(), "drinkers.drinkerId", Need.DRINKER);
             var drinker = people.drinker(people.get(id));
-            double usual = Taking.usualServing(drinker);
-            if (ChildDose.share(drinker).value() < 1) {
-                OptionalDouble said =
-                        recipe.posology().map(p -> p.more().childShare()).orElse(OptionalDouble.empty());
-                usual = Math.min(usual, said.orElse(usual));
-            }
+            double usual = Taking.usualServing(
+                    drinker, recipe.posology().map(p -> p.more().childShare()).orElse(OptionalDouble.empty()));
             all.add(new Drinker(id, Objects.requireNonNullElse(d.serving(), usual)));
         }
         return all;

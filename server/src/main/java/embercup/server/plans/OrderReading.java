@@ -92,7 +92,7 @@ class OrderReading {
                 kitchen(ask, household),
                 custom,
                 schools,
-                taking(ask),
+                taking(ask, recipe),
                 Boolean.TRUE.equals(ask.pot().spentHerbs()));
         boolean ownBurner = ask.kitchen() != null && ask.kitchen().burner() != null;
         UUID burnerId = ownBurner ? null : household.own().burnerId();
@@ -125,7 +125,7 @@ class OrderReading {
                 kitchen,
                 custom(ask, new Household(ask)),
                 SchoolsReading.read(ask.custom().schools(), Map.of(), recipe.tradition()),
-                taking(ask),
+                taking(ask, recipe),
                 Boolean.TRUE.equals(ask.pot().spentHerbs()));
     }
 
@@ -205,16 +205,21 @@ class OrderReading {
         return ask.taken().others() == null ? List.of() : ask.taken().others();
     }
 
-    private Taking taking(OrderRequest ask) {
+    private Taking taking(OrderRequest ask, Recipe recipe) {
+        OptionalDouble childShare =
+                recipe.posology().map(p -> p.more().childShare()).orElse(OptionalDouble.empty());
         Double cups = ask.taken().cupsADay();
         Integer prescribed = ask.taken().prescribedDays();
         return new Taking(
                 cups == null ? OptionalDouble.empty() : OptionalDouble.of(cups),
                 prescribed == null ? OptionalInt.empty() : OptionalInt.of(prescribed),
-                others(ask).stream().map(this::sharer).toList());
+                prescribed == null
+                        ? Optional.empty()
+                        : Optional.ofNullable(ask.taken().prescribedBy()).filter(by -> !by.isBlank()),
+                others(ask).stream().map(o -> sharer(o, childShare)).toList());
     }
 
-    private Taking.Sharer sharer(SharerPart part) {
+    private Taking.Sharer sharer(SharerPart part, OptionalDouble childShare) {
         Person person = part.drinkerId() == null ? null : people.get(part.drinkerId());
         Drinker drinker = person != null
                 ? people.drinker(person)
@@ -224,7 +229,7 @@ class OrderReading {
                 person == null ? guest : person.name(),
                 drinker,
                 or(part.cupsADay(), 1),
-                part.serving() == null ? Taking.usualServing(drinker) : part.serving());
+                part.serving() == null ? Taking.usualServing(drinker, childShare) : part.serving());
     }
 
     /** The household's own kitchen, read at most once for a plan and only when the order leaves something to it. */

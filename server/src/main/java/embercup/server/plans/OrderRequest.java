@@ -117,6 +117,9 @@ public record OrderRequest(
             @Nullable
             Integer prescribedDays,
 
+            @Schema(description = "who prescribed it") @Size(max = Length.NAME) @Nullable
+            String prescribedBy,
+
             @Schema(description = "who drinks of it beside the drinker") @Within(Limit.SHARERS) @Nullable
             List<@Valid SharerPart> others) {}
 

@@ -313,39 +313,45 @@ public record PlanResponse(
             @Nullable UUID vesselId,
             @Nullable Integer coveredStage,
             @Nullable Integer notFor,
+            @Nullable UUID recipeId,
             String text) {
 
         /** Says only what to do; nothing of it is a value yet. */
         private static WayLine says(String text) {
-            return new WayLine(null, null, null, null, null, null, null, null, null, null, null, text);
+            return new WayLine(null, null, null, null, null, null, null, null, null, null, null, null, text);
         }
 
         static WayLine ofHerb(String herb, @Nullable String with, @Nullable Double share, String text) {
-            return new WayLine(herb, with, null, null, null, share, null, null, null, null, null, text);
+            return new WayLine(herb, with, null, null, null, share, null, null, null, null, null, null, text);
         }
 
         static WayLine ofMenstruum(String menstruum, String text) {
-            return new WayLine(null, null, null, null, null, null, menstruum, null, null, null, null, text);
+            return new WayLine(null, null, null, null, null, null, menstruum, null, null, null, null, null, text);
         }
 
         static WayLine forDrinker(UUID id, String text) {
-            return new WayLine(null, null, null, null, null, null, null, id, null, null, null, text);
+            return new WayLine(null, null, null, null, null, null, null, id, null, null, null, null, text);
         }
 
         static WayLine inVessel(UUID id, String text) {
-            return new WayLine(null, null, null, null, null, null, null, null, id, null, null, text);
+            return new WayLine(null, null, null, null, null, null, null, null, id, null, null, null, text);
         }
 
         static WayLine ofCups(int cups, String text) {
-            return new WayLine(null, null, cups, null, null, null, null, null, null, null, null, text);
+            return new WayLine(null, null, cups, null, null, null, null, null, null, null, null, null, text);
         }
 
         static WayLine ofCupsADay(int cups, String text) {
-            return new WayLine(null, null, null, cups, null, null, null, null, null, null, null, text);
+            return new WayLine(null, null, null, cups, null, null, null, null, null, null, null, null, text);
         }
 
         static WayLine prescribed(int days, String text) {
-            return new WayLine(null, null, null, null, days, null, null, null, null, null, null, text);
+            return new WayLine(null, null, null, null, days, null, null, null, null, null, null, null, text);
+        }
+
+        /** Another recipe for the same occasion. */
+        static WayLine otherRecipe(UUID id, String text) {
+            return new WayLine(null, null, null, null, null, null, null, null, null, null, null, id, text);
         }
 
         /** Nothing can be done with this one. */
@@ -355,11 +361,11 @@ public record PlanResponse(
 
         /** @param other index of who drinks of it beside the drinker */
         static WayLine notFor(int other, String text) {
-            return new WayLine(null, null, null, null, null, null, null, null, null, null, other, text);
+            return new WayLine(null, null, null, null, null, null, null, null, null, null, other, null, text);
         }
 
         static WayLine covered(int stage, String text) {
-            return new WayLine(null, null, null, null, null, null, null, null, null, stage, null, text);
+            return new WayLine(null, null, null, null, null, null, null, null, null, stage, null, null, text);
         }
     }
 

@@ -431,6 +431,7 @@ public final class PlanWriting {
         return new OrderRequest.Taken(
                 orNull(taking.cupsADay()),
                 taking.prescribedDays().isPresent() ? taking.prescribedDays().getAsInt() : null,
+                taking.prescribedBy().orElse(null),
                 taking.others().isEmpty()
                         ? null
                         : taking.others().stream()

@@ -107,8 +107,13 @@ public class Plans {
         }
     }
 
-    /** Somebody who drinks of a pot beside its drinker. @param id missing for a guest */
-    public record Other(@Nullable UUID id, String name, Care.Verdict verdict) {}
+    /**
+     * Somebody who drinks of a pot beside its drinker.
+     *
+     * @param id missing for a guest
+     * @param history what she had before it
+     */
+    public record Other(@Nullable UUID id, String name, History history, Care.Verdict verdict) {}
 
     private static Map<String, Workings> figures(BrewPlan plan, Care.Verdict verdict) {
         Map<String, Workings> all = new LinkedHashMap<>(plan.explained());
@@ -128,10 +133,14 @@ public class Plans {
                 ? History.NONE
                 : day.history(ask.drinks().drinkerId(), start);
         Care.Verdict verdict = care.judge(plan, history);
-        List<Other> others = others(plan, resolved, care, day, start);
-        WaysOut out = new WaysOut(resolved.materia(), request, history);
+        List<Other> others = others(plan, resolved, care, day, start, verdict);
+        WaysOut out = new WaysOut(
+                resolved.materia(),
+                request,
+                history,
+                others.stream().map(Other::history).toList());
         List<PlanResponse.WayLine> ways = verdict.stops()
-                ? out.of(plan, verdict, resolved.drinkerId(), kitchens, people, day, start)
+                ? out.of(plan, verdict, resolved.drinkerId(), kitchens, people, day, start, alike(ask))
                 : out.ofOthers(plan, others);
         PlanResponse sheet = PlanWriting.write(
                 plan,
@@ -145,6 +154,22 @@ public class Plans {
                 Keeping.of(resolved.materia(), plan),
                 Boolean.TRUE.equals(ask.workings()) ? figures(plan, verdict) : Map.of());
         return new Made(plan, resolved.burnerId(), start, sheet, verdict, others);
+    }
+
+    /** Recipes of the household for an occasion of the ordered one. */
+    private List<RecipeResponse> alike(OrderRequest ask) {
+        if (ask.pot().recipeId() == null) {
+            return List.of();
+        }
+        List<RecipeResponse> all = recipes.all();
+        List<String> purposes = all.stream()
+                .filter(r -> r.id().equals(ask.pot().recipeId()))
+                .flatMap(r -> r.purposes().stream())
+                .toList();
+        return all.stream()
+                .filter(r -> !r.id().equals(ask.pot().recipeId())
+                        && r.purposes().stream().anyMatch(purposes::contains))
+                .toList();
     }
 
     /** What care says of a cup out of a pot that was made before. @param stopped whether she is not to drink it */
@@ -166,13 +191,14 @@ public class Plans {
     }
 
     private static List<Other> others(
-            BrewPlan plan, OrderReading.Resolved resolved, Care care, Day day, Instant start) {
+            BrewPlan plan, OrderReading.Resolved resolved, Care care, Day day, Instant start, Care.Verdict main) {
         List<Other> others = new ArrayList<>();
         List<Taking.Sharer> sharers = plan.request().taking().others();
         for (int i = 0; i < sharers.size(); i++) {
             UUID id = resolved.otherIds().get(i);
             History history = id == null ? History.NONE : day.history(id, start);
-            others.add(new Other(id, sharers.get(i).name(), care.judge(plan, sharers.get(i), history)));
+            Care.Verdict hers = care.judge(plan, sharers.get(i), history);
+            others.add(new Other(id, sharers.get(i).name(), history, hers.beside(main)));
         }
         return others;
     }

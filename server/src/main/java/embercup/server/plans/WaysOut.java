@@ -11,16 +11,23 @@ import embercup.core.plan.Planner;
 import embercup.core.plan.Taking;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
+import embercup.core.workings.InvalidInputException;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.plans.PlanResponse.WayLine;
 import embercup.server.platform.HouseWords;
+import embercup.server.recipes.RecipeDocument;
+import embercup.server.recipes.RecipeReading;
+import embercup.server.recipes.RecipeResponse;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -34,14 +41,19 @@ final class WaysOut {
     private final Care care;
     private final PlanRequest request;
     private final History history;
+    private final List<History> othersHistories;
 
-    /** @param history of the drinker */
-    WaysOut(Materia materia, PlanRequest request, History history) {
+    /**
+     * @param history of the drinker
+     * @param othersHistories of those who drink of the pot beside her, in their order
+     */
+    WaysOut(Materia materia, PlanRequest request, History history, List<History> othersHistories) {
         this.materia = materia;
         this.planner = new Planner(materia);
         this.care = new Care(materia);
         this.request = request;
         this.history = history;
+        this.othersHistories = othersHistories;
     }
 
     List<WayLine> of(
@@ -51,9 +63,11 @@ final class WaysOut {
             Kitchens kitchens,
             People people,
             Plans.Day day,
-            Instant start) {
+            Instant start,
+            List<RecipeResponse> alike) {
         List<WayLine> ways = new ArrayList<>();
-        WayOut.of(materia, plan, verdict, history).forEach(w -> ways.add(PlanWriting.way(w)));
+        List<WayOut> byHerbs = WayOut.of(materia, plan, verdict, history);
+        byHerbs.stream().filter(w -> !(w instanceof WayOut.Prescribed)).forEach(w -> ways.add(PlanWriting.way(w)));
         if (stops(verdict, "vessel-too-small")) {
             otherVessels(ways, plan, kitchens.vesselsById());
             fewerCups().ifPresent(ways::add);
@@ -67,10 +81,43 @@ final class WaysOut {
         if (verdict.stopsOnlyThisDrinker()) {
             others(ways, drinkerId, people, day, start);
         }
+        alike.stream()
+                .filter(r -> suits(r.recipe()))
+                .limit(MOST_OTHERS)
+                .forEach(r -> ways.add(WayLine.otherRecipe(
+                        r.id(),
+                        said("way-out.other-recipe", Map.of("name", r.recipe().name())))));
         if (ways.isEmpty()) {
             ways.add(WayLine.anotherPot(said("way-out.another-pot", Map.of())));
         }
+        // What only another can answer for stands last.
+        byHerbs.stream().filter(WayOut.Prescribed.class::isInstance).forEach(w -> ways.add(PlanWriting.way(w)));
         return ways;
+    }
+
+    /** Whether everybody who would drink of this pot may drink of another recipe, and nobody is asked to take care. */
+    private boolean suits(RecipeDocument other) {
+        try {
+            PlanRequest asWritten = PlanRequest.asWritten(RecipeReading.read(other, "recipe"))
+                    .withDrinker(request.drinker())
+                    .withKitchen(request.kitchen())
+                    .withTaking(new Taking(
+                            OptionalDouble.empty(),
+                            OptionalInt.empty(),
+                            request.taking().others()));
+            BrewPlan plan = planner.plan(asWritten);
+            return care.judge(plan, history).suitsDrinker() && othersMay(plan);
+        } catch (InvalidInputException e) {
+            return false;
+        }
+    }
+
+    /** Whether nobody beside the drinker is stopped, each with her own days. */
+    private boolean othersMay(BrewPlan then) {
+        List<Taking.Sharer> sharers = then.request().taking().others();
+        return IntStream.range(0, sharers.size())
+                .noneMatch(i ->
+                        care.judge(then, sharers.get(i), othersHistories.get(i)).stops());
     }
 
     /** What can be done when the pot is stopped for somebody who drinks of it beside the drinker: for everybody at once, or not for her. */
@@ -78,7 +125,7 @@ final class WaysOut {
         List<WayLine> ways = new ArrayList<>();
         for (int i = 0; i < others.size(); i++) {
             if (others.get(i).verdict().stops()) {
-                ofSharer(plan, request.taking().others().get(i), ways);
+                ofSharer(plan, i, ways);
                 ways.add(WayLine.notFor(
                         i, said("way-out.not-for", Map.of("name", others.get(i).name()))));
             }
@@ -87,10 +134,12 @@ final class WaysOut {
     }
 
     /** Other herbs, or without one, that suit her and everybody else. */
-    private void ofSharer(BrewPlan plan, Taking.Sharer sharer, List<WayLine> ways) {
-        PlanRequest hers = request.withDrinker(sharer.drinker());
+    private void ofSharer(BrewPlan plan, int sharer, List<WayLine> ways) {
+        PlanRequest hers =
+                request.withDrinker(request.taking().others().get(sharer).drinker());
         BrewPlan forHer = plan.forRequest(hers);
-        for (WayOut way : WayOut.of(materia, forHer, care.judge(forHer, History.NONE), History.NONE)) {
+        History her = othersHistories.get(sharer);
+        for (WayOut way : WayOut.of(materia, forHer, care.judge(forHer, her), her)) {
             if ((way instanceof WayOut.Replace || way instanceof WayOut.LeaveOut) && suitsAll(way)) {
                 ways.add(PlanWriting.way(way));
             }
@@ -99,9 +148,7 @@ final class WaysOut {
 
     private boolean suitsAll(WayOut way) {
         BrewPlan then = planner.plan(WayOut.taken(materia, request, way));
-        return !care.judge(then, history).stops()
-                && request.taking().others().stream()
-                        .noneMatch(o -> care.judge(then, o, History.NONE).stops());
+        return !care.judge(then, history).stops() && othersMay(then);
     }
 
     /** At most so many others are named. */
