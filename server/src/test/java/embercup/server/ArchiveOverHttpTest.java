@@ -355,8 +355,17 @@ class ArchiveOverHttpTest {
                         new Bad("a value out of its bounds", with("person.jsonl", row + "\n"), 422, "archive-row"),
                         new Bad("a photo that is none", photosOf("<svg>"), 415, "no-photo"),
                         new Bad("a document of another kind", documents(), 422, "archive-unreadable"),
+                        new Bad("an event of another kind", events(), 422, "archive-unreadable"),
+                        new Bad("a plan of another kind", plans(), 422, "archive-unreadable"),
                         new Bad("an event of no brew", orphan(), 422, "archive-row"),
                         new Bad("a bomb", with("recipe.jsonl", " ".repeat(300_000_000)), 422, "archive-flood"),
+                        new Bad(
+                                "a row nested two hundred thousand deep",
+                                with("recipe.jsonl", deep()),
+                                422,
+                                "archive-row"),
+                        new Bad("said to have millions of entries", crowded(), 422, "archive-flood"),
+                        new Bad("changed within", tampered(), 422, "archive-broken"),
                         new Bad("one endless row", with("recipe.jsonl", "\"" + noise(9_000_000)), 422, "archive-flood"))
                 .map(b -> Arguments.of(b.what, b.bytes, b.status, b.says));
     }
@@ -371,6 +380,44 @@ class ArchiveOverHttpTest {
         assertThat(get(there, "/api/household").body().get("empty").asBoolean()).isTrue();
         assertThat(rows("select nspname from pg_namespace where nspname like 'restoring%'"))
                 .isEmpty();
+    }
+
+    private static String deep() {
+        int levels = 200_000;
+        return "{\"id\":" + "[".repeat(levels) + "]".repeat(levels) + "}\n";
+    }
+
+    /** The end of a zip that says of more entries than any archive has (ZIP application note 4.3.16). */
+    private static byte[] crowded() {
+        byte[] bytes = zipped(unzipped(archive));
+        int end = bytes.length - 22;
+        bytes[end + 10] = (byte) 0xff;
+        bytes[end + 11] = (byte) 0xff;
+        return bytes;
+    }
+
+    /** An entry is another one, and the manifest still has the checksum of the first. */
+    private static byte[] tampered() {
+        Map<String, byte[]> files = unzipped(archive);
+        files.put("person.jsonl", new byte[0]);
+        return zippedAsIs(files);
+    }
+
+    /** A bit that flipped on a disk or on the way, anywhere in the file: none of two hundred is brought back. */
+    @Test
+    void aFlippedBitAnywhereIsFound() {
+        java.util.Random random = new java.util.Random(28);
+        int accepted = 0;
+        for (int i = 0; i < 200; i++) {
+            byte[] flipped = archive.clone();
+            int at = i < 100 ? random.nextInt(flipped.length) : flipped.length - 1 - random.nextInt(400);
+            flipped[at] ^= (byte) (1 << random.nextInt(8));
+            Answer refused = restore(flipped);
+            accepted += refused.code() == 422 ? 0 : 1;
+            assertThat(refused.body().get("detail").asString()).isNotBlank();
+        }
+        assertThat(accepted).isZero();
+        assertThat(get(there, "/api/household").body().get("empty").asBoolean()).isTrue();
     }
 
     @Test
@@ -420,6 +467,25 @@ class ArchiveOverHttpTest {
         return zipped(changed(archive, files -> {
             files.put("recipe.jsonl", eachRow(files.get("recipe.jsonl"), row -> row.putObject("document")
                     .put("poem", "in the pot")));
+            return files;
+        }));
+    }
+
+    private static byte[] events() {
+        return zipped(changed(archive, files -> {
+            files.put("brew_event.jsonl", eachRow(files.get("brew_event.jsonl"), row -> row.putObject("data")
+                    .put("kind", "danced")));
+            return files;
+        }));
+    }
+
+    private static byte[] plans() {
+        return zipped(changed(archive, files -> {
+            files.put(
+                    "brew.jsonl",
+                    eachRow(
+                            files.get("brew.jsonl"),
+                            row -> row.put("kept", "{\"form\":1,\"plan\":{\"pot\":\"no plan\"}}")));
             return files;
         }));
     }
@@ -504,7 +570,24 @@ class ArchiveOverHttpTest {
         return files;
     }
 
+    /** As an earlier version wrote it, without checksums and a seal: what is wrong in it is found by what it says. */
     private static byte[] zipped(Map<String, byte[]> files) {
+        Map<String, byte[]> plain = new LinkedHashMap<>(files);
+        plain.computeIfPresent("manifest.json", (name, bytes) -> withoutChecksums(bytes));
+        return zippedAsIs(plain);
+    }
+
+    private static byte[] withoutChecksums(byte[] manifest) {
+        try {
+            ObjectNode node = (ObjectNode) RunningServer.JSON.readTree(manifest);
+            node.remove("checksums");
+            return RunningServer.JSON.writeValueAsBytes(node);
+        } catch (tools.jackson.core.JacksonException e) {
+            return manifest;
+        }
+    }
+
+    private static byte[] zippedAsIs(Map<String, byte[]> files) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (ZipOutputStream out = new ZipOutputStream(bytes)) {
             for (Map.Entry<String, byte[]> file : files.entrySet()) {

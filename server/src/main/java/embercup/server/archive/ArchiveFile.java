@@ -5,11 +5,15 @@ import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
+import java.security.MessageDigest;
 import java.util.Enumeration;
 import java.util.HashSet;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import org.springframework.http.HttpStatus;
@@ -32,7 +36,10 @@ final class ArchiveFile implements AutoCloseable {
     /** Photos: one for each day of a century would be fewer. */
     static final int MOST_ENTRIES = 50_000;
 
-    private static final int MOST_MANIFEST_BYTES = 64 * 1024;
+    /** A checksum of every photo stands in it. */
+    private static final int MOST_MANIFEST_BYTES = 8 << 20;
+
+    private static final int CHUNK = 1 << 16;
     private static final int SHOWN = 60;
 
     private final ZipFile zip;
@@ -52,9 +59,21 @@ final class ArchiveFile implements AutoCloseable {
      *     archive has
      */
     static ArchiveFile open(Path file, int newest, JsonMapper json) throws IOException {
+        if (Seal.floods(file, MOST_ENTRIES)) {
+            throw refused("archive-flood", Map.of());
+        }
+        Optional<Boolean> sealed = Seal.holds(file);
+        if (sealed.filter(holds -> !holds).isPresent()) {
+            throw refused("archive-broken", Map.of());
+        }
         ZipFile zip = zip(file);
         try {
-            return new ArchiveFile(zip, manifest(zip, newest, json)).checked();
+            ArchiveFile archive = new ArchiveFile(zip, manifest(zip, newest, json)).checked();
+            if (archive.manifest.checksums() != null && sealed.isEmpty()) {
+                throw refused("archive-broken", Map.of());
+            }
+            archive.verify();
+            return archive;
         } catch (IOException | RuntimeException e) {
             zip.close();
             throw e;
@@ -64,7 +83,7 @@ final class ArchiveFile implements AutoCloseable {
     private static ZipFile zip(Path file) throws IOException {
         try {
             return new ZipFile(file.toFile());
-        } catch (java.util.zip.ZipException | IllegalArgumentException e) {
+        } catch (java.util.zip.ZipException | java.io.EOFException | IllegalArgumentException e) {
             throw refused("archive-broken", Map.of());
         }
     }
@@ -79,7 +98,7 @@ final class ArchiveFile implements AutoCloseable {
             said = json.readTree(in.readNBytes(MOST_MANIFEST_BYTES));
         } catch (JacksonException e) {
             throw refused("archive-foreign", Map.of());
-        } catch (java.util.zip.ZipException e) {
+        } catch (java.util.zip.ZipException | java.io.EOFException e) {
             throw refused("archive-broken", Map.of());
         }
         if (said == null || !Manifest.OURS.equals(said.path("what").asString(""))) {
@@ -120,8 +139,46 @@ final class ArchiveFile implements AutoCloseable {
         return this;
     }
 
+    /**
+     * Reads every entry once: against its checksum in the manifest, or, of an archive that an earlier version made, against the
+     * zip's own.
+     *
+     * @throws RefusedException 422 when one is not what was saved
+     */
+    private void verify() throws IOException {
+        Map<String, String> told = manifest.checksums();
+        if (told != null && told.size() != zip.size() - 1) {
+            throw refused("archive-short", Map.of("entry", Manifest.FILE));
+        }
+        for (Enumeration<? extends ZipEntry> all = zip.entries(); all.hasMoreElements(); ) {
+            ZipEntry entry = all.nextElement();
+            CRC32 crc = new CRC32();
+            MessageDigest sha = Seal.sha256();
+            byte[] chunk = new byte[CHUNK];
+            try (InputStream in = new Bounded(zip.getInputStream(entry), Math.max(1, entry.getCompressedSize()))) {
+                for (int n = in.read(chunk); n >= 0; n = in.read(chunk)) {
+                    crc.update(chunk, 0, n);
+                    sha.update(chunk, 0, n);
+                }
+            } catch (java.util.zip.ZipException e) {
+                throw refused("archive-broken", Map.of());
+            }
+            boolean known = told == null || entry.getName().equals(Manifest.FILE);
+            if (crc.getValue() != entry.getCrc()
+                    || !known && !HexFormat.of().formatHex(sha.digest()).equals(told.get(entry.getName()))) {
+                throw refused("archive-broken", Map.of());
+            }
+        }
+        unpacked = 0;
+    }
+
     private static String shown(String name) {
         return name.length() > SHOWN ? name.substring(0, SHOWN) + "…" : name;
+    }
+
+    /** Whether it is to the last bit what was saved. */
+    boolean sealed() {
+        return manifest.checksums() != null;
     }
 
     Manifest manifest() {
@@ -150,7 +207,7 @@ final class ArchiveFile implements AutoCloseable {
                 throw refused("archive-flood", Map.of());
             }
             return bytes;
-        } catch (java.util.zip.ZipException e) {
+        } catch (java.util.zip.ZipException | java.io.EOFException e) {
             throw refused("archive-broken", Map.of());
         }
     }

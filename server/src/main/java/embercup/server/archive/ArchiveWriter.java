@@ -5,10 +5,13 @@ import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.security.DigestOutputStream;
+import java.security.MessageDigest;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,21 +51,25 @@ final class ArchiveWriter {
         for (Contents of : Contents.values()) {
             rows.put(of.table, tables.count(of));
         }
-        Manifest manifest = new Manifest(Manifest.OURS, version, now, rows);
+        Map<String, String> checksums = new LinkedHashMap<>();
         ZipOutputStream zip = new ZipOutputStream(new BufferedOutputStream(out, BUFFER));
         zip.setLevel(Deflater.BEST_SPEED);
-        zip.putNextEntry(new ZipEntry(Manifest.FILE));
-        zip.write(json.writerWithDefaultPrettyPrinter().writeValueAsBytes(manifest));
-        zip.closeEntry();
+        zip.setComment(Seal.open());
         for (Contents of : Contents.values()) {
             zip.putNextEntry(new ZipEntry(of.file()));
+            MessageDigest sha = Seal.sha256();
             // Rows are small: pressed one by one they cost more than their letters.
-            OutputStream lines = new BufferedOutputStream(zip, BUFFER);
+            OutputStream lines = new BufferedOutputStream(new DigestOutputStream(zip, sha), BUFFER);
             rows(of, lines);
             lines.flush();
             zip.closeEntry();
+            checksums.put(of.file(), HexFormat.of().formatHex(sha.digest()));
         }
-        photos(zip);
+        photos(zip, checksums);
+        Manifest manifest = new Manifest(Manifest.OURS, version, now, rows, checksums);
+        zip.putNextEntry(new ZipEntry(Manifest.FILE));
+        zip.write(json.writerWithDefaultPrettyPrinter().writeValueAsBytes(manifest));
+        zip.closeEntry();
         zip.finish();
         zip.flush();
         return manifest;
@@ -102,7 +109,7 @@ final class ArchiveWriter {
     }
 
     /** Pictures are pressed already: they are stored as they are. */
-    private void photos(ZipOutputStream zip) throws SQLException, IOException {
+    private void photos(ZipOutputStream zip, Map<String, String> checksums) throws SQLException, IOException {
         String photos = "select brew_id::text, type, bytes from " + tables.name(Contents.PHOTOS) + " order by brew_id";
         try (CopiedRows copied = CopiedRows.of(connection, photos)) {
             while (copied.next()) {
@@ -116,6 +123,8 @@ final class ArchiveWriter {
                 zip.putNextEntry(entry);
                 zip.write(bytes);
                 zip.closeEntry();
+                checksums.put(
+                        entry.getName(), HexFormat.of().formatHex(Seal.sha256().digest(bytes)));
             }
         }
     }

@@ -1,5 +1,7 @@
 package embercup.server.archive;
 
+import embercup.server.brews.Brews;
+import embercup.server.courses.Courses;
 import embercup.server.herbs.Herbary;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
@@ -22,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.concurrent.Semaphore;
+import java.util.function.IntSupplier;
 import java.util.function.Supplier;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
@@ -50,7 +53,7 @@ class Archives {
     private final JsonMapper json;
     private final Clock clock;
     private final ApplicationEventPublisher events;
-    private final List<Supplier<?>> readers;
+    private final Readers readers;
     private final TransactionTemplate oneMoment;
     private final TransactionTemplate writing;
     /** Saving and restoring read or write all there is: one at a time is enough for a house. */
@@ -71,7 +74,7 @@ class Archives {
         this.json = json;
         this.clock = clock;
         this.events = events;
-        this.readers = readers.all;
+        this.readers = readers;
         this.oneMoment = new TransactionTemplate(transactions);
         oneMoment.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
         oneMoment.setReadOnly(true);
@@ -82,10 +85,20 @@ class Archives {
     @Service
     static final class Readers {
 
-        private final List<Supplier<?>> all;
+        private final List<Runnable> all;
+        /** Places that show what cannot be read as such, and count it. */
+        private final List<IntSupplier> counted;
 
-        Readers(People people, Kitchens kitchens, Herbary herbary, Recipes recipes, Shelf shelf) {
-            this.all = List.of(people::all, kitchens::sheet, herbary::materia, recipes::all, shelf::all);
+        Readers(
+                People people,
+                Kitchens kitchens,
+                Herbary herbary,
+                Recipes recipes,
+                Shelf shelf,
+                Brews brews,
+                Courses courses) {
+            this.all = List.of(people::all, kitchens::sheet, herbary::materia, recipes::readAll, shelf::all);
+            this.counted = List.of(brews::unreadable, courses::unreadable);
         }
     }
 
@@ -115,18 +128,30 @@ class Archives {
      */
     Manifest save(Path file) {
         return alone(() -> {
-            try (OutputStream out = Files.newOutputStream(file)) {
-                return Objects.requireNonNull(oneMoment.execute(status -> jdbc.execute((Connection c) -> {
-                    try {
-                        return new ArchiveWriter(c, json).write(out, version(), clock.instant());
-                    } catch (IOException e) {
-                        throw new UncheckedIOException(e);
-                    }
-                })));
+            Manifest made = written(file);
+            try {
+                Seal.close(file);
+                // What was saved is read once as a restore would read it: a disk that lies is found now.
+                ArchiveFile.open(file, version(), json).close();
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
+            return made;
         });
+    }
+
+    private Manifest written(Path file) {
+        try (OutputStream out = Files.newOutputStream(file)) {
+            return Objects.requireNonNull(oneMoment.execute(status -> jdbc.execute((Connection c) -> {
+                try {
+                    return new ArchiveWriter(c, json).write(out, version(), clock.instant());
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+            })));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /**
@@ -166,7 +191,7 @@ class Archives {
                     takeOver(c, new Tables(c, schema));
                     return null;
                 });
-                readAll();
+                readAll(archive.sealed());
             });
         });
         events.publishEvent(new HouseholdRestored());
@@ -211,9 +236,19 @@ class Archives {
         }
     }
 
-    private void readAll() {
+    private void readAll(boolean sealed) {
         try {
-            readers.forEach(Supplier::get);
+            readers.all.forEach(Runnable::run);
+            int unreadable =
+                    readers.counted.stream().mapToInt(IntSupplier::getAsInt).sum();
+            if (unreadable > 0 && !sealed) {
+                throw new IllegalStateException(unreadable + " brews or courses");
+            } else if (unreadable > 0) {
+                // It is what was saved: those could not be read in the household that it is of either.
+                LOG.warn(
+                        "{} brews or courses of the archive cannot be read; they are brought back as they were",
+                        unreadable);
+            }
         } catch (RuntimeException e) {
             LOG.warn("An archive has documents that cannot be read", e);
             throw ArchiveFile.refused("archive-unreadable", Map.of());

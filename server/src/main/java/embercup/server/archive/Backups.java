@@ -27,6 +27,7 @@ class Backups implements DisposableBean {
     private static final int EVERY_MIN = 10;
 
     private final Archives archives;
+    private final Copies copies;
     private final Nights nights;
     private final Clock clock;
     private final boolean nightly;
@@ -42,11 +43,13 @@ class Backups implements DisposableBean {
 
     Backups(
             Archives archives,
+            Copies copies,
             Kitchens kitchens,
             Clock clock,
             @Value("${ember.backups}") Path folder,
             @Value("${ember.nightly}") boolean nightly) {
         this.archives = archives;
+        this.copies = copies;
         this.nights = new Nights(folder, clock, kitchens::zone);
         this.clock = clock;
         this.nightly = nightly;
@@ -55,6 +58,12 @@ class Backups implements DisposableBean {
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
         archives.dropLeftOver();
+        try {
+            nights.dropLeftOver();
+            copies.dropLeftOver();
+        } catch (IOException e) {
+            LOG.warn("What an earlier run left could not be taken away: {}", e.getMessage());
+        }
         if (nightly) {
             clockwork.scheduleWithFixedDelay(this::ifDue, FIRST_MIN, EVERY_MIN, TimeUnit.MINUTES);
         }

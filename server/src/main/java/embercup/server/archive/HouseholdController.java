@@ -19,7 +19,6 @@ import java.time.Clock;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.io.InputStreamResource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
@@ -46,21 +45,16 @@ class HouseholdController {
     private final Kitchens kitchens;
     private final OfPerson people;
     private final Clock clock;
-    private final Path home;
+    private final Copies copies;
 
     HouseholdController(
-            Archives archives,
-            Backups backups,
-            Kitchens kitchens,
-            OfPerson people,
-            Clock clock,
-            @Value("${ember.home}") Path home) {
+            Archives archives, Backups backups, Kitchens kitchens, OfPerson people, Clock clock, Copies copies) {
         this.archives = archives;
         this.backups = backups;
         this.people = people;
         this.kitchens = kitchens;
         this.clock = clock;
-        this.home = home;
+        this.copies = copies;
     }
 
     @GetMapping
@@ -81,13 +75,14 @@ class HouseholdController {
                         last.map(Nights.Night::bytes).orElse(null),
                         nights.late(),
                         failure.map(Backups.Failure::at).orElse(null),
-                        failure.map(Backups.Failure::why).orElse(null)));
+                        failure.map(Backups.Failure::why).orElse(null),
+                        nights.ahead().size()));
     }
 
     /** Everything, as a zip; made before the first byte is sent, so that what arrives is whole. */
     @GetMapping(value = "/archive", produces = ZIP)
     ResponseEntity<InputStreamResource> archive() throws IOException {
-        Path file = file();
+        Path file = copies.make();
         try {
             archives.save(file);
             long bytes = Files.size(file);
@@ -121,7 +116,7 @@ class HouseholdController {
             required = true,
             content = @Content(mediaType = ZIP, schema = @Schema(type = "string", format = "binary")))
     Held restore(HttpServletRequest request) throws IOException {
-        Path file = file();
+        Path file = copies.make();
         try {
             take(request.getInputStream(), file);
             return Held.of(archives.restore(file));
@@ -165,11 +160,5 @@ class HouseholdController {
                 out.write(chunk, 0, n);
             }
         }
-    }
-
-    /** Beside the data, where there is room for it, and nobody else reads. */
-    private Path file() throws IOException {
-        Files.createDirectories(home);
-        return Files.createTempFile(home, "household-", ".zip");
     }
 }

@@ -35,6 +35,7 @@ record HouseholdResponse(boolean empty, Held holds, BackupsResponse backups) {
      * @param late whether a night was missed
      * @param failedAt when the last try failed; absent when it did not
      * @param why what stood in its way
+     * @param ahead how many are dated ahead, by a clock that was wrong: they count for no night
      */
     record BackupsResponse(
             String folder,
@@ -44,5 +45,6 @@ record HouseholdResponse(boolean empty, Held holds, BackupsResponse backups) {
             @Nullable Long lastBytes,
             boolean late,
             @Nullable Instant failedAt,
-            @Nullable String why) {}
+            @Nullable String why,
+            int ahead) {}
 }

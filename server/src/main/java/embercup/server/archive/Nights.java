@@ -63,13 +63,21 @@ final class Nights {
         }
     }
 
+    /** The newest of the past: one that is dated ahead, by a clock that was wrong, says nothing of the nights until then. */
     Optional<Night> last() {
-        return all().stream().findFirst();
+        LocalDate tonight = night();
+        return all().stream().filter(n -> !n.day().isAfter(tonight)).findFirst();
+    }
+
+    /** Archives that are dated ahead; they are left alone. */
+    List<Night> ahead() {
+        LocalDate tonight = night();
+        return all().stream().filter(n -> n.day().isAfter(tonight)).toList();
     }
 
     /** Whether a night went by without one, although there had been some. */
     boolean late() {
-        return last().map(n -> n.madeAt().plus(LATE).isBefore(clock.instant())).orElse(false);
+        return last().map(n -> n.madeAt().plus(LATE).isBefore(clock.instant())).orElse(!all().isEmpty());
     }
 
     /** Whether the archive of this night is still to be made; one that the machine slept through is made up when it is on again. */
@@ -101,8 +109,22 @@ final class Nights {
         } finally {
             Files.deleteIfExists(part);
         }
-        for (Night old : all().stream().skip(KEPT).toList()) {
+        LocalDate tonight = night();
+        for (Night old :
+                all().stream().filter(n -> !n.day().isAfter(tonight)).skip(KEPT).toList()) {
             Files.deleteIfExists(file(old.day()));
+        }
+    }
+
+    /** Takes away what a night that was cut short left. */
+    void dropLeftOver() throws IOException {
+        if (Files.isDirectory(folder)) {
+            try (Stream<Path> files = Files.list(folder)) {
+                for (Path part : files.filter(f -> f.getFileName().toString().matches("\\d{4}-\\d\\d-\\d\\d\\.part"))
+                        .toList()) {
+                    Files.deleteIfExists(part);
+                }
+            }
         }
     }
 

@@ -165,7 +165,8 @@ final class Staging {
     /** What the database says of a row; a full disk or a database that went away is no fault of the archive. */
     private static RuntimeException refused(@Nullable Contents of, PSQLException e) throws PSQLException {
         String state = String.valueOf(e.getSQLState());
-        boolean theRow = state.startsWith("22") || state.startsWith("23");
+        // 54: nested deeper than a value may be.
+        boolean theRow = state.startsWith("22") || state.startsWith("23") || state.startsWith("54");
         if (!theRow) {
             throw e;
         }

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.domain.Slice;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
@@ -30,6 +32,8 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             value = "select * from brew b where " + DrinkersDays.HERS + " order by b.created_at, b.id",
             nativeQuery = true)
     List<BrewEntity> ofPerson(UUID person);
+
+    Slice<BrewEntity> findAllByOrderByIdAsc(Pageable page);
 
     List<BrewEntity> findAllByPhaseInOrderByCreatedAtAscIdAsc(List<String> phases);
 

@@ -8,6 +8,7 @@ import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Step;
+import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Workings;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.plans.OrderRequest;
@@ -33,6 +34,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.util.DigestUtils;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The rows of a brew, and what they say together: its plan with its events folded over it. */
@@ -189,6 +191,19 @@ class BrewRows {
     /** The plan that is kept; empty when it cannot be read. */
     Optional<BrewPlan> readable(BrewEntity e) {
         return kept.read(e.kept, e.id);
+    }
+
+    /** Whether everything that is kept of a brew can be read: its order, its plan, what was told of it, what happened to it. */
+    boolean whole(BrewEntity e) {
+        try {
+            json.readValue(e.request, OrderRequest.class);
+            sharers(e);
+            told(e);
+            // One of an early version has no plan of its own yet.
+            return e.kept == null || fold(e, plan(e)).events() >= 0;
+        } catch (JacksonException | IllegalArgumentException | RefusedException | InvalidInputException not) {
+            return false;
+        }
     }
 
     /** @throws RefusedException 409 when the plan that is kept cannot be read */

@@ -17,6 +17,7 @@ import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
@@ -28,6 +29,9 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.domain.Slice;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -39,6 +43,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Brews {
 
+    /** Brews that are read at once: each is as long as its plan. */
+    private static final int AT_ONCE = 50;
+
+    private final EntityManager entities;
     private final BrewRepository brews;
     private final BrewRows rows;
     private final EventRules rules;
@@ -50,6 +58,7 @@ public class Brews {
     private final ApplicationEventPublisher publisher;
 
     Brews(
+            EntityManager entities,
             BrewRepository brews,
             BrewRows rows,
             EventRules rules,
@@ -59,6 +68,7 @@ public class Brews {
             Learned learned,
             Clock clock,
             ApplicationEventPublisher publisher) {
+        this.entities = entities;
         this.brews = brews;
         this.rows = rows;
         this.rules = rules;
@@ -68,6 +78,20 @@ public class Brews {
         this.learned = learned;
         this.clock = clock;
         this.publisher = publisher;
+    }
+
+    /** How many brews have a document that cannot be read. */
+    @Transactional(readOnly = true)
+    public int unreadable() {
+        int unreadable = 0;
+        Pageable next = PageRequest.of(0, AT_ONCE);
+        while (next.isPaged()) {
+            Slice<BrewEntity> some = brews.findAllByOrderByIdAsc(next);
+            unreadable += (int) some.stream().filter(e -> !rows.whole(e)).count();
+            entities.clear();
+            next = some.hasNext() ? some.nextPageable() : Pageable.unpaged();
+        }
+        return unreadable;
     }
 
     /** Told to whoever streams, once the change is committed. */

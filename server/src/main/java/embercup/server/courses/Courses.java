@@ -53,6 +53,7 @@ import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.JacksonException;
 
 /** Courses: laid by the recipe and its herbs, never longer than they allow, and how it stands with their doses. */
 @Service
@@ -90,6 +91,22 @@ public class Courses {
         this.brews = brews;
         this.kitchens = kitchens;
         this.clock = clock;
+    }
+
+    /** How many courses have a document that cannot be read. */
+    @Transactional(readOnly = true)
+    public int unreadable() {
+        int unreadable = 0;
+        for (CourseEntity e : repository.findAll()) {
+            try {
+                rows.recipe(e);
+                rows.drinkers(e);
+                rows.course(e);
+            } catch (JacksonException | IllegalArgumentException | InvalidInputException not) {
+                unreadable++;
+            }
+        }
+        return unreadable;
     }
 
     /** Those that run or are to come, then those that are over, the newest first. */

@@ -42,11 +42,15 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 
 /** Plans: resolves what a request refers to, lets the core plan, and lets care judge. */
 @Service
 public class Plans {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Plans.class);
 
     private final OrderReading asks;
     private final Recipes recipes;
@@ -284,6 +288,10 @@ public class Plans {
                     .sentence(
                             "mark.unplannable",
                             Map.of("what", HouseWords.words().message(e.violations())));
+            return Optional.of(new MarkLine(recipe, Fields.code(Severity.CARE), text));
+        } catch (IllegalArgumentException | ArithmeticException e) {
+            LOG.warn("The recipe {} cannot be planned: {}", recipe, e.getMessage());
+            String text = HouseWords.words().sentence("mark.unreadable", Map.of());
             return Optional.of(new MarkLine(recipe, Fields.code(Severity.CARE), text));
         }
     }

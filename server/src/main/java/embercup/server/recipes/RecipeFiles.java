@@ -38,10 +38,9 @@ import tools.jackson.databind.node.ObjectNode;
 @Service
 class RecipeFiles {
 
-    /** Our own document beside schema.org's words, as JSON-LD 1.1 has a value that is JSON itself. */
+    /** Our own document beside schema.org's words: a name that other readers pass over. */
     static final String OWN = "emberCup";
 
-    private static final String OWN_IRI = "urn:ember-cup:recipe";
     private static final String STYLE =
             "body{font:16px/1.5 serif;max-width:38em;margin:2em auto;padding:0 1em;color:#161d1a}"
                     + "h1{font-size:1.8em}h2{font-size:1.2em}li{margin:.2em 0}.minded{border-left:4px solid #7a5200;padding-left:.8em}";
@@ -81,6 +80,7 @@ class RecipeFiles {
     private record Said(
             RecipeResponse kept,
             String makes,
+            String yields,
             List<String> herbs,
             List<String> steps,
             String taken,
@@ -104,6 +104,7 @@ class RecipeFiles {
                 kept,
                 words.sentence(
                         "recipe-file.makes", Map.of("cups", recipe.cups(), "size", words.shown(recipe.cupMl(), "mL"))),
+                words.sentence("recipe-file.yield", Map.of("cups", recipe.cups())),
                 plan.additions().stream()
                         .filter(PlannedAddition::measuredOut)
                         .map(a -> herb(words, a))
@@ -180,8 +181,8 @@ class RecipeFiles {
 
     private ObjectNode data(Said s) {
         ObjectNode node = json.createObjectNode();
-        ArrayNode context = node.putArray("@context").add("https://schema.org");
-        context.addObject().putObject(OWN).put("@id", OWN_IRI).put("@type", "@json");
+        // Most readers expect the vocabulary as a plain string.
+        node.put("@context", "https://schema.org");
         node.put("@type", "Recipe");
         node.put("name", s.kept.recipe().name());
         if (!s.kept.about().isEmpty()) {
@@ -189,14 +190,15 @@ class RecipeFiles {
         }
         node.put("inLanguage", "en");
         node.put("recipeCategory", sentence("recipe-file.category"));
-        node.put("recipeYield", s.makes);
+        node.put("recipeYield", s.yields);
         node.put("totalTime", s.length.toString());
         node.put("keywords", String.join(", ", s.kept.purposes()));
         ArrayNode herbs = node.putArray("recipeIngredient");
         s.herbs.forEach(herbs::add);
         ArrayNode steps = node.putArray("recipeInstructions");
         s.steps.forEach(text -> steps.addObject().put("@type", "HowToStep").put("text", text));
-        node.set(OWN, json.valueToTree(WholeRecipe.carried(s.kept)));
+        // By its text: numbers as the wire writes them are none that a tree takes.
+        node.set(OWN, json.readTree(json.writeValueAsString(WholeRecipe.carried(s.kept))));
         return node;
     }
 

@@ -142,6 +142,9 @@ public final class RecipeReading {
 
     /** An amount that may be left out. */
     private Optional<Quantity> quantity(@Nullable Double amount, @Nullable String unit, String field) {
+        if (amount != null && !Quantity.possible(amount)) {
+            found.add(new Violation(field, String.valueOf(amount), new Wanted.AboveNothing(Limit.AMOUNT.high())));
+        }
         return amount == null || !Quantity.possible(amount)
                 ? Optional.empty()
                 : Optional.of(Quantity.of(amount, attempt(() -> Fields.unit(unit, field), Unit.GRAM)));

@@ -23,11 +23,13 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.JacksonException;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -54,8 +56,28 @@ public class Recipes implements HerbUses {
     @Transactional(readOnly = true)
     public List<RecipeResponse> all() {
         return repository.findAllByOrderByCreatedAtAscIdAsc().stream()
-                .map(this::sheet)
+                .flatMap(e -> readable(e).stream())
                 .toList();
+    }
+
+    /** Reads every recipe and every earlier version of one. @throws RuntimeException for the first that cannot be read */
+    @Transactional(readOnly = true)
+    public void readAll() {
+        repository.findAllByOrderByCreatedAtAscIdAsc().forEach(this::sheet);
+        versions.findAll().forEach(v -> {
+            json.readValue(v.purposes, new TypeReference<List<String>>() {});
+            json.readValue(v.document, RecipeDocument.class);
+        });
+    }
+
+    /** Empty, and said in the log, for a row that cannot be read: it stays where it is and fails no list. */
+    private Optional<RecipeResponse> readable(RecipeEntity e) {
+        try {
+            return Optional.of(sheet(e));
+        } catch (JacksonException | IllegalArgumentException unreadable) {
+            LOG.warn("The recipe {} cannot be read: {}", e.id, unreadable.getMessage());
+            return Optional.empty();
+        }
     }
 
     @Override
@@ -186,7 +208,7 @@ public class Recipes implements HerbUses {
         try {
             Recipe recipe = RecipeReading.read(doc, "recipe");
             return thumb(new Planner(herbary.materia()).plan(PlanRequest.asWritten(recipe)));
-        } catch (InvalidInputException e) {
+        } catch (InvalidInputException | IllegalArgumentException e) {
             LOG.warn("A kept recipe cannot be planned: {}", e.getMessage());
             return new Thumb(0, 0, List.of());
         }

@@ -54,8 +54,38 @@ class NightsTest {
         assertThat(at("2026-11-28T01:59:00Z").due()).isFalse();
         assertThat(at("2026-11-28T02:00:00Z").due()).isTrue();
         assertThat(at("2026-07-10T00:59:00Z").due())
-                .as("a clock that was set back")
-                .isFalse();
+                .as("by a clock that was set back the newest is dated ahead: it says nothing of tonight")
+                .isTrue();
+    }
+
+    /** One archive by a clock that was wrong for a day stops no night after it, and is not taken for one. */
+    @Test
+    void oneThatIsDatedAheadStopsNoNight() throws IOException {
+        keep("2026-11-27T12:00:00Z");
+        Files.writeString(folder.resolve("2031-01-01.zip"), "dated ahead");
+        Nights next = at("2026-11-28T12:00:00Z");
+        assertThat(next.due()).isTrue();
+        assertThat(next.last().orElseThrow().day()).isEqualTo(LocalDate.of(2026, 11, 27));
+        assertThat(next.ahead()).hasSize(1);
+        assertThat(at("2026-11-30T12:00:00Z").late()).as("two nights went by").isTrue();
+        for (int day = 0; day < 16; day++) {
+            keep(Instant.parse("2026-11-28T12:00:00Z")
+                    .plus(Duration.ofDays(day))
+                    .toString());
+        }
+        assertThat(folder.resolve("2031-01-01.zip")).as("it is left alone").exists();
+        assertThat(at("2026-12-13T12:00:00Z").all()).hasSize(15);
+    }
+
+    @Test
+    void whatAKilledNightLeftIsTakenAway() throws IOException {
+        keep("2026-11-27T12:00:00Z");
+        Files.writeString(folder.resolve("2026-11-20.part"), "half");
+        Files.writeString(folder.resolve("letter.part"), "mine");
+        at("2026-11-28T12:00:00Z").dropLeftOver();
+        assertThat(folder.resolve("2026-11-20.part")).doesNotExist();
+        assertThat(folder.resolve("letter.part")).exists();
+        assertThat(folder.resolve("2026-11-27.zip")).exists();
     }
 
     @Test
