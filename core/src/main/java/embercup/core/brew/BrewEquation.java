@@ -90,6 +90,9 @@ public enum BrewEquation implements Workings.Equation {
                 .orElseThrow(() -> new NoSuchElementException(term.name()));
     }
 
+    /** Share of the steam that an earlier version took to run back from a lid. */
+    private static final double EARLIER_CONDENSING = 0.8;
+
     /** A class of constituents led through the phases that the inputs name. */
     private record Replay(Liquor liquor, boolean strained) {
 
@@ -160,9 +163,19 @@ public enum BrewEquation implements Workings.Equation {
                     w.value() * 60,
                     value(w.inputs(), Term.BOILING_C),
                     value(w.inputs(), Term.NET_POWER),
+                    condensingW(w),
                     1,
                     over(w),
                     level(w));
+        }
+
+        /** A figure that an earlier version kept counts a fifth of the steam past the lid. */
+        private static double condensingW(Workings w) {
+            return w.inputs().stream()
+                    .filter(in -> in.term() == Term.LOST_BY_LID_AND_WALL)
+                    .mapToDouble(Workings::value)
+                    .findFirst()
+                    .orElseGet(() -> over(w).lid() ? EARLIER_CONDENSING * value(w.inputs(), Term.NET_POWER) : 0);
         }
 
         private static Phase.Over over(Workings w) {

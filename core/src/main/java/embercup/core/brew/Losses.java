@@ -11,6 +11,8 @@ final class Losses {
 
     /** Air and radiation from a wetted wall or a lid, W/(m²·K). */
     private static final double WALL = 20;
+    /** From the lid and the whole wall of a covered pot on the flame, and past its rim, W/(m²·K) (estimate). */
+    private static final double COVERED = 22;
     /** From an open hot surface, steam included, W/(m²·K). */
     private static final double OPEN = 100;
     /** The part of {@link #OPEN} that leaves as steam, W/(m²·K). */
@@ -21,14 +23,26 @@ final class Losses {
     private Losses() {}
 
     /**
-     * @param flameOn hot gas sheathes the wall of a pot on the flame, so that only the top loses
+     * What a burner gives to the water of an open pot is its net power: what the wall loses beside the flame is off it already. Under
+     * a lid the steam warms lid and wall to the rim, and both lose: 1.4–2.4 W/K for a pot of 16–20 cm.
      */
     static double wattsPerKelvin(Vessel vessel, double waterMl, boolean lid, boolean flameOn) {
         if (vessel.kind() == Vessel.Kind.THERMOS) {
             return THERMOS * (vessel.wettedM2(waterMl) + vessel.surfaceM2());
         }
+        if (flameOn && lid) {
+            return COVERED * (vessel.surfaceM2() + vessel.wallM2());
+        }
         double top = vessel.surfaceM2() * (lid ? WALL : OPEN);
         return flameOn ? top : top + vessel.wettedM2(waterMl) * WALL;
+    }
+
+    /**
+     * Heat of the steam that lid and wall give to the room at the boil, W: so much of it condenses there and runs back, and the rest of
+     * the power leaves as steam, lid or no lid.
+     */
+    static double condensingW(Vessel vessel, boolean lid, double boilingC, double roomC) {
+        return lid ? wattsPerKelvin(vessel, 0, true, true) * (boilingC - roomC) : 0;
     }
 
     /**

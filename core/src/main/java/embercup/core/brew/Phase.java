@@ -79,18 +79,28 @@ sealed interface Phase {
     /**
      * At the boil: the temperature stands, the water goes.
      *
+     * @param condensingW heat of the steam that condenses under the lid and runs back, W; 0 without one
      * @param pace water that really goes ÷ water that should go; 1 unless a reading tells otherwise
      */
-    record AtTheBoil(int stage, double seconds, double boilingC, double watts, double pace, Over over, Level level)
+    record AtTheBoil(
+            int stage,
+            double seconds,
+            double boilingC,
+            double watts,
+            double condensingW,
+            double pace,
+            Over over,
+            Level level)
             implements InVessel {
 
-        /** Steam past the lid, or all of it, g/s. */
+        /** Steam that really leaves, g/s. */
         double gramsPerS() {
-            return steamGPerS(watts, over.lid(), boilingC) * pace;
+            return steamGPerS(watts, condensingW, boilingC) * pace;
         }
 
-        static double steamGPerS(double watts, boolean lid, double boilingC) {
-            return watts * (lid ? Pot.STEAM_PAST_LID : 1) / Water.latentHeatJPerG(boilingC);
+        /** Steam that leaves the pot, g/s: all the power that does not go through lid and wall. */
+        static double steamGPerS(double watts, double condensingW, double boilingC) {
+            return Math.max(0, watts - condensingW) / Water.latentHeatJPerG(boilingC);
         }
     }
 

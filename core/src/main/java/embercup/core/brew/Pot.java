@@ -19,13 +19,12 @@ import java.util.OptionalDouble;
  * The water on its way: how much there is and how warm, led through one {@link Phase} after another. Mutable, used once;
  * {@link BrewRun} says what each stage asks of it, and {@link Liquor} what the herbs give along the phases.
  *
- * <p>Heat is {@link Heating}; at the boil the surplus power makes steam, dm/dt = −f_lid·P/L(T). A phase is cut where a hand
+ * <p>Heat is {@link Heating}; at the boil the power makes steam but for what lid and wall give to the room,
+ * dm/dt = −(P − UA·(T − T_room))/L(T). A phase is cut where a hand
  * turned lid or flame and where a volume or a temperature was read.
  */
 final class Pot {
 
-    /** Share of the steam that escapes past a lid (source key {@code kitchen-heat}). */
-    static final double STEAM_PAST_LID = 0.2;
     /** Nobody waits longer for a pot to boil, s. */
     static final double LONGEST_HEATING_S = 3 * 3600;
     /** A reading sooner than this after the boil says nothing of a rate, s. */
@@ -281,7 +280,11 @@ final class Pot {
     }
 
     private double steamGPerS(Spell spell) {
-        return Phase.AtTheBoil.steamGPerS(spell.watts(), spell.lid(), boilingC);
+        return Phase.AtTheBoil.steamGPerS(spell.watts(), condensingW(spell), boilingC);
+    }
+
+    private double condensingW(Spell spell) {
+        return Losses.condensingW(setup.vessel(), spell.lid(), boilingC, kitchen.roomC());
     }
 
     private Warmth warmth(Spell spell) {
@@ -372,6 +375,7 @@ final class Pot {
                 seconds,
                 boilingC,
                 spell.watts(),
+                condensingW(spell),
                 pace,
                 new Over(spell.lid(), agitation, strained, asideMl),
                 new Level(before, waterMl)));

@@ -125,12 +125,17 @@ public final class Reckoning {
         return Workings.product(Term.HEAT_INTO_STEAM, "J", factors);
     }
 
-    /** Net power, and the part of its steam that gets past a lid. */
+    /** Net power; under a lid less what lid and wall give to the room. */
     private static List<Workings> power(Phase.AtTheBoil p) {
         Workings watts = Workings.sourced(Term.NET_POWER, p.watts(), "W", HEAT);
-        return p.over().lid()
-                ? List.of(watts, Workings.sourced(Term.STEAM_PAST_LID, Pot.STEAM_PAST_LID, "", HEAT))
-                : List.of(watts);
+        return List.of(
+                p.condensingW() == 0
+                        ? watts
+                        : Workings.difference(
+                                Term.POWER_INTO_STEAM,
+                                "W",
+                                watts,
+                                Workings.sourced(Term.LOST_BY_LID_AND_WALL, p.condensingW(), "W", HEAT)));
     }
 
     private static Workings latent(double celsius) {
@@ -366,6 +371,9 @@ public final class Reckoning {
         inputs.add(Workings.sourced(Term.AGITATION, p.over().agitation(), "", "estimate"));
         inputs.add(Workings.given(Term.LID, p.over().lid() ? 1 : 0, ""));
         inputs.add(Workings.given(Term.OFF_THE_HERBS, p.over().strained() ? 1 : 0, ""));
+        if (p instanceof Phase.AtTheBoil boil) {
+            inputs.add(Workings.sourced(Term.LOST_BY_LID_AND_WALL, boil.condensingW(), "W", HEAT));
+        }
         Term term = p instanceof Phase.Below ? Term.BELOW_THE_BOIL : Term.AT_THE_BOIL;
         return detailed(term, p.seconds() / 60, "min", inputs).of(kind(p));
     }

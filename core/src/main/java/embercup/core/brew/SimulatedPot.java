@@ -56,8 +56,10 @@ public final class SimulatedPot {
         if (waterMl <= 0) {
             return;
         }
-        if (watts > 0 && tempC >= boilingC - 1e-6) {
-            double steam = watts * (lid ? Pot.STEAM_PAST_LID : 1) / Water.latentHeatJPerG(boilingC);
+        boolean boilsOn = watts > Losses.condensingW(vessel, lid, boilingC, roomC);
+        if (watts > 0 && boilsOn && tempC >= boilingC - 1e-6) {
+            double steam =
+                    Phase.AtTheBoil.steamGPerS(watts, Losses.condensingW(vessel, lid, boilingC, roomC), boilingC);
             waterMl = Math.max(0, waterMl - steam * h);
             tempC = boilingC;
             return;

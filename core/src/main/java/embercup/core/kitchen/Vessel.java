@@ -121,6 +121,11 @@ public record Vessel(
         return Math.PI * innerDiameterCm * innerDiameterCm / 4 / 1e4;
     }
 
+    /** Wall from the bottom to the rim, m². */
+    public double wallM2() {
+        return Math.PI * innerDiameterCm * heightCm / 1e4;
+    }
+
     /** Wetted wall and bottom at a fill, m². */
     public double wettedM2(double millilitres) {
         return surfaceM2() + Math.PI * innerDiameterCm * levelCm(millilitres) / 1e4;

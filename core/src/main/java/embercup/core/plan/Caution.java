@@ -195,6 +195,27 @@ public sealed interface Caution {
         }
     }
 
+    /** So little is left over the flame that the bottom scorches as soon as somebody looks away. @param left at its lowest */
+    record RunsLow(Volume left, double levelCm) implements Careful, OfPot {
+        @Override
+        public String source() {
+            return "kitchen-heat";
+        }
+    }
+
+    /**
+     * A pot that is to boil down under a lid: most of the steam leaves, but not so soon.
+     *
+     * @param stage index of the stage
+     * @param minutes with the lid on; the open pot takes {@code openMinutes}
+     */
+    record ReducesCovered(int stage, double minutes, double openMinutes) implements Careful, OfPot {
+        @Override
+        public String source() {
+            return "kitchen-heat";
+        }
+    }
+
     record NeverBoils() implements Careful, OfPot {
         @Override
         public String source() {

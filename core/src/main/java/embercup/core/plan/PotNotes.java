@@ -3,6 +3,7 @@ package embercup.core.plan;
 import embercup.core.brew.BrewResult;
 import embercup.core.brew.BrewSetup;
 import embercup.core.brew.Charge;
+import embercup.core.brew.Covering;
 import embercup.core.brew.Holding;
 import embercup.core.brew.StageRun;
 import embercup.core.kitchen.Vessel;
@@ -17,6 +18,7 @@ import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -32,6 +34,8 @@ final class PotNotes {
 
     /** Nobody stands beside a pot that boils down for longer, h (design value). */
     private static final double LONGEST_REDUCTION_H = 2;
+    /** A lid that makes a reduction longer than by this factor is told (design value). */
+    private static final double NOTICEABLE = 1.15;
     /** A cup that is told to be far from the usual one, as a share of it (design values). */
     private static final double FAR_WEAKER = 0.5;
 
@@ -48,6 +52,8 @@ final class PotNotes {
             notes.add(new Caution.NeverBoils());
         }
         flames(notes, setup, brew);
+        runsLow(notes, setup, brew);
+        reducesCovered(notes, setup, brew);
         contradictions(notes, request, brew);
         if (!request.spentHerbs()
                 && !request.recipe().menstruum().cold()
@@ -116,6 +122,34 @@ final class PotNotes {
             }
             failing.ifPresent(
                     f -> notes.add(new Caution.CannotHold(Temperature.celsius(f.endC()), f.would(), f.lidWould())));
+        }
+    }
+
+    /** A boil that leaves a film of water over the bottom, without anybody having asked for so little. */
+    private static void runsLow(List<Caution> notes, BrewSetup setup, BrewResult brew) {
+        if (brew.ranDry()) {
+            return;
+        }
+        brew.stages().stream()
+                .filter(run -> run.stage().kind().boils() && !(run.stage() instanceof Stage.Reduce))
+                .min(Comparator.comparingDouble(StageRun::endMl))
+                .filter(run -> run.endMl() < run.startMl() / 2)
+                .filter(run -> setup.vessel().levelCm(run.endMl() + setup.displacedMl()) < COVER_CM)
+                .ifPresent(run -> notes.add(new Caution.RunsLow(
+                        Volume.millilitres(run.endMl()), setup.vessel().levelCm(run.endMl() + setup.displacedMl()))));
+    }
+
+    /** What the lid costs a reduction, from the same energy: a practitioner's "covered" that physics contradicts. */
+    private static void reducesCovered(List<Caution> notes, BrewSetup setup, BrewResult brew) {
+        for (StageRun run : brew.stages()) {
+            if (run.stage() instanceof Stage.Reduce reduce && reduce.lid() && run.properS() > 0) {
+                Covering covering = Covering.of(setup, reduce.flame());
+                if (covering.times() > NOTICEABLE) {
+                    double minutes = run.properS() / 60;
+                    notes.add(new Caution.ReducesCovered(
+                            run.index(), Math.rint(minutes), Math.rint(minutes / covering.times())));
+                }
+            }
         }
     }
 

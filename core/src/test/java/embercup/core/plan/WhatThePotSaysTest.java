@@ -89,7 +89,7 @@ class WhatThePotSaysTest {
 
     @Test
     void aFlameThatCannotHoldASimmerNamesTheOneThatWould() {
-        Vessel wide = Vessel.of("wide pan", Vessel.Kind.POT, 30, 12);
+        Vessel wide = Vessel.of("wide pan", Vessel.Kind.POT, 24, 8);
         Caution.CannotHold open = note(
                         in(wide, root(heat(), new Stage.Simmer(20, Flame.LOW, false), strain())),
                         Caution.CannotHold.class)

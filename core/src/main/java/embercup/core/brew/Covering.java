@@ -1,0 +1,27 @@
+package embercup.core.brew;
+
+import embercup.core.recipe.Flame;
+
+/**
+ * What a lid changes at the boil: by conservation of energy only the heat that lid and wall give to the room stays in the pot. Immutable.
+ *
+ * @param openGPerMin steam without the lid, g/min
+ * @param coveredGPerMin steam with it, g/min
+ */
+public record Covering(double openGPerMin, double coveredGPerMin) {
+
+    public static Covering of(BrewSetup setup, Flame flame) {
+        double watts = setup.kitchen().burner().watts(flame);
+        double boilingC = setup.kitchen().boilingC();
+        double condensing = Losses.condensingW(
+                setup.vessel(), true, boilingC, setup.kitchen().roomC());
+        return new Covering(
+                60 * Phase.AtTheBoil.steamGPerS(watts, 0, boilingC),
+                60 * Phase.AtTheBoil.steamGPerS(watts, condensing, boilingC));
+    }
+
+    /** How many times longer the covered pot takes to lose the same; infinite when it does not boil. */
+    public double times() {
+        return coveredGPerMin <= 0 ? Double.POSITIVE_INFINITY : openGPerMin / coveredGPerMin;
+    }
+}
