@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { PlanResponse, WayLine } from "../../api/client";
 import { Caution } from "../../parts/Caution";
 import { capital } from "../../parts/say";
+import { Secondary } from "../../parts/Field";
 import { Why } from "../../parts/Why";
 import { Decide } from "../recipe/Decide";
 import type { Meant } from "../recipe/doc";
@@ -14,8 +15,11 @@ export function Cautions({
   plan,
   onWay,
   onMeant,
+  onOpen,
 }: {
   plan: PlanResponse;
+  /** Takes the lid off a stage. */
+  onOpen?: (stage: number) => void;
   /** Decides what a recipe that contradicts itself means. */
   onMeant?: (which: Meant) => void;
   /** Takes a way out of a stop; missing where the ways out stand elsewhere. */
@@ -39,6 +43,9 @@ export function Cautions({
         {shown.map((c, i) => (
           <Caution key={i} caution={c} whole={all}>
             {c.decide && onMeant && <Decide decide={c.decide} onMeant={onMeant} />}
+            {c.openStage != null && onOpen && (
+              <Secondary onClick={() => onOpen(c.openStage as number)}>Take the lid off</Secondary>
+            )}
           </Caution>
         ))}
       </ul>

@@ -4,6 +4,7 @@ import * as length from "../../api/length.gen";
 import * as limit from "../../api/limit.gen";
 import { Conditions } from "../../parts/Conditions";
 import { conditionsSaid, personName } from "../../parts/conditions";
+import { TextField } from "../../parts/Field";
 import { cupsSaid, millilitres, quantity } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
 import type { Guest, Order, Ordered, Sharer } from "./order";
@@ -82,7 +83,17 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
       </Word>
       {order.prescribed !== undefined && (
         <>
-          , prescribed for{" "}
+          , prescribed{" "}
+          <Word label="Prescribed by" shown={order.prescribedBy ? `by ${order.prescribedBy}` : "by whom?"}>
+            {() => (
+              <TextField
+                label="Who prescribed it"
+                value={order.prescribedBy ?? ""}
+                onChange={(v) => onChange({ prescribedBy: v || undefined })}
+              />
+            )}
+          </Word>{" "}
+          for{" "}
           <Word label="Prescribed" shown={order.prescribed === 1 ? "one day" : `${order.prescribed} days`}>
             {(close) => (
               <div className="flex max-w-72 flex-col gap-2">
@@ -99,7 +110,7 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
                 </p>
                 <Small
                   onClick={() => {
-                    onChange({ prescribed: undefined });
+                    onChange({ prescribed: undefined, prescribedBy: undefined });
                     close();
                   }}
                 >

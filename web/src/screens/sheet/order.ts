@@ -36,6 +36,8 @@ export interface Order {
   aDay?: number;
   /** Days for which a practitioner prescribed it. */
   prescribed?: number;
+  /** Who did. */
+  prescribedBy?: string;
   /** Who drinks of it beside the drinker. */
   others: Sharer[];
 }
@@ -117,6 +119,7 @@ function read(params: URLSearchParams): Order {
     instead: params.get("instead") ?? undefined,
     aDay: number(params.get("aday")),
     prescribed: number(params.get("rx")),
+    prescribedBy: params.get("rxby") ?? undefined,
     others: params.getAll("with").flatMap(readSharer),
   };
 }
@@ -265,6 +268,7 @@ export function writeOrder(order: Order): URLSearchParams {
   put("instead", order.instead);
   put("aday", order.aDay);
   put("rx", order.prescribed);
+  put("rxby", order.prescribed === undefined ? undefined : order.prescribedBy);
   for (const s of order.others) params.append("with", writeSharer(s));
   for (const c of order.changes) params.append("change", writeChange(c));
   for (const [question, choice] of Object.entries(order.schools))
@@ -272,6 +276,10 @@ export function writeOrder(order: Order): URLSearchParams {
   for (const t of order.tweaks) params.append("t", writeTweak(t));
   return params;
 }
+
+/** Another recipe for the same people. */
+export const forTheSame = ({ drinkerId, guest, others }: Order): URLSearchParams =>
+  writeOrder({ ...readOrder(new URLSearchParams()), drinkerId, guest, others });
 
 const drinkerOf = (g: Guest): NonNullable<OrderRequest["drinker"]> => ({
   ageYears: g.ageYears,
@@ -310,6 +318,7 @@ export function ask(
     guest: order.guest && (order.guest.name || "a guest"),
     cupsADay: order.aDay,
     prescribedDays: order.prescribed,
+    prescribedBy: order.prescribed === undefined ? undefined : order.prescribedBy || undefined,
     others: order.others.length > 0 ? order.others.map(sharer) : undefined,
     changes: order.changes.length > 0 ? order.changes : undefined,
     kitchen: { vesselId: order.vesselId, burnerId: order.burnerId },

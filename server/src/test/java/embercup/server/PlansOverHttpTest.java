@@ -112,8 +112,8 @@ class PlansOverHttpTest {
             value = {
                 "\"herb\":\"linden\"|\"herb\":\"lindenn\"|recipe.additions[0].herb|linden",
                 "\"unit\":\"g\"|\"unit\":\"gills\"|recipe.additions[0].unit|tsp",
-                "\"amount\":3|\"amount\":0|recipe.additions[0].amount|above 0",
-                "\"amount\":3|\"amount\":9e9|recipe.additions[0].amount|between 0 and 1000000",
+                "\"amount\":3|\"amount\":0|recipe.additions[0].amount|between 0.001",
+                "\"amount\":3|\"amount\":9e9|recipe.additions[0].amount|between 0.001 and 1000000",
                 "\"amount\":3|\"amount\":\"much\"|recipe.additions[0].amount|a number",
                 "\"stage\":0|\"stage\":9|recipe.additions[0].stage|0 to 2",
                 "\"kind\":\"pour\"|\"kind\":\"microwave\"|recipe.stages[0].kind|simmer",

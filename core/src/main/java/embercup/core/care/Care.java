@@ -9,6 +9,7 @@ import embercup.core.materia.Herb;
 import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
+import embercup.core.materia.Trait;
 import embercup.core.measure.Mass;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
@@ -26,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -67,6 +69,18 @@ public final class Care {
             return new Verdict(own, loads, ask, workings);
         }
 
+        /**
+         * What this house needs not be told again: how hot a strainer is once it has brewed, what a gathered herb could be else of one
+         * that stands in a tin.
+         */
+        public Verdict in(House house) {
+            List<Caution> told = cautions.stream()
+                    .filter(c -> !(house.brewed && c instanceof Caution.Scald)
+                            && !(c instanceof Caution.Identity i && house.inTins.contains(i.of().slug())))
+                    .toList();
+            return new Verdict(told, loads, ask, workings);
+        }
+
         /** What keeps it from starting. */
         public List<Caution> stopping() {
             return cautions.stream().filter(c -> c.severity() == Severity.STOP).toList();
@@ -85,6 +99,14 @@ public final class Care {
         }
     }
 
+    /**
+     * What a house knows already.
+     *
+     * @param brewed whether a pot was finished in it
+     * @param inTins slugs of the herbs that stand in its tins
+     */
+    public record House(boolean brewed, Set<String> inTins) {}
+
     /** Judges one plan for its drinker, whose cups before it are known. */
     public Verdict judge(BrewPlan plan, History history) {
         Drinker drinker = plan.request().drinker();
@@ -102,10 +124,11 @@ public final class Care {
                 .forEach(n -> all.add(new Caution.RecipeNotFor(n)));
         all.addAll(RawHerbs.of(materia, plan));
         all.addAll(HerbCautions.of(herbs, drinker));
+        all.removeIf(c -> c instanceof Caution.General g && drowsy(g) && !sedates(plan, herbs));
         all.addAll(new Meeting(materia, plan).cautions(herbs));
         herbs.stream().filter(h -> materia.isOwn(h.slug())).forEach(h -> all.add(OwnHerbs.of(materia, h, drinker)));
         PlanRequest request = plan.request();
-        all.addAll(RunLength.of(herbs, request.schools(), history, request.daysOn()));
+        all.addAll(RunLength.of(herbs, request, history));
         if (request.cupsSaid()) {
             perDay(all, plan);
         }
@@ -161,6 +184,28 @@ public final class Care {
         return new Verdict(List.copyOf(own), verdict.loads(), verdict.ask(), verdict.workings());
     }
 
+    /** Whether it is what the herbs that make drowsy say to everybody. */
+    private boolean drowsy(Caution.General general) {
+        return materia.trait(Trait.Kind.SEDATING).cautions().stream()
+                .anyMatch(c -> c.when().isEmpty() && c.text().equals(general.why()));
+    }
+
+    /** Whether a grown-up has a real dose of what makes drowsy in a cup: together as much as the least usual single dose. */
+    private boolean sedates(BrewPlan plan, List<Herb> herbs) {
+        double doses = 0;
+        for (PlannedAddition a : plan.additions()) {
+            boolean sedating = herbs.stream().anyMatch(h -> h.slug().equals(a.herb()) && h.has(Trait.Kind.SEDATING));
+            if (sedating) {
+                // Where nothing is published any amount counts.
+                doses += plan.usual(materia, a)
+                        .inCup()
+                        .map(u -> a.perCupG() / u.lowG())
+                        .orElse(1.0);
+            }
+        }
+        return plan.request().drinker().ageYears() >= Drinker.ADULT_YEARS && doses >= 1 - 1e-6;
+    }
+
     private static void herb(List<Caution> all, Herb herb, Drinker drinker) {
         HerbName name = HerbName.of(herb);
         herb.stop().ifPresent(s -> all.add(new Caution.NotForTea(name, s.text(), s.source())));
@@ -173,15 +218,15 @@ public final class Care {
         identity(all, herb, name);
     }
 
-    /** What a gathered herb could be else, its poisons before its harmless kin; of a bought one its poisons alone. */
+    /** Which poison a herb that is gathered could be; of others it stands on the herb's page. */
     private static void identity(List<Caution> all, Herb herb, HerbName name) {
-        boolean poisons = herb.lookAlikes().stream().anyMatch(Herb.LookAlike::poisonous);
-        List<Caution.Confusion> others = herb.lookAlikes().stream()
-                .filter(l -> l.poisonous() || herb.foraged() && !poisons)
-                .map(l -> new Caution.Confusion(l.name(), l.tell()))
-                .toList();
-        if (!others.isEmpty()) {
-            all.add(herb.foraged() ? new Caution.Identity(name, others) : new Caution.BoughtIdentity(name, others));
+        if (herb.needsIdentityCheck()) {
+            all.add(new Caution.Identity(
+                    name,
+                    herb.lookAlikes().stream()
+                            .filter(Herb.LookAlike::poisonous)
+                            .map(l -> new Caution.Confusion(l.name(), l.tell()))
+                            .toList()));
         }
     }
 

@@ -15,7 +15,6 @@ final class Order {
             Caution.DayHolds.class,
             Caution.SingleDose.class,
             Caution.Together.class,
-            Caution.BoughtIdentity.class,
             Caution.Identity.class,
             Caution.NothingKnown.class,
             Caution.General.class,

@@ -64,8 +64,11 @@ final class OwnHerbs {
         List<Herb> refused =
                 materia.herbs().stream().filter(h -> h.stop().isPresent()).toList();
         Optional<Herb> named = refused.stream()
-                .filter(r -> materia.names(r).bare().stream()
-                        .anyMatch(n -> its.bare().stream().anyMatch(o -> holds(o, n) && !longer(materia, o, n))))
+                .filter(r -> ofAName(its, materia.names(r))
+                        || materia.names(r).bare().stream()
+                                .filter(n -> !isDrunk(materia, n))
+                                .anyMatch(
+                                        n -> its.bare().stream().anyMatch(o -> holds(o, n) && !longer(materia, o, n))))
                 .findFirst();
         return named.or(() -> {
             String genus = its.genus();
@@ -93,6 +96,17 @@ final class OwnHerbs {
         return materia.herbs().stream()
                 .filter(h -> h.stop().isEmpty() && !materia.isOwn(h.slug()))
                 .map(materia::names);
+    }
+
+    /** Whether one of its names is one of the other's to the letter, or goes on from it: "apple seeds, dried". */
+    private static boolean ofAName(PlainNames its, PlainNames refused) {
+        return its.plain().stream()
+                .anyMatch(o -> refused.plain().stream().anyMatch(n -> n.contains(" ") ? holds(o, n) : o.equals(n)));
+    }
+
+    /** Whether a plant is drunk by that very name: apple, of which the seeds alone poison. */
+    private static boolean isDrunk(Materia materia, String name) {
+        return drunk(materia).anyMatch(names -> names.bare().contains(name));
     }
 
     /** Whether the name goes on into that of a plant that is drunk: ground ivy is no ivy. */

@@ -9,6 +9,7 @@ import embercup.core.brew.StageRun;
 import embercup.core.dose.UsualDose;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Materia;
+import embercup.core.measure.KitchenAmount;
 import embercup.core.recipe.Companion;
 import embercup.core.recipe.Reason;
 import embercup.core.recipe.Recipe;
@@ -19,6 +20,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 
 /**
@@ -51,6 +53,18 @@ public record BrewPlan(
     /** The same pot, judged for another request: who drinks how much of it. */
     public BrewPlan forRequest(PlanRequest other) {
         return new BrewPlan(other, additions, pot, standard, predicted, notes, reasons, workings);
+    }
+
+    /**
+     * On which side of the usual cup a herb is, as far as that means anything: a herb of a blend shares its room, a child has its share,
+     * and a pinch of spice is a pinch.
+     */
+    public Optional<UsualDose.Side> againstUsual(PlannedAddition addition) {
+        boolean alone = PlannedAddition.brewed(additions).size() == 1;
+        boolean spice = addition.measured().measure() instanceof KitchenAmount.Pinch
+                || addition.measured().measure() instanceof KitchenAmount.LessThanAPinch;
+        boolean whole = request.shareOfAdult().value() >= 1;
+        return addition.againstUsual().filter(side -> side == UsualDose.Side.MORE || alone && whole && !spice);
     }
 
     /** How it will go from what was measured on. */

@@ -363,9 +363,6 @@ public sealed interface Caution {
         }
     }
 
-    /** A herb that is usually bought, and the poison that has been sold for it. */
-    record BoughtIdentity(HerbName of, List<Confusion> lookAlikes) implements OfHerb, Note, OfPot {}
-
     /** @param tell how it is told from the herb */
     record Confusion(String name, String tell) {}
 

@@ -69,7 +69,7 @@ final class PotNotes {
         return notes;
     }
 
-    /** A liquor that turns its colour with acid is not spoilt. */
+    /** A liquor that turns its colour with the acid of its recipe is not spoilt. */
     private static void colours(List<Caution> notes, Materia materia, Recipe recipe) {
         List<Herb> herbs = recipe.additions().stream()
                 .map(a -> materia.herb(a.herb(), "herb"))
@@ -80,7 +80,9 @@ final class PotNotes {
                     .filter(h -> h.sour() && h != turning)
                     .findFirst()
                     .map(HerbName::of);
-            notes.add(new Caution.AcidTurn(turn.from(), turn.to(), sour, turn.source()));
+            if (sour.isPresent()) {
+                notes.add(new Caution.AcidTurn(turn.from(), turn.to(), sour, turn.source()));
+            }
         });
     }
 

@@ -19,6 +19,7 @@ import embercup.core.recipe.UsualAddition;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -91,7 +92,7 @@ final class Ingredients {
             List<Herb> near = phrase.herbs;
             return ask(new Question.NoHerb(line.said(name)), near, Optional.empty(), phrase, line);
         }
-        Optional<Alike> alike = alike(phrase.herbs);
+        Optional<Alike> alike = alike(phrase, line);
         List<Herb> fits = fitting(meant, phrase, alike.isPresent());
         boolean clear = fits.size() == 1 && (alike.isEmpty() || fits.size() < phrase.herbs.size());
         if (clear) {
@@ -103,9 +104,16 @@ final class Ingredients {
         return ask(new Question.WhichHerb(name, why), meant, alike.flatMap(Alike::take), phrase, line);
     }
 
-    private Optional<Alike> alike(List<Herb> meant) {
-        List<String> slugs = meant.stream().map(Herb::slug).toList();
-        return materia.alikes().stream().filter(a -> a.herbs().equals(slugs)).findFirst();
+    /** The name that means several; one of which only one herb is known here is asked by that name alone: "laurel", not "bay leaf". */
+    private Optional<Alike> alike(Phrase phrase, LineDraft line) {
+        List<String> slugs = phrase.herbs.stream().map(Herb::slug).toList();
+        String said = phrase.name
+                .map(n -> line.said(List.of(n)).toLowerCase(Locale.ROOT))
+                .orElse("");
+        return materia.alikes().stream()
+                .filter(a -> a.herbs().equals(slugs))
+                .filter(a -> slugs.size() > 1 || a.names().stream().anyMatch(said::contains))
+                .findFirst();
     }
 
     /** Of herbs of one name those of which so much can be said: slices are of the fruit, spoons of the juice. */

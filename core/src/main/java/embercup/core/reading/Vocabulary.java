@@ -12,8 +12,10 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -95,22 +97,43 @@ final class Vocabulary {
         Map<String, Named> exact = new LinkedHashMap<>();
         Map<String, Named> bare = new LinkedHashMap<>();
         for (Herb herb : materia.herbs()) {
-            herb.everyName().filter(n -> !n.isBlank()).forEach(name -> {
-                add(exact, name, herb);
-                String without = bare(name, !herb.also().contains(name));
-                boolean other = !without.isEmpty() && !without.equals(name);
-                if (other && herb.part() != PlantPart.PANTRY) {
-                    add(bare, without, herb);
-                }
-            });
+            Stream.concat(herb.everyName(), genus(materia, herb).stream())
+                    .filter(n -> !n.isBlank())
+                    .forEach(name -> {
+                        add(exact, name, herb);
+                        String without = bare(name, !herb.also().contains(name));
+                        boolean other = !without.isEmpty() && !without.equals(name);
+                        if (other && herb.part() != PlantPart.PANTRY) {
+                            add(bare, without, herb);
+                        }
+                    });
         }
-        bare.values().forEach(n -> n.herbs.forEach(h -> add(exact, n.phrase, h)));
+        // A poisonous part does not take the name of the plant whose other parts are drunk: "apple" is no apple seed.
+        bare.values().forEach(n -> {
+            boolean drunk = Stream.concat(
+                            n.herbs.stream(),
+                            Optional.ofNullable(exact.get(key(n.phrase))).stream()
+                                    .flatMap(e -> e.herbs.stream()))
+                    .anyMatch(h -> h.stop().isEmpty());
+            n.herbs.stream().filter(h -> h.stop().isEmpty() || !drunk).toList().forEach(h -> add(exact, n.phrase, h));
+        });
         for (Alike alike : materia.alikes()) {
             Set<Herb> herbs = new LinkedHashSet<>();
             alike.herbs().forEach(slug -> materia.find(slug).ifPresent(herbs::add));
             alike.names().forEach(name -> exact.put(key(name), new Named(name, herbs)));
         }
         exact.forEach((key, n) -> put(nouns, n.phrase, new Meaning(Kind.NAME, key, List.copyOf(n.herbs)), false));
+    }
+
+    /** The genus of a refused plant of whose kin nothing is drunk: "symphytum". */
+    private static Optional<String> genus(Materia materia, Herb herb) {
+        if (herb.stop().isEmpty() || materia.isOwn(herb.slug())) {
+            return Optional.empty();
+        }
+        String genus = materia.names(herb).genus();
+        boolean drunk = materia.herbs().stream()
+                .anyMatch(h -> h.stop().isEmpty() && materia.names(h).genus().equals(genus));
+        return genus.isEmpty() || drunk ? Optional.empty() : Optional.of(genus);
     }
 
     private void add(Map<String, Named> names, String name, Herb herb) {
@@ -213,6 +236,10 @@ final class Vocabulary {
             case "root", "rhizome" -> Set.of(PlantPart.ROOT, PlantPart.RHIZOME);
             case "herb" -> Set.of(PlantPart.HERB, PlantPart.LEAF, PlantPart.FLOWER);
             case "seed" -> Set.of(PlantPart.SEED, PlantPart.FRUIT);
+            // What is inside a seed or a stone is never the fruit around it.
+            case "pip" -> Set.of(PlantPart.SEED);
+            // Parts that no herb here is known to be drunk of: which one is meant is asked.
+            case "none" -> Set.of();
             default -> Set.of(Code.constant(PlantPart.class, code));
         };
     }

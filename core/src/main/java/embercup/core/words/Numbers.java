@@ -15,6 +15,7 @@ final class Numbers {
     private static final int NOON = 12;
     private static final double HALF = 0.5;
     private static final double TENTH = 0.1;
+    private static final double SMALLEST_WITH_TWO = 0.01;
     private static final double DAYS_FROM_MIN = 48 * 60;
 
     private final Catalogue catalogue;
@@ -125,10 +126,17 @@ final class Numbers {
         return text.isEmpty() ? "0" : text;
     }
 
-    /** A number with as many decimals as it needs, two at most. */
+    /** A number with as many decimals as it needs, two at most; below a hundredth two figures that count. */
     String plain(double value) {
         if (value == Math.rint(value) && Math.abs(value) < 1e15) {
             return Long.toString((long) value);
+        }
+        if (Math.abs(value) < SMALLEST_WITH_TWO) {
+            return new BigDecimal(value)
+                    .round(new MathContext(2))
+                    .stripTrailingZeros()
+                    .toPlainString()
+                    .replace(".", mark());
         }
         String text = String.format(Locale.ROOT, "%.2f", value).replaceFirst("0$", "");
         return text.replace(".", mark());

@@ -79,7 +79,7 @@ class CourseOfCupsTest {
 
     @Test
     void theShortestLimitOfAnyHerbInTheCupCounts() {
-        assertThat(coded(cautions(PlanRequest.asWritten(SEEDS), History.NONE), "longest-run"))
+        assertThat(coded(cautions(PlanRequest.asWritten(SEEDS), drunk("fennel", 8)), "longest-run"))
                 .singleElement()
                 .satisfies(c -> assertThat(WORDS.say(c)).contains("14 days"));
     }

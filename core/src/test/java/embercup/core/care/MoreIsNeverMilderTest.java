@@ -99,11 +99,12 @@ class MoreIsNeverMilderTest {
                 .withTaking(new Taking(said, OptionalInt.empty(), List.of())));
     }
 
-    /** The gravest that is said of herb, drinker and day; −1 for nothing. The pot has its own say. */
+    /** The gravest that is said of herb, drinker and day, from care on; −1 for none. The pot has its own say. */
     private int gravest(BrewPlan plan) {
         return care.judge(plan, History.NONE).cautions().stream()
                 .filter(c -> !(c instanceof Caution.OfPot) || c instanceof Caution.General)
                 .map(Caution::severity)
+                .filter(s -> s != Severity.NOTE)
                 .max(Comparator.naturalOrder())
                 .map(Enum::ordinal)
                 .orElse(-1);

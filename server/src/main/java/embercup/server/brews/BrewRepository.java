@@ -33,6 +33,8 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             nativeQuery = true)
     List<BrewEntity> ofPerson(UUID person);
 
+    boolean existsByPhase(String phase);
+
     Slice<BrewEntity> findAllByOrderByIdAsc(Pageable page);
 
     List<BrewEntity> findAllByPhaseInOrderByCreatedAtAscIdAsc(List<String> phases);

@@ -64,6 +64,12 @@ public class DrinkersDays implements Plans.Day {
         this.json = json;
     }
 
+    @Override
+    @Transactional(readOnly = true)
+    public boolean brewedBefore() {
+        return brews.existsByPhase("finished");
+    }
+
     /**
      * Something poured of a pot.
      *

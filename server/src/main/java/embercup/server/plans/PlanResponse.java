@@ -275,6 +275,7 @@ public record PlanResponse(
      * @param herb the one herb it is about
      * @param herbs all of them
      * @param drinker whom it is for, of those who drink beside the drinker
+     * @param openStage index of the stage whose lid may come off to mend it
      */
     public record CautionLine(
             String code,
@@ -286,7 +287,10 @@ public record PlanResponse(
             String source,
 
             @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
-            DecideLine decide) {}
+            DecideLine decide,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
+            Integer openStage) {}
 
     /**
      * What has to be decided of a recipe that contradicts itself: its cups are meant, or what says otherwise.

@@ -187,7 +187,8 @@ public final class PlanWriting {
                             ? text
                             : HouseWords.words().sentence("caution-for.drinker", Map.of("name", drinker, "text", text)),
                     c.source(),
-                    decide(c)));
+                    decide(c),
+                    c instanceof Caution.ReducesCovered r ? r.stage() : null));
         }
         return lines;
     }
@@ -199,11 +200,11 @@ public final class PlanWriting {
     private static List<AdditionLine> additions(BrewPlan plan) {
         List<Integer> lines = plan.request().recipe().linesOfAdditions();
         return IntStream.range(0, plan.additions().size())
-                .mapToObj(i -> addition(plan.additions().get(i), lines.get(i)))
+                .mapToObj(i -> addition(plan, plan.additions().get(i), lines.get(i)))
                 .toList();
     }
 
-    private static AdditionLine addition(PlannedAddition a, int line) {
+    private static AdditionLine addition(BrewPlan plan, PlannedAddition a, int line) {
         return new AdditionLine(
                 new PlanResponse.HerbAsked(a.herb(), a.common(), Fields.code(a.form()), Fields.code(a.cut())),
                 new PlanResponse.Goes(a.stage(), a.perCup(), HouseWords.words().inCup(a)),
@@ -214,7 +215,7 @@ public final class PlanWriting {
                         HouseWords.words().say(a.said()),
                         a.measured().nearest().map(HouseWords.words()::nearest).orElse(null)),
                 a.leftShare(),
-                beside(a.beside(), a.againstUsual()),
+                beside(a.beside(), plan.againstUsual(a)),
                 line,
                 a.blend().map(b -> blend(a, b)).orElse(null));
     }
@@ -232,7 +233,7 @@ public final class PlanWriting {
                         all.perCup(),
                         b.measured().weigh()),
                 HouseWords.words().measure(a),
-                beside(b.beside(), PlannedAddition.againstUsual(b)));
+                beside(b.beside(), PlannedAddition.againstUsual(b).filter(s -> s == UsualDose.Side.MORE)));
     }
 
     private static PlanResponse.@Nullable DecideLine decide(Caution caution) {

@@ -82,6 +82,9 @@ public class Plans {
         /** The drinker's cups of that day and the days before it. */
         History history(@Nullable UUID drinkerId, Instant at);
 
+        /** Whether a pot was finished in this house before. */
+        boolean brewedBefore();
+
         /** Planned and running pots, with their starts in seconds from {@code zero}. */
         List<Interleaving.Pot> onTheFire(Instant zero);
     }
@@ -136,7 +139,8 @@ public class Plans {
         History history = ask.drinks().drinkerId() == null
                 ? History.NONE
                 : day.history(ask.drinks().drinkerId(), start);
-        Care.Verdict verdict = care.judge(plan, history);
+        Care.House house = new Care.House(day.brewedBefore(), resolved.inTins());
+        Care.Verdict verdict = care.judge(plan, history).in(house);
         List<Other> others = others(plan, resolved, care, day, start, verdict);
         WaysOut out = new WaysOut(
                 resolved.materia(),
