@@ -3,7 +3,7 @@
 export const ADDITIONS = { low: 1, high: 60 };
 export const AGE_YEARS = { low: 0, high: 120 };
 export const ALTITUDE_M = { low: -400, high: 5000 };
-export const AMOUNT = { low: 0, high: 1000000 };
+export const AMOUNT = { low: 0.001, high: 1000000 };
 export const ANSWERS = { low: 0, high: 400 };
 export const BOILED_OFF_ML = { low: 5, high: 2000 };
 export const BOILED_OFF_S = { low: 60, high: 3600 };

@@ -1339,6 +1339,8 @@ export interface components {
             source: string;
         };
         BackupsResponse: {
+            /** Format: int32 */
+            ahead: number;
             /** Format: date-time */
             failedAt?: string;
             folder: string;
@@ -1448,6 +1450,8 @@ export interface components {
             menstruum?: "water" | "glycerin" | "vinegar";
             /** @description who drinks of it beside the drinker */
             others?: components["schemas"]["SharerPart"][];
+            /** @description who prescribed it */
+            prescribedBy?: string;
             /**
              * Format: int32
              * @description days for which a practitioner prescribed it
@@ -1654,6 +1658,8 @@ export interface components {
             drinker?: string;
             herb?: string;
             herbs?: string[];
+            /** Format: int32 */
+            openStage?: number;
             severity: string;
             source: string;
             text: string;
@@ -2559,6 +2565,8 @@ export interface components {
             menstruum?: "water" | "glycerin" | "vinegar";
             /** @description who drinks of it beside the drinker */
             others?: components["schemas"]["SharerPart"][];
+            /** @description who prescribed it */
+            prescribedBy?: string;
             /**
              * Format: int32
              * @description days for which a practitioner prescribed it
@@ -3500,6 +3508,8 @@ export interface components {
             notFor?: number;
             /** Format: int32 */
             prescribedDays?: number;
+            /** Format: uuid */
+            recipeId?: string;
             /** Format: double */
             share?: number;
             text: string;

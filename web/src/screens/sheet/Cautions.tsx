@@ -1,8 +1,8 @@
 import { useState } from "react";
 import type { PlanResponse, WayLine } from "../../api/client";
 import { Caution } from "../../parts/Caution";
-import { capital } from "../../parts/say";
 import { Secondary } from "../../parts/Field";
+import { capital } from "../../parts/say";
 import { Why } from "../../parts/Why";
 import { Decide } from "../recipe/Decide";
 import type { Meant } from "../recipe/doc";

@@ -159,7 +159,12 @@ export const Drawn = memo(function Drawn({
             law decides on regulated herbs.
           </p>
         </div>
-        <Cautions plan={plan} onWay={wide ? undefined : onWay} onMeant={onTweak} onOpen={(stage) => onTweak({ stage, part: "lid", value: 0 })} />
+        <Cautions
+          plan={plan}
+          onWay={wide ? undefined : onWay}
+          onMeant={onTweak}
+          onOpen={(stage) => onTweak({ stage, part: "lid", value: 0 })}
+        />
       </div>
       {reasons.length > FEW && <p className="mt-2 max-w-5xl text-muted text-sm">{reasons.join(" ")}</p>}
       <section aria-label="Fire line" className="mt-3" ref={line.ref}>

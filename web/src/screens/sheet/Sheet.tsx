@@ -24,6 +24,7 @@ import {
   applied,
   ask,
   type Change,
+  forTheSame,
   misplaced,
   type Order,
   readOrder,
@@ -141,8 +142,7 @@ export default function Sheet() {
         change({ others: latest.current.order.others.filter((_, i) => i !== w.notFor) });
       else if (w.cupsADay != null) change({ aDay: w.cupsADay });
       else if (w.prescribedDays != null) change({ prescribed: w.prescribedDays });
-      else if (w.recipeId)
-        navigate(`/sheet/${w.recipeId}?${forTheSame(latest.current.order)}`);
+      else if (w.recipeId) navigate(`/sheet/${w.recipeId}?${forTheSame(latest.current.order)}`);
       else if (w.vesselId) change({ vesselId: w.vesselId });
       else if (w.coveredStage != null)
         change({ tweaks: tweaked(latest.current.order, { stage: w.coveredStage, part: "lid", value: 1 }) });
