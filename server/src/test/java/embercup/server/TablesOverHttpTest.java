@@ -157,6 +157,30 @@ class TablesOverHttpTest {
         assertThat(lines.get(7).get("problem").asString()).contains("row 2");
     }
 
+    /** "1,000" is a thousand grams to one and one gram to another: it is asked. */
+    @ParameterizedTest
+    @CsvSource({"'1,000', true", "'1.000', true", "'12,500', true", "'0,250', false", "'3,5', false", "1000, false"})
+    void aNumberThatCanBeReadInTwoWaysIsAsked(String grams, boolean asked) {
+        JsonNode line = read("name,form,grams\nSage,dried,\"" + grams + "\"\n")
+                .get("lines")
+                .get(0);
+        assertThat(line.has("problem")).as(line.toString()).isEqualTo(asked);
+        if (asked) {
+            assertThat(line.get("problem").asString()).contains("one way only");
+        }
+    }
+
+    /** What no herb is called, however long, is refused at once and nothing near is looked for. */
+    @Test
+    void anEndlessNameIsRefusedAtOnce() {
+        String text = "name,form,grams\n" + ("x".repeat(100_000) + ",dried,1\n").repeat(20);
+        long begun = System.nanoTime();
+        JsonNode lines = read(text).get("lines");
+        double seconds = (System.nanoTime() - begun) / 1e9;
+        assertThat(lines).allMatch(l -> l.has("problem"));
+        assertThat(seconds).as("twenty such names took seven minutes").isLessThan(20);
+    }
+
     @Test
     void whatIsNoTableOfTinsIsRefused() {
         assertThat(read("poem\nin the pot".getBytes(StandardCharsets.UTF_8), false)

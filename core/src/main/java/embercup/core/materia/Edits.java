@@ -9,8 +9,12 @@ final class Edits {
 
     private Edits() {}
 
-    /** Insert, delete, change, or two neighbours swapped. */
+    /** Words whose lengths differ by more are not near, however they are spelled. */
+    private static final int MOST_LONGER = 8;
+
+    /** Insert, delete, change, or two neighbours swapped; of words of very different length at least their difference. */
     static int between(String a, String b) {
-        return DISTANCE.apply(a, b);
+        int longer = Math.abs(a.length() - b.length());
+        return longer > MOST_LONGER ? longer : DISTANCE.apply(a, b);
     }
 }

@@ -1,5 +1,6 @@
 package embercup.core.materia;
 
+import embercup.core.workings.Length;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -25,6 +26,10 @@ final class HerbSearch {
 
     /** The best first: a name, the beginning of one, a part of one, a name nearly typed, one word of a name, a use. */
     static List<Herb> find(Materia materia, String text) {
+        if (text.length() > Length.LINE) {
+            // No herb is called so, nor is anything near it.
+            return List.of();
+        }
         String wanted = PlainNames.plain(text);
         if (wanted.isEmpty()) {
             return List.copyOf(materia.herbs());

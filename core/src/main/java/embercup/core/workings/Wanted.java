@@ -11,6 +11,9 @@ public sealed interface Wanted {
     /** A number in a range. */
     record Between(double low, double high, String unit) implements Wanted {}
 
+    /** A number whose mark can be read as thousands or as a decimal: how it is to be written. */
+    record OneReading(String thousands, String decimal) implements Wanted {}
+
     /** An amount above nothing, at most so much. */
     record AboveNothing(double most) implements Wanted {}
 

@@ -3,6 +3,8 @@ package embercup.server.platform;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
@@ -56,7 +58,16 @@ public final class Csv {
         if (cell instanceof String text && !text.isEmpty() && RUN.indexOf(text.charAt(0)) >= 0) {
             return "'" + text;
         }
-        return cell == null ? "" : cell;
+        return cell instanceof Double number ? rounded(number) : cell == null ? "" : cell;
+    }
+
+    /** As people read it: whole from a hundred on, to a tenth from ten on, else to a hundredth. */
+    private static BigDecimal rounded(double number) {
+        double size = Math.abs(number);
+        BigDecimal to = BigDecimal.valueOf(number).setScale(size >= 100 ? 0 : size >= 10 ? 1 : 2, RoundingMode.HALF_UP);
+        return to.signum() == 0
+                ? BigDecimal.ZERO
+                : new BigDecimal(to.stripTrailingZeros().toPlainString());
     }
 
     /** As a file; with a mark of its encoding, so that spreadsheets read more than English. */

@@ -23,6 +23,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -34,6 +35,9 @@ class TinsTable {
 
     /** Twice every herb of the materia in both forms. */
     static final int MOST = 2000;
+
+    /** "1,000": a thousand to one reader and one to another. */
+    private static final Pattern THOUSANDS_OR_DECIMAL = Pattern.compile("[1-9]\\d{0,2}[.,]\\d{3}");
 
     private static final List<String> COLUMNS =
             List.of("herb", "name", "latin", "form", "grams", "filled_on", "best_before", "note", "place");
@@ -204,9 +208,15 @@ class TinsTable {
         }
 
         private @Nullable Double grams() {
-            String text = cell("grams").replace(',', '.');
+            String cell = cell("grams");
+            String text = cell.replace(',', '.');
             if (text.isEmpty()) {
                 return null;
+            }
+            if (THOUSANDS_OR_DECIMAL.matcher(cell).matches()) {
+                String thousands = cell.replaceAll("[.,]", "");
+                throw InvalidInputException.of(
+                        "grams", cell, new Wanted.OneReading(thousands, String.valueOf(Double.parseDouble(text))));
             }
             try {
                 return Fields.within(Double.parseDouble(text), "grams", Limit.TIN_G);
