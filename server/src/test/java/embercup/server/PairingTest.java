@@ -288,6 +288,90 @@ class PairingTest {
                 .isEqualTo(200);
     }
 
+    /** A helper adds and takes nothing away: notes and photos that are there, and what stands in jars, are the cook's. */
+    @Test
+    void aHelperOverwritesNoNoteAndEmptiesNoJar() throws Exception {
+        Phone phone = new Phone();
+        phone.pair(code("helper"), "Helper’s phone");
+        String recipe =
+                RunningServer.get("/api/recipes").body().get(0).get("id").asString();
+        String brew = call("POST", "/api/brews", "{\"start\":true,\"recipeId\":\"" + recipe + "\"}")
+                .get("id")
+                .asString();
+        String events = "/api/brews/" + brew + "/events";
+        call("POST", events, "{\"id\":\"%s\",\"kind\":\"finished\"}".formatted(UUID.randomUUID()));
+        call("POST", events, "{\"id\":\"%s\",\"kind\":\"kept\"}".formatted(UUID.randomUUID()));
+        String note = "{\"id\":\"%s\",\"kind\":\"noted\",\"liking\":%d,\"taste\":\"%s\"}";
+        UUID first = UUID.randomUUID();
+        assertThat(phone.change("POST", events, note.formatted(first, 4, "round"))
+                        .statusCode())
+                .as("the first note is anybody's")
+                .isEqualTo(200);
+        for (String kind : new String[] {
+            note.formatted(UUID.randomUUID(), 1, "spoilt"),
+            "{\"id\":\"%s\",\"kind\":\"emptied\"}".formatted(UUID.randomUUID()),
+            "{\"id\":\"%s\",\"kind\":\"marc-gone\"}".formatted(UUID.randomUUID()),
+            "{\"id\":\"%s\",\"kind\":\"jar-noted\",\"text\":\"x\"}".formatted(UUID.randomUUID()),
+            "{\"id\":\"%s\",\"kind\":\"undone\",\"event\":\"%s\"}".formatted(UUID.randomUUID(), first)
+        }) {
+            assertThat(phone.change("POST", events, kind).statusCode()).as(kind).isEqualTo(403);
+        }
+    }
+
+    /** A line that a wrong clock stamped years ahead locks nobody out until then. */
+    @Test
+    void wrongCodesOfTheFutureLockNobodyOut() throws Exception {
+        for (int i = 0; i < 60; i++) {
+            RunningServer.sql("insert into door_audit (id, at, what, address) values ('" + UUID.randomUUID()
+                    + "', '2039-01-01T00:00:00Z', 'code-wrong', '127.0.0.1')");
+        }
+        try {
+            assertThat(new Phone().pair(code("helper"), "Late phone").has("id")).isTrue();
+        } finally {
+            RunningServer.sql("delete from door_audit where at > now() + interval '1 year'");
+        }
+    }
+
+    @Test
+    void whatHappenedAtTheDoorIsKeptForHalfAYear() {
+        UUID old = UUID.randomUUID();
+        RunningServer.sql("insert into door_audit (id, at, what, address) values ('" + old
+                + "', now() - interval '200 days', 'paired', '127.0.0.1')");
+        code("helper");
+        assertThat(RunningServer.rows("select id::text from door_audit where id = '" + old + "'"))
+                .isEmpty();
+    }
+
+    /** What the authority may sign for ends at the house (RFC 5280, 4.2.1.10), and no cipher chains blocks (RFC 9325, 4.2). */
+    @Test
+    void theAuthoritySignsForTheHouseAlone() throws Exception {
+        var authority = (java.security.cert.X509Certificate) java.security.cert.CertificateFactory.getInstance("X.509")
+                .generateCertificate(Files.newInputStream(home.resolve("kitchen/authority.crt")));
+        assertThat(authority.getCriticalExtensionOIDs()).contains("2.5.29.30");
+        var house = java.net.URI.create(kitchen.house());
+        var context = javax.net.ssl.SSLContext.getInstance("TLS");
+        var trust = java.security.KeyStore.getInstance("PKCS12");
+        trust.load(null, null);
+        trust.setCertificateEntry("house", authority);
+        var managers =
+                javax.net.ssl.TrustManagerFactory.getInstance(javax.net.ssl.TrustManagerFactory.getDefaultAlgorithm());
+        managers.init(trust);
+        context.init(null, managers.getTrustManagers(), null);
+        try (var socket =
+                (javax.net.ssl.SSLSocket) context.getSocketFactory().createSocket("127.0.0.1", house.getPort())) {
+            socket.setEnabledProtocols(new String[] {"TLSv1.2"});
+            socket.startHandshake();
+            assertThat(socket.getSession().getCipherSuite()).contains("GCM").doesNotContain("CBC");
+        }
+        try (var old =
+                (javax.net.ssl.SSLSocket) context.getSocketFactory().createSocket("127.0.0.1", house.getPort())) {
+            old.setEnabledProtocols(new String[] {"TLSv1.2"});
+            old.setEnabledCipherSuites(new String[] {"TLS_ECDHE_ECDSA_WITH_AES_128_CBC_SHA256"});
+            org.assertj.core.api.Assertions.assertThatThrownBy(old::startHandshake)
+                    .isInstanceOf(java.io.IOException.class);
+        }
+    }
+
     @Test
     void whoIsSentAwayWhileBrewingIsOutAtOnceOnEveryServerOfTheHouse() throws Exception {
         Phone phone = new Phone();

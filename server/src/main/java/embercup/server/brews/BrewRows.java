@@ -71,6 +71,8 @@ class BrewRows {
         this.told = new ReadOnce<>(KeptPlans.LOOKED_AT, d -> json.readValue(d, PlanResponse.class));
     }
 
+    private static final String NOTED = "noted";
+
     BrewEntity entity(UUID id) {
         return brews.findById(id).orElseThrow(() -> RefusedException.notFound("brew", id));
     }
@@ -88,6 +90,16 @@ class BrewRows {
         row.kind = doc.kind();
         row.data = json.writeValueAsString(doc);
         events.saveAndFlush(row);
+    }
+
+    /** Whether somebody said how a brew was. */
+    boolean noted(UUID brewId) {
+        return events.existsByBrewIdAndKind(brewId, NOTED);
+    }
+
+    /** Whether an event is a note. */
+    boolean isNote(UUID eventId) {
+        return events.findById(eventId).filter(e -> e.kind.equals(NOTED)).isPresent();
     }
 
     /** Whether an event of that id is kept with this brew. @throws RefusedException 409 when another brew has it */

@@ -158,6 +158,24 @@ public class Brews {
         return rows.sheet(e, rows.fold(e));
     }
 
+    /**
+     * A helper takes part in a brew and takes nothing away: a note that stands stays, and so does what is in a jar.
+     *
+     * @throws RefusedException 403 for what only the cook may do
+     */
+    @Transactional(readOnly = true)
+    public void refuseHelper(UUID brewId, EventRequest doc) {
+        boolean takesAway = doc instanceof EventRequest.EmptiedRequest
+                || doc instanceof EventRequest.MarcGoneRequest
+                || doc instanceof EventRequest.JarNotedRequest;
+        boolean overwrites = doc instanceof EventRequest.NotedRequest && rows.noted(brewId)
+                || doc instanceof EventRequest.UndoneRequest undone
+                        && rows.isNote(Fields.need(undone.event(), "event", Need.EVENT));
+        if (takesAway || overwrites) {
+            throw RefusedException.of(HttpStatus.FORBIDDEN, "not-allowed", Map.of());
+        }
+    }
+
     /** Records one event; the same id a second time changes nothing. Empty for a brew that could only be given up. */
     @Transactional
     public Optional<BrewResponse> record(UUID brewId, EventRequest doc) {

@@ -1,6 +1,7 @@
 package embercup.server.brews;
 
 import embercup.server.platform.WorkingsLine;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import java.util.List;
 import java.util.Map;
@@ -61,7 +62,11 @@ class BrewsController {
     }
 
     @PostMapping("/{id}/events")
-    ResponseEntity<BrewResponse> recordEvent(@PathVariable UUID id, @Valid @RequestBody EventRequest event) {
+    ResponseEntity<BrewResponse> recordEvent(
+            @PathVariable UUID id, @Valid @RequestBody EventRequest event, HttpServletRequest request) {
+        if (!request.isUserInRole("COOK")) {
+            brews.refuseHelper(id, event);
+        }
         return brews.record(id, event)
                 .map(ResponseEntity::ok)
                 .orElse(ResponseEntity.noContent().build());

@@ -13,6 +13,8 @@ interface EventRepository extends JpaRepository<EventEntity, UUID> {
 
     List<EventEntity> findAllByBrewIdInOrderByPosition(Collection<UUID> brewIds);
 
+    boolean existsByBrewIdAndKind(UUID brewId, String kind);
+
     /** What one person drank of a brew was drunk by another. */
     @Modifying
     @Query(value = """

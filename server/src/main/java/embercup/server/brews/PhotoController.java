@@ -1,7 +1,9 @@
 package embercup.server.brews;
 
 import embercup.server.platform.RefusedException;
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
@@ -36,7 +38,10 @@ class PhotoController {
     @PutMapping
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Transactional
-    void keepPhoto(@PathVariable UUID id, @RequestBody byte[] bytes) {
+    void keepPhoto(@PathVariable UUID id, @RequestBody byte[] bytes, HttpServletRequest request) {
+        if (!request.isUserInRole("COOK") && photos.existsById(id)) {
+            throw RefusedException.of(HttpStatus.FORBIDDEN, "not-allowed", Map.of());
+        }
         if (!brews.existsById(id)) {
             throw RefusedException.notFound("brew", id);
         }

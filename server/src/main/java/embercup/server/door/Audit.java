@@ -29,6 +29,9 @@ class Audit {
     /** The same from the same address is written once in so long, so that nobody fills the disk by knocking. */
     private static final Duration KNOCKS_APART = Duration.ofMinutes(1);
 
+    /** How long a line stays: half a year is enough to ask who had that tablet in spring. */
+    static final Duration KEPT = Duration.ofDays(183);
+
     private static final int REMEMBERED = 10_000;
 
     /** What can happen. */
@@ -72,7 +75,10 @@ class Audit {
         e.address = address;
         e.deviceId = deviceId;
         e.deviceName = deviceName;
-        transaction.executeWithoutResult(status -> repository.save(e));
+        transaction.executeWithoutResult(status -> {
+            repository.save(e);
+            repository.deleteByAtBefore(e.at.minus(KEPT));
+        });
     }
 
     /** Somebody was kept out; written once a minute for each address, and never a reason to fail. */
@@ -93,12 +99,14 @@ class Audit {
         }
     }
 
+    /** How often since a moment; a line that a wrong clock stamped ahead of now counts for nothing. */
     long since(What what, Instant moment) {
-        return repository.countByWhatAndAtAfter(Fields.code(what), moment);
+        return repository.countByWhatAndAtBetween(Fields.code(what), moment, clock.instant());
     }
 
+    /** The same from one address. */
     long since(What what, String address, Instant moment) {
-        return repository.countByWhatAndAddressAndAtAfter(Fields.code(what), address, moment);
+        return repository.countByWhatAndAddressAndAtBetween(Fields.code(what), address, moment, clock.instant());
     }
 
     @Transactional(readOnly = true)

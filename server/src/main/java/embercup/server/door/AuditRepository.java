@@ -9,7 +9,9 @@ interface AuditRepository extends JpaRepository<AuditEntity, UUID> {
 
     List<AuditEntity> findTop100ByOrderByAtDescIdDesc();
 
-    long countByWhatAndAddressAndAtAfter(String what, String address, Instant moment);
+    long countByWhatAndAddressAndAtBetween(String what, String address, Instant from, Instant to);
 
-    long countByWhatAndAtAfter(String what, Instant moment);
+    long countByWhatAndAtBetween(String what, Instant from, Instant to);
+
+    void deleteByAtBefore(Instant moment);
 }

@@ -26,19 +26,25 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Base64;
 import java.util.Date;
 import java.util.HexFormat;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import org.bouncycastle.asn1.ASN1OctetString;
 import org.bouncycastle.asn1.x500.X500Name;
 import org.bouncycastle.asn1.x509.BasicConstraints;
 import org.bouncycastle.asn1.x509.ExtendedKeyUsage;
 import org.bouncycastle.asn1.x509.Extension;
 import org.bouncycastle.asn1.x509.GeneralName;
 import org.bouncycastle.asn1.x509.GeneralNames;
+import org.bouncycastle.asn1.x509.GeneralSubtree;
 import org.bouncycastle.asn1.x509.KeyPurposeId;
 import org.bouncycastle.asn1.x509.KeyUsage;
+import org.bouncycastle.asn1.x509.NameConstraints;
 import org.bouncycastle.cert.X509v3CertificateBuilder;
 import org.bouncycastle.cert.jcajce.JcaX509CertificateConverter;
 import org.bouncycastle.cert.jcajce.JcaX509ExtensionUtils;
@@ -64,6 +70,21 @@ final class Authority {
 
     static final String PASSWORD = "ember-cup";
 
+    /** Names that no public name server has (RFC 6761, RFC 6762, RFC 8375; "lan" by custom). */
+    private static final List<String> LOCAL_NAMES =
+            List.of("localhost", "local", "lan", "home.arpa", "internal", "home");
+
+    /** RFC 1918, RFC 3927, RFC 4193, RFC 4291: loopback, private and link-local. */
+    private static final List<String> PRIVATE_RANGES = List.of(
+            "127.0.0.0/8",
+            "10.0.0.0/8",
+            "172.16.0.0/12",
+            "192.168.0.0/16",
+            "169.254.0.0/16",
+            "::1/128",
+            "fc00::/7",
+            "fe80::/10");
+
     private final Path home;
     private final Clock clock;
     private final PrivateKey key;
@@ -80,9 +101,10 @@ final class Authority {
      * The authority that is kept there, or a new one.
      *
      * @param home directory of its own; made for its owner alone when it is missing
+     * @param names of this machine, for which a new authority may sign besides those of any house
      * @throws UncheckedIOException when it cannot be written or read
      */
-    static Authority in(Path home, Clock clock) {
+    static Authority in(Path home, Clock clock, Set<String> names) {
         try {
             if (!Files.isDirectory(home)) {
                 Files.createDirectories(home.toAbsolutePath().getParent());
@@ -107,6 +129,7 @@ final class Authority {
                     pair.getPublic());
             builder.addExtension(Extension.basicConstraints, true, new BasicConstraints(0));
             builder.addExtension(Extension.keyUsage, true, new KeyUsage(KeyUsage.keyCertSign | KeyUsage.cRLSign));
+            builder.addExtension(Extension.nameConstraints, true, ofThisHouse(names));
             builder.addExtension(
                     Extension.subjectKeyIdentifier,
                     false,
@@ -121,6 +144,60 @@ final class Authority {
         } catch (GeneralSecurityException | OperatorCreationException e) {
             throw new IllegalStateException(e);
         }
+    }
+
+    /**
+     * What it may sign for (RFC 5280, 4.2.1.10): names of a house and addresses that no public network has, so that whoever steals its key
+     * pretends to be no website.
+     */
+    private static NameConstraints ofThisHouse(Set<String> names) {
+        List<GeneralSubtree> all = new ArrayList<>();
+        Set<String> own = new LinkedHashSet<>(LOCAL_NAMES);
+        own.addAll(names);
+        for (String name : own) {
+            all.add(new GeneralSubtree(new GeneralName(GeneralName.dNSName, name)));
+        }
+        for (String range : PRIVATE_RANGES) {
+            all.add(new GeneralSubtree(new GeneralName(GeneralName.iPAddress, range)));
+        }
+        return new NameConstraints(all.toArray(new GeneralSubtree[0]), null);
+    }
+
+    /** Names that it may sign for, each with all below it; empty for an authority of an earlier version, which may for any. */
+    private Optional<List<String>> permitted() {
+        byte[] said = certificate.getExtensionValue(Extension.nameConstraints.getId());
+        if (said == null) {
+            return Optional.empty();
+        }
+        NameConstraints constraints =
+                NameConstraints.getInstance(ASN1OctetString.getInstance(said).getOctets());
+        return Optional.of(Arrays.stream(constraints.getPermittedSubtrees())
+                .map(GeneralSubtree::getBase)
+                .filter(n -> n.getTagNo() == GeneralName.dNSName)
+                .map(n -> n.getName().toString())
+                .toList());
+    }
+
+    /** Of some names those that it may sign for. */
+    private List<String> ofHouse(Set<String> names) {
+        Optional<List<String>> permitted = permitted();
+        return names.stream()
+                .filter(n -> permitted
+                        .map(all -> all.stream().anyMatch(l -> n.equals(l) || n.endsWith("." + l)))
+                        .orElse(true))
+                .toList();
+    }
+
+    /** Of some addresses those that it may sign for: of no public network. */
+    private List<InetAddress> ofHouseAt(Set<InetAddress> addresses) {
+        boolean any = permitted().isEmpty();
+        return addresses.stream()
+                .filter(a -> any
+                        || a.isLoopbackAddress()
+                        || a.isSiteLocalAddress()
+                        || a.isLinkLocalAddress()
+                        || a.getAddress().length == 16 && (a.getAddress()[0] & 0xfe) == 0xfc)
+                .toList();
     }
 
     X509Certificate certificate() {
@@ -160,8 +237,8 @@ final class Authority {
                     new X500Name("CN=Ember Cup"),
                     pair.getPublic());
             List<GeneralName> all = new ArrayList<>();
-            names.forEach(n -> all.add(new GeneralName(GeneralName.dNSName, n)));
-            addresses.forEach(a -> all.add(new GeneralName(GeneralName.iPAddress, literal(a))));
+            ofHouse(names).forEach(n -> all.add(new GeneralName(GeneralName.dNSName, n)));
+            ofHouseAt(addresses).forEach(a -> all.add(new GeneralName(GeneralName.iPAddress, literal(a))));
             builder.addExtension(
                     Extension.subjectAlternativeName, false, new GeneralNames(all.toArray(new GeneralName[0])));
             builder.addExtension(Extension.basicConstraints, true, new BasicConstraints(false));
@@ -219,7 +296,8 @@ final class Authority {
                 : old.getSubjectAlternativeNames().stream()
                         .map(a -> String.valueOf(a.get(1)))
                         .toList();
-        return said.containsAll(names) && addresses.stream().allMatch(a -> said.contains(literal(a)));
+        return said.containsAll(ofHouse(names))
+                && ofHouseAt(addresses).stream().allMatch(a -> said.contains(literal(a)));
     }
 
     private static String literal(InetAddress address) {
