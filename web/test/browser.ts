@@ -3,9 +3,13 @@ import { vi } from "vitest";
 /** What of a browser the modules below the screens need. */
 export function browser() {
   const kept = new Map<string, string>();
+  let full = false;
   vi.stubGlobal("localStorage", {
     getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
+    setItem: (key: string, value: string) => {
+      if (full) throw new DOMException("full", "QuotaExceededError");
+      kept.set(key, value);
+    },
     removeItem: (key: string) => void kept.delete(key),
     key: (i: number) => [...kept.keys()][i] ?? null,
     get length() {
@@ -27,5 +31,9 @@ export function browser() {
     location: { origin: "http://kitchen.test" },
     addEventListener: (what: string, told: () => void) => void heard.set(what, told),
   });
-  return { kept, tell: (what: string) => heard.get(what)?.() };
+  /** Nothing more goes into its storage. */
+  const fill = () => {
+    full = true;
+  };
+  return { kept, fill, tell: (what: string) => heard.get(what)?.() };
 }

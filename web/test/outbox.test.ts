@@ -56,6 +56,32 @@ describe("confirmations on their way", () => {
     expect(waitingIn(page)).toEqual([]);
   });
 
+  it("are not lost without a word when the device has no room", async () => {
+    const { confirm } = await import("../src/api/outbox");
+    away.away = true;
+    page.fill();
+    confirm("brew", { kind: "finished" });
+    await settle();
+    expect(waitingIn(page)).toEqual([]);
+    away.away = false;
+    page.tell("online");
+    await vi.advanceTimersByTimeAsync(5_000);
+    expect(away.sent.map((s) => s.body.kind)).toEqual(["finished"]);
+  });
+
+  it("stay on a device that is sent away, which forgets the household", async () => {
+    const { confirm } = await import("../src/api/outbox");
+    const { answered } = await import("../src/api/door");
+    away.away = true;
+    confirm("brew", { kind: "finished" });
+    page.kept.set("ember-house", "{}");
+    page.kept.set("ember-theme", "night");
+    answered(new Response("", { status: 401 }), Date.now());
+    expect(page.kept.has("ember-house")).toBe(false);
+    expect(page.kept.has("ember-theme")).toBe(true);
+    expect(waitingIn(page)).toHaveLength(1);
+  });
+
   it("wait while the server is away, and say then how long ago they happened", async () => {
     const { confirm } = await import("../src/api/outbox");
     away.away = true;

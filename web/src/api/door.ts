@@ -10,7 +10,25 @@ interface Door {
 let door: Door = { paired: true, keptSince: null };
 const listeners = new Set<() => void>();
 
+/** Kept on the device after it was sent away: what was confirmed and is not sent yet, and by day or by night. */
+const STAYS = /^ember-(outbox|theme)/;
+/** The answers that the service worker keeps for a time without a network. */
+const ANSWERS = "ember-kept";
+
+const sentAway = new Set<() => void>();
+/** Is told when the kitchen says that this device is let in no more. */
+export const onSentAway = (told: () => void) => sentAway.add(told);
+
+/** A device that is sent away, and hears so, deletes what it keeps of the household. */
+function forgetTheHousehold() {
+  const keys = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i));
+  for (const key of keys) if (key && !STAYS.test(key)) localStorage.removeItem(key);
+  if (typeof caches !== "undefined") void caches.delete(ANSWERS);
+  for (const told of sentAway) told();
+}
+
 function be(next: Door) {
+  if (door.paired && !next.paired) forgetTheHousehold();
   if (next.paired === door.paired && (next.keptSince === null) === (door.keptSince === null)) return;
   door = next;
   for (const told of listeners) told();

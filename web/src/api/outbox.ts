@@ -25,6 +25,8 @@ const LIST = "ember-outbox";
 const LOCK = "ember-outbox";
 const RETRY_MS = 2_000;
 
+/** What the browser's storage had no room for: it is sent from here while the page stays open. */
+const inMemory = new Map<string, Waiting>();
 let all: Waiting[] = [];
 let waitingNow: Waiting[] = [];
 let refusedNow: Waiting[] = [];
@@ -33,7 +35,7 @@ let sending: Promise<void> | undefined;
 const listeners = new Set<() => void>();
 
 function read(): Waiting[] {
-  const found: Waiting[] = [];
+  const found: Waiting[] = [...inMemory.values()];
   for (let i = 0; i < localStorage.length; i++) {
     const key = localStorage.key(i);
     if (!key?.startsWith(ENTRY)) continue;
@@ -55,11 +57,19 @@ function look() {
 }
 
 function keep(entry: Waiting) {
-  localStorage.setItem(ENTRY + entry.event.id, JSON.stringify(entry));
+  try {
+    localStorage.setItem(ENTRY + entry.event.id, JSON.stringify(entry));
+    inMemory.delete(entry.event.id);
+  } catch {
+    // Full, or forbidden: it is not lost without a word.
+    localStorage.removeItem(ENTRY + entry.event.id);
+    inMemory.set(entry.event.id, entry);
+  }
   look();
 }
 
 function forget(id: string) {
+  inMemory.delete(id);
   localStorage.removeItem(ENTRY + id);
   look();
 }
@@ -158,6 +168,8 @@ const subscribe = (l: () => void) => {
   return () => listeners.delete(l);
 };
 
+/** How many confirmations would be lost with this page, because the device has no room for them. */
+export const useAtRisk = () => useSyncExternalStore(subscribe, () => inMemory.size);
 /** How many confirmations are still on their way. */
 export const useWaiting = () => useSyncExternalStore(subscribe, () => waitingNow.length);
 /** What the server refused for good, each with its words, until it is read. */

@@ -8,6 +8,7 @@ import {
   type NotebookRequest,
   type OrderRequest,
 } from "./client";
+import { onSentAway } from "./door";
 import { keepHouse } from "./house";
 import { keys } from "./keys";
 import { present } from "./present";
@@ -26,6 +27,8 @@ export const queryClient = new QueryClient({
     mutations: { networkMode: "always" },
   },
 });
+
+onSentAway(() => queryClient.clear());
 
 export const useRecipes = () => useQuery({ queryKey: keys.recipes, queryFn: api.recipes });
 /** Pots for a household that has none yet. */

@@ -2,7 +2,7 @@ import { Suspense, useState } from "react";
 import { NavLink, Outlet, ScrollRestoration, useLocation } from "react-router";
 import { useDoor } from "../api/door";
 import { useHouse } from "../api/house";
-import { readRefused, useRefused, useWaiting } from "../api/outbox";
+import { readRefused, useAtRisk, useRefused, useWaiting } from "../api/outbox";
 import { useDay, useKitchen } from "../api/queries";
 import { Alarms } from "./Alarms";
 import { DayStrip } from "./DayStrip";
@@ -26,6 +26,7 @@ const PLACES = [
 export function Shell() {
   const theme = useTheme();
   const waiting = useWaiting();
+  const atRisk = useAtRisk();
   const refused = useRefused();
   const house = useHouse();
   const kitchen = useKitchen();
@@ -84,6 +85,12 @@ export function Shell() {
         <p role="status" className="bg-strip px-4 py-1.5 text-sm md:px-6">
           {waiting === 1 ? "One confirmation is" : `${waiting} confirmations are`} kept here until the kitchen
           server answers.
+        </p>
+      )}
+      {atRisk > 0 && (
+        <p role="alert" className="border-stop border-l-[5px] px-4 py-1.5 text-sm md:px-6">
+          This device has no room left. {atRisk === 1 ? "One confirmation is" : `${atRisk} confirmations are`}{" "}
+          safe only while this page stays open: leave it open until the kitchen server answers, or make room.
         </p>
       )}
       {refused.map((r) => (
