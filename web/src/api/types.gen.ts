@@ -1653,6 +1653,7 @@ export interface components {
             when?: "pregnant" | "breastfeeding" | "high-blood-pressure" | "low-blood-pressure" | "blood-thinner" | "diabetes-medicine" | "sedative" | "gallbladder" | "kidney" | "liver" | "surgery-planned" | "daisy-allergy" | "salicylate-allergy" | "reflux" | "stomach-irritation" | "heart" | "epilepsy" | "thyroid" | "antidepressant" | "immunosuppressant" | "hormone-sensitive" | "contraceptive-pill" | "diuretic" | "asthma" | "ulcer" | "kidney-stones" | "carrot-allergy" | "autoimmune";
         };
         CautionLine: {
+            asks?: boolean;
             code: string;
             decide?: components["schemas"]["DecideLine"];
             drinker?: string;

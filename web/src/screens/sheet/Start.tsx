@@ -1,3 +1,4 @@
+import { useState } from "react";
 import type { PlanResponse } from "../../api/client";
 import { present, presentMs } from "../../api/present";
 import { clock, day, moment, sameDay } from "../../parts/say";
@@ -18,6 +19,9 @@ export function Start({
   onStart: (now: boolean) => void;
 }) {
   const soon = new Date(presentMs() + (plan.readyS ?? plan.totalS) * 1000);
+  const doubts = plan.cautions.filter((c) => c.asks).length;
+  const [meant, setMeant] = useState(0);
+  const asking = doubts > meant;
   if (plan.stopped) {
     return (
       <p className="max-w-56 border-stop border-l-4 pl-3 text-sm">
@@ -39,13 +43,19 @@ export function Start({
       <button
         type="button"
         disabled={busy}
-        onClick={() => onStart(!later)}
+        onClick={() => (asking ? setMeant(doubts) : onStart(!later))}
         className="min-h-[68px] rounded-one bg-ember px-6 text-ember-ink hover:brightness-110 disabled:opacity-60"
       >
         <span className="block font-display font-semibold text-xl [font-stretch:85%]">
-          {later ? `Start at ${moment(plan.startAt, present())}` : "Start now"}
+          {asking ? "It is meant so" : later ? `Start at ${moment(plan.startAt, present())}` : "Start now"}
         </span>
-        <span className="block text-[15px]">ready {clock(plan.readyAt)}</span>
+        <span className="block text-[15px]">
+          {asking
+            ? doubts === 1
+              ? "one thing looks like a slip"
+              : `${doubts} things look like slips`
+            : `ready ${clock(plan.readyAt)}`}
+        </span>
         {/* On a line of its own: late in the evening a button that widens would move all that stands beside it. */}
         {!sameDay(plan.readyAt, present()) && (
           <span className="block text-[13px]">
@@ -54,7 +64,7 @@ export function Start({
           </span>
         )}
       </button>
-      {later && (
+      {later && !asking && (
         <button
           type="button"
           disabled={busy}

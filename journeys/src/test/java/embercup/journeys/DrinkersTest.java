@@ -70,8 +70,12 @@ class DrinkersTest {
         button(page, "Cups a day").click();
         inPopover(page, "A practitioner prescribed it").click();
         assertThat(button(page, "Prescribed: 3 days")).isVisible();
-        button(page, "and the sources").click();
-        assertThat(page.getByText("Recorded as prescribed by a practitioner for 3 days"))
+        assertThat(page.getByText("Recorded as prescribed by a practitioner whose name is not entered"))
+                .isVisible();
+        button(page, "Prescribed by").click();
+        page.getByLabel("Who prescribed it").fill("Dr Holm");
+        page.keyboard().press("Escape");
+        assertThat(page.getByText("Recorded as prescribed by Dr Holm for 3 days"))
                 .isVisible();
         page.locator("summary").click();
         assertThat(page.getByText("Breathing trouble, swelling or a rash").last())

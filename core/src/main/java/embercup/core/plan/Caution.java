@@ -101,6 +101,24 @@ public sealed interface Caution {
         }
     }
 
+    /**
+     * Something that looks like a slip of the pen, whoever wrote it: a text, a hand, an import. It is asked, on the recipe, on the sheet
+     * and before the start, and done when it is meant.
+     */
+    sealed interface Doubt extends OfPot, Careful {}
+
+    /** A pot that stands warm for days, though nothing macerates. @param stage index of the stage */
+    record StandsForDays(int stage, double days) implements Doubt {}
+
+    /** A herb that goes in when the liquor is off the herbs already. */
+    record MeetsNoWater(HerbName of) implements OfHerb, Doubt {}
+
+    /** The same herb twice at one moment. */
+    record SaidTwice(HerbName of) implements OfHerb, Doubt {}
+
+    /** Far more of a herb than anybody takes. @param usualMost for one cup */
+    record FarBeyondUse(HerbName of, Mass perCup, Mass usualMost) implements OfHerb, Doubt {}
+
     /** About one herb. */
     sealed interface OfHerb extends Caution {
         HerbName of();

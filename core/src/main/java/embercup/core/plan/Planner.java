@@ -63,6 +63,7 @@ public final class Planner {
         Reckoning reckoning = Reckoning.of(pot);
         BrewResult brew = reckoning.result();
         waits.stream().filter(r -> !brew.stages().get(r.stage()).needless()).forEach(reasons::add);
+        notes.addAll(Doubts.of(materia, request, additions, notes));
         notes.addAll(PotNotes.of(materia, request, additions, pot, brew));
         Standard standard = standard(request, pot.vessel());
         Prediction predicted = Prediction.of(pot, standard, additions, brew);

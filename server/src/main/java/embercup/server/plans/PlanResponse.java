@@ -275,6 +275,7 @@ public record PlanResponse(
      * @param herb the one herb it is about
      * @param herbs all of them
      * @param drinker whom it is for, of those who drink beside the drinker
+     * @param asks whether it looks like a slip, and is to be asked before the start
      * @param openStage index of the stage whose lid may come off to mend it
      */
     public record CautionLine(
@@ -290,7 +291,10 @@ public record PlanResponse(
             DecideLine decide,
 
             @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
-            Integer openStage) {}
+            Integer openStage,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
+            Boolean asks) {}
 
     /**
      * What has to be decided of a recipe that contradicts itself: its cups are meant, or what says otherwise.

@@ -188,7 +188,8 @@ public final class PlanWriting {
                             : HouseWords.words().sentence("caution-for.drinker", Map.of("name", drinker, "text", text)),
                     c.source(),
                     decide(c),
-                    c instanceof Caution.ReducesCovered r ? r.stage() : null));
+                    c instanceof Caution.ReducesCovered r ? r.stage() : null,
+                    c instanceof Caution.Doubt ? true : null));
         }
         return lines;
     }
