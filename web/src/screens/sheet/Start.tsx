@@ -47,7 +47,7 @@ export function Start({
         className="min-h-[68px] rounded-one bg-ember px-6 text-ember-ink hover:brightness-110 disabled:opacity-60"
       >
         <span className="block font-display font-semibold text-xl [font-stretch:85%]">
-          {asking ? "It is meant so" : later ? `Start at ${moment(plan.startAt, present())}` : "Start now"}
+          {asking ? "I have checked" : later ? `Start at ${moment(plan.startAt, present())}` : "Start now"}
         </span>
         <span className="block text-[15px]">
           {asking

@@ -116,7 +116,9 @@ final class PotNotes {
                 failing = Holding.failing(setup, ml, boil.flame(), boil.lid());
             } else if (run.stage() instanceof Stage.Simmer simmer) {
                 failing = Holding.failing(setup, ml, simmer.flame(), simmer.lid());
-            } else if (run.stage() instanceof Stage.Reduce && run.properS() > LONGEST_REDUCTION_H * 3600) {
+            } else if (run.stage() instanceof Stage.Reduce reduce
+                    && run.properS() > LONGEST_REDUCTION_H * 3600
+                    && !tellsTheLid(setup, reduce)) {
                 notes.add(new Caution.LongReduction(
                         Math.round(run.properS() / 360) / 10.0,
                         Volume.millilitres(run.startMl()),
@@ -141,16 +143,18 @@ final class PotNotes {
                         Volume.millilitres(run.endMl()), setup.vessel().levelCm(run.endMl() + setup.displacedMl()))));
     }
 
+    /** Whether it is the lid that makes a reduction long. */
+    private static boolean tellsTheLid(BrewSetup setup, Stage.Reduce reduce) {
+        return reduce.lid() && Covering.of(setup, reduce.flame()).times() > NOTICEABLE;
+    }
+
     /** What the lid costs a reduction, from the same energy: a practitioner's "covered" that physics contradicts. */
     private static void reducesCovered(List<Caution> notes, BrewSetup setup, BrewResult brew) {
         for (StageRun run : brew.stages()) {
-            if (run.stage() instanceof Stage.Reduce reduce && reduce.lid() && run.properS() > 0) {
-                Covering covering = Covering.of(setup, reduce.flame());
-                if (covering.times() > NOTICEABLE) {
-                    double minutes = run.properS() / 60;
-                    notes.add(new Caution.ReducesCovered(
-                            run.index(), Math.rint(minutes), Math.rint(minutes / covering.times())));
-                }
+            if (run.stage() instanceof Stage.Reduce reduce && run.properS() > 0 && tellsTheLid(setup, reduce)) {
+                double minutes = run.properS() / 60;
+                double times = Covering.of(setup, reduce.flame()).times();
+                notes.add(new Caution.ReducesCovered(run.index(), Math.rint(minutes), Math.rint(minutes / times)));
             }
         }
     }
