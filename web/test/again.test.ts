@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { BrewResponse, RecipeDocument } from "../src/api/client";
-import { asNoted, sameOrder } from "../src/screens/live/again";
+import { asNoted, sameOrder, secondOrder } from "../src/screens/live/again";
 import type { Order } from "../src/screens/sheet/order";
 
 const KEPT: RecipeDocument = {
@@ -120,5 +120,29 @@ describe("the same order", () => {
         { stage: 1, part: "lid", value: 0 },
       ],
     });
+  });
+
+  it("keeps what stood in for another, in the next brew and in the second one", () => {
+    const brewed = (additions: unknown[]) =>
+      ({ id: "b1", request: { recipe: { ...KEPT, additions } } }) as unknown as BrewResponse;
+    const swapped = brewed([
+      { herb: "fennel", amount: 1, unit: "g", stage: 0 },
+      { herb: "orange-peel", amount: 3, unit: "g", stage: 0 },
+      { herb: "lemon-peel", amount: 1, unit: "tsp", stage: 0 },
+    ]);
+    expect(sameOrder(swapped, KEPT).changes).toEqual([{ herb: "liquorice", with: "fennel" }]);
+    expect(secondOrder(swapped, KEPT)).toMatchObject({
+      spent: true,
+      after: "b1",
+      changes: [{ herb: "liquorice", with: "fennel" }],
+    });
+    const fewer = brewed([
+      { herb: "fennel", amount: 1, unit: "g", stage: 0 },
+      { herb: "lemon-peel", amount: 1, unit: "tsp", stage: 0 },
+    ]);
+    expect(sameOrder(fewer, KEPT).changes).toEqual([
+      { herb: "liquorice", with: "fennel" },
+      { herb: "orange-peel" },
+    ]);
   });
 });

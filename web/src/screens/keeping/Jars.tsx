@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { Link, useSearchParams } from "react-router";
-import type { JarResponse, MarcInFridge } from "../../api/client";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import { api, type JarResponse, type MarcInFridge } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { ABOVE, BESIDE, Silhouette } from "../../drawings/Silhouette";
 import { Secondary } from "../../parts/Field";
@@ -8,6 +8,8 @@ import { Glossed } from "../../parts/Glossed";
 import { useInSight } from "../../parts/inSight";
 import { day, millilitres, moment } from "../../parts/say";
 import { TextWord } from "../household/inPlace";
+import { secondOrder } from "../live/again";
+import { writeOrder } from "../sheet/order";
 import { Cup, type Said } from "./Cup";
 import { Drops } from "./Drops";
 import { useDrawn } from "./drawn";
@@ -141,6 +143,7 @@ export function Jars({ jars, now, onSaid }: { jars: JarResponse[]; now: Date; on
 
 /** Spent herbs in their bowl, and what becomes of them. */
 function Spent({ marc, now, onSaid }: { marc: MarcInFridge; now: Date; onSaid: Said }) {
+  const navigate = useNavigate();
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-hairline border-b py-2">
       <svg width={38} height={26} aria-hidden className="shrink-0">
@@ -169,6 +172,13 @@ function Spent({ marc, now, onSaid }: { marc: MarcInFridge; now: Date; onSaid: S
         {!marc.over && (
           <Link
             to={marc.recipeId ? `/sheet/${marc.recipeId}?spent=1&after=${marc.id}` : `/brew/${marc.id}`}
+            onClick={async (e) => {
+              if (!marc.recipeId) return;
+              e.preventDefault();
+              // With what the first brew changed in the recipe, as far as both can be asked for.
+              const [brew, recipe] = await Promise.all([api.brew(marc.id), api.recipe(marc.recipeId)]);
+              navigate(`/sheet/${marc.recipeId}?${writeOrder(secondOrder(brew, recipe.recipe))}`);
+            }}
             className="relative inline-flex min-h-9 items-center underline underline-offset-4 max-sm:min-h-11"
           >
             plan the second brew

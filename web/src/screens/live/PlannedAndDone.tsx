@@ -3,11 +3,14 @@ import { useMemo } from "react";
 import { Link } from "react-router";
 import { api, type BrewResponse } from "../../api/client";
 import { keys } from "../../api/keys";
+import { useRecipe } from "../../api/queries";
 import { ofStage, stagesOf } from "../../api/steps";
 import { FireLine } from "../../drawings/FireLine";
 import { measuredOut } from "../../parts/measured";
 import { capital, clock, grams, millilitres, share, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
+import { writeOrder } from "../sheet/order";
+import { secondOrder } from "./again";
 import { reality } from "./reality";
 
 /** What the spent herbs would still give, and the way to brew them once more. */
@@ -22,12 +25,16 @@ export function SecondBrew({ brew }: { brew: BrewResponse }) {
       !brew.request.recipe?.menstruum,
     staleTime: 60_000,
   });
+  const kept = useRecipe(brew.recipeId ?? "").data?.recipe;
   if (!again.data || !brew.recipeId) return null;
   return (
     <p className="mt-4 max-w-prose border-herb border-l-[5px] pl-3">
       The spent herbs once more would make a cup of {share(again.data.strength)} strength, from what is left
       in them.{" "}
-      <Link to={`/sheet/${brew.recipeId}?spent=1&after=${brew.id}`} className="underline underline-offset-4">
+      <Link
+        to={`/sheet/${brew.recipeId}?${writeOrder(secondOrder(brew, kept))}`}
+        className="underline underline-offset-4"
+      >
         Plan the second brew
       </Link>
       , or compost them.

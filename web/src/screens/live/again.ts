@@ -29,12 +29,30 @@ export function movedOrder(brew: BrewResponse, kept: RecipeDocument | undefined)
   return { ...sameOrder(brew, kept), at: atOn(new Date(brew.plan.readyAt)), instead: brew.id };
 }
 
-/** Herbs that were left out, or that went in in another amount of the same unit. */
+/** The same herbs once more, brewed and strained: with whatever stood in for another, and without what was left out. */
+export const secondOrder = (brew: BrewResponse, kept: RecipeDocument | undefined): Order => ({
+  ...sameOrder(brew, kept),
+  spent: true,
+  after: brew.id,
+});
+
+/**
+ * Herbs that were left out, that went in in another amount of the same unit, or for which another stood in: that one has the place of
+ * the first, and where others were left out it is the next that is new.
+ */
 function herbsChanged(kept: RecipeDocument, brewed: RecipeDocument): Change[] {
-  return (kept.additions ?? []).flatMap((was): Change[] => {
-    const same = (brewed.additions ?? []).find((a) => a.herb === was.herb);
+  const were = kept.additions ?? [];
+  const are = brewed.additions ?? [];
+  const gone = were.filter((w) => !are.some((a) => a.herb === w.herb));
+  const came = are.filter((a) => !were.some((w) => w.herb === a.herb));
+  return were.flatMap((was, i): Change[] => {
+    const same = are.find((a) => a.herb === was.herb);
     if (!was.herb) return [];
-    if (!same) return [{ herb: was.herb }];
+    if (!same) {
+      const inPlace = are.length === were.length ? are[i] : came[gone.indexOf(was)];
+      const stoodIn = came.includes(inPlace as (typeof came)[number]) ? inPlace : undefined;
+      return [stoodIn?.herb ? { herb: was.herb, with: stoodIn.herb } : { herb: was.herb }];
+    }
     const times = (same.amount ?? 0) / (was.amount || 1);
     return same.unit === was.unit && was.unit !== "part" && Math.abs(times - 1) > SAME
       ? [{ herb: was.herb, share: Math.round(times * 1000) / 1000 }]
