@@ -188,6 +188,14 @@ class CoursesOverHttpTest {
         JsonNode brew = post(
                         "/api/brews", "{\"recipeId\":\"%s\",\"drinkerId\":\"%s\",\"start\":true}".formatted(pot, dee))
                 .body();
+        String doses = "/api/courses/" + course.get("id").asString() + "/cups";
+        Answer warming = post(
+                doses,
+                "{\"id\":\"%s\",\"brewId\":\"%s\"}"
+                        .formatted(UUID.randomUUID(), brew.get("id").asString()));
+        assertThat(warming.code()).as("a kettle that warms up holds no tea").isEqualTo(409);
+        assertThat(get("/api/courses/" + course.get("id").asString()).body().get("sources"))
+                .isEmpty();
         event(brew, "\"finished\"");
         JsonNode with = get("/api/courses/" + course.get("id").asString()).body();
         assertThat(with.get("days").get(0).get("brewed").asBoolean()).isTrue();

@@ -150,12 +150,13 @@ interface BrewRepository extends JpaRepository<BrewEntity, UUID> {
             @Nullable Double leftMl,
             double cupMl,
             @Nullable Instant keptAt,
-            @Nullable Instant drinkBy) {}
+            @Nullable Instant drinkBy,
+            String phase) {}
 
     /** What was begun of a recipe in a span and was not given up; a simulated brew is drunk by nobody. */
     @Query(value = """
             select b.id, b.name, b.drinker_id, b.started_at, b.pours::text, b.sharers::text, b.left_ml,
-            cast(b.plan ->> 'cupMl' as double precision), b.kept_at, b.drink_by
+            cast(b.plan ->> 'cupMl' as double precision), b.kept_at, b.drink_by, b.phase
             from brew b
             where b.recipe_id = :recipe and b.started_at >= :from and b.started_at < :to
             and b.phase in ('running', 'finished') and b.clock_real is null

@@ -176,6 +176,13 @@ public class Brews {
         }
     }
 
+    /** What can still be poured of a brew, mL; 0 while nothing is off its herbs. Its row is held until the transaction is over. */
+    @Transactional
+    public double leftToPour(UUID brewId) {
+        BrewEntity e = rows.forWriting(brewId);
+        return e.leftMl == null || !Cups.offTheHerbs(e.phase, e.pours) ? 0 : e.leftMl;
+    }
+
     /** Records one event; the same id a second time changes nothing. Empty for a brew that could only be given up. */
     @Transactional
     public Optional<BrewResponse> record(UUID brewId, EventRequest doc) {

@@ -59,11 +59,22 @@ public class Cups {
                     .sorted()
                     .toList();
             if (theirs || !poured.isEmpty()) {
-                double left = theirs && b.leftMl() != null && b.leftMl() >= Jar.NOTHING_ML && good(b) ? b.leftMl() : 0;
+                double left = theirs
+                                && offTheHerbs(b.phase(), b.pours())
+                                && b.leftMl() != null
+                                && b.leftMl() >= Jar.NOTHING_ML
+                                && good(b)
+                        ? b.leftMl()
+                        : 0;
                 all.add(new Of(b.id(), b.name(), b.startedAt(), poured, left, b.cupMl()));
             }
         }
         return all;
+    }
+
+    /** Whether there is liquor to pour: it is done, or somebody poured of it already. A kettle that warms up holds no tea. */
+    static boolean offTheHerbs(String phase, String pours) {
+        return phase.equals("finished") || !pours.equals("[]");
     }
 
     /** Whether a cup was poured already under this id. */

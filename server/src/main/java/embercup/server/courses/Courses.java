@@ -278,7 +278,12 @@ public class Courses {
             if (!e.recipeId.equals(brews.get(ask.brewId()).head().recipeId())) {
                 throw RefusedException.of(HttpStatus.CONFLICT, "course-other-pot", Map.of());
             }
-            double ml = rows.doseOfAllMl(e);
+            // The row is held until the dose stands: who taps twice finds what the first has left.
+            double left = brews.leftToPour(ask.brewId());
+            if (left <= 0) {
+                throw RefusedException.of(HttpStatus.CONFLICT, "course-pot-not-ready", Map.of());
+            }
+            double ml = Math.min(rows.doseOfAllMl(e), left);
             List<CourseRows.Drinker> whose = rows.drinkers(e);
             UUID alone = whose.size() == 1 ? whose.get(0).drinkerId() : null;
             brews.record(ask.brewId(), new EventRequest.PouredRequest(cup, ask.ageS(), ml, alone));
