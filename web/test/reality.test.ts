@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { BrewResponse } from "../src/api/client";
 import { ofStage, powerOf } from "../src/api/steps";
 import { stateAt } from "../src/drawings/curve";
-import { poured, reality, served } from "../src/screens/live/reality";
+import { lateBy, later, poured, reality, served } from "../src/screens/live/reality";
 
 const START = Date.parse("2026-11-25T20:00:00Z");
 const at = (s: number) => new Date(START + s * 1000).toISOString();
@@ -111,5 +111,12 @@ describe("the state at a moment", () => {
     expect(stateAt(curve, -5)).toEqual(curve[0]);
     expect(stateAt(curve, 9_999)).toEqual(curve[1]);
     expect(stateAt([], 10)).toBeUndefined();
+  });
+});
+
+describe("a step that is over and not confirmed", () => {
+  it("moves what comes after it, and nothing is ahead of the plan meanwhile", () => {
+    expect(lateBy(-420, 600)).toBe(180);
+    expect(later(new Date("2026-12-01T18:00:00Z"), 600).toISOString()).toBe("2026-12-01T18:10:00.000Z");
   });
 });

@@ -21,7 +21,7 @@ import { eventWords, Hands, lastSaid } from "./Hands";
 import { Instruments, useAutopilot, useInstruments } from "./Instruments";
 import { Read } from "./Read";
 import { allIn, Meanwhile, NotReady, notReady } from "./Ready";
-import { beginOf, mainSteps, poured, reality, served, short } from "./reality";
+import { beginOf, lateBy, later, mainSteps, poured, reality, served, short } from "./reality";
 
 /** A reduction is told this long before its mark, s. */
 const SOON_S = 60;
@@ -105,6 +105,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
   useAutopilot(brew, kitchen, goOn);
   useKey("u", undo);
 
+  // A step that is over and not confirmed moves all that comes after it.
   const overS = waits ? Math.max(0, Math.floor(-left)) : 0;
   const timeline = useMemo(() => reality(brew, overS), [brew, overS]);
   const waitsForHoney = plan.readyS !== undefined && plan.readyS < plan.totalS - 1;
@@ -213,7 +214,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
             </p>
           )}
           {current && <Otherwise brew={brew} current={current} />}
-          <Changed brew={brew} />
+          <Changed brew={brew} overS={overS} />
         </section>
         <section ref={pot.ref} aria-label="Vessel" className="flex items-end gap-4">
           <VesselDrawing
@@ -297,7 +298,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
             {coming.map((s) => (
               <li key={s.key} className="flex justify-between gap-4 border-hairline border-b py-2">
                 <span>{s.label}</span>
-                <span className="text-muted">{moment(beginOf(brew, s.key), present())}</span>
+                <span className="text-muted">{moment(later(beginOf(brew, s.key), overS), present())}</span>
               </li>
             ))}
           </ul>
@@ -374,15 +375,16 @@ function Otherwise({ brew, current }: { brew: BrewResponse; current: StepLine })
 }
 
 /** What really happened to the time and to the cup. */
-function Changed({ brew }: { brew: BrewResponse }) {
-  const late = brew.late;
+function Changed({ brew, overS }: { brew: BrewResponse; overS: number }) {
+  const lateS = lateBy(brew.lateS, overS);
+  const late = brew.late && (lateS > 0 || overS === 0);
   const stronger = brew.told.includes("strength");
   const beside = [moved(brew, "aroma"), moved(brew, "bite")].filter(Boolean);
   if (!late && !stronger && beside.length === 0 && !brew.advice) return null;
   return (
     <p className="mt-3 max-w-prose border-amber border-l-[5px] pl-3">
       {late &&
-        `It is ${span(Math.abs(brew.lateS))} ${brew.lateS > 0 ? "behind" : "ahead of"} the plan, ready about ${moment(brew.readyAt ?? brew.plan.readyAt, present())}. `}
+        `It is ${span(Math.abs(lateS))} ${lateS > 0 ? "behind" : "ahead of"} the plan, ready about ${moment(later(new Date(brew.readyAt ?? brew.plan.readyAt), overS), present())}. `}
       {stronger
         ? `The cup will be ${brew.strengthChange > 0 ? "stronger" : "weaker"} than planned: ${share(brew.strength)} instead of ${share(brew.plan.strength)}.`
         : `Strength stays ${share(brew.strength)}.`}

@@ -94,3 +94,9 @@ export function short(label: string): string {
   const text = label.charAt(0).toLowerCase() + label.slice(1);
   return text.length > 46 ? `${text.slice(0, text.lastIndexOf(" ", 44))} …` : text;
 }
+
+/** A moment with what a forgotten step has cost so far, s. */
+export const later = (at: Date, overS: number): Date => new Date(at.getTime() + overS * 1000);
+
+/** How much a brew is behind its plan, s, a step that is over and not confirmed among it: nothing is ahead while one waits. */
+export const lateBy = (lateS: number, overS: number): number => lateS + overS;

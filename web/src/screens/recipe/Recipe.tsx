@@ -141,7 +141,7 @@ function Editor({
     );
     setReasons([]);
   };
-  const carried = useCarried();
+  const { carried, broken } = useCarried();
   const [taken, setTaken] = useState(false);
   if (carried && !taken && !id) {
     setTaken(true);
@@ -216,6 +216,7 @@ function Editor({
           }}
         />
       )}
+      {broken && <Trouble error={broken} />}
       {failure !== null && <Trouble error={failure} />}
       {!start && !doc && !written && (
         <Written
@@ -351,8 +352,9 @@ function useDraftPlan(recipe: RecipeDocument) {
 }
 
 /** The recipe that the address carries, read by the server. */
-function useCarried(): WrittenResponse | undefined {
+function useCarried(): { carried: WrittenResponse | undefined; broken: Error | null } {
   const { hash } = useLocation();
   const word = hash.startsWith("#ember-cup:") ? hash.slice(1) : "";
-  return useCarriedRecipe(word).data?.recipes[0];
+  const { data, error } = useCarriedRecipe(word);
+  return { carried: data?.recipes[0], broken: error };
 }

@@ -122,6 +122,33 @@ class RecipeFilesOverHttpTest {
         assertThat(one.get("whole").get("purposes")).isEqualTo(kept.get("purposes"));
     }
 
+    /** A link that a messenger broke, or that a later version wrote, says so and is not read as a recipe of one strange word. */
+    @Test
+    void aBrokenLinkSaysWhatIsWrongWithIt() throws java.io.IOException {
+        String id = get("/api/recipes").body().get(0).get("id").asString();
+        String word = file(id, "text")
+                .lines()
+                .filter(l -> l.startsWith("ember-cup:"))
+                .findFirst()
+                .orElseThrow();
+        for (int cut : new int[] {1, 5, 40, word.length() - 12}) {
+            Answer answer = postAs("/api/recipes/import", "text/plain", word.substring(0, word.length() - cut));
+            assertThat(answer.code()).as("cut by %s", cut).isEqualTo(422);
+            assertThat(answer.body().get("type").asString()).endsWith("link-cut-off");
+        }
+        java.io.ByteArrayOutputStream bytes = new java.io.ByteArrayOutputStream();
+        try (var out = new java.util.zip.DeflaterOutputStream(
+                bytes, new java.util.zip.Deflater(java.util.zip.Deflater.BEST_COMPRESSION, true))) {
+            out.write("{\"version\":7,\"recipe\":{\"brew\":\"later\"}}".getBytes(StandardCharsets.UTF_8));
+        }
+        Answer newer = postAs(
+                "/api/recipes/import",
+                "text/plain",
+                "ember-cup:" + java.util.Base64.getUrlEncoder().withoutPadding().encodeToString(bytes.toByteArray()));
+        assertThat(newer.code()).isEqualTo(422);
+        assertThat(newer.body().get("type").asString()).endsWith("link-newer");
+    }
+
     /** Outside check: what schema.org's Recipe has, read by jsoup and Jackson and by nothing of ours. */
     @Test
     void aPageIsARecipeToAnyReader() {

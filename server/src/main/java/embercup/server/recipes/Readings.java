@@ -63,6 +63,14 @@ class Readings {
     /** Ours comes back as it was, when this house knows all of its herbs; whatever else is read. */
     private WrittenResponse one(Found found) {
         Optional<Carried> own = found.own().flatMap(whole::checked).or(() -> whole.inText(found.text()));
+        if (own.isEmpty()) {
+            whole.broken(found.text()).ifPresent(why -> {
+                throw RefusedException.of(
+                        HttpStatus.UNPROCESSABLE_CONTENT,
+                        why == WholeRecipe.Broken.NEWER ? "link-newer" : "link-cut-off",
+                        Map.of());
+            });
+        }
         Materia materia = herbary.materia();
         return own.filter(c -> c.recipe().herbs().allMatch(h -> materia.find(h).isPresent()))
                 .map(WrittenResponse::whole)

@@ -32,6 +32,9 @@ class WholeRecipe {
     /** Longer words fit no square that a phone still reads from a screen. */
     static final int SMALL = 1500;
 
+    /** Of the shape of what is carried. */
+    private static final int VERSION = 1;
+
     private static final String BEGINS = "ember-cup:";
     private static final Pattern WORD = Pattern.compile("\\bember-cup:([A-Za-z0-9_-]{20,})");
     /** Unpacked, characters: what the longest recipe of a household has. */
@@ -57,7 +60,7 @@ class WholeRecipe {
             @Nullable List<String> purposes) {}
 
     static Carried carried(RecipeResponse kept) {
-        return new Carried(1, kept.recipe(), kept.about(), kept.purposes());
+        return new Carried(VERSION, kept.recipe(), kept.about(), kept.purposes());
     }
 
     /** One word: deflated JSON in letters that a link may have. */
@@ -90,11 +93,36 @@ class WholeRecipe {
         }
     }
 
+    /** Why a link that carries a recipe and nothing else gives none. */
+    enum Broken {
+        /** A messenger cut it off, or a letter of it was changed. */
+        CUT_OFF,
+        /** A later version wrote it. */
+        NEWER
+    }
+
+    /** Why a text that is one carrying word and nothing else carries nothing that can be read; empty for any other text. */
+    Optional<Broken> broken(String text) {
+        String word = text.strip();
+        if (!word.startsWith(BEGINS) || word.chars().anyMatch(Character::isWhitespace)) {
+            return Optional.empty();
+        }
+        try (InflaterInputStream in = new InflaterInputStream(
+                new ByteArrayInputStream(Base64.getUrlDecoder().decode(word.substring(BEGINS.length()))),
+                new java.util.zip.Inflater(true))) {
+            JsonNode node = json.readTree(new String(in.readNBytes(MOST + 1), StandardCharsets.UTF_8));
+            return Optional.of(node.path("version").asInt(0) > VERSION ? Broken.NEWER : Broken.CUT_OFF);
+        } catch (IOException | IllegalArgumentException | JacksonException e) {
+            return Optional.of(Broken.CUT_OFF);
+        }
+    }
+
     /** What is carried as a document; empty when it is not of this shape, or cannot be brewed. */
     Optional<Carried> checked(JsonNode node) {
         try {
             Carried carried = json.treeToValue(node, Carried.class);
             if (carried == null
+                    || carried.version() > VERSION
                     || carried.recipe() == null
                     || !validator.validate(carried.recipe()).isEmpty()) {
                 return Optional.empty();
