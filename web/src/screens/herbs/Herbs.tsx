@@ -317,11 +317,11 @@ function Cares({ herb }: { herb: HerbResponse }) {
       {herb.noneKnown.length > 0 && (
         <details className="mt-3 text-sm">
           <summary className="min-h-9 max-sm:min-h-11 cursor-pointer py-1 text-muted underline underline-offset-4">
-            Nothing is known of {herb.noneKnown.length} other conditions
+            {herb.noneKnown.length} other conditions are not listed
           </summary>
           <p className="mt-1 text-muted">
-            {capital(herb.noneKnown.map(condition).join(", "))}: nothing is known here that would ask for
-            care. That is not the same as safe.
+            {capital(herb.noneKnown.map(condition).join(", "))}: no caution is listed in the monographs and
+            handbooks that this herb was looked up in, quoted from memory. That is not the same as safe.
           </p>
         </details>
       )}

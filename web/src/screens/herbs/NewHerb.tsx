@@ -78,7 +78,8 @@ export function NewHerb({ onClose }: { onClose: () => void }) {
           />
         </div>
         <p className="mt-3 text-muted text-sm">
-          Nothing is known of its dose and its dangers here. If in doubt what plant it is, leave it out.
+          Its dose and its dangers are not listed in the monographs and handbooks used here. If in doubt what
+          plant it is, leave it out.
         </p>
         {failure !== null && <Trouble error={failure} />}
         <div className="mt-4">
