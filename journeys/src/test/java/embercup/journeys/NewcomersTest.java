@@ -171,8 +171,8 @@ class NewcomersTest {
         assertThat(button(page, "^Stage 1: stand cold 10 h")).isVisible();
         assertThat(button(page, "^Amount of herb 1: 4 tbsp")).isVisible();
         keep(page);
-        assertThat(page.getByText(
-                        Pattern.compile("cut to 3.0 g a cup, a usual single dose, instead of .* at most 9.0 g a day")))
+        assertThat(page.getByText(Pattern.compile(
+                        "cut to 3.0 g a cup instead of 6.0 g, which would be 18.0 g a day: at most 9.0 g a day")))
                 .isVisible();
         assertThat(page.getByText(Pattern.compile("stand 10 h")).first()).isAttached();
         atMostTen(page);
