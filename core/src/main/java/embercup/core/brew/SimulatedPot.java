@@ -56,10 +56,9 @@ public final class SimulatedPot {
         if (waterMl <= 0) {
             return;
         }
-        boolean boilsOn = watts > Losses.condensingW(vessel, lid, boilingC, roomC);
-        if (watts > 0 && boilsOn && tempC >= boilingC - 1e-6) {
-            double steam =
-                    Phase.AtTheBoil.steamGPerS(watts, Losses.condensingW(vessel, lid, boilingC, roomC), boilingC);
+        double condensingW = Losses.condensingW(vessel, lid, boilingC, roomC);
+        if (watts > 0 && watts > condensingW && tempC >= boilingC - 1e-6) {
+            double steam = Phase.AtTheBoil.steamGPerS(watts, condensingW, boilingC);
             waterMl = Math.max(0, waterMl - steam * h);
             tempC = boilingC;
             return;

@@ -32,7 +32,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.ToDoubleFunction;
-import org.jspecify.annotations.Nullable;
 
 /**
  * What a person's day holds of everything that has a limit: the cups of this plan that she drinks that day, and what was
@@ -213,23 +212,16 @@ final class Loads {
      * cut one is offered and not taken silently.
      */
     List<Caution> askedTooMuch(BrewPlan plan, List<DayLoad> loads, History history) {
-        Map<String, Caution.DoseClipped> cut = new HashMap<>();
-        for (Caution note : plan.notes()) {
-            if (note instanceof Caution.DoseClipped c
-                    && c.clip().isPresent()
-                    && c.perCup().grams() > 0) {
-                cut.put(c.of().slug(), c);
-            }
-        }
+        Map<String, Double> asked = askedTimes(plan);
         List<Caution> all = new ArrayList<>();
         double share = plan.request().shareOfAdult().value();
-        if (!cut.isEmpty()) {
-            all.addAll(tooMuch(plan, loads, history, slug -> times(cut.get(slug))));
+        if (!asked.isEmpty()) {
+            all.addAll(tooMuch(plan, loads, history, slug -> asked.getOrDefault(slug, 1.0)));
         }
         if (all.isEmpty() && share > 0 && share < 1) {
             // What is too much for a grown-up is not made small enough for a child.
             BrewPlan grownUps = plan.forRequest(plan.request().withDrinker(Drinker.ADULT));
-            all.addAll(tooMuch(grownUps, loads, history, slug -> times(cut.get(slug)) / share));
+            all.addAll(tooMuch(grownUps, loads, history, slug -> asked.getOrDefault(slug, 1.0) / share));
         }
         return all;
     }
@@ -257,25 +249,27 @@ final class Loads {
         return all.stream().distinct().toList();
     }
 
-    private static double times(Caution.@Nullable DoseClipped cut) {
-        return cut == null
-                ? 1
-                : cut.clip().orElseThrow().asked().grams() / cut.perCup().grams();
+    /** How many times what is taken of it was asked for, of each herb whose dose was cut; nothing of one that was cut to none. */
+    private static Map<String, Double> askedTimes(BrewPlan plan) {
+        Map<String, Double> times = new HashMap<>();
+        for (Caution note : plan.notes()) {
+            if (note instanceof Caution.DoseClipped c && c.perCup().grams() > 0) {
+                c.clip()
+                        .ifPresent(clip -> times.put(
+                                c.of().slug(), clip.asked().grams() / c.perCup().grams()));
+            }
+        }
+        return times;
     }
 
     /** Herbs of which a day's cups, as they were asked for, hold what poisons; a child is poisoned by its share of it. */
     List<Caution> harmful(BrewPlan plan) {
         Map<String, Double> dried = new LinkedHashMap<>();
-        Map<String, Double> times = new HashMap<>();
-        plan.notes().forEach(n -> {
-            if (n instanceof Caution.DoseClipped c && c.clip().isPresent()) {
-                times.put(c.of().slug(), times(c));
-            }
-        });
+        Map<String, Double> asked = askedTimes(plan);
         for (PlannedAddition a : plan.additions()) {
             Herb herb = materia.herb(a.herb(), "herb");
             double share = a.form() == Form.FRESH ? HerbMeasure.driedShare(materia, herb) : 1;
-            double grams = a.grams() * plan.request().shareADay() * share * times.getOrDefault(a.herb(), 1.0);
+            double grams = a.grams() * plan.request().shareADay() * share * asked.getOrDefault(a.herb(), 1.0);
             dried.merge(a.herb(), grams, Double::sum);
         }
         List<Caution> all = new ArrayList<>();

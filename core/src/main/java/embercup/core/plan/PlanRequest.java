@@ -136,7 +136,7 @@ public record PlanRequest(
 
     /** A child's share of an adult's cup as the recipe says, 0–1; empty when it does not. */
     public OptionalDouble childShare() {
-        return recipe.posology().map(p -> p.more().childShare()).orElse(OptionalDouble.empty());
+        return recipe.childShare();
     }
 
     /** What its drinker has of an adult's cup, 0–1: all of it, or a child's share. */

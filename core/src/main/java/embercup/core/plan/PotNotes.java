@@ -76,13 +76,11 @@ final class PotNotes {
                 .toList();
         herbs.stream().filter(h -> h.withAcid().isPresent()).findFirst().ifPresent(turning -> {
             Herb.ColourTurn turn = turning.withAcid().orElseThrow();
-            Optional<HerbName> sour = herbs.stream()
+            herbs.stream()
                     .filter(h -> h.sour() && h != turning)
                     .findFirst()
-                    .map(HerbName::of);
-            if (sour.isPresent()) {
-                notes.add(new Caution.AcidTurn(turn.from(), turn.to(), sour, turn.source()));
-            }
+                    .ifPresent(sour -> notes.add(new Caution.AcidTurn(
+                            turn.from(), turn.to(), Optional.of(HerbName.of(sour)), turn.source())));
         });
     }
 
@@ -118,7 +116,7 @@ final class PotNotes {
                 failing = Holding.failing(setup, ml, simmer.flame(), simmer.lid());
             } else if (run.stage() instanceof Stage.Reduce reduce
                     && run.properS() > LONGEST_REDUCTION_H * 3600
-                    && !tellsTheLid(setup, reduce)) {
+                    && !tellsTheLid(covered(setup, reduce))) {
                 notes.add(new Caution.LongReduction(
                         Math.round(run.properS() / 360) / 10.0,
                         Volume.millilitres(run.startMl()),
@@ -143,17 +141,25 @@ final class PotNotes {
                         Volume.millilitres(run.endMl()), setup.vessel().levelCm(run.endMl() + setup.displacedMl()))));
     }
 
+    /** By how many times its lid makes a reduction longer, 1 for an open one. */
+    private static double covered(BrewSetup setup, Stage.Reduce reduce) {
+        return reduce.lid() ? Covering.of(setup, reduce.flame()).times() : 1;
+    }
+
     /** Whether it is the lid that makes a reduction long. */
-    private static boolean tellsTheLid(BrewSetup setup, Stage.Reduce reduce) {
-        return reduce.lid() && Covering.of(setup, reduce.flame()).times() > NOTICEABLE;
+    private static boolean tellsTheLid(double times) {
+        return times > NOTICEABLE;
     }
 
     /** What the lid costs a reduction, from the same energy: a practitioner's "covered" that physics contradicts. */
     private static void reducesCovered(List<Caution> notes, BrewSetup setup, BrewResult brew) {
         for (StageRun run : brew.stages()) {
-            if (run.stage() instanceof Stage.Reduce reduce && run.properS() > 0 && tellsTheLid(setup, reduce)) {
+            if (!(run.stage() instanceof Stage.Reduce reduce) || run.properS() <= 0) {
+                continue;
+            }
+            double times = covered(setup, reduce);
+            if (tellsTheLid(times)) {
                 double minutes = run.properS() / 60;
-                double times = Covering.of(setup, reduce.flame()).times();
                 notes.add(new Caution.ReducesCovered(run.index(), Math.rint(minutes), Math.rint(minutes / times)));
             }
         }

@@ -77,6 +77,11 @@ public record Recipe(
         return makes.dilutionParts;
     }
 
+    /** Part of the adult dose that it says a child drinks, 0–1; empty where it says nothing of children. */
+    public OptionalDouble childShare() {
+        return posology.map(p -> p.more().childShare()).orElse(OptionalDouble.empty());
+    }
+
     /** Liquor the recipe says it makes, mL: less than what is drunk when it is a concentrate. */
     public double statedYieldMl() {
         return makes.cups * makes.cupMl / (1 + makes.dilutionParts);
