@@ -176,8 +176,13 @@ function Spent({ marc, now, onSaid }: { marc: MarcInFridge; now: Date; onSaid: S
               if (!marc.recipeId) return;
               e.preventDefault();
               // With what the first brew changed in the recipe, as far as both can be asked for.
-              const [brew, recipe] = await Promise.all([api.brew(marc.id), api.recipe(marc.recipeId)]);
-              navigate(`/sheet/${marc.recipeId}?${writeOrder(secondOrder(brew, recipe.recipe))}`);
+              try {
+                const [brew, recipe] = await Promise.all([api.brew(marc.id), api.recipe(marc.recipeId)]);
+                navigate(`/sheet/${marc.recipeId}?${writeOrder(secondOrder(brew, recipe.recipe))}`);
+              } catch {
+                // Its own page says what is wrong, and plans the second brew from there.
+                navigate(`/brew/${marc.id}`);
+              }
             }}
             className="relative inline-flex min-h-9 items-center underline underline-offset-4 max-sm:min-h-11"
           >
