@@ -6,7 +6,9 @@ import embercup.core.dose.Drinker;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
+import embercup.core.materia.Herb;
 import embercup.core.materia.Materia;
+import embercup.core.materia.PlantPart;
 import embercup.core.materia.Tradition;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
@@ -17,7 +19,9 @@ import embercup.core.plan.Step;
 import embercup.core.reading.Reading;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Flame;
+import embercup.core.recipe.Proposal;
 import embercup.core.recipe.Recipe;
+import embercup.core.recipe.Schools;
 import embercup.core.recipe.Stage;
 import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException;
@@ -45,6 +49,17 @@ public final class Pots {
 
     public static Recipe recipe(Tradition tradition, double cups, double cupMl, List<Addition> herbs, Stage... stages) {
         return new Recipe("A pot", tradition, cups, cupMl, OptionalDouble.empty(), herbs, List.of(stages));
+    }
+
+    /** One herb in a cup of 240 mL, cut as its part is usually cut, in the stages that are proposed for it. */
+    public static Recipe proposedCup(Herb herb, Form form, double grams) {
+        Cut cut = herb.part() == PlantPart.SEED ? Cut.CRUSHED : herb.part().hard() ? Cut.SLICED : Cut.CHOPPED;
+        Recipe bare = recipe(
+                Tradition.FOLK,
+                1,
+                240,
+                List.of(new Addition(herb.slug(), form, cut, Quantity.of(grams, Unit.GRAM), 0)));
+        return Proposal.of(MATERIA, bare, Schools.of(Tradition.FOLK)).recipe();
     }
 
     public static Recipe withPour(Recipe r, double pourMl) {

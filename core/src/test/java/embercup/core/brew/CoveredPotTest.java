@@ -75,6 +75,10 @@ class CoveredPotTest {
         assertThat(lossW).isBetween(100.0, 200.0);
     }
 
+    private static Recipe burdock(double cups, double cupMl, Stage... stages) {
+        return recipe(Tradition.FOLK, cups, cupMl, List.of(dried("burdock", Cut.SLICED, 5, Unit.GRAM, 0)), stages);
+    }
+
     private static PlanRequest on(Recipe recipe, double watts) {
         Kitchen kitchen = new Kitchen(0, 20, 15, Optional.of(POT), new Burner("burner", watts, watts, 1200), 2000);
         return PlanRequest.asWritten(recipe).withKitchen(kitchen);
@@ -83,16 +87,7 @@ class CoveredPotTest {
     /** Half a litre on 1 100 W is dry in twenty minutes, lid or no lid. */
     @Test
     void aCoveredHardBoilRunsDryWhenItsWaterIsGone() {
-        Recipe hour = withPour(
-                recipe(
-                        Tradition.FOLK,
-                        1,
-                        240,
-                        List.of(dried("burdock", Cut.SLICED, 5, Unit.GRAM, 0)),
-                        heat(),
-                        boil(60, true),
-                        strain()),
-                500);
+        Recipe hour = withPour(burdock(1, 240, heat(), boil(60, true), strain()), 500);
         BrewPlan plan = PLANNER.plan(on(hour, 1100));
         assertThat(plan.notes()).anyMatch(Caution.BoilsDry.class::isInstance);
         assertThat(PLANNER.plan(on(withPour(hour, 2000), 1100)).notes()).noneMatch(Caution.BoilsDry.class::isInstance);
@@ -100,32 +95,14 @@ class CoveredPotTest {
 
     @Test
     void aBoilThatLeavesAFilmSaysSo() {
-        Recipe low = withPour(
-                recipe(
-                        Tradition.FOLK,
-                        1,
-                        100,
-                        List.of(dried("burdock", Cut.SLICED, 5, Unit.GRAM, 0)),
-                        heat(),
-                        boil(14, true),
-                        strain()),
-                500);
+        Recipe low = withPour(burdock(1, 100, heat(), boil(14, true), strain()), 500);
         assertThat(PLANNER.plan(on(low, 1100)).notes()).anyMatch(Caution.RunsLow.class::isInstance);
     }
 
     /** The practitioner's "covered" that takes far longer than the open pot is told with both times. */
     @Test
     void aReductionUnderALidIsToldWithWhatItCosts() {
-        Recipe covered = withPour(
-                recipe(
-                        Tradition.FOLK,
-                        2,
-                        240,
-                        List.of(dried("burdock", Cut.SLICED, 5, Unit.GRAM, 0)),
-                        heat(),
-                        new Stage.Reduce(480, Flame.MEDIUM, true),
-                        strain()),
-                960);
+        Recipe covered = withPour(burdock(2, 240, heat(), new Stage.Reduce(480, Flame.MEDIUM, true), strain()), 960);
         BrewPlan plan = PLANNER.plan(on(covered, 300));
         Caution.ReducesCovered told = plan.notes().stream()
                 .filter(Caution.ReducesCovered.class::isInstance)

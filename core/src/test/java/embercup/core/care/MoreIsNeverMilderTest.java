@@ -2,6 +2,7 @@ package embercup.core.care;
 
 import static embercup.core.Pots.MATERIA;
 import static embercup.core.Pots.PLANNER;
+import static embercup.core.Pots.proposedCup;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import embercup.core.dose.Drinker;
@@ -11,7 +12,6 @@ import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.PlantPart;
 import embercup.core.materia.Severity;
-import embercup.core.materia.Tradition;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
@@ -20,9 +20,7 @@ import embercup.core.plan.PlanRequest;
 import embercup.core.plan.Taking;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Posology;
-import embercup.core.recipe.Proposal;
 import embercup.core.recipe.Recipe;
-import embercup.core.recipe.Schools;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -77,16 +75,7 @@ class MoreIsNeverMilderTest {
                 .mapToDouble(d -> d.perCupG().high())
                 .max()
                 .orElseThrow();
-        Cut cut = herb.part() == PlantPart.SEED ? Cut.CRUSHED : herb.part().hard() ? Cut.SLICED : Cut.CHOPPED;
-        Recipe bare = new Recipe(
-                "A cup",
-                Tradition.FOLK,
-                1,
-                240,
-                OptionalDouble.empty(),
-                List.of(new Addition(herb.slug(), form, cut, Quantity.of(grams * times, Unit.GRAM), 0)),
-                List.of());
-        Recipe laid = Proposal.of(MATERIA, bare, Schools.of(Tradition.FOLK)).recipe();
+        Recipe laid = proposedCup(herb, form, grams * times);
         return days == 0
                 ? laid
                 : laid.taken(new Posology(Math.max(1, cups), Posology.When.ANY_TIME, OptionalInt.of(days), 0));

@@ -4,6 +4,7 @@ import static embercup.core.Pots.MATERIA;
 import static embercup.core.Pots.PLANNER;
 import static embercup.core.Pots.WORDS;
 import static embercup.core.Pots.dried;
+import static embercup.core.Pots.proposedCup;
 import static embercup.core.Pots.recipe;
 import static embercup.core.Pots.simmer;
 import static embercup.core.Pots.strain;
@@ -14,21 +15,15 @@ import embercup.core.dose.UsualDose;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
-import embercup.core.materia.PlantPart;
 import embercup.core.materia.Severity;
 import embercup.core.materia.Tradition;
-import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
-import embercup.core.recipe.Addition;
-import embercup.core.recipe.Proposal;
 import embercup.core.recipe.Recipe;
-import embercup.core.recipe.Schools;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -60,17 +55,7 @@ class QuietTest {
         Form form = herb.doses().get(0).form();
         UsualDose.Range usual =
                 new UsualDose(MATERIA, herb, form, Tradition.FOLK).inCup().orElseThrow();
-        Cut cut = herb.part() == PlantPart.SEED ? Cut.CRUSHED : herb.part().hard() ? Cut.SLICED : Cut.CHOPPED;
-        Recipe bare = new Recipe(
-                "A cup",
-                Tradition.FOLK,
-                1,
-                240,
-                OptionalDouble.empty(),
-                List.of(new Addition(slug, form, cut, Quantity.of(usual.middleG(), Unit.GRAM), 0)),
-                List.of());
-        return PLANNER.plan(PlanRequest.asWritten(
-                Proposal.of(MATERIA, bare, Schools.of(Tradition.FOLK)).recipe()));
+        return PLANNER.plan(PlanRequest.asWritten(proposedCup(herb, form, usual.middleG())));
     }
 
     @Test
