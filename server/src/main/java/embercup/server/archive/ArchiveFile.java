@@ -8,7 +8,6 @@ import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.util.Enumeration;
 import java.util.HashSet;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -164,8 +163,7 @@ final class ArchiveFile implements AutoCloseable {
                 throw refused("archive-broken", Map.of());
             }
             boolean known = told == null || entry.getName().equals(Manifest.FILE);
-            if (crc.getValue() != entry.getCrc()
-                    || !known && !HexFormat.of().formatHex(sha.digest()).equals(told.get(entry.getName()))) {
+            if (crc.getValue() != entry.getCrc() || !known && !Seal.hex(sha).equals(told.get(entry.getName()))) {
                 throw refused("archive-broken", Map.of());
             }
         }

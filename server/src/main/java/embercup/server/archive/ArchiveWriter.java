@@ -11,7 +11,6 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -63,7 +62,7 @@ final class ArchiveWriter {
             rows(of, lines);
             lines.flush();
             zip.closeEntry();
-            checksums.put(of.file(), HexFormat.of().formatHex(sha.digest()));
+            checksums.put(of.file(), Seal.hex(sha));
         }
         photos(zip, checksums);
         Manifest manifest = new Manifest(Manifest.OURS, version, now, rows, checksums);
@@ -123,8 +122,9 @@ final class ArchiveWriter {
                 zip.putNextEntry(entry);
                 zip.write(bytes);
                 zip.closeEntry();
-                checksums.put(
-                        entry.getName(), HexFormat.of().formatHex(Seal.sha256().digest(bytes)));
+                MessageDigest sha = Seal.sha256();
+                sha.update(bytes);
+                checksums.put(entry.getName(), Seal.hex(sha));
             }
         }
     }

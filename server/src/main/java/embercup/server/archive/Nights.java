@@ -65,8 +65,12 @@ final class Nights {
 
     /** The newest of the past: one that is dated ahead, by a clock that was wrong, says nothing of the nights until then. */
     Optional<Night> last() {
+        return past().stream().findFirst();
+    }
+
+    private List<Night> past() {
         LocalDate tonight = night();
-        return all().stream().filter(n -> !n.day().isAfter(tonight)).findFirst();
+        return all().stream().filter(n -> !n.day().isAfter(tonight)).toList();
     }
 
     /** Archives that are dated ahead; they are left alone. */
@@ -109,9 +113,7 @@ final class Nights {
         } finally {
             Files.deleteIfExists(part);
         }
-        LocalDate tonight = night();
-        for (Night old :
-                all().stream().filter(n -> !n.day().isAfter(tonight)).skip(KEPT).toList()) {
+        for (Night old : past().stream().skip(KEPT).toList()) {
             Files.deleteIfExists(file(old.day()));
         }
     }

@@ -99,6 +99,11 @@ final class Seal {
                 left -= n;
             }
         }
+        return hex(sha);
+    }
+
+    /** What a digest has come to, in {@link #DIGITS} lower-case hexadecimal digits; it begins anew. */
+    static String hex(MessageDigest sha) {
         return HexFormat.of().formatHex(sha.digest());
     }
 

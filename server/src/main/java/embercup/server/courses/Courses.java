@@ -46,7 +46,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -355,8 +354,7 @@ public class Courses {
         for (DrinkerRequest d : ask.drinkers() == null ? List.<DrinkerRequest>of() : ask.drinkers()) {
             UUID id = Fields.need(d.drinkerId(), "drinkers.drinkerId", Need.DRINKER);
             var drinker = people.drinker(people.get(id));
-            double usual = Taking.usualServing(
-                    drinker, recipe.posology().map(p -> p.more().childShare()).orElse(OptionalDouble.empty()));
+            double usual = Taking.usualServing(drinker, recipe.childShare());
             all.add(new Drinker(id, Objects.requireNonNullElse(d.serving(), usual)));
         }
         return all;

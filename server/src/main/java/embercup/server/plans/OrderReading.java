@@ -206,8 +206,7 @@ class OrderReading {
     }
 
     private Taking taking(OrderRequest ask, Recipe recipe) {
-        OptionalDouble childShare =
-                recipe.posology().map(p -> p.more().childShare()).orElse(OptionalDouble.empty());
+        OptionalDouble childShare = recipe.childShare();
         Double cups = ask.taken().cupsADay();
         Integer prescribed = ask.taken().prescribedDays();
         return new Taking(
