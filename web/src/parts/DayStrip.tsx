@@ -11,10 +11,11 @@ import { whereTo } from "./whereTo";
 
 /** Room that the longest name of an hour takes. */
 const HOUR_PX = 64;
-/** A lane: the words, and the bar under them. */
-const LANE = 26;
+/** A lane: the words, and the bar under them. Three of them leave room for a whole sheet on a laptop. */
+const LANE = 23;
+const WORDS = 17;
 const AXIS = 18;
-const BAR = 7;
+const BAR = 6;
 const NARROW_PX = 560;
 
 /** The hours around now on every screen: what is on the fire, what stands, what is planned; a click goes there. */
@@ -124,7 +125,7 @@ function Dose({
 /** A brew in its lane: ember on the heat, water where it stands, a thin line where hands are at work. */
 function Bar({ mark, x, width }: { mark: Mark; x: (d: Date) => number; width: number }) {
   const { brew, lane, fromX, toX } = mark;
-  const y = lane * LANE + 20;
+  const y = lane * LANE + WORDS;
   const at = (iso: string) => Math.max(0, Math.min(width, x(new Date(iso))));
   if (brew.phase === "finished") {
     return <circle cx={fromX} cy={y + BAR / 2} r={4.5} fill="var(--muted)" />;

@@ -111,7 +111,7 @@ export function Shell() {
           </button>
         </p>
       ))}
-      <main id="main" className="mx-auto w-full max-w-[1280px] flex-1 px-4 pb-3 md:px-6">
+      <main id="main" className="mx-auto w-full max-w-[1280px] flex-1 px-4 pb-1 md:px-6">
         <Suspense fallback={<Loading what="the page" />}>
           {!door.paired ? (
             <Pairing />

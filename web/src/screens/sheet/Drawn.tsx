@@ -167,13 +167,13 @@ export const Drawn = memo(function Drawn({
         />
       </div>
       {reasons.length > FEW && <p className="mt-2 max-w-5xl text-muted text-sm">{reasons.join(" ")}</p>}
-      <section aria-label="Fire line" className="mt-3" ref={line.ref}>
+      <section aria-label="Fire line" className="mt-1" ref={line.ref}>
         {held && <WhatIf held={held} plan={plan} onDrop={onDrop} />}
         <FireLine
           {...ofPlan(plan)}
           start={new Date(plan.startAt)}
           width={line.width}
-          height={line.width < 560 ? 176 : 222}
+          height={line.width < 560 ? 176 : 194}
           against={held?.curve}
           over={(g) =>
             line.width >= 560 &&

@@ -208,7 +208,7 @@ export default function Sheet() {
       {plan && !planned.error && (
         <Paper plan={plan} name={recipe.data.recipe.name ?? plan.name} notes={recipe.data.recipe.notes} />
       )}
-      <div className="pt-4 print:hidden">
+      <div className="pt-2 print:hidden">
         <title>{`${recipe.data.recipe.name} · Ember Cup`}</title>
         <div className="flex flex-wrap items-start justify-between gap-x-8 gap-y-3">
           <div className="min-w-0 max-w-[65rem] flex-1 basis-80">
