@@ -145,6 +145,7 @@ function One({ slug }: { slug: string }) {
         <Infuses herb={h} />
         <Cares herb={h} />
         <Knowing herb={h} />
+        <HowWellKnown herb={h} />
       </div>
     </article>
   );
@@ -182,9 +183,17 @@ export function BrewThis({ slug }: { slug: string }) {
   );
 }
 
-function Source({ of }: { of: string }) {
+/** The key of what a herb takes from its part. */
+const OF_PART = "part";
+
+/** Where a value comes from; what the herb has from its part is no fact of the herb. */
+function Source({ of, herb }: { of: string; herb: HerbResponse }) {
   const source = useSources().data?.find((s) => s.key === of);
-  return <span className="block text-muted text-sm">{source?.title ?? of}</span>;
+  return (
+    <span className="block text-muted text-sm">
+      {of === OF_PART ? `Estimated from ${herb.others}` : (source?.title ?? of)}
+    </span>
+  );
 }
 
 /** Who doses so, in a word. */
@@ -207,13 +216,13 @@ function Doses({ herb }: { herb: HerbResponse }) {
             <span className="figure text-xl">{range("mass", d.perCupG.low, d.perCupG.high)}</span> {d.form}, a
             cup; {between(d.timesADay.low, d.timesADay.high)} times a day, at most {grams(d.perDayG.high)} a
             day (<Glossed text={TRADITIONS[d.tradition] ?? d.tradition} />)
-            <Source of={d.source} />
+            <Source of={d.source} herb={herb} />
           </li>
         ))}
         {herb.method && (
           <li>
             <Glossed text={`${capital(herb.method.kind)}, about ${herb.method.minutes} min`} />
-            <Source of={herb.method.source} />
+            <Source of={herb.method.source} herb={herb} />
           </li>
         )}
       </ul>
@@ -237,7 +246,13 @@ function Weights({ herb }: { herb: HerbResponse }) {
             <tr key={b.form + b.cut} className="border-hairline border-b">
               <td className="py-1">
                 1 tsp, {b.form}, {b.cut}
-                {b.ofPart && <span className="text-muted text-sm">, as its part usually is</span>}
+                {b.source === OF_PART ? (
+                  <span className="block text-muted text-sm">estimated from {herb.others}</span>
+                ) : (
+                  b.spreadSource === OF_PART && (
+                    <span className="block text-muted text-sm">spread estimated from {herb.others}</span>
+                  )
+                )}
               </td>
               <td className="figure py-1 text-right">{grams(b.gPerTsp.best)}</td>
               <td className="py-1 pl-3 text-right text-muted text-sm">
@@ -280,7 +295,12 @@ function Cares({ herb }: { herb: HerbResponse }) {
     <section>
       <h3 className="text-xl">Where care is due</h3>
       <ul className="mt-2 flex flex-col gap-2">
-        {herb.ageFloorYears != null && <li>Not under {herb.ageFloorYears} years without a clinician.</li>}
+        {herb.ageFloorYears != null && (
+          <li>
+            Not under {herb.ageFloorYears} years without a clinician.
+            {herb.ageSource === OF_PART && <Source of={OF_PART} herb={herb} />}
+          </li>
+        )}
         {herb.longestRunDays != null && (
           <li>No longer than {herb.longestRunDays} days in a row, then a break as long.</li>
         )}
@@ -311,7 +331,7 @@ function Cares({ herb }: { herb: HerbResponse }) {
         <p key={c.constituent} className="mt-2">
           {capital(c.constituent)}: {between(c.mgPerG.low, c.mgPerG.high)} mg for a gram,{" "}
           {c.in === "cup" ? "in the cup" : "in the herb"}
-          <Source of={c.source} />
+          <Source of={c.source} herb={herb} />
         </p>
       ))}
       {herb.noneKnown.length > 0 && (
@@ -352,12 +372,30 @@ function Knowing({ herb }: { herb: HerbResponse }) {
       />
       <StandIns title="Can stand in for" of="gram of it" herbs={herb.standsInFor} />
       {herb.keepsMonths != null && (
-        <p className="mt-4">Keeps about {herb.keepsMonths} months in a closed tin.</p>
+        <p className="mt-4">
+          Keeps about {herb.keepsMonths} months in a closed tin.
+          {herb.keepsSource && <Source of={herb.keepsSource} herb={herb} />}
+        </p>
       )}
       {herb.stains && <p className="mt-1">Stains hands and counters.</p>}
       {herb.withAcid && (
         <p className="mt-1">Turns from {herb.withAcid} when lemon or another acid comes to it.</p>
       )}
+    </section>
+  );
+}
+
+/** What its values rest on, the surest first: a default is not a fact, nor is what nobody compared with its source. */
+function HowWellKnown({ herb }: { herb: HerbResponse }) {
+  if (herb.evidence.length === 0) return null;
+  return (
+    <section>
+      <h3 className="text-xl">How well this is known</h3>
+      <ul className="mt-2 flex flex-col gap-2">
+        {herb.evidence.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
     </section>
   );
 }

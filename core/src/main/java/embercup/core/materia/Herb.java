@@ -392,11 +392,15 @@ public record Herb(
     /** A number with the key of its source. */
     public record Sourced(double value, String source) {}
 
-    /** A level teaspoon (US, 4.93 mL) of this form and cut in grams. */
-    public record Bulk(Form form, Cut cut, Spread gPerTsp, String source) {}
+    /** A level teaspoon (US, 4.93 mL) of this form and cut in grams. @param spreadSource of how far it may be off */
+    public record Bulk(Form form, Cut cut, Spread gPerTsp, String source, String spreadSource) {
+        public Bulk(Form form, Cut cut, Spread gPerTsp, String source) {
+            this(form, cut, gPerTsp, source, source);
+        }
+    }
 
-    /** One slice, stick, leaf or inch in grams. */
-    public record Piece(Form form, Unit unit, Spread grams, String source) {}
+    /** One slice, stick, leaf or inch in grams. @param spreadSource of how far it may be off */
+    public record Piece(Form form, Unit unit, Spread grams, String source, String spreadSource) {}
 
     /**
      * A usual dose.

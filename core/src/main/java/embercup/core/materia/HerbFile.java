@@ -82,9 +82,16 @@ record HerbFile(
 
     record Minutes(double minutes, String source) {}
 
-    record Bulk(Form form, Cut cut, double gPerTsp, double spread, String source) {}
+    /** What is not in the file is the part's. */
+    record Bulk(
+            Form form,
+            Cut cut,
+            @Nullable Double gPerTsp,
+            @Nullable Double spread,
+            String source) {}
 
-    record Piece(Form form, String unit, double g, double spread, String source) {}
+    /** The spread of a spoon of the part serves where the file has none. */
+    record Piece(Form form, String unit, double g, @Nullable Double spread, String source) {}
 
     record Dose(
             Tradition tradition,

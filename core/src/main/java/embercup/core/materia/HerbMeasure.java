@@ -302,7 +302,8 @@ public final class HerbMeasure {
     private static Optional<Piece> piece(Herb herb, Form form, Unit unit) {
         Optional<Piece> known = piece(herb.pieces(), form, unit);
         if (known.isEmpty() && unit == Unit.BAG) {
-            return Optional.of(new Piece(form, Unit.BAG, Spread.around(Unit.BAG_G, 0.25), "kitchen-custom"));
+            return Optional.of(
+                    new Piece(form, Unit.BAG, Spread.around(Unit.BAG_G, 0.25), "kitchen-custom", "kitchen-custom"));
         }
         return known;
     }

@@ -21,15 +21,17 @@ import org.jspecify.annotations.Nullable;
  * @param file which is read
  * @param traits what herbs have in common
  * @param languages in which it must have a name
+ * @param parts whose figures it takes where it has none
  */
-record HerbReader(MateriaFile file, Map<Trait.Kind, Trait> traits, Set<String> languages) {
+record HerbReader(
+        MateriaFile file, Map<Trait.Kind, Trait> traits, Set<String> languages, Map<PlantPart, PartDefaults> parts) {
 
     Herb herb(HerbFile f) {
         return new Herb(
                 f.slug(),
                 about(f.about()),
-                f.weights() == null ? Herb.Weights.NONE : weights(f.weights()),
-                f.dosing() == null ? Herb.Dosing.NONE : dosing(f.dosing()),
+                weights(f),
+                dosing(f),
                 f.brewing() == null ? Herb.Brewing.NONE : brewing(f.brewing()),
                 f.cup() == null ? Herb.InTheCup.NONE : cup(f.cup()),
                 f.knowing() == null ? Herb.Knowing.NONE : knowing(f.knowing()),
@@ -43,32 +45,92 @@ record HerbReader(MateriaFile file, Map<Trait.Kind, Trait> traits, Set<String> l
         return new Herb.About(a.common(), a.latin(), a.also(), a.names(), a.part(), a.use(), List.of());
     }
 
-    private Herb.Weights weights(HerbFile.Weights w) {
+    /** What nobody says of the herb is its part's, and says so; of what is never brewed, and of the pantry, nothing is taken. */
+    private Herb.Weights weights(HerbFile f) {
+        Herb.Weights own = f.weights() == null ? Herb.Weights.NONE : weights(f.weights(), part(f));
+        if (!likeItsPart(f) || own.keepsMonths().isPresent()) {
+            return own;
+        }
         return new Herb.Weights(
-                each(
-                        w.bulk(),
-                        b -> new Herb.Bulk(
-                                b.form(), b.cut(), Spread.around(b.gPerTsp(), b.spread()), file.known(b.source()))),
-                each(
-                        w.pieces(),
-                        p -> new Herb.Piece(
-                                p.form(), unit(p.unit()), Spread.around(p.g(), p.spread()), file.known(p.source()))),
+                own.bulk(),
+                own.pieces(),
+                own.freshMoisture(),
+                part(f).usual().keepsMonths().map(m -> new Sourced(m.value(), Source.PART)));
+    }
+
+    private Herb.Dosing dosing(HerbFile f) {
+        Herb.Dosing own = f.dosing() == null ? Herb.Dosing.NONE : dosing(f.dosing(), part(f));
+        if (!likeItsPart(f) || own.ageFloorYears().isPresent()) {
+            return own;
+        }
+        Sourced years = part(f).usual().ageFloorYears();
+        return new Herb.Dosing(
+                own.doses(), Optional.of(new Sourced(years.value(), Source.PART)), own.longestRunDays(), own.harmful());
+    }
+
+    private static boolean likeItsPart(HerbFile f) {
+        return f.about().part() != PlantPart.PANTRY
+                && (f.care() == null || f.care().stop() == null);
+    }
+
+    private PartDefaults part(HerbFile f) {
+        return Objects.requireNonNull(parts.get(f.about().part()));
+    }
+
+    private Herb.Weights weights(HerbFile.Weights w, PartDefaults part) {
+        return new Herb.Weights(
+                each(w.bulk(), b -> bulk(b, part)),
+                each(w.pieces(), p -> piece(p, part)),
                 optional(w.freshMoisture(), m -> new Sourced(m.fraction(), file.known(m.source()))),
                 optional(w.keeps(), k -> new Sourced(k.months(), file.known(k.source()))));
     }
 
-    private Herb.Dosing dosing(HerbFile.Dosing d) {
+    private Herb.Bulk bulk(HerbFile.Bulk b, PartDefaults part) {
+        file.require(
+                (b.gPerTsp() == null) == Source.PART.equals(b.source()),
+                "a spoon without gPerTsp is its part's, and only that has the source '" + Source.PART + "'");
+        double grams = b.gPerTsp() == null ? part.gPerTsp(b.form()).best() : b.gPerTsp();
+        return new Herb.Bulk(
+                b.form(),
+                b.cut(),
+                spread(grams, b.spread(), b.form(), part),
+                file.known(b.source()),
+                b.spread() == null ? Source.PART : b.source());
+    }
+
+    private Herb.Piece piece(HerbFile.Piece p, PartDefaults part) {
+        return new Herb.Piece(
+                p.form(),
+                unit(p.unit()),
+                spread(p.g(), p.spread(), p.form(), part),
+                file.known(p.source()),
+                p.spread() == null ? Source.PART : p.source());
+    }
+
+    private static Spread spread(double grams, @Nullable Double own, Form form, PartDefaults part) {
+        return Spread.around(grams, own == null ? part.spread(form) : own);
+    }
+
+    private Herb.Dosing dosing(HerbFile.Dosing d, PartDefaults part) {
         return new Herb.Dosing(
-                each(d.doses(), this::dose),
+                each(d.doses(), one -> dose(one, part)),
                 optional(d.ageFloor(), y -> new Sourced(y.years(), file.known(y.source()))),
                 optional(d.longestRun(), r -> new Sourced(r.days(), file.known(r.source()))),
                 optional(d.harmful(), h -> new Herb.Harmful(h.perDayG(), h.text(), file.known(h.source()))));
     }
 
     /** A dose by the cup or by the day: what is not said follows from the other and the times. */
-    private Herb.DoseRange dose(HerbFile.Dose d) {
-        file.require(d.perCupG() != null || d.perDayG() != null, "a dose has neither perCupG nor perDayG");
+    private Herb.DoseRange dose(HerbFile.Dose d, PartDefaults part) {
+        file.require(
+                (d.perCupG() == null && d.perDayG() == null) == Source.PART.equals(d.source()),
+                "a dose with neither perCupG nor perDayG is its part's, and only that has the source '" + Source.PART
+                        + "'");
         Herb.Range times = d.timesADay() == null ? new Herb.Range(1, 3) : range(d.timesADay());
+        if (Source.PART.equals(d.source())) {
+            Herb.Range usual = part.usual().perCupG();
+            Herb.Range aDay = new Herb.Range(usual.low() * times.low(), usual.high() * times.high());
+            return new Herb.DoseRange(d.tradition(), d.form(), usual, aDay, times, file.known(d.source()));
+        }
         Herb.Range cup = d.perCupG() == null ? new Herb.Range(0, 0) : range(d.perCupG());
         Herb.Range day = d.perDayG() == null
                 ? new Herb.Range(cup.low() * times.low(), cup.high() * times.high())

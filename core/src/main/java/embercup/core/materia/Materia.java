@@ -36,8 +36,10 @@ public final class Materia {
             Map<String, Source> sources,
             Occasions occasions,
             Map<Trait.Kind, Trait> traits,
-            List<Alike> alikes) {
+            List<Alike> alikes,
+            List<Evidence.Check> checks) {
         Tables {
+            checks = List.copyOf(checks);
             alikes = List.copyOf(alikes);
             parts = Map.copyOf(parts);
             limits = Map.copyOf(limits);
@@ -163,5 +165,14 @@ public final class Materia {
 
     public Map<String, Source> sources() {
         return tables.sources;
+    }
+
+    /** When somebody compared a value that was quoted from memory with its source; empty when nobody did. */
+    public Optional<Evidence.Check> checked(Herb herb, Evidence.Rests one) {
+        return tables.checks.stream()
+                .filter(c -> c.herb().equals(herb.slug())
+                        && c.value() == one.value()
+                        && c.source().equals(one.source()))
+                .findFirst();
     }
 }

@@ -28,12 +28,18 @@ final class MateriaReader {
     private final Map<String, Source> sources = new TreeMap<>();
     private final Map<Trait.Kind, Trait> traits = new EnumMap<>(Trait.Kind.class);
     private final Set<String> languages = new TreeSet<>();
+    private final Map<PlantPart, PartDefaults> parts = new EnumMap<>(PlantPart.class);
     private MateriaFile file = new MateriaFile("", Map.of());
 
     private MateriaReader() {}
 
     static Materia shipped() {
-        return new MateriaReader().read();
+        return with(MateriaDocuments.text("checks.yaml"));
+    }
+
+    /** The shipped tables with other checks. */
+    static Materia with(String checks) {
+        return new MateriaReader().read(checks);
     }
 
     /** One herb as its file would be read beside the shipped tables. */
@@ -46,7 +52,7 @@ final class MateriaReader {
 
     private HerbReader herbs(String name) {
         file = new MateriaFile(name, sources);
-        return new HerbReader(file, traits, languages);
+        return new HerbReader(file, traits, languages, parts);
     }
 
     private void tables() {
@@ -54,12 +60,12 @@ final class MateriaReader {
         languages.addAll(table("languages.yaml", MateriaTables.Languages.class).languages());
         table("traits.yaml", MateriaTables.Traits.class).traits().forEach(t -> traits.put(t.trait(), trait(t)));
         require(traits.size() == Trait.Kind.values().length, "a trait is missing");
+        MateriaTables.Parts all = table("parts.yaml", MateriaTables.Parts.class);
+        all.parts().forEach(p -> parts.put(p.part(), part(p, all.everyPart())));
     }
 
-    private Materia read() {
+    private Materia read(String checked) {
         tables();
-        Map<PlantPart, PartDefaults> parts = new EnumMap<>(PlantPart.class);
-        table("parts.yaml", MateriaTables.Parts.class).parts().forEach(p -> parts.put(p.part(), part(p)));
         Map<Constituent, DailyLimit> limits = new EnumMap<>(Constituent.class);
         table("limits.yaml", MateriaTables.Limits.class).limits().forEach(l -> limits.put(l.constituent(), limit(l)));
         ExtractionData extraction = extraction(table("extraction.yaml", MateriaTables.Extraction.class));
@@ -73,8 +79,14 @@ final class MateriaReader {
             }
         }
         Occasions occasions = occasions(table("occasions.yaml", MateriaTables.Occasions.class));
-        return new Materia(
-                herbs, new Materia.Tables(parts, limits, extraction, sources, occasions, traits, alikes(herbs)));
+        List<Evidence.Check> checks = MateriaDocuments.read("checks.yaml", checked, MateriaTables.Checks.class)
+                .checks();
+        Materia materia = new Materia(
+                herbs,
+                new Materia.Tables(parts, limits, extraction, sources, occasions, traits, alikes(herbs), checks));
+        file = new MateriaFile("checks.yaml", sources);
+        checks.forEach(c -> require(stands(materia, c), c + " is of a value that is not there"));
+        return materia;
     }
 
     private Herb herb(String slug) {
@@ -82,6 +94,12 @@ final class MateriaReader {
         Herb herb = herbs(name).herb(MateriaDocuments.read(name, HerbFile.class));
         require(herb.slug().equals(slug), "calls itself " + herb.slug());
         return herb;
+    }
+
+    /** A check of a value that was changed or taken out since is none. */
+    private static boolean stands(Materia materia, Evidence.Check check) {
+        return Evidence.values(materia, materia.herb(check.herb(), "herb")).stream()
+                .anyMatch(v -> v.value() == check.value() && v.source().equals(check.source()));
     }
 
     // ---- the tables
@@ -115,7 +133,7 @@ final class MateriaReader {
                 known(t.source()));
     }
 
-    private PartDefaults part(MateriaTables.Part p) {
+    private PartDefaults part(MateriaTables.Part p, MateriaTables.EveryPart every) {
         Map<ExtractClass, Double> holds = new EnumMap<>(ExtractClass.class);
         holds.put(ExtractClass.BODY, p.holds().body());
         holds.put(ExtractClass.AROMA, p.holds().aroma());
@@ -131,12 +149,19 @@ final class MateriaReader {
                 new PartDefaults.Spoon(
                         Spread.around(p.dried().gPerTsp(), p.dried().spread()),
                         Spread.around(p.fresh().gPerTsp(), p.fresh().spread()),
+                        p.dried().spread(),
+                        p.fresh().spread(),
                         known(p.bulk().source())),
                 new Sourced(p.moisture().fraction(), known(p.moisture().source())),
                 new Sourced(p.speed().perMin(), known(p.speed().source())),
                 holds,
                 known(p.holds().source()),
-                p.pieces().stream().flatMap(this::pieces).toList());
+                p.pieces().stream().flatMap(this::pieces).toList(),
+                new PartDefaults.Usual(
+                        optional(p.keeps(), k -> new Sourced(k.months(), known(k.source()))),
+                        new Sourced(
+                                every.ageFloor().years(), known(every.ageFloor().source())),
+                        new Herb.Range(every.perCup().g()[0], every.perCup().g()[1])));
     }
 
     /** A piece is told from another by eye: half more or half less (common practice, no source). */
@@ -150,7 +175,7 @@ final class MateriaReader {
 
     private Optional<Herb.Piece> rough(Unit unit, Form form, @Nullable Double grams) {
         return Optional.ofNullable(grams)
-                .map(g -> new Herb.Piece(form, unit, Spread.around(g, ROUGH), known("practice")));
+                .map(g -> new Herb.Piece(form, unit, Spread.around(g, ROUGH), known("practice"), known("practice")));
     }
 
     private DailyLimit limit(MateriaTables.Limit l) {

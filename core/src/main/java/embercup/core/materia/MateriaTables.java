@@ -14,6 +14,9 @@ final class MateriaTables {
     /** The languages beside English in which every herb has a name. */
     record Languages(List<String> languages) {}
 
+    /** Values that were compared with their source. */
+    record Checks(List<Evidence.Check> checks) {}
+
     record Traits(List<TraitLine> traits) {}
 
     record TraitLine(
@@ -23,10 +26,16 @@ final class MateriaTables {
             @Nullable Boolean addsUp,
             String source) {}
 
-    record Parts(List<Part> parts) {}
+    record Parts(EveryPart everyPart, List<Part> parts) {}
+
+    /** Where nothing is known of a herb. */
+    record EveryPart(HerbFile.Years ageFloor, PerCup perCup) {}
+
+    record PerCup(double[] g, String source) {}
 
     record Part(
             PlantPart part,
+            HerbFile.@Nullable Months keeps,
             Kept waterKept,
             Named bulk,
             Spoon dried,

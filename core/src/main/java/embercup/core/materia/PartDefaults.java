@@ -5,6 +5,7 @@ import embercup.core.materia.Herb.Sourced;
 import embercup.core.measure.Spread;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * The figures of a plant part, used where the herb has none of its own. Read from {@code parts.yaml}. Immutable.
@@ -22,13 +23,23 @@ public record PartDefaults(
         Sourced speedPerMin,
         Map<ExtractClass, Double> holds,
         String holdsSource,
-        List<Piece> pieces) {
+        List<Piece> pieces,
+        Usual usual) {
+
+    /**
+     * What is taken of every herb of the part where nothing is known of it.
+     *
+     * @param keepsMonths in a closed tin; empty where it is each thing's own
+     * @param ageFloorYears youngest drinker
+     * @param perCupG of the dried herb
+     */
+    public record Usual(Optional<Sourced> keepsMonths, Sourced ageFloorYears, Herb.Range perCupG) {}
 
     /** Water the spent dried herb keeps when drained and when pressed, mL/g. */
     public record WaterKept(double drainedMlPerG, double pressedMlPerG, String source) {}
 
     /** Level teaspoon of the cut part, dried and fresh, g. */
-    public record Spoon(Spread driedG, Spread freshG, String source) {}
+    public record Spoon(Spread driedG, Spread freshG, double driedSpread, double freshSpread, String source) {}
 
     public PartDefaults {
         holds = Map.copyOf(holds);
@@ -50,6 +61,11 @@ public record PartDefaults(
     /** Level teaspoon of a form, g. */
     public Spread gPerTsp(Form form) {
         return form == Form.DRIED ? spoon.driedG : spoon.freshG;
+    }
+
+    /** How far a spoon of a form may be from the figure, relative to it. */
+    public double spread(Form form) {
+        return form == Form.DRIED ? spoon.driedSpread : spoon.freshSpread;
     }
 
     public String bulkSource() {

@@ -10,12 +10,17 @@ package embercup.core.materia;
  */
 public record Source(String key, Kind kind, String title, boolean fromMemory) {
 
+    /** The key of every figure that a herb takes from its part. */
+    public static final String PART = "part";
+
     /** Sorts of sources, the surest first. */
     public enum Kind {
         PUBLISHED,
         HANDBOOK,
         PRACTICE,
         ESTIMATE,
+        /** The figure of the herb's part, as it has none of its own. */
+        PART,
         /** The cook's own measurement, or a source that she named. */
         OWN
     }

@@ -41,7 +41,7 @@ class SourcesOnPaperTest {
             slugs.add(herb.slug());
             count(read("herbs/" + herb.slug() + ".yaml"));
         }
-        String paper = paper(slugs.size());
+        String paper = paper(slugs.size()) + perHerb();
         if (Boolean.getBoolean("sources.write")) {
             Files.writeString(PAPER, paper);
         }
@@ -64,6 +64,45 @@ class SourcesOnPaperTest {
         } else if (node instanceof List<?> list) {
             list.forEach(this::count);
         }
+    }
+
+    /** How many values of each herb rest on what, those it takes from its part among them. */
+    private static String perHerb() {
+        StringBuilder out = new StringBuilder("\n## Herb by herb\n\n"
+                + "Values that are used of each herb. Memory: published, not compared with the source yet. "
+                + "Part: estimated from other herbs of its part. A value that somebody compares with its source goes into "
+                + "`checks.yaml` with the day.\n\n");
+        Map<Evidence.Basis, Integer> all = new EnumMap<>(Evidence.Basis.class);
+        StringBuilder rows = new StringBuilder();
+        for (Herb herb : MATERIA.herbs()) {
+            if (herb.stop().isPresent()) {
+                continue;
+            }
+            Map<Evidence.Basis, Integer> counts = new EnumMap<>(Evidence.Basis.class);
+            Evidence.values(MATERIA, herb)
+                    .forEach(v -> counts.merge(Evidence.basis(MATERIA, herb, v), 1, Integer::sum));
+            counts.forEach((basis, n) -> all.merge(basis, n, Integer::sum));
+            rows.append(row(herb.slug(), counts));
+        }
+        return out.append("| herb | measured | checked | memory | practice | estimate | part |\n")
+                .append("|---|---:|---:|---:|---:|---:|---:|\n")
+                .append(row("**all**", all))
+                .append(rows)
+                .toString();
+    }
+
+    private static String row(String name, Map<Evidence.Basis, Integer> counts) {
+        StringBuilder row = new StringBuilder("| " + name + " |");
+        for (Evidence.Basis basis : List.of(
+                Evidence.Basis.MEASURED,
+                Evidence.Basis.CHECKED,
+                Evidence.Basis.MEMORY,
+                Evidence.Basis.PRACTICE,
+                Evidence.Basis.ESTIMATE,
+                Evidence.Basis.PART)) {
+            row.append(" %d |".formatted(counts.getOrDefault(basis, 0)));
+        }
+        return row.append('\n').toString();
     }
 
     private String paper(int herbs) {

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import embercup.core.brew.Giving;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
+import embercup.core.materia.Evidence;
 import embercup.core.materia.Form;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbMeasure;
@@ -11,6 +12,7 @@ import embercup.core.materia.HouseBlend;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PartDefaults;
 import embercup.core.materia.PlantPart;
+import embercup.core.materia.Source;
 import embercup.core.measure.MeasureCustom;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Spread;
@@ -73,10 +75,18 @@ public record HerbResponse(
             List<StandsInLine> standsInFor) {}
 
     public record Kept(
-            @Nullable Number keepsMonths, @Nullable Number longestRunDays) {}
+            @Nullable Number keepsMonths,
+            @Nullable String keepsSource,
+            @Nullable Number longestRunDays) {}
 
-    /** How it is told from others. */
-    public record Known(String identity, List<Herb.LookAlike> lookAlikes, boolean foraged) {}
+    /**
+     * How it is told from others, and how well all this is known.
+     *
+     * @param others whose figures are taken where it has none: "other roots"
+     * @param evidence what its values rest on, a sentence each
+     */
+    public record Known(
+            String identity, List<Herb.LookAlike> lookAlikes, boolean foraged, String others, List<String> evidence) {}
 
     /**
      * Where care is due.
@@ -86,12 +96,16 @@ public record HerbResponse(
      */
     public record Careful(
             @Nullable Number ageFloorYears,
+            @Nullable String ageSource,
             List<HerbCautionLine> cautions,
             List<String> noneKnown,
             @Nullable String stop) {}
 
-    /** @param ofPart whether it is the figure of its part, as it has none of its own */
-    public record BulkLine(String form, String cut, Spread gPerTsp, String source, boolean ofPart) {}
+    /**
+     * @param source of the weight; {@code part} where it is the figure of its part
+     * @param spreadSource of how far it may be off
+     */
+    public record BulkLine(String form, String cut, Spread gPerTsp, String source, String spreadSource) {}
 
     public record PieceLine(String form, String unit, Spread grams, String source) {}
 
@@ -182,10 +196,19 @@ public record HerbResponse(
                         standsInFor(materia, h)),
                 new Kept(
                         h.keepsMonths().map(Herb.Sourced::value).orElse(null),
+                        h.keepsMonths().map(Herb.Sourced::source).orElse(null),
                         h.longestRunDays().map(Herb.Sourced::value).orElse(null)),
-                new Known(h.knowing().identity(), h.lookAlikes(), h.foraged()),
+                new Known(
+                        h.knowing().identity(),
+                        h.lookAlikes(),
+                        h.foraged(),
+                        HouseWords.words().say(new Evidence.Others(h.part())),
+                        Evidence.of(materia, h).stream()
+                                .map(HouseWords.words()::say)
+                                .toList()),
                 new Careful(
                         h.ageFloorYears().map(Herb.Sourced::value).orElse(null),
+                        h.ageFloorYears().map(Herb.Sourced::source).orElse(null),
                         h.cautions().stream()
                                 .map(c -> new HerbCautionLine(
                                         c.when().map(w -> w.code()).orElse(null),
@@ -227,7 +250,7 @@ public record HerbResponse(
         Spread one = new HerbMeasure(materia, MeasureCustom.DEFAULT)
                 .grams(blend, Form.DRIED, Cut.CHOPPED, Quantity.of(1, Unit.TEASPOON), "unit")
                 .amount();
-        return new BulkLine(Fields.code(Form.DRIED), Fields.code(Cut.CHOPPED), one, "practice", false);
+        return new BulkLine(Fields.code(Form.DRIED), Fields.code(Cut.CHOPPED), one, "practice", "practice");
     }
 
     private static Measured measured(Materia materia, Herb h) {
@@ -263,11 +286,12 @@ public record HerbResponse(
                     Fields.code(Form.DRIED),
                     Fields.code(Cut.CHOPPED),
                     part.gPerTsp(Form.DRIED),
-                    part.bulkSource(),
-                    true));
+                    Source.PART,
+                    Source.PART));
         }
         return h.bulk().stream()
-                .map(b -> new BulkLine(Fields.code(b.form()), Fields.code(b.cut()), b.gPerTsp(), b.source(), false))
+                .map(b -> new BulkLine(
+                        Fields.code(b.form()), Fields.code(b.cut()), b.gPerTsp(), b.source(), b.spreadSource()))
                 .toList();
     }
 
