@@ -1558,8 +1558,8 @@ export interface components {
             cut: string;
             form: string;
             gPerTsp: components["schemas"]["Spread"];
-            ofPart: boolean;
             source: string;
+            spreadSource: string;
         };
         BurnerLine: {
             /** Format: double */
@@ -2124,17 +2124,20 @@ export interface components {
         };
         HerbResponse: {
             ageFloorYears?: number;
+            ageSource?: string;
             also: string[];
             bulk: components["schemas"]["BulkLine"][];
             cautions: components["schemas"]["HerbCautionLine"][];
             common: string;
             constituents: components["schemas"]["ContentLine"][];
             doses: components["schemas"]["DoseLine"][];
+            evidence: string[];
             foraged: boolean;
             given: components["schemas"]["GivenLine"][];
             gives: components["schemas"]["GivesLine"][];
             identity: string;
             keepsMonths?: number;
+            keepsSource?: string;
             latin: string;
             longestRunDays?: number;
             lookAlikes: components["schemas"]["LookAlike"][];
@@ -2143,6 +2146,7 @@ export interface components {
                 [key: string]: string[];
             };
             noneKnown: string[];
+            others: string;
             part: string;
             parts: components["schemas"]["PartLine"][];
             pieces: components["schemas"]["PieceLine"][];
@@ -3127,7 +3131,7 @@ export interface components {
             fromMemory: boolean;
             key: string;
             /** @enum {string} */
-            kind: "PUBLISHED" | "HANDBOOK" | "PRACTICE" | "ESTIMATE" | "OWN";
+            kind: "PUBLISHED" | "HANDBOOK" | "PRACTICE" | "ESTIMATE" | "PART" | "OWN";
             title: string;
         };
         SpanLine: {
