@@ -91,7 +91,7 @@ class ScreensTest {
         whole(page, "the live brew");
         button(page, "^Give it up$").click();
         button(page, "Yes, give it up").click();
-        page.getByText("Given up").waitFor();
+        page.locator("main").getByText("Given up").first().waitFor();
         accessible(page, "a brew that was given up");
     }
 
