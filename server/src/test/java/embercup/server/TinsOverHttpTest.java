@@ -8,6 +8,7 @@ import static embercup.server.RunningServer.put;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -62,6 +63,34 @@ class TinsOverHttpTest {
                 .isEqualTo(40);
         event(weighed, "abandoned");
         delete("/api/shelf/" + tin);
+    }
+
+    /** What the sheet asks and what has to be meant before the start, whatever was taken since the tin was weighed. */
+    @Test
+    void moreThanTheTinHoldsIsAskedOnTheSheet() {
+        String tin = post("/api/shelf", "{\"herb\":\"lemon-verbena\",\"form\":\"dried\",\"grams\":9}")
+                .body()
+                .get("id")
+                .asString();
+        assertThat(asked(6)).isEmpty();
+        String brew = brew("lemon-verbena", "g", 6);
+        assertThat(asked(6)).singleElement().asString().contains("6.0 g needed", "3.0 g on your shelf");
+        event(brew, "abandoned");
+        assertThat(asked(6)).isEmpty();
+        delete("/api/shelf/" + tin);
+    }
+
+    private static List<String> asked(double grams) {
+        return post("/api/plans", """
+                        {"recipe":{"name":"Out of the tin","tradition":"folk","cups":2,"cupMl":240,
+                         "additions":[{"herb":"lemon-verbena","form":"dried","cut":"chopped","amount":%s,"unit":"g","stage":0}],
+                         "stages":[{"kind":"pour"},{"kind":"steep","minutes":10},{"kind":"strain"}]}}""".formatted(grams))
+                .body()
+                .get("cautions")
+                .valueStream()
+                .filter(c -> c.has("doubt"))
+                .map(c -> c.get("text").asString())
+                .toList();
     }
 
     @Test

@@ -36,6 +36,10 @@ public record BrewSetup(
         return new BrewSetup(kitchen, vessel, extraction, stages, charges, cups, volumeScale, millilitres);
     }
 
+    public BrewSetup withStages(List<Stage> others) {
+        return new BrewSetup(kitchen, vessel, extraction, others, charges, cups, volumeScale, pourMl);
+    }
+
     public BrewSetup in(Vessel other) {
         return new BrewSetup(kitchen, other, extraction, stages, charges, cups, volumeScale, pourMl);
     }

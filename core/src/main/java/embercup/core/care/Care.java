@@ -23,12 +23,14 @@ import embercup.core.recipe.Schools;
 import embercup.core.workings.Code;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
  * Where care is due: the drinker's conditions against every herb, ages, daily limits over all cups of the day, and the
@@ -74,9 +76,10 @@ public final class Care {
          * that stands in a tin.
          */
         public Verdict in(House house) {
-            List<Caution> told = cautions.stream()
+            List<Caution> told = Stream.concat(cautions.stream(), house.notEnough.stream())
                     .filter(c -> !(house.brewed && c instanceof Caution.Scald)
                             && !(c instanceof Caution.Identity i && house.inTins.contains(i.of().slug())))
+                    .sorted(Comparator.comparing(Caution::severity).reversed())
                     .toList();
             return new Verdict(told, loads, ask, workings);
         }
@@ -104,8 +107,13 @@ public final class Care {
      *
      * @param brewed whether a pot was finished in it
      * @param inTins slugs of the herbs that stand in its tins
+     * @param notEnough herbs of the pot of which it has too little
      */
-    public record House(boolean brewed, Set<String> inTins) {}
+    public record House(boolean brewed, Set<String> inTins, List<Caution.NotEnough> notEnough) {
+        public House(boolean brewed, Set<String> inTins) {
+            this(brewed, inTins, List.of());
+        }
+    }
 
     /** Judges one plan for its drinker, whose cups before it are known. */
     public Verdict judge(BrewPlan plan, History history) {

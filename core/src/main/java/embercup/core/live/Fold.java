@@ -267,7 +267,7 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
         return new Place(now, meanwhile, open(now, steps), now.map(this::fire));
     }
 
-    /** What of the herbs that go in with the step after this one is not got ready, or rests until then. */
+    /** What of the herbs that go in with the step after this one is not got ready, or rests until then; what this step gets ready is not open. */
     private List<Open> open(Optional<LiveStep> now, List<LiveStep> steps) {
         List<Step> main = mainLine();
         int next = now.map(n -> main.indexOf(n.step()) + 1).orElse(main.size());
@@ -282,7 +282,8 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
         for (LiveStep live : steps) {
             if (live.step() instanceof Step.Prepare p
                     && goIn.contains(p.addition())
-                    && live.doneAt().isEmpty()) {
+                    && live.doneAt().isEmpty()
+                    && now.filter(n -> n.step().equals(p)).isEmpty()) {
                 open.add(new Open(p, inHand(p.addition()), Optional.empty()));
             } else if (live.step() instanceof Step.Stand s
                     && s.aside()

@@ -119,6 +119,9 @@ public sealed interface Caution {
     /** Far more of a herb than anybody takes. @param usualMost for one cup */
     record FarBeyondUse(HerbName of, Mass perCup, Mass usualMost) implements OfHerb, Doubt {}
 
+    /** More of a herb than stands in the house. @param there empty when there is none */
+    record NotEnough(HerbName of, Mass needed, Optional<Mass> there) implements OfHerb, Doubt {}
+
     /** About one herb. */
     sealed interface OfHerb extends Caution {
         HerbName of();

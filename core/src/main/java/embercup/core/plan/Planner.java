@@ -59,7 +59,7 @@ public final class Planner {
             additions = spentLines(additions, first);
         }
         BrewSetup pot = filled.pot;
-        request = atHand(request, pot.vessel());
+        request = atHand(boilsShare(request, pot, reasons), pot.vessel());
         Reckoning reckoning = Reckoning.of(pot);
         BrewResult brew = reckoning.result();
         waits.stream().filter(r -> !brew.stages().get(r.stage()).needless()).forEach(reasons::add);
@@ -113,6 +113,18 @@ public final class Planner {
         boolean own = request.kitchen().vessel().isEmpty()
                 && request.kitchen().atHand().contains(taken);
         return own ? request.withKitchen(request.kitchen().withVessel(taken)) : request;
+    }
+
+    /** The plan's recipe says the fresh water that is poured, and why it is another than the one that was written. */
+    private static PlanRequest boilsShare(PlanRequest request, BrewSetup pot, List<Reason> reasons) {
+        List<Stage> written = request.recipe().stages();
+        if (pot.stages().equals(written)) {
+            return request;
+        }
+        IntStream.range(0, written.size())
+                .filter(i -> !pot.stages().get(i).equals(written.get(i)))
+                .forEach(i -> reasons.add(Reason.of(i, Reason.Because.BOILS_SHARE, List.of())));
+        return request.withRecipe(request.recipe().withStages(pot.stages()));
     }
 
     /** A pot with its water, and how that was found. */
@@ -216,7 +228,12 @@ public final class Planner {
     }
 
     private static Filled solved(BrewSetup setup, Workings liquor) {
-        return new Filled(setup.withPour(BrewSimulation.solvePour(setup, liquor.value())), new Pour.Solved(liquor));
+        BrewSetup solved = setup.withPour(BrewSimulation.solvePour(setup, liquor.value()));
+        BrewSetup pot = BoilsShare.of(solved, liquor.value())
+                .map(solved::withStages)
+                .map(shared -> shared.withPour(BrewSimulation.solvePour(shared, liquor.value())))
+                .orElse(solved);
+        return new Filled(pot, new Pour.Solved(liquor));
     }
 
     private List<Charge> charges(PlanRequest request, List<PlannedAddition> additions) {

@@ -43,6 +43,7 @@ public record Reason(
         CITRUS_OFF_THE_HEAT,
         FIRST_BOIL,
         FRESH_WATER,
+        BOILS_SHARE,
         SECOND_BOIL,
         LAST_FIVE_MINUTES,
         LIQUORS_UNITED,
@@ -56,7 +57,7 @@ public record Reason(
         herbs = List.copyOf(herbs);
     }
 
-    static Reason of(int stage, Because because, List<HerbName> herbs) {
+    public static Reason of(int stage, Because because, List<HerbName> herbs) {
         return new Reason(stage, because, herbs, Optional.empty(), "", "practice");
     }
 }

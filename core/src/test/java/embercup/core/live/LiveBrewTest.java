@@ -10,6 +10,7 @@ import static embercup.core.Pots.recipe;
 import static embercup.core.Pots.rootPot;
 import static embercup.core.Pots.steep;
 import static embercup.core.Pots.strain;
+import static embercup.core.Pots.twoBoils;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -18,13 +19,17 @@ import embercup.core.materia.Tradition;
 import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Step;
+import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class LiveBrewTest {
 
@@ -172,6 +177,27 @@ class LiveBrewTest {
                 .forEach(s -> events.add(done(s.id(), after(EIGHT, s.endS()))));
         events.add(done("wait", EIGHT.plusSeconds(130)));
         assertThat(Math.abs(LiveBrew.fold(plan, events).lateS())).isLessThan(1);
+    }
+
+    /** "Measured" says that this herb is measured: it is not asked again whether it is. */
+    @ParameterizedTest
+    @MethodSource("pots")
+    void whatTheButtonSaysIsNotAskedAgain(Recipe pot) {
+        BrewPlan plan = plan(pot);
+        List<BrewEvent> events = startedAt(EIGHT);
+        for (int i = 0; i < plan.steps().size(); i++) {
+            LiveBrew live = LiveBrew.fold(plan, events);
+            if (live.now().isEmpty()) {
+                break;
+            }
+            Step now = live.now().get().step();
+            assertThat(live.open()).as(now.id()).noneMatch(o -> o.step().equals(now));
+            events.add(done(now.id(), after(EIGHT, 60.0 * i)));
+        }
+    }
+
+    static Stream<Recipe> pots() {
+        return Stream.of(rootPot(), lindenCup(), twoBoils());
     }
 
     /** Before hot water is poured, whatever goes under it and is not ready is said: not measured, or still resting. */

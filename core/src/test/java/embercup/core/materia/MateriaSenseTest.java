@@ -67,7 +67,7 @@ class MateriaSenseTest {
         "cinnamon-cassia, COUMARIN, 3.0",
         "cinnamon-true, COUMARIN, 0.02",
         "liquorice, GLYCYRRHIZIN, 40",
-        "sage, THUJONE, 2",
+        "sage, THUJONE, 1",
         "fennel, ESTRAGOLE, 0.5",
         "black-tea, CAFFEINE, 27",
         "green-tea, CAFFEINE, 30"
@@ -76,6 +76,15 @@ class MateriaSenseTest {
         assertThat(MATERIA.herb(slug, "herb").constituents())
                 .anyMatch(c -> c.constituent() == constituent && c.mgPerG().best() == mgPerG);
         assertThat(MATERIA.limits()).containsKey(constituent);
+    }
+
+    /** Two milligrams for a gram are the most that reaches a cup of sage (EMA, mem): the day is judged by it, not by its middle. */
+    @Test
+    void thujoneIsJudgedByItsCeiling() {
+        assertThat(MATERIA.herb("sage", "herb").constituents())
+                .singleElement()
+                .satisfies(c -> assertThat(c.mgPerG().high()).isEqualTo(2));
+        assertThat(MATERIA.limits().get(Constituent.THUJONE).counting().high()).isTrue();
     }
 
     @Test

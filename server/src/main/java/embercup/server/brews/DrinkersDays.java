@@ -2,11 +2,13 @@ package embercup.server.brews;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import embercup.core.care.History;
+import embercup.core.keeping.OnTheShelf;
 import embercup.core.materia.Constituent;
 import embercup.core.plan.Interleaving;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
+import embercup.server.shelf.Shelf;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -55,13 +57,20 @@ public class DrinkersDays implements Plans.Day {
     private final BrewRepository brews;
     private final KeptPlans kept;
     private final Kitchens kitchens;
+    private final Shelf shelf;
     private final JsonMapper json;
 
-    DrinkersDays(BrewRepository brews, KeptPlans kept, Kitchens kitchens, JsonMapper json) {
+    DrinkersDays(BrewRepository brews, KeptPlans kept, Kitchens kitchens, Shelf shelf, JsonMapper json) {
+        this.shelf = shelf;
         this.kitchens = kitchens;
         this.brews = brews;
         this.kept = kept;
         this.json = json;
+    }
+
+    @Override
+    public OnTheShelf onTheShelf(Set<String> herbs) {
+        return shelf.left(herbs);
     }
 
     @Override

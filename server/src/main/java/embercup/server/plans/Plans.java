@@ -4,6 +4,7 @@ import embercup.core.care.Care;
 import embercup.core.care.History;
 import embercup.core.dose.Drinker;
 import embercup.core.keeping.Keeping;
+import embercup.core.keeping.OnTheShelf;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
@@ -39,8 +40,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -81,6 +84,11 @@ public class Plans {
     public interface Day {
         /** The drinker's cups of that day and the days before it. */
         History history(@Nullable UUID drinkerId, Instant at);
+
+        /** How much is left of these herbs. */
+        default OnTheShelf onTheShelf(Set<String> herbs) {
+            return OnTheShelf.UNKNOWN;
+        }
 
         /** Whether a pot was finished in this house before. */
         boolean brewedBefore();
@@ -139,7 +147,13 @@ public class Plans {
         History history = ask.drinks().drinkerId() == null
                 ? History.NONE
                 : day.history(ask.drinks().drinkerId(), start);
-        Care.House house = new Care.House(day.brewedBefore(), resolved.inTins());
+        Care.House house = new Care.House(
+                day.brewedBefore(),
+                resolved.inTins(),
+                day.onTheShelf(plan.additions().stream()
+                                .map(PlannedAddition::herb)
+                                .collect(Collectors.toSet()))
+                        .notEnough(plan.additions()));
         Care.Verdict verdict = care.judge(plan, history).in(house);
         List<Other> others = others(plan, resolved, care, day, start, verdict);
         WaysOut out = new WaysOut(

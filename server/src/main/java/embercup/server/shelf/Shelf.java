@@ -1,6 +1,7 @@
 package embercup.server.shelf;
 
 import embercup.core.keeping.InTheHouse;
+import embercup.core.keeping.OnTheShelf;
 import embercup.core.keeping.Place;
 import embercup.core.keeping.ShelfLife;
 import embercup.core.materia.Form;
@@ -26,6 +27,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -115,6 +117,25 @@ public class Shelf implements HerbUses {
                 .filter(t -> t.left() == null || t.left().grams() > 0)
                 .map(Tin::herb)
                 .collect(Collectors.toSet()));
+    }
+
+    /** How much of some herbs is left at the most, as it is reckoned; those who took of them are asked when one was weighed. */
+    @Transactional(readOnly = true)
+    public OnTheShelf left(Set<String> herbs) {
+        Set<String> all = repository.herbs();
+        List<TinEntity> weighed = repository.findAllByHerbInAndGramsNotNullOrderByHerbAscFormAscIdAsc(herbs);
+        if (weighed.isEmpty()) {
+            return new OnTheShelf(Map.of(), all);
+        }
+        List<Taken> taken = taken(weighed);
+        Map<OnTheShelf.Thing, Double> grams = new HashMap<>();
+        for (int i = 0; i < weighed.size(); i++) {
+            TinEntity e = weighed.get(i);
+            grams.put(
+                    new OnTheShelf.Thing(e.herb, Fields.oneOf(Form.class, e.form, "form")),
+                    Objects.requireNonNull(left(e, taken.get(i))).highG());
+        }
+        return new OnTheShelf(grams, all);
     }
 
     @Override

@@ -13,6 +13,8 @@ interface TinRepository extends JpaRepository<TinEntity, UUID> {
     @Query("select distinct t.herb from TinEntity t")
     Set<String> herbs();
 
+    List<TinEntity> findAllByHerbInAndGramsNotNullOrderByHerbAscFormAscIdAsc(Set<String> herbs);
+
     boolean existsByHerb(String herb);
 
     Optional<TinEntity> findByHerbAndForm(String herb, String form);
