@@ -19,9 +19,20 @@ import java.util.Set;
  * @param days of drinking; empty until it is better, which is one row at the longest
  * @param times of its doses on each day, in order, one at least
  * @param ended the day on which it was ended before its time
+ * @param begunAt the time of its first day at which it was laid: what was due before then is not late; empty when it was laid earlier
  */
 public record Course(
-        LocalDate first, OptionalInt days, Rhythm rhythm, List<LocalTime> times, Optional<LocalDate> ended) {
+        LocalDate first,
+        OptionalInt days,
+        Rhythm rhythm,
+        List<LocalTime> times,
+        Optional<LocalDate> ended,
+        Optional<LocalTime> begunAt) {
+
+    /** Laid before its first day. */
+    public Course(LocalDate first, OptionalInt days, Rhythm rhythm, List<LocalTime> times, Optional<LocalDate> ended) {
+        this(first, days, rhythm, times, ended, Optional.empty());
+    }
 
     public Course {
         times = times.stream().distinct().sorted().toList();
@@ -90,10 +101,20 @@ public record Course(
                 List<LocalTime> cups =
                         taken.getOrDefault(d, List.of()).stream().sorted().toList();
                 Optional<LocalTime> at = d.isBefore(today) ? Optional.empty() : Optional.of(now);
-                all.add(new Day(d, Kind.DRINK, Doses.of(times, cups, at)));
+                all.add(new Day(d, Kind.DRINK, dosesOf(d, cups, at)));
             }
         }
         return List.copyOf(all);
+    }
+
+    /**
+     * How it stands with the doses of one of its days.
+     *
+     * @param taken when cups were drunk on that day, in order
+     * @param now the time of day; empty when the day is over
+     */
+    public Doses.Day dosesOf(LocalDate day, List<LocalTime> taken, Optional<LocalTime> now) {
+        return Doses.of(times, taken, now, begunAt.filter(t -> day.equals(first)));
     }
 
     /** The next dose that is not taken and not missed. */

@@ -100,8 +100,10 @@ public final class Doses {
      * @param times when each is due, in order
      * @param taken when cups were drunk on that day, in order
      * @param now the time of day; empty when the day is over
+     * @param begun the time at which the course began on that day: a dose whose time is over by then is none of it, and one that may
+     *     still be taken is late from then on; empty when it began before
      */
-    public static Day of(List<LocalTime> times, List<LocalTime> taken, Optional<LocalTime> now) {
+    static Day of(List<LocalTime> times, List<LocalTime> taken, Optional<LocalTime> now, Optional<LocalTime> begun) {
         List<Optional<LocalTime>> drunk = new ArrayList<>();
         times.forEach(t -> drunk.add(Optional.empty()));
         int extra = 0;
@@ -115,8 +117,13 @@ public final class Doses {
         }
         List<Dose> doses = new ArrayList<>();
         for (int i = 0; i < times.size(); i++) {
-            State state = drunk.get(i).isPresent() ? State.TAKEN : state(times, i, now);
-            doses.add(new Dose(i, times.get(i), state, drunk.get(i)));
+            int dose = i;
+            boolean over = drunk.get(i).isEmpty()
+                    && begun.filter(b -> !b.isBefore(until(times, dose))).isPresent();
+            if (!over) {
+                State state = drunk.get(i).isPresent() ? State.TAKEN : state(times, i, now, begun);
+                doses.add(new Dose(i, times.get(i), state, drunk.get(i)));
+            }
         }
         return new Day(doses, extra);
     }
@@ -148,7 +155,7 @@ public final class Doses {
         return due.plus(Duration.between(due, times.get(index + 1)).dividedBy(2));
     }
 
-    private static State state(List<LocalTime> times, int index, Optional<LocalTime> now) {
+    private static State state(List<LocalTime> times, int index, Optional<LocalTime> now, Optional<LocalTime> begun) {
         if (now.isEmpty() || !now.get().isBefore(until(times, index))) {
             return State.MISSED;
         }
@@ -156,6 +163,7 @@ public final class Doses {
         if (now.get().isBefore(due)) {
             return State.AHEAD;
         }
-        return Duration.between(due, now.get()).compareTo(LATE_AFTER) > 0 ? State.LATE : State.DUE;
+        LocalTime from = begun.filter(due::isBefore).orElse(due);
+        return Duration.between(from, now.get()).compareTo(LATE_AFTER) > 0 ? State.LATE : State.DUE;
     }
 }

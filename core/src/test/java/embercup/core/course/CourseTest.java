@@ -229,7 +229,8 @@ class CourseTest {
         Doses.Day day = Doses.of(
                 List.of(LocalTime.of(8, 0), LocalTime.of(13, 0), LocalTime.of(19, 0)),
                 cups,
-                now.equals("over") ? Optional.empty() : Optional.of(LocalTime.parse(now)));
+                now.equals("over") ? Optional.empty() : Optional.of(LocalTime.parse(now)),
+                Optional.empty());
         assertThat(day.doses().stream().map(d -> d.state().name()).collect(Collectors.joining(" ")))
                 .isEqualTo(states);
         assertThat(day.extra()).isZero();
@@ -238,8 +239,11 @@ class CourseTest {
     @Test
     void aMissedDoseIsNeverMadeUpForByTwoAtOnce() {
         List<LocalTime> times = List.of(LocalTime.of(8, 0), LocalTime.of(20, 0));
-        Doses.Day day =
-                Doses.of(times, List.of(LocalTime.of(20, 0), LocalTime.of(20, 1)), Optional.of(LocalTime.of(20, 5)));
+        Doses.Day day = Doses.of(
+                times,
+                List.of(LocalTime.of(20, 0), LocalTime.of(20, 1)),
+                Optional.of(LocalTime.of(20, 5)),
+                Optional.empty());
         assertThat(day.doses()).extracting(Doses.Dose::state).containsExactly(State.MISSED, State.TAKEN);
         assertThat(day.extra()).as("the second cup is no dose, and is told").isEqualTo(1);
     }
@@ -256,5 +260,36 @@ class CourseTest {
         assertThat(next.dose().due()).isEqualTo(LocalTime.of(20, 0));
         assertThat(Course.next(course.drawn(Map.of(), MONDAY.plusDays(9), LocalTime.NOON)))
                 .isEmpty();
+    }
+
+    /** Begun at noon, a course of morning, noon and evening begins with the noon's cup; nothing of it is late or missed. */
+    @ParameterizedTest(name = "begun at {0}, seen at {1}: {2}")
+    @CsvSource({
+        "07:00, 07:30, 08:00 AHEAD 12:30 AHEAD 19:00 AHEAD",
+        "09:30, 09:40, 08:00 DUE 12:30 AHEAD 19:00 AHEAD",
+        "09:30, 11:00, 08:00 MISSED 12:30 AHEAD 19:00 AHEAD",
+        "12:00, 12:00, 12:30 AHEAD 19:00 AHEAD",
+        "12:00, 12:40, 12:30 DUE 19:00 AHEAD",
+        "12:00, 14:00, 12:30 LATE 19:00 AHEAD",
+        "13:45, 14:00, 12:30 DUE 19:00 AHEAD",
+        "20:30, 21:00, 19:00 DUE"
+    })
+    void whatWasDueBeforeItBeganIsNotLate(LocalTime begun, LocalTime now, String stands) {
+        List<LocalTime> times = List.of(LocalTime.of(8, 0), LocalTime.of(12, 30), LocalTime.of(19, 0));
+        Course laid = new Course(
+                MONDAY,
+                OptionalInt.of(3),
+                new Rhythm(7, 0, new CourseLimit.OfRecipe(7), OptionalInt.empty()),
+                times,
+                Optional.empty(),
+                Optional.of(begun));
+        List<Course.Day> drawn = laid.drawn(Map.of(), MONDAY, now);
+        assertThat(drawn.get(0).doses().doses().stream()
+                        .map(d -> d.due() + " " + d.state())
+                        .collect(Collectors.joining(" ")))
+                .isEqualTo(stands);
+        assertThat(drawn.get(1).doses().doses())
+                .as("the next day has all of them")
+                .hasSize(3);
     }
 }

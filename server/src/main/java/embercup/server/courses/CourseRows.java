@@ -13,6 +13,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.time.ZonedDateTime;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -76,7 +77,16 @@ class CourseRows {
                 Arrays.stream(json.readValue(e.times, String[].class))
                         .map(LocalTime::parse)
                         .toList(),
-                Optional.ofNullable(e.endedOn));
+                Optional.ofNullable(e.endedOn),
+                begunAt(e));
+    }
+
+    /** The time of its first day at which it was laid. */
+    private Optional<LocalTime> begunAt(CourseEntity e) {
+        return Optional.ofNullable(e.createdAt)
+                .map(at -> at.atZone(kitchens.zone()))
+                .filter(at -> at.toLocalDate().equals(e.firstDay))
+                .map(ZonedDateTime::toLocalTime);
     }
 
     void write(CourseEntity e, Course course, List<Drinker> drinkers) {

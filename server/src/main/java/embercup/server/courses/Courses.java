@@ -268,7 +268,7 @@ public class Courses {
         List<LocalTime> taken =
                 new ArrayList<>(rows.taken(e, rows.brews(e, course)).getOrDefault(local.toLocalDate(), List.of()));
         taken.add(local.toLocalTime());
-        if (Doses.of(course.times(), taken.stream().sorted().toList(), Optional.of(local.toLocalTime()))
+        if (course.dosesOf(local.toLocalDate(), taken.stream().sorted().toList(), Optional.of(local.toLocalTime()))
                         .extra()
                 > 0) {
             throw RefusedException.of(HttpStatus.CONFLICT, "course-dose-drunk", Map.of());
