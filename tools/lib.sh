@@ -8,7 +8,8 @@ die() {
   exit 1
 }
 
-say() { printf '%s\n' "$1"; }
+# What cannot be written, as into a file on a full disk, ends nothing.
+say() { printf '%s\n' "$1" || true; }
 
 # Can this person install packages without being asked?
 may_install() { [ "$(id -u)" = 0 ] || sudo -n true 2>/dev/null; }

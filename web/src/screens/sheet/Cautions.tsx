@@ -15,11 +15,11 @@ export function Cautions({
   plan,
   onWay,
   onMeant,
-  onOpen,
+  onLid,
 }: {
   plan: PlanResponse;
-  /** Takes the lid off a stage. */
-  onOpen?: (stage: number) => void;
+  /** Takes the lid off a stage, or puts it on. */
+  onLid?: (stage: number, on: boolean) => void;
   /** Decides what a recipe that contradicts itself means. */
   onMeant?: (which: Meant) => void;
   /** Takes a way out of a stop; missing where the ways out stand elsewhere. */
@@ -43,8 +43,11 @@ export function Cautions({
         {shown.map((c, i) => (
           <Caution key={i} caution={c} whole={all}>
             {c.decide && onMeant && <Decide decide={c.decide} onMeant={onMeant} />}
-            {c.openStage != null && onOpen && (
-              <Secondary onClick={() => onOpen(c.openStage as number)}>Take the lid off</Secondary>
+            {c.openStage != null && onLid && (
+              <Secondary onClick={() => onLid(c.openStage as number, false)}>Take the lid off</Secondary>
+            )}
+            {c.coverStage != null && onLid && (
+              <Secondary onClick={() => onLid(c.coverStage as number, true)}>Put the lid on</Secondary>
             )}
           </Caution>
         ))}

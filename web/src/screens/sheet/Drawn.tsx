@@ -163,7 +163,7 @@ export const Drawn = memo(function Drawn({
           plan={plan}
           onWay={wide ? undefined : onWay}
           onMeant={onTweak}
-          onOpen={(stage) => onTweak({ stage, part: "lid", value: 0 })}
+          onLid={(stage, on) => onTweak({ stage, part: "lid", value: on ? 1 : 0 })}
         />
       </div>
       {reasons.length > FEW && <p className="mt-2 max-w-5xl text-muted text-sm">{reasons.join(" ")}</p>}

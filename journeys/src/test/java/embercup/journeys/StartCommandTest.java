@@ -1,6 +1,7 @@
 package embercup.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.io.IOException;
 import java.net.ServerSocket;
@@ -121,5 +122,44 @@ class StartCommandTest {
         StartCommand port = StartCommand.type(home, 1, Map.of("EMBER_PORT", "tea"));
         assertThat(port.process().waitFor()).isEqualTo(1);
         assertThat(port.said()).contains("a number from 1 to 65535");
+    }
+
+    /** Both at once: no room, and a database that ended. Starting it in vain is no fall, and it goes on when there is room. */
+    @Test
+    void aFullDiskUnderAKilledDatabaseIsWaitedForAndThenItGoesOn() throws Exception {
+        Path disk = Files.createTempDirectory(
+                "ember-small-", PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx--x--x")));
+        assumeTrue(
+                run("mount", "-t", "tmpfs", "-o", "size=400m,mode=711", "tmpfs", disk.toString()),
+                "this machine lets nobody mount a small disk");
+        try {
+            int port = StartCommand.freePort();
+            StartCommand start = StartCommand.type(disk, port, Map.of()).ready();
+            assertThat(get(port, "/api/recipes")).contains("Linden and elderflower");
+            Path filler = disk.resolve("filler");
+            Files.write(filler, new byte[(int) (Files.getFileStore(disk).getUsableSpace() - 5_000_000)]);
+            StartCommand.killDatabase(disk);
+            assertThat(start.says("as soon as there is room", StartCommand.READY_S))
+                    .as(start.said())
+                    .isTrue();
+            assertThat(start.process().isAlive()).isTrue();
+            Files.delete(filler);
+            assertThat(start.says("The database ended by itself; it is started again", StartCommand.READY_S))
+                    .as(start.said())
+                    .isTrue();
+            long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(StartCommand.READY_S);
+            while (!get(port, "/api/recipes").contains("Linden and elderflower")) {
+                assertThat(System.nanoTime()).as("asked again and again").isLessThan(until);
+            }
+            start.interrupt();
+        } finally {
+            run("umount", disk.toString());
+        }
+    }
+
+    private static boolean run(String... command) throws Exception {
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        process.getInputStream().readAllBytes();
+        return process.waitFor() == 0;
     }
 }

@@ -13,15 +13,15 @@ import java.util.OptionalDouble;
 public enum BrewEquation implements Workings.Equation {
 
     /**
-     * C·dT/dt = P − UA·(T − T_room): minutes from one temperature to another. Inputs: from and to, °C, net power, W, heat
-     * capacity, J/K, loss, W/K, room, °C.
+     * C·dT/dt = P − UA·(T − T₀): minutes from one temperature to another. Inputs: from and to, °C, net power, W, heat capacity, J/K,
+     * loss, W/K, and T₀, °C: the room of a covered liquor, of an open one where the straight line of its loss meets zero.
      */
     NEWTON {
         @Override
         public double solve(List<Workings> in) {
             Heating heating = Heating.of(
                     value(in, Term.FROM_C),
-                    value(in, Term.ROOM_C),
+                    either(in, Term.NO_LOSS_C, Term.ROOM_C),
                     value(in, Term.NET_POWER),
                     value(in, Term.HEAT_CAPACITY),
                     value(in, Term.HEAT_LOSS));
@@ -43,8 +43,8 @@ public enum BrewEquation implements Workings.Equation {
     },
 
     /**
-     * Steam of an open surface below the boil: the steam's share of the loss × ∫(T − T_room) dt ÷ latent heat at the mean
-     * temperature, mL. Inputs: the share, W/K, from and towards, °C, time constant and length, min, room, °C.
+     * Steam of an open surface below the boil: the steam's share of the loss × ∫(T − T₀) dt ÷ latent heat at the mean
+     * temperature, mL. Inputs: the share, W/K, from and towards, °C, time constant and length, min, and T₀, °C.
      */
     OPEN_SURFACE {
         @Override
@@ -52,7 +52,10 @@ public enum BrewEquation implements Workings.Equation {
             Heating heating =
                     new Heating(value(in, Term.FROM_C), value(in, Term.TOWARDS_C), value(in, Term.TIME_CONSTANT) * 60);
             return Phase.Below.steamG(
-                    value(in, Term.STEAM_LOSS), heating, value(in, Term.ROOM_C), value(in, Term.MINUTES) * 60);
+                    value(in, Term.STEAM_LOSS),
+                    either(in, Term.NO_STEAM_C, Term.ROOM_C),
+                    heating,
+                    value(in, Term.MINUTES) * 60);
         }
     },
 
@@ -80,6 +83,11 @@ public enum BrewEquation implements Workings.Equation {
     @Override
     public String code() {
         return Code.of(this);
+    }
+
+    /** The first of two figures that is there; the second is of a covered liquor, and of earlier versions. */
+    private static double either(List<Workings> in, Term first, Term second) {
+        return value(in, in.stream().anyMatch(w -> w.term() == first) ? first : second);
     }
 
     private static double value(List<Workings> in, Term term) {
@@ -153,7 +161,6 @@ public enum BrewEquation implements Workings.Equation {
                     new Phase.Warmth(0, 1, 1, 0),
                     over(w),
                     level(w),
-                    0,
                     OptionalDouble.empty());
         }
 

@@ -41,8 +41,8 @@ public final class BrewSimulation {
     /** The same with what it went through, for the workings of its figures. */
     static Traced traced(BrewSetup setup, Measurements measured) {
         BrewRun run = ran(setup, measured);
-        Phase.Warmth mug = run.pot().inMug(false);
-        return new Traced(setup, result(setup, run, mug), run.pot().phases(), mug);
+        return new Traced(
+                setup, result(setup, run), run.pot().phases(), run.pot().coolsInMug(HONEY_C));
     }
 
     /** Water only: the same volumes and times without the extraction and its curve. */
@@ -65,7 +65,7 @@ public final class BrewSimulation {
         return run;
     }
 
-    private static BrewResult result(BrewSetup setup, BrewRun run, Phase.Warmth mug) {
+    private static BrewResult result(BrewSetup setup, BrewRun run) {
         Pot pot = run.pot();
         Liquor liquor = Liquor.of(setup.charges(), setup.extraction(), Charge.CLASSES.length);
         List<CurvePoint> curve = Curve.along(pot.phases(), liquor);
@@ -79,19 +79,22 @@ public final class BrewSimulation {
         for (int i = 0; i < setup.charges().size(); i++) {
             left.add(liquor.leftInHerb(i));
         }
-        Heating cooling = mug.from(pot.tempC);
         return new BrewResult(
                 run.stages(),
                 curve,
                 run.waters(),
                 new Drawn(drawn, held, left),
-                new Cup(pot.tempC, until(cooling, DRINKABLE_C), until(cooling, HONEY_C)),
+                new Cup(pot.tempC, until(pot, DRINKABLE_C), until(pot, HONEY_C)),
                 new Mishaps(pot.ranDry, pot.neverBoils));
     }
 
-    private static OptionalDouble until(Heating cooling, double celsius) {
-        double seconds = cooling.secondsTo(celsius);
-        return Double.isInfinite(seconds) ? OptionalDouble.empty() : OptionalDouble.of(seconds);
+    private static OptionalDouble until(Pot pot, double celsius) {
+        if (pot.tempC <= celsius) {
+            return OptionalDouble.of(0);
+        }
+        return pot.coolsInMug(celsius)
+                .map(way -> OptionalDouble.of(way.seconds()))
+                .orElse(OptionalDouble.empty());
     }
 
     /**

@@ -38,6 +38,6 @@ public record Holding(double endC, Optional<Flame> would, boolean lidWould) {
     private static double endC(BrewSetup setup, double waterMl, Flame flame, boolean lid) {
         Vessel vessel = setup.vessel();
         Burner burner = setup.kitchen().burner();
-        return setup.kitchen().roomC() + burner.watts(flame) / Losses.wattsPerKelvin(vessel, waterMl, lid, true);
+        return Losses.evenC(new Losses.State(vessel, waterMl, lid, true), Air.of(setup.kitchen()), burner.watts(flame));
     }
 }

@@ -26,11 +26,37 @@ sealed interface Phase {
      */
     record Over(boolean lid, double agitation, boolean strained, double asideMl) {}
 
-    /** Heat that comes and goes: power into the water, W, heat capacity, J/K, loss, W/K, room, °C. */
-    record Warmth(double watts, double capacityJPerK, double lossWPerK, double roomC) {
-        /** The way of a liquor that begins at {@code startC}. */
-        Heating from(double startC) {
-            return Heating.of(startC, roomC, watts, capacityJPerK, lossWPerK);
+    /**
+     * Heat that comes and goes.
+     *
+     * @param watts power into the water
+     * @param capacityJPerK of all that warms
+     * @param lossWPerK how fast the loss grows with the temperature
+     * @param towardsC where the loss would be nothing, °C: of a covered liquor the room, of an open one where its straight line meets zero
+     * @param steamWPerK the part of the loss that carries water away
+     * @param steamFromC where that part would be nothing, °C
+     */
+    record Warmth(
+            double watts,
+            double capacityJPerK,
+            double lossWPerK,
+            double towardsC,
+            double steamWPerK,
+            double steamFromC) {
+
+        /** Of a covered liquor, which loses no water. */
+        Warmth(double watts, double capacityJPerK, double lossWPerK, double roomC) {
+            this(watts, capacityJPerK, lossWPerK, roomC, 0, roomC);
+        }
+
+        static Warmth of(double watts, double capacityJPerK, Losses.Line line) {
+            return new Warmth(
+                    watts, capacityJPerK, line.wattsPerKelvin(), line.towardsC(), line.steamWPerK(), line.steamFromC());
+        }
+
+        /** The same of a liquor whose water is not counted any more. */
+        Warmth withoutSteam() {
+            return new Warmth(watts, capacityJPerK, lossWPerK, towardsC, 0, steamFromC);
         }
     }
 
@@ -49,29 +75,21 @@ sealed interface Phase {
     }
 
     /**
-     * Below the boil, along a curve of Newton's law.
+     * Below the boil, along a piece of Newton's law.
      *
-     * @param steamWPerK the part of the loss that carries water away, W/K
      * @param readC what the thermometer said at its end; empty when nobody looked
      */
     record Below(
-            int stage,
-            double seconds,
-            Heating heating,
-            Warmth warmth,
-            Over over,
-            Level level,
-            double steamWPerK,
-            OptionalDouble readC)
+            int stage, double seconds, Heating heating, Warmth warmth, Over over, Level level, OptionalDouble readC)
             implements InVessel {
 
         /** Steam of an open surface below the boil: the steam's share of the loss ÷ latent heat at the mean temperature, g. */
-        static double steamG(double steamWPerK, Heating heating, double roomC, double seconds) {
+        static double steamG(double steamWPerK, double steamFromC, Heating heating, double seconds) {
             if (steamWPerK <= 0 || seconds <= 0) {
                 return 0;
             }
-            double kelvinSeconds = heating.degreeSeconds(roomC, seconds);
-            double meanC = roomC + kelvinSeconds / seconds;
+            double kelvinSeconds = heating.degreeSeconds(steamFromC, seconds);
+            double meanC = steamFromC + kelvinSeconds / seconds;
             return kelvinSeconds <= 0 ? 0 : steamWPerK * kelvinSeconds / Water.latentHeatJPerG(meanC);
         }
     }

@@ -37,6 +37,7 @@ final class Pot {
     private final BrewSetup setup;
     private final Measurements measured;
     private final Kitchen kitchen;
+    private final Air air;
     private final List<Phase> phases = new ArrayList<>();
 
     final double boilingC;
@@ -63,6 +64,7 @@ final class Pot {
         this.measured = measured;
         this.kitchen = setup.kitchen();
         this.boilingC = kitchen.boilingC();
+        this.air = Air.of(kitchen);
         this.bed = new Bed(setup.charges());
         this.tempC = kitchen.tapC();
         this.aroundC = kitchen.roomC();
@@ -141,36 +143,49 @@ final class Pot {
         List<Spell> spells = spells(kitchen.burner().watts(flame), lid);
         for (int i = 0; i < spells.size(); i++) {
             Spell spell = spells.get(i);
-            Heating heating = warming(spell);
             double room = end(spells, i) - inStageS();
-            double needed = heating.secondsTo(targetC);
-            double left = measuredS.orElse(needed + tS - from) - (tS - from);
+            double left = measuredS.map(m -> m - (tS - from)).orElseGet(() -> heatsIn(spell, targetC));
             if (left > room) {
-                follow(heating, warmth(spell), room, spell.lid(), 1);
+                follow(way(spell, targetC, room), spell.lid(), 1);
             } else {
-                lastOfHeating(heating, targetC, measuredS.map(m -> left), spell);
+                lastOfHeating(targetC, measuredS.map(m -> left), spell);
                 break;
             }
         }
         return tS - from;
     }
 
-    private void lastOfHeating(Heating heating, double targetC, Optional<Double> measuredS, Spell spell) {
-        double seconds = heating.secondsTo(targetC);
+    /** Seconds on the flame to a temperature; infinite when it is never reached. */
+    private double heatsIn(Spell spell, double targetC) {
+        return evenC(spell) <= targetC
+                ? Double.POSITIVE_INFINITY
+                : way(spell, targetC, Double.POSITIVE_INFINITY).seconds();
+    }
+
+    private void lastOfHeating(double targetC, Optional<Double> measuredS, Spell spell) {
+        double seconds = heatsIn(spell, targetC);
         if (seconds > LONGEST_HEATING_S) {
             neverBoils = true;
             seconds = LONGEST_HEATING_S;
         }
         double took = measuredS.orElse(seconds);
+        Way way = way(spell, targetC, seconds);
         if (targetC >= boilingC && Measurements.unattended(took, seconds)) {
-            follow(heating, warmth(spell), seconds, spell.lid(), 1);
+            follow(way, spell.lid(), 1);
             boilOff(took - seconds, spell, 1, setup.extraction().speeds().boil());
             return;
         }
-        Heating real = took != seconds && took > 0
-                ? new Heating(tempC, heating.endC(), heating.tauS() * took / Math.max(seconds, 1))
-                : heating;
-        follow(real, warmth(spell), took, spell.lid(), 1);
+        if (seconds <= 0 && took > 0) {
+            follow(new Way(List.of(standing(took, spell))), spell.lid(), 1);
+            return;
+        }
+        follow(took != seconds && took > 0 ? way.times(took / Math.max(seconds, 1)) : way, spell.lid(), 1);
+    }
+
+    /** A wait for what was there already. */
+    private Way.Piece standing(double seconds, Spell spell) {
+        Phase.Warmth warmth = Phase.Warmth.of(spell.watts(), capacity(), line(spell, true));
+        return new Way.Piece(seconds, warmth, new Heating(tempC, tempC, 1));
     }
 
     /** Heats the water in the kettle, apart from the herbs. @return seconds it took */
@@ -213,13 +228,12 @@ final class Pot {
     /** A volume that was read long enough after the boil to tell its pace. */
     private Optional<Reading> onTheWay(Spell first) {
         return measured.last(stage, Kind.VOLUME_ML)
-                .filter(r ->
-                        r.atS() - inStageS() - climbS(warming(first), Double.POSITIVE_INFINITY) > LEAST_OBSERVED_S);
+                .filter(r -> r.atS() - inStageS() - climbS(first) > LEAST_OBSERVED_S);
     }
 
     /** Water that really went ÷ water that should have gone until a reading. */
     private double pace(List<Spell> spells, Reading read) {
-        double boilsS = inStageS() + climbS(warming(spells.get(0)), Double.POSITIVE_INFINITY);
+        double boilsS = inStageS() + climbS(spells.get(0));
         double expected = 0;
         for (int i = 0; i < spells.size(); i++) {
             double from = Math.max(spells.get(i).fromS(), boilsS);
@@ -229,11 +243,9 @@ final class Pot {
         return expected <= 0 ? 1 : Math.max(SLOWEST_BOIL, (waterMl - read.value()) / expected);
     }
 
-    /** Seconds below the boil at the beginning of a spell; all of {@code seconds} when it is never reached. */
-    private double climbS(Heating heating, double seconds) {
-        if (heating.endC() >= boilingC) {
-            return Math.min(seconds, heating.secondsTo(boilingC));
-        }
+    /** Seconds below the boil at the beginning of a spell; 0 when it is never reached. */
+    private double climbS(Spell spell) {
+        double seconds = heatsIn(spell, boilingC);
         return Double.isInfinite(seconds) ? 0 : seconds;
     }
 
@@ -243,10 +255,15 @@ final class Pot {
         if (seconds <= 0) {
             return;
         }
-        Warmth warmth = spell.watts() > 0 ? warmth(spell) : cooling(setup.vessel(), waterMl, spell.lid());
-        Heating heating = warmth.from(tempC);
-        double climb = climbS(heating, seconds);
-        follow(heating, warmth, climb, spell.lid(), agitation);
+        boolean boils = spell.watts() > 0 && evenC(spell) >= boilingC;
+        double climb = 0;
+        if (boils || !Double.isInfinite(seconds)) {
+            Way way = spell.watts() > 0
+                    ? way(spell, boils ? boilingC : Double.POSITIVE_INFINITY, seconds)
+                    : cooling(setup.vessel(), waterMl, spell.lid(), Double.NEGATIVE_INFINITY, seconds);
+            climb = boils ? way.seconds() : seconds;
+            follow(way, spell.lid(), agitation);
+        }
         double rate = steamGPerS(spell) * pace;
         double boil = Math.min(seconds - climb, Math.max(0, waterMl - toMl) / rate);
         if (Double.isNaN(boil) || Double.isInfinite(boil)) {
@@ -262,8 +279,7 @@ final class Pot {
             return;
         }
         if (strained) {
-            Warmth mug = inMug(lid);
-            follow(mug.from(tempC), mug, seconds, lid, agitation);
+            follow(inMug(tempC, lid, Double.NEGATIVE_INFINITY, seconds), lid, agitation);
             return;
         }
         double endS = inStageS() + seconds;
@@ -287,77 +303,115 @@ final class Pot {
         return Losses.condensingW(setup.vessel(), spell.lid(), boilingC, kitchen.roomC());
     }
 
-    private Warmth warmth(Spell spell) {
-        Vessel vessel = setup.vessel();
-        return new Warmth(
-                spell.watts(),
-                capacityJPerK(waterMl, vessel.wallJPerK()),
-                Losses.wattsPerKelvin(vessel, waterMl, spell.lid(), true),
-                kitchen.roomC());
+    private double capacity() {
+        return capacityJPerK(waterMl, setup.vessel().wallJPerK());
     }
 
-    private Heating warming(Spell spell) {
-        return warmth(spell).from(tempC);
+    private Losses.State over(Spell spell) {
+        return new Losses.State(setup.vessel(), waterMl, spell.lid(), true);
     }
 
-    /** How this liquor would lose its heat in a vessel. */
-    private Warmth cooling(Vessel in, double millilitres, boolean lid) {
-        return new Warmth(
+    private Losses.Line line(Spell spell, boolean rising) {
+        return Losses.line(over(spell), air, tempC, rising);
+    }
+
+    /** Where it would end on the flame if it could, °C. */
+    private double evenC(Spell spell) {
+        return Losses.evenC(over(spell), air, spell.watts());
+    }
+
+    private Way way(Spell spell, double toC, double mostS) {
+        return Way.of(over(spell), air, spell.watts(), capacity(), tempC, toC, mostS);
+    }
+
+    /** How this liquor loses its heat in a vessel. */
+    private Way cooling(Vessel in, double millilitres, boolean lid, double toC, double mostS) {
+        Air around = aroundC == kitchen.roomC() ? air : Air.of(aroundC, boilingC);
+        return Way.of(
+                new Losses.State(in, millilitres, lid, false),
+                around,
                 0,
                 capacityJPerK(millilitres, in.wallJPerK()),
-                Losses.wattsPerKelvin(in, millilitres, lid, false),
-                aroundC);
+                tempC,
+                toC,
+                mostS);
     }
 
     /** How one cup of it loses its heat in its mug; the herbs are no longer in it. */
-    Warmth inMug(boolean lid) {
+    Way inMug(double fromC, boolean lid, double toC, double mostS) {
         double ml = setup.cups().ml();
         Vessel mug = Vessel.mug(ml);
-        return new Warmth(
+        return Way.of(
+                new Losses.State(mug, ml, lid, false),
+                air,
                 0,
                 ml * Water.SPECIFIC_HEAT_J_PER_G_K + mug.wallJPerK(),
-                Losses.wattsPerKelvin(mug, ml, lid, false),
-                kitchen.roomC());
+                fromC,
+                toC,
+                mostS);
+    }
+
+    /** How a cup of it at the end cools down to a temperature; empty when it is as cool, or never gets there. */
+    Optional<Way> coolsInMug(double toC) {
+        return tempC > toC && toC > kitchen.roomC()
+                ? Optional.of(inMug(tempC, false, toC, Double.POSITIVE_INFINITY))
+                : Optional.empty();
     }
 
     /** Seconds until the liquor has cooled to a temperature, in its mug once it is strained; infinite when it never does. */
     double coolingS(double toC, boolean lid) {
-        Warmth cooling = strained ? inMug(lid) : cooling(setup.vessel(), waterMl, lid);
-        return cooling.from(tempC).secondsTo(toC);
+        if (tempC <= toC) {
+            return 0;
+        }
+        if (toC <= (strained ? kitchen.roomC() : aroundC)) {
+            return Double.POSITIVE_INFINITY;
+        }
+        Way way = strained
+                ? inMug(tempC, lid, toC, Double.POSITIVE_INFINITY)
+                : cooling(setup.vessel(), waterMl, lid, toC, Double.POSITIVE_INFINITY);
+        return way.seconds();
     }
 
-    /** Follows a temperature curve below the boil. */
-    private void follow(Heating heating, Warmth warmth, double seconds, boolean lid, double agitation) {
-        if (seconds <= 0) {
-            return;
-        }
+    /** Follows its way below the boil; a thermometer on it says where it really was. */
+    private void follow(Way way, boolean lid, double agitation) {
         Optional<Reading> read = measured.last(stage, Kind.TEMPERATURE_C);
-        double until = read.map(Reading::atS).orElse(0.0) - inStageS();
-        if (read.isPresent() && until > 0 && until < seconds - 1e-6) {
-            double celsius = Math.min(boilingC, read.get().value());
-            below(heating, warmth, until, lid, agitation, OptionalDouble.of(celsius));
-            tempC = celsius;
-            Heating rest = new Heating(celsius, heating.endC(), heating.tauS());
-            below(rest, warmth, seconds - until, lid, agitation, OptionalDouble.empty());
-            return;
+        for (Way.Piece piece : way.pieces()) {
+            double until = read.map(Reading::atS).orElse(0.0) - inStageS();
+            if (read.isPresent() && until > 0 && until < piece.seconds() - 1e-6) {
+                double celsius = Math.min(boilingC, read.get().value());
+                below(piece.heating(), piece.warmth(), until, lid, agitation, OptionalDouble.of(celsius));
+                double left = piece.seconds() - until;
+                Heating rest = new Heating(
+                        celsius, piece.heating().endC(), piece.heating().tauS());
+                below(rest, piece.warmth(), left, lid, agitation, OptionalDouble.empty());
+                read = Optional.empty();
+            } else {
+                // A reading moved where it begins.
+                Heating from = Math.abs(tempC - piece.heating().startC()) < 1e-9
+                        ? piece.heating()
+                        : new Heating(
+                                tempC, piece.heating().endC(), piece.heating().tauS());
+                below(from, piece.warmth(), piece.seconds(), lid, agitation, OptionalDouble.empty());
+            }
         }
-        below(heating, warmth, seconds, lid, agitation, OptionalDouble.empty());
     }
 
     /** The same without a reading on the way; ends at {@code readC} when the thermometer said so. */
     private void below(
             Heating heating, Warmth warmth, double seconds, boolean lid, double agitation, OptionalDouble readC) {
-        double steamW = strained ? 0 : Losses.steamWattsPerKelvin(setup.vessel(), lid, warmth.watts() > 0);
+        if (seconds <= 0) {
+            return;
+        }
+        Warmth losing = strained ? warmth.withoutSteam() : warmth;
         double before = waterMl;
-        evaporate(Phase.Below.steamG(steamW, heating, kitchen.roomC(), seconds));
+        evaporate(Phase.Below.steamG(losing.steamWPerK(), losing.steamFromC(), heating, seconds));
         phases.add(new Phase.Below(
                 stage,
                 seconds,
                 heating,
-                warmth,
+                losing,
                 new Over(lid, agitation, strained, asideMl),
                 new Level(before, waterMl),
-                steamW,
                 readC));
         tS += seconds;
         tempC = readC.orElse(Math.min(boilingC, heating.celsiusAt(seconds)));

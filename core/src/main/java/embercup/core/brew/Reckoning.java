@@ -147,12 +147,12 @@ public final class Reckoning {
                         Term.STEAM_BELOW_THE_BOIL,
                         "mL",
                         BrewEquation.OPEN_SURFACE,
-                        Workings.sourced(Term.STEAM_LOSS, p.steamWPerK(), "W/K", HEAT),
+                        Workings.sourced(Term.STEAM_LOSS, p.warmth().steamWPerK(), "W/K", HEAT),
                         Workings.given(Term.FROM_C, p.heating().startC(), "°C"),
                         Workings.given(Term.TOWARDS_C, p.heating().endC(), "°C"),
                         minutes(Term.TIME_CONSTANT, p.heating().tauS()),
                         minutes(Term.MINUTES, p.seconds()),
-                        Workings.given(Term.ROOM_C, p.warmth().roomC(), "°C"))
+                        Workings.given(Term.NO_STEAM_C, p.warmth().steamFromC(), "°C"))
                 .from(STEAM);
     }
 
@@ -168,12 +168,37 @@ public final class Reckoning {
         if (!heats) {
             return Optional.empty();
         }
-        return traced.phases().stream()
+        List<Phase> own = traced.phases().stream()
                 .filter(p -> p.stage() == run.index() && p.seconds() > 0)
-                .findFirst()
-                .map(p -> p instanceof Phase.InKettle kettle
+                .toList();
+        if (own.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Phase.Below> climb = climb(own, run.heatS() > 0 ? run.heatS() : Double.POSITIVE_INFINITY);
+        return Optional.of(
+                own.get(0) instanceof Phase.InKettle kettle
                         ? inKettle(kettle)
-                        : p instanceof Phase.Below below ? warming(Term.TIME_TO_HEAT, below) : wait(p));
+                        : climb.isEmpty() ? wait(own.get(0)) : warming(Term.TIME_TO_HEAT, climb));
+    }
+
+    /** What lies below the boil at the beginning of a stage, for so long, s. */
+    private static List<Phase.Below> climb(List<Phase> own, double seconds) {
+        List<Phase.Below> climb = new ArrayList<>();
+        double before = 0;
+        for (Phase p : own) {
+            if (!(p instanceof Phase.Below below) || before >= seconds - 1e-6) {
+                break;
+            }
+            climb.add(below);
+            before += p.seconds();
+        }
+        return climb;
+    }
+
+    /** Piece after piece; one piece is said as it is. */
+    private Workings warming(Term term, List<Phase.Below> pieces) {
+        List<Workings> parts = pieces.stream().map(p -> warming(term, p)).toList();
+        return parts.size() == 1 ? parts.get(0) : Workings.sum(term, "min", parts);
     }
 
     private static Workings wait(Phase phase) {
@@ -222,7 +247,14 @@ public final class Reckoning {
                         Workings.sourced(Term.NET_POWER, w.watts(), "W", HEAT),
                         Workings.sourced(Term.HEAT_CAPACITY, w.capacityJPerK(), "J/K", STEAM),
                         Workings.sourced(Term.HEAT_LOSS, w.lossWPerK(), "W/K", HEAT),
-                        Workings.given(Term.ROOM_C, w.roomC(), "°C"))
+                        Workings.given(
+                                w.steamWPerK() == 0
+                                                && w.towardsC()
+                                                        == setup().kitchen().roomC()
+                                        ? Term.ROOM_C
+                                        : Term.NO_LOSS_C,
+                                w.towardsC(),
+                                "°C"))
                 .from(HEAT);
     }
 
@@ -231,8 +263,8 @@ public final class Reckoning {
         List<Phase> own = traced.phases().stream()
                 .filter(p -> p.stage() == run.index() && p.seconds() > 0)
                 .toList();
-        if (run.stage() instanceof Stage.Cool && run.properS() > 0 && own.get(0) instanceof Phase.Below p) {
-            return Optional.of(warming(Term.TIME_TO_COOL, p));
+        if (run.stage() instanceof Stage.Cool && run.properS() > 0 && own.get(0) instanceof Phase.Below) {
+            return Optional.of(warming(Term.TIME_TO_COOL, climb(own, Double.POSITIVE_INFINITY)));
         }
         if (!(run.stage() instanceof Stage.Reduce) || result().neverBoils()) {
             return Optional.empty();
@@ -271,8 +303,14 @@ public final class Reckoning {
     public Optional<Workings> honeyAfter() {
         return result().cup().honeyAfterS().isEmpty()
                 ? Optional.empty()
-                : Optional.of(
-                        newton(Term.UNTIL_HONEY, traced.mug(), result().cup().celsius(), BrewSimulation.HONEY_C));
+                : Optional.of(traced.honey().map(this::untilHoney).orElseGet(() -> minutes(Term.UNTIL_HONEY, 0)));
+    }
+
+    private Workings untilHoney(Way way) {
+        List<Workings> parts = way.pieces().stream()
+                .map(p -> newton(Term.UNTIL_HONEY, p.warmth(), p.heating().startC(), p.endC()))
+                .toList();
+        return parts.size() == 1 ? parts.get(0) : Workings.sum(Term.UNTIL_HONEY, "min", parts);
     }
 
     // ---- what the herbs give

@@ -14,6 +14,7 @@ public final class SimulatedPot {
     private final Vessel vessel;
     private final double roomC;
     private final double boilingC;
+    private final Air air;
     private double waterMl;
     private double tempC;
 
@@ -21,6 +22,7 @@ public final class SimulatedPot {
         this.vessel = vessel;
         this.roomC = roomC;
         this.boilingC = boilingC;
+        this.air = Air.of(roomC, boilingC);
         this.tempC = roomC;
     }
 
@@ -64,10 +66,13 @@ public final class SimulatedPot {
             return;
         }
         double capacity = waterMl * Water.SPECIFIC_HEAT_J_PER_G_K + vessel.wallJPerK();
-        double loss = Losses.wattsPerKelvin(vessel, waterMl, lid, watts > 0);
+        Losses.State state = new Losses.State(vessel, waterMl, lid, watts > 0);
+        Losses.Line line = Losses.line(state, air, tempC, watts > Losses.watts(state, air, tempC));
         tempC = Math.min(
-                boilingC, Heating.of(tempC, roomC, watts, capacity, loss).celsiusAt(h));
-        double steamW = Losses.steamWattsPerKelvin(vessel, lid, watts > 0) * Math.max(0, tempC - roomC);
+                boilingC,
+                Heating.of(tempC, line.towardsC(), watts, capacity, line.wattsPerKelvin())
+                        .celsiusAt(h));
+        double steamW = Losses.steamW(state, air, tempC);
         waterMl = Math.max(0, waterMl - steamW * h / Water.latentHeatJPerG(tempC));
     }
 

@@ -99,7 +99,7 @@ public record StoveCalibration(Burner burner, Workings highW, Workings mediumW) 
         double high = Limit.BURNER_W.high();
         for (int i = 0; i < HALVINGS; i++) {
             double mid = (low + high) / 2;
-            double takes = Heating.of(fromC, losing.roomC(), mid, losing.capacityJPerK(), losing.lossWPerK())
+            double takes = Heating.of(fromC, losing.towardsC(), mid, losing.capacityJPerK(), losing.lossWPerK())
                     .secondsTo(toC);
             if (takes > seconds) {
                 low = mid;

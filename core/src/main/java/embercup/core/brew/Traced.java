@@ -1,10 +1,11 @@
 package embercup.core.brew;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A brew with everything it went through. Immutable.
  *
- * @param mug how one cup of it loses its heat at the end
+ * @param honey how one cup of it cools at the end until honey may go in; empty when it is as cool, or never is
  */
-record Traced(BrewSetup setup, BrewResult result, List<Phase> phases, Phase.Warmth mug) {}
+record Traced(BrewSetup setup, BrewResult result, List<Phase> phases, Optional<Way> honey) {}

@@ -40,6 +40,17 @@ public final class Water {
         return (sum - Math.sqrt(sum * sum - 4 * (N[8] + N[9] * d))) / 2 - ZERO_CELSIUS_K;
     }
 
+    /** @param celsius 0.01–370 °C
+     * @return saturation pressure in Pa: region 4 of IAPWS-IF97 */
+    public static double saturationPa(double celsius) {
+        double kelvin = celsius + ZERO_CELSIUS_K;
+        double theta = kelvin + N[8] / (kelvin - N[9]);
+        double a = theta * theta + N[0] * theta + N[1];
+        double b = N[2] * theta * theta + N[3] * theta + N[4];
+        double c = N[5] * theta * theta + N[6] * theta + N[7];
+        return 1e6 * Math.pow(2 * c / (-b + Math.sqrt(b * b - 4 * a * c)), 4);
+    }
+
     /** @return latent heat of evaporation in J/g at {@code celsius}, 0–150 °C */
     public static double latentHeatJPerG(double celsius) {
         double ratio = (CRITICAL_K - celsius - ZERO_CELSIUS_K) / (CRITICAL_K - 100 - ZERO_CELSIUS_K);

@@ -237,6 +237,31 @@ public sealed interface Caution {
         }
     }
 
+    /**
+     * A reduction of more or fewer cups takes another time than that of the recipe's own cups, and the herbs give otherwise in it.
+     *
+     * @param minutes it takes; the recipe's own cups take {@code ownMinutes}
+     */
+    record OtherCupsOtherTime(double minutes, double ownMinutes, int percent) implements Note, OfPot {
+        @Override
+        public String source() {
+            return "kitchen-heat";
+        }
+    }
+
+    /**
+     * An open pot that is slow to the boil, or never gets there, and would be sooner under its lid.
+     *
+     * @param stage index of the stage
+     * @param minutes of the open pot; empty when it never boils
+     */
+    record LidToHeat(int stage, Optional<Double> minutes, double coveredMinutes) implements Note, OfPot {
+        @Override
+        public String source() {
+            return "kitchen-heat";
+        }
+    }
+
     record NeverBoils() implements Careful, OfPot {
         @Override
         public String source() {

@@ -6,6 +6,7 @@ import embercup.core.brew.BrewSetup.Cups;
 import embercup.core.brew.BrewSimulation;
 import embercup.core.brew.Charge;
 import embercup.core.brew.Reckoning;
+import embercup.core.brew.StageRun;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Cut;
@@ -38,6 +39,9 @@ public final class Planner {
     /** Handbook decoction: it is boiled down by a third (source key {@code handbooks}), so the pour is 1.5 × the liquor. */
     private static final double REDUCED_FROM = 1.5;
 
+    /** So much off the asked strength is told (design value), as a share. */
+    private static final double OTHER_STRENGTH = 0.15;
+
     private final Materia materia;
 
     public Planner(Materia materia) {
@@ -67,6 +71,7 @@ public final class Planner {
         notes.addAll(PotNotes.of(materia, request, additions, pot, brew));
         Standard standard = standard(request, pot.vessel());
         Prediction predicted = Prediction.of(pot, standard, additions, brew);
+        otherTime(request, pot, standard, brew, predicted).ifPresent(notes::add);
         Figures.waterAndTimes(workings, pot, filled.pour, reckoning);
         workings.put("totalS", Figures.total(predicted));
         return new BrewPlan(
@@ -125,6 +130,28 @@ public final class Planner {
                 .filter(i -> !pot.stages().get(i).equals(written.get(i)))
                 .forEach(i -> reasons.add(Reason.of(i, Reason.Because.BOILS_SHARE, List.of())));
         return request.withRecipe(request.recipe().withStages(pot.stages()));
+    }
+
+    /** Why a pot of more or fewer cups is another in strength than the recipe's own: its water takes another time to go. */
+    private static Optional<Caution> otherTime(
+            PlanRequest request, BrewSetup pot, Standard standard, BrewResult brew, Prediction predicted) {
+        if (!request.recipe().has(StageKind.REDUCE) || Math.abs(pot.volumeScale() - 1) < 1e-9 || brew.neverBoils()) {
+            return Optional.empty();
+        }
+        double minutes = boilingDownS(brew) / 60;
+        double own = boilingDownS(BrewSimulation.run(standard.own())) / 60;
+        double share = predicted.strength() / request.strength().factor();
+        return Math.abs(share - 1) < OTHER_STRENGTH || Math.abs(minutes - own) < 1
+                ? Optional.empty()
+                : Optional.of(new Caution.OtherCupsOtherTime(
+                        Math.rint(minutes), Math.rint(own), (int) Math.round(predicted.strength() * 100)));
+    }
+
+    private static double boilingDownS(BrewResult brew) {
+        return brew.stages().stream()
+                .filter(r -> r.stage() instanceof Stage.Reduce)
+                .mapToDouble(StageRun::properS)
+                .sum();
     }
 
     /** A pot with its water, and how that was found. */

@@ -40,6 +40,8 @@ final class PotNotes {
     private static final double FAR_WEAKER = 0.5;
 
     private static final double FAR_STRONGER = 2;
+    /** Nobody looks for a lid for less (design value), s. */
+    private static final double WORTH_A_LID_S = 60;
 
     static List<Caution> of(
             Materia materia, PlanRequest request, List<PlannedAddition> additions, BrewSetup setup, BrewResult brew) {
@@ -54,6 +56,7 @@ final class PotNotes {
         flames(notes, setup, brew);
         runsLow(notes, setup, brew);
         reducesCovered(notes, setup, brew);
+        lidToHeat(notes, setup);
         contradictions(notes, request, brew);
         if (!request.spentHerbs()
                 && !request.recipe().menstruum().cold()
@@ -162,6 +165,24 @@ final class PotNotes {
                 double minutes = run.properS() / 60;
                 notes.add(new Caution.ReducesCovered(run.index(), Math.rint(minutes), Math.rint(minutes / times)));
             }
+        }
+    }
+
+    /** A lid that is worth a wait: an open pot that never boils, or boils so much later. */
+    private static void lidToHeat(List<Caution> notes, BrewSetup setup) {
+        if (setup.vessel().kind() != Vessel.Kind.POT
+                || !(setup.stages().get(0) instanceof Stage.Heat heat)
+                || heat.lid()
+                || heat.toC().isPresent()) {
+            return;
+        }
+        double open = Covering.heatingS(setup, heat.flame(), false);
+        double covered = Covering.heatingS(setup, heat.flame(), true);
+        if (!Double.isInfinite(covered) && open - covered >= WORTH_A_LID_S) {
+            notes.add(new Caution.LidToHeat(
+                    0,
+                    Double.isInfinite(open) ? Optional.empty() : Optional.of(Math.rint(open / 60)),
+                    Math.rint(covered / 60)));
         }
     }
 

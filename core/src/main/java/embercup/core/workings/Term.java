@@ -144,6 +144,8 @@ public enum Term {
     REDUCED_FROM,
     REFERENCE_C,
     ROOM_C,
+    NO_LOSS_C,
+    NO_STEAM_C,
     ROOM_OF,
     ROOM_OF_BLEND,
     ROOM_UNDER_WATER,

@@ -21,6 +21,8 @@ import org.junit.jupiter.api.Test;
 class ClosedFormsAgainstHipparchusTest {
 
     private static final double TENTH_PERCENT = 0.001;
+    private static final double TWO_PERCENT = 0.02;
+    private static final Air AIR = Air.of(Kitchen.STANDARD);
 
     private static final Vessel POT = Vessel.of("pot", Vessel.Kind.POT, 18, 10);
     private static final Charge ROOT = Charge.of(
@@ -51,12 +53,12 @@ class ClosedFormsAgainstHipparchusTest {
     @Test
     void timeToBoilIsThatOfTheIntegrator() {
         double c = capacity(700, 0);
-        double ua = Losses.wattsPerKelvin(POT, 700, true, true);
+        Losses.State state = new Losses.State(POT, 700, true, true);
         double tBoil = Kitchen.STANDARD.boilingC();
         var reached = Integrated.until(
                 new double[] {15},
                 3600,
-                y -> new double[] {(1200 - ua * (y[0] - 20)) / c},
+                y -> new double[] {(1200 - Losses.watts(state, AIR, y[0])) / c},
                 Integrated.when(y -> y[0] - tBoil));
         BrewResult run =
                 BrewSimulation.run(setup(700, List.of(), new Stage.Heat(OptionalDouble.empty(), Flame.HIGH, true)));
@@ -82,11 +84,16 @@ class ClosedFormsAgainstHipparchusTest {
     void coolingToAGateTakesTheTimeOfTheIntegrator() {
         Vessel mug = Vessel.mug(240);
         double c = 240 * Water.SPECIFIC_HEAT_J_PER_G_K + mug.wallJPerK();
-        double ua = Losses.wattsPerKelvin(mug, 240, false, false);
+        Losses.State state = new Losses.State(mug, 240, false, false);
         var reached = Integrated.until(
-                new double[] {75}, 7200, y -> new double[] {-ua * (y[0] - 20) / c}, Integrated.when(y -> y[0] - 40));
-        double closed = Heating.of(75, 20, 0, c, ua).secondsTo(40);
-        assertThat(closed).isCloseTo(reached.getTime(), within(reached.getTime() * TENTH_PERCENT));
+                new double[] {75},
+                7200,
+                y -> new double[] {-Losses.watts(state, AIR, y[0]) / c},
+                Integrated.when(y -> y[0] - 40));
+        double closed =
+                Way.of(state, AIR, 0, c, 75, 40, Double.POSITIVE_INFINITY).seconds();
+        // Straight lines over bands of temperature in place of the vapour's curve.
+        assertThat(closed).isCloseTo(reached.getTime(), within(reached.getTime() * TWO_PERCENT));
     }
 
     /** Heating, then a covered simmer, with the root giving body, aroma, bite and mucilage all the way. */
@@ -161,8 +168,9 @@ class ClosedFormsAgainstHipparchusTest {
 
     private static double minutes(Vessel v, double ml, boolean lid) {
         double c = ml * Water.SPECIFIC_HEAT_J_PER_G_K + v.wallJPerK();
-        return Heating.of(90, 20, 0, c, Losses.wattsPerKelvin(v, ml, lid, false))
-                        .tauS()
+        double toC = 20 + (90 - 20) / Math.E;
+        return Way.of(new Losses.State(v, ml, lid, false), AIR, 0, c, 90, toC, Double.POSITIVE_INFINITY)
+                        .seconds()
                 / 60;
     }
 

@@ -29,6 +29,7 @@ class TurnedAgainstHipparchusTest {
     private static final Vessel POT = Vessel.of("pot", Vessel.Kind.POT, 18, 10);
     private static final double BOIL = Kitchen.STANDARD.boilingC();
     private static final double ROOM = Kitchen.STANDARD.roomC();
+    private static final Air AIR = Air.of(Kitchen.STANDARD);
 
     /** Temperature and water, and the clock. */
     private record State(double tempC, double waterMl, double atS) {}
@@ -57,10 +58,10 @@ class TurnedAgainstHipparchusTest {
 
     /** dT/dt and dm/dt below the boil. */
     private static double[] warming(double[] y, double watts, boolean lid) {
-        double ua = Losses.wattsPerKelvin(POT, y[1], lid, watts > 0);
+        Losses.State state = new Losses.State(POT, y[1], lid, watts > 0);
         double capacity = y[1] * Water.SPECIFIC_HEAT_J_PER_G_K + POT.wallJPerK();
-        double steam = Losses.steamWattsPerKelvin(POT, lid, watts > 0) * (y[0] - ROOM) / Water.latentHeatJPerG(y[0]);
-        return new double[] {(watts - ua * (y[0] - ROOM)) / capacity, -steam};
+        double steam = Losses.steamW(state, AIR, y[0]) / Water.latentHeatJPerG(y[0]);
+        return new double[] {(watts - Losses.watts(state, AIR, y[0])) / capacity, -steam};
     }
 
     /** On a flame or off it until the boil, or until the time is over. */

@@ -27,7 +27,11 @@ import embercup.core.recipe.Stage;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What the pot itself has to say. */
 class PotNotesTest {
@@ -121,6 +125,44 @@ class PotNotesTest {
         assertThat(note(PLANNER.plan(PlanRequest.asWritten(open).withKitchen(lamp)), "never-boils"))
                 .isPresent();
         assertThat(note(plan(open), "never-boils")).isEmpty();
+    }
+
+    private static BrewPlan openOn(double highW, double litres, boolean lid) {
+        Kitchen kitchen = Kitchen.STANDARD
+                .withVessel(Vessel.of("pot", Vessel.Kind.POT, 24, 16))
+                .withBurner(new Burner("small burner", highW / 4, highW / 2, highW));
+        Recipe pot = recipe(
+                Tradition.FOLK,
+                Math.rint(litres * 4),
+                240,
+                GINGER,
+                new Stage.Heat(OptionalDouble.empty(), Flame.HIGH, lid),
+                simmer(10, true),
+                strain());
+        return PLANNER.plan(PlanRequest.asWritten(pot).withKitchen(kitchen));
+    }
+
+    /** Three litres on a small open flame lose by their surface what the flame gives: the lid is told, and gone once it is on. */
+    @ParameterizedTest
+    @CsvSource({"500, 3, true", "700, 3, true", "1200, 3, true", "400, 2, true", "2000, 1, false", "1200, 0.25, false"})
+    void anOpenPotThatIsSlowToTheBoilAsksForItsLid(double highW, double litres, boolean told) {
+        assertThat(note(openOn(highW, litres, false), "lid-to-heat").isPresent())
+                .isEqualTo(told);
+        assertThat(note(openOn(highW, litres, true), "lid-to-heat")).isEmpty();
+    }
+
+    /** The same recipe for other cups: where its strength is another, the sheet says why. */
+    @ParameterizedTest
+    @ValueSource(doubles = {1, 2, 4, 8, 12})
+    void otherCupsOfOneRecipeSayWhyTheyAreWeaker(double cups) {
+        Recipe own = recipe(Tradition.FOLK, 3, 240, GINGER, heat(), reduce(720), strain());
+        BrewPlan plan = PLANNER.plan(PlanRequest.asWritten(own)
+                .withCups(cups)
+                .withKitchen(Kitchen.STANDARD.withVessel(Vessel.of("wide pot", Vessel.Kind.POT, 30, 24))));
+        boolean off = Math.abs(plan.strength() - 1) >= 0.15;
+        boolean says = plan.notes().stream().anyMatch(n -> Set.of("other-cups-other-time", "cannot-hold", "never-boils")
+                .contains(n.code()));
+        assertThat(says || !off).as("%.2f", plan.strength()).isTrue();
     }
 
     @Test

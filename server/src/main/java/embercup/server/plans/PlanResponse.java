@@ -277,6 +277,7 @@ public record PlanResponse(
      * @param drinker whom it is for, of those who drink beside the drinker
      * @param asks whether it looks like a slip, and is to be asked before the start
      * @param openStage index of the stage whose lid may come off to mend it
+     * @param coverStage index of the stage whose lid goes on to mend it
      */
     public record CautionLine(
             String code,
@@ -292,6 +293,9 @@ public record PlanResponse(
 
             @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
             Integer openStage,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
+            Integer coverStage,
 
             @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
             Boolean asks) {}

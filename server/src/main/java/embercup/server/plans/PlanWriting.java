@@ -189,6 +189,7 @@ public final class PlanWriting {
                     c.source(),
                     decide(c),
                     c instanceof Caution.ReducesCovered r ? r.stage() : null,
+                    c instanceof Caution.LidToHeat l ? l.stage() : null,
                     c instanceof Caution.Doubt ? true : null));
         }
         return lines;
