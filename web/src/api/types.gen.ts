@@ -1655,6 +1655,8 @@ export interface components {
         CautionLine: {
             asks?: boolean;
             code: string;
+            /** Format: int32 */
+            coverStage?: number;
             decide?: components["schemas"]["DecideLine"];
             drinker?: string;
             herb?: string;

@@ -144,9 +144,10 @@ class Labels {
         return grams;
     }
 
+    /** What was asked before the start was answered by it. */
     private static List<String> care(BrewResponse brew) {
         return brew.plan().judged().cautions().stream()
-                .filter(c -> !c.severity().equals("note"))
+                .filter(c -> !c.severity().equals("note") && !Boolean.TRUE.equals(c.asks()))
                 .map(c -> c.text())
                 .toList();
     }
