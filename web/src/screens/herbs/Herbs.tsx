@@ -215,7 +215,7 @@ function Doses({ herb }: { herb: HerbResponse }) {
           <li key={d.tradition + d.form}>
             <span className="figure text-xl">{range("mass", d.perCupG.low, d.perCupG.high)}</span> {d.form}, a
             cup; {between(d.timesADay.low, d.timesADay.high)} times a day, at most {grams(d.perDayG.high)} a
-            day (<Glossed text={TRADITIONS[d.tradition] ?? d.tradition} />)
+            day, <Glossed text={TRADITIONS[d.tradition] ?? d.tradition} />
             <Source of={d.source} herb={herb} />
           </li>
         ))}
@@ -243,7 +243,7 @@ function Weights({ herb }: { herb: HerbResponse }) {
       <table className="mt-2 w-full max-w-md">
         <tbody>
           {herb.bulk.map((b) => (
-            <tr key={b.form + b.cut} className="border-hairline border-b">
+            <tr key={b.form + b.cut} className="border-hairline border-b align-baseline">
               <td className="py-1">
                 1 tsp, {b.form}, {b.cut}
                 {b.source === OF_PART ? (
