@@ -20,7 +20,7 @@ final class Losses {
     private static final double THERMOS = 1.8;
 
     /** Ends of the bands in which the loss of an open liquor is taken as a straight line, °C. */
-    private static final double[] BANDS = {0, 20, 40, 55, 70, 85, 100, 115};
+    private static final double[] BANDS = {-30, 0, 20, 40, 55, 70, 85, 100, 115};
 
     /** A lid that holds back what rises here does so at everything warmer, °C. */
     private static final double WARM_C = 50;

@@ -113,6 +113,27 @@ class BelowTheBoilTest {
         assertThat(way.pieces().get(way.pieces().size() - 1).endC()).isCloseTo(40, within(1e-6));
     }
 
+    /** Whatever the room, a way lasts as long as it is asked to: none ends where a band does. */
+    @ParameterizedTest
+    @CsvSource({"-10, 15", "-10, 95", "0, 95", "20, 20", "45, 5", "45, 99.9"})
+    void aWayLastsAsLongAsItIsAsked(double roomC, double fromC) {
+        for (boolean lid : new boolean[] {true, false}) {
+            for (boolean flame : new boolean[] {true, false}) {
+                for (double watts : new double[] {0, 40, 150}) {
+                    Way way = Way.of(
+                            new Losses.State(POT, 1000, lid, flame),
+                            Air.of(roomC, 100),
+                            watts,
+                            4500,
+                            fromC,
+                            Double.POSITIVE_INFINITY,
+                            36_000);
+                    assertThat(way.seconds()).isCloseTo(36_000, within(1e-6));
+                }
+            }
+        }
+    }
+
     /** A flame that only holds it warm ends where power and loss are even. */
     @Test
     void aSmallFlameEndsWhereItsPowerIsLost() {
