@@ -52,8 +52,8 @@ export function Start({
         <span className="block text-[15px]">
           {asking
             ? doubts === 1
-              ? "one thing looks like a slip"
-              : `${doubts} things look like slips`
+              ? "one thing to check"
+              : `${doubts} things to check`
             : `ready ${clock(plan.readyAt)}`}
         </span>
         {/* On a line of its own: late in the evening a button that widens would move all that stands beside it. */}
