@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
 import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.net.URI;
@@ -12,6 +13,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -61,6 +63,16 @@ class StreamsTest {
         assertThat(line).as("the stream ended before it said " + word).isNotNull();
     }
 
+    /** When a stream said a word, by the clock of this machine, ns. */
+    private static long heardAt(BufferedReader in, String word) {
+        try {
+            hears(in, word);
+            return System.nanoTime();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     @Test
     void aPageThatDoesNotReadHoldsBackNobody() throws IOException {
         try (Socket stalled = listen();
@@ -68,18 +80,20 @@ class StreamsTest {
             assertThat(stalled.isConnected()).isTrue();
             BufferedReader in = reader(healthy);
             hears(in, "event:brew");
-            String last = "";
+            String last = UUID.randomUUID().toString();
+            // A healthy page reads all the while, however long the confirmations take.
+            CompletableFuture<Long> heard = CompletableFuture.supplyAsync(() -> heardAt(in, last));
             for (int i = 0; i < 150; i++) {
-                last = UUID.randomUUID().toString();
                 var told = RunningServer.post(
                         "/api/brews/" + brew + "/events",
                         "{\"id\":\"%s\",\"kind\":\"turned\",\"turn\":\"%s\"}"
-                                .formatted(last, i % 2 == 0 ? "lid-on" : "lid-off"));
+                                .formatted(
+                                        i == 149 ? last : UUID.randomUUID().toString(),
+                                        i % 2 == 0 ? "lid-on" : "lid-off"));
                 assertThat(told.code()).isEqualTo(200);
             }
             long before = System.nanoTime();
-            hears(in, last);
-            assertThat((System.nanoTime() - before) / 1e9)
+            assertThat((heard.join() - before) / 1e9)
                     .as("seconds until the last confirmation is heard beside a page that reads nothing")
                     .isLessThan(5);
         }

@@ -19,9 +19,6 @@ final class Losses {
 
     private static final double THERMOS = 1.8;
 
-    /** Ends of the bands in which the loss of an open liquor is taken as a straight line, °C. */
-    private static final double[] BANDS = {-30, 0, 20, 40, 55, 70, 85, 100, 115};
-
     /** A lid that holds back what rises here does so at everything warmer, °C. */
     private static final double WARM_C = 50;
 
@@ -107,17 +104,17 @@ final class Losses {
         if (!of.open() && !of.covers()) {
             return Line.straight(dry, air.roomC());
         }
-        int band = 0;
-        while (band < BANDS.length - 2 && (rising ? celsius >= BANDS[band + 1] : celsius > BANDS[band + 1])) {
-            band++;
-        }
-        double low = BANDS[band];
-        double high = BANDS[band + 1];
+        return line(of, air, dry, Air.band(celsius, rising));
+    }
+
+    private static Line line(State of, Air air, double dry, int band) {
+        double low = Air.lowC(band);
+        double high = Air.highC(band);
         if (of.covers()) {
-            return covered(of, air, dry, low, high);
+            return covered(of, air, dry, band);
         }
-        double steamLow = of.vessel.surfaceM2() * air.steamWPerM2(low);
-        double slope = (of.vessel.surfaceM2() * air.steamWPerM2(high) - steamLow) / (high - low);
+        double steamLow = of.vessel.surfaceM2() * air.steamAtLowWPerM2(band);
+        double slope = (of.vessel.surfaceM2() * air.steamAtLowWPerM2(band + 1) - steamLow) / (high - low);
         double all = dry + slope;
         // Where the line of all that is lost meets zero.
         double towards = (dry * air.roomC() + slope * low - steamLow) / all;
@@ -129,9 +126,15 @@ final class Losses {
     }
 
     /** From the band on in which the lid holds back what rises, its loss is one straight line. */
-    private static Line covered(State of, Air air, double dry, double low, double high) {
-        double atLow = watts(of, air, low);
-        double atHigh = watts(of, air, high);
+    private static Line covered(State of, Air air, double dry, int band) {
+        double low = Air.lowC(band);
+        double high = Air.highC(band);
+        double open = wattsPerKelvin(of.vessel, of.waterMl, false, true);
+        double surface = of.vessel.surfaceM2();
+        double atLow =
+                Math.min(dry * (low - air.roomC()), open * (low - air.roomC()) + surface * air.steamAtLowWPerM2(band));
+        double atHigh = Math.min(
+                dry * (high - air.roomC()), open * (high - air.roomC()) + surface * air.steamAtLowWPerM2(band + 1));
         double slope = (atHigh - atLow) / (high - low);
         if (Math.abs(slope - dry) < 1e-9) {
             return new Line(dry, air.roomC(), 0, air.roomC(), low, high < WARM_C ? high : Double.POSITIVE_INFINITY);
@@ -141,11 +144,15 @@ final class Losses {
 
     /** Where a power and the loss are even, °C: hotter it never gets. */
     static double evenC(State of, Air air, double watts) {
-        double celsius = air.roomC();
-        Line line = line(of, air, celsius, true);
+        double dry = wattsPerKelvin(of.vessel, of.waterMl, of.lid, of.flameOn);
+        if (!of.open() && !of.covers()) {
+            return air.roomC() + watts / dry;
+        }
+        int band = Air.band(air.roomC(), true);
+        Line line = line(of, air, dry, band);
         double even = line.towardsC + watts / line.wattsPerKelvin;
-        while (even > line.highC && line.highC < BANDS[BANDS.length - 1]) {
-            line = line(of, air, line.highC, true);
+        while (even > line.highC && !Air.last(band)) {
+            line = line(of, air, dry, ++band);
             even = line.towardsC + watts / line.wattsPerKelvin;
         }
         return even;
