@@ -28,16 +28,12 @@ public record Covering(double openGPerMin, double coveredGPerMin) {
 
     /** Seconds on the flame from the tap to the boil, open or covered; infinite when it never boils. */
     public static double heatingS(BrewSetup setup, Flame flame, boolean lid) {
-        Air air = Air.of(setup.kitchen());
-        Losses.State state = new Losses.State(setup.vessel(), setup.pourMl(), lid, true);
-        double watts = setup.kitchen().burner().watts(flame);
-        double boilingC = setup.kitchen().boilingC();
-        if (Losses.evenC(state, air, watts) <= boilingC) {
-            return Double.POSITIVE_INFINITY;
-        }
-        double capacity =
-                setup.pourMl() * Water.SPECIFIC_HEAT_J_PER_G_K + setup.vessel().wallJPerK();
-        return Way.of(state, air, watts, capacity, setup.kitchen().tapC(), boilingC, Double.POSITIVE_INFINITY)
-                .seconds();
+        return Way.heatingS(
+                new Losses.State(setup.vessel(), setup.pourMl(), lid, true),
+                Air.of(setup.kitchen()),
+                setup.kitchen().burner().watts(flame),
+                setup.pourMl() * Water.SPECIFIC_HEAT_J_PER_G_K + setup.vessel().wallJPerK(),
+                setup.kitchen().tapC(),
+                setup.kitchen().boilingC());
     }
 }

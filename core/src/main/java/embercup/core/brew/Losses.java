@@ -52,11 +52,6 @@ final class Losses {
         boolean covers() {
             return lid && flameOn && vessel.kind() != Vessel.Kind.THERMOS;
         }
-
-        /** The same without its lid. */
-        State lifted() {
-            return new State(vessel, waterMl, false, flameOn);
-        }
     }
 
     /**
@@ -84,7 +79,13 @@ final class Losses {
         if (of.open()) {
             return dry + of.vessel.surfaceM2() * air.steamWPerM2(celsius);
         }
-        return of.covers() ? Math.min(dry, watts(of.lifted(), air, celsius)) : dry;
+        return of.covers() ? Math.min(dry, lifted(of, air, celsius, air.steamWPerM2(celsius))) : dry;
+    }
+
+    /** What a covered pot on the flame would lose without its lid, W. */
+    private static double lifted(State of, Air air, double celsius, double steamWPerM2) {
+        return wattsPerKelvin(of.vessel, of.waterMl, false, true) * (celsius - air.roomC())
+                + of.vessel.surfaceM2() * steamWPerM2;
     }
 
     /**
@@ -129,12 +130,8 @@ final class Losses {
     private static Line covered(State of, Air air, double dry, int band) {
         double low = Air.lowC(band);
         double high = Air.highC(band);
-        double open = wattsPerKelvin(of.vessel, of.waterMl, false, true);
-        double surface = of.vessel.surfaceM2();
-        double atLow =
-                Math.min(dry * (low - air.roomC()), open * (low - air.roomC()) + surface * air.steamAtLowWPerM2(band));
-        double atHigh = Math.min(
-                dry * (high - air.roomC()), open * (high - air.roomC()) + surface * air.steamAtLowWPerM2(band + 1));
+        double atLow = Math.min(dry * (low - air.roomC()), lifted(of, air, low, air.steamAtLowWPerM2(band)));
+        double atHigh = Math.min(dry * (high - air.roomC()), lifted(of, air, high, air.steamAtLowWPerM2(band + 1)));
         double slope = (atHigh - atLow) / (high - low);
         if (Math.abs(slope - dry) < 1e-9) {
             return new Line(dry, air.roomC(), 0, air.roomC(), low, high < WARM_C ? high : Double.POSITIVE_INFINITY);

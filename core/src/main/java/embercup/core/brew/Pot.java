@@ -157,9 +157,7 @@ final class Pot {
 
     /** Seconds on the flame to a temperature; infinite when it is never reached. */
     private double heatsIn(Spell spell, double targetC) {
-        return evenC(spell) <= targetC
-                ? Double.POSITIVE_INFINITY
-                : way(spell, targetC, Double.POSITIVE_INFINITY).seconds();
+        return Way.heatingS(over(spell), air, spell.watts(), capacity(), tempC, targetC);
     }
 
     private void lastOfHeating(double targetC, Optional<Double> measuredS, Spell spell) {

@@ -67,6 +67,14 @@ record Way(List<Piece> pieces) {
         return Double.isFinite(toC) ? toC : Double.NEGATIVE_INFINITY;
     }
 
+    /** Seconds on a flame to a temperature; infinite when power and loss are even before. */
+    static double heatingS(Losses.State state, Air air, double watts, double capacityJPerK, double fromC, double toC) {
+        return Losses.evenC(state, air, watts) <= toC
+                ? Double.POSITIVE_INFINITY
+                : of(state, air, watts, capacityJPerK, fromC, toC, Double.POSITIVE_INFINITY)
+                        .seconds();
+    }
+
     /** How long it lasts, s; infinite when it goes on for ever. */
     double seconds() {
         return pieces.stream().mapToDouble(Piece::seconds).sum();

@@ -209,20 +209,10 @@ public sealed interface Caution {
 
     record VesselTooSmall(String vessel, Volume takes, Volume needs, Severity severity) implements OfPot {}
 
-    record BoilsDry() implements Stopping, OfPot {
-        @Override
-        public String source() {
-            return "kitchen-heat";
-        }
-    }
+    record BoilsDry() implements Stopping, OfHeat {}
 
     /** So little is left over the flame that the bottom scorches as soon as somebody looks away. @param left at its lowest */
-    record RunsLow(Volume left, double levelCm) implements Careful, OfPot {
-        @Override
-        public String source() {
-            return "kitchen-heat";
-        }
-    }
+    record RunsLow(Volume left, double levelCm) implements Careful, OfHeat {}
 
     /**
      * A pot that is to boil down under a lid: most of the steam leaves, but not so soon.
@@ -230,9 +220,12 @@ public sealed interface Caution {
      * @param stage index of the stage
      * @param minutes with the lid on; the open pot takes {@code openMinutes}
      */
-    record ReducesCovered(int stage, double minutes, double openMinutes) implements Careful, OfPot {
+    record ReducesCovered(int stage, double minutes, double openMinutes) implements Careful, OfHeat {}
+
+    /** What heat and water say of a pot: reckoned with the usual burners and vessels. */
+    sealed interface OfHeat extends OfPot {
         @Override
-        public String source() {
+        default String source() {
             return "kitchen-heat";
         }
     }
@@ -242,12 +235,7 @@ public sealed interface Caution {
      *
      * @param minutes it takes; the recipe's own cups take {@code ownMinutes}
      */
-    record OtherCupsOtherTime(double minutes, double ownMinutes, int percent) implements Note, OfPot {
-        @Override
-        public String source() {
-            return "kitchen-heat";
-        }
-    }
+    record OtherCupsOtherTime(double minutes, double ownMinutes, int percent) implements Note, OfHeat {}
 
     /**
      * An open pot that is slow to the boil, or never gets there, and would be sooner under its lid.
@@ -255,19 +243,9 @@ public sealed interface Caution {
      * @param stage index of the stage
      * @param minutes of the open pot; empty when it never boils
      */
-    record LidToHeat(int stage, Optional<Double> minutes, double coveredMinutes) implements Note, OfPot {
-        @Override
-        public String source() {
-            return "kitchen-heat";
-        }
-    }
+    record LidToHeat(int stage, Optional<Double> minutes, double coveredMinutes) implements Note, OfHeat {}
 
-    record NeverBoils() implements Careful, OfPot {
-        @Override
-        public String source() {
-            return "kitchen-heat";
-        }
-    }
+    record NeverBoils() implements Careful, OfHeat {}
 
     /**
      * A flame that cannot hold its boil or simmer.
@@ -276,23 +254,13 @@ public sealed interface Caution {
      * @param would the smallest flame that would hold it
      * @param lidWould whether a lid would do
      */
-    record CannotHold(Temperature falls, Optional<Flame> would, boolean lidWould) implements Careful, OfPot {
-        @Override
-        public String source() {
-            return "kitchen-heat";
-        }
-    }
+    record CannotHold(Temperature falls, Optional<Flame> would, boolean lidWould) implements Careful, OfHeat {}
 
     /** A vessel that breaks or burns on a flame. */
     record NotOnAFlame(String vessel, Vessel.Kind kind) implements Stopping, OfPot {}
 
     /** A reduction that takes longer than anybody stands beside it. */
-    record LongReduction(double hours, Volume from, Volume to) implements Careful, OfPot {
-        @Override
-        public String source() {
-            return "kitchen-heat";
-        }
-    }
+    record LongReduction(double hours, Volume from, Volume to) implements Careful, OfHeat {}
 
     /** @param percent of what the herbs' usual cup holds */
     record FarFromUsual(int percent) implements Note, OfPot {}

@@ -138,10 +138,13 @@ public final class Planner {
         if (!request.recipe().has(StageKind.REDUCE) || Math.abs(pot.volumeScale() - 1) < 1e-9 || brew.neverBoils()) {
             return Optional.empty();
         }
+        double share = predicted.strength() / request.strength().factor();
+        if (Math.abs(share - 1) < OTHER_STRENGTH) {
+            return Optional.empty();
+        }
         double minutes = boilingDownS(brew) / 60;
         double own = boilingDownS(BrewSimulation.run(standard.own())) / 60;
-        double share = predicted.strength() / request.strength().factor();
-        return Math.abs(share - 1) < OTHER_STRENGTH || Math.abs(minutes - own) < 1
+        return Math.abs(minutes - own) < 1
                 ? Optional.empty()
                 : Optional.of(new Caution.OtherCupsOtherTime(
                         Math.rint(minutes), Math.rint(own), (int) Math.round(predicted.strength() * 100)));

@@ -80,19 +80,13 @@ class BelowTheBoilTest {
     }
 
     private static double heats(Vessel pot, double ml, boolean lid, double watts) {
-        Losses.State state = new Losses.State(pot, ml, lid, true);
-        if (Losses.evenC(state, AIR, watts) <= 100) {
-            return Double.POSITIVE_INFINITY;
-        }
-        return Way.of(
-                        state,
-                        AIR,
-                        watts,
-                        ml * Water.SPECIFIC_HEAT_J_PER_G_K + pot.wallJPerK(),
-                        15,
-                        100,
-                        Double.POSITIVE_INFINITY)
-                .seconds();
+        return Way.heatingS(
+                new Losses.State(pot, ml, lid, true),
+                AIR,
+                watts,
+                ml * Water.SPECIFIC_HEAT_J_PER_G_K + pot.wallJPerK(),
+                15,
+                100);
     }
 
     /** In thin air water boils sooner and its steam spreads sooner: at the boil a surface gives as much as at sea level. */

@@ -69,7 +69,7 @@ public class DrinkersDays implements Plans.Day {
     }
 
     @Override
-    public OnTheShelf onTheShelf(Set<String> herbs) {
+    public Map<OnTheShelf.Thing, Double> left(Set<String> herbs) {
         return shelf.left(herbs);
     }
 

@@ -171,7 +171,7 @@ public class Kitchens {
                 new MeasureCustom(Fields.oneOf(KitchenSystem.class, here.measures(), "measures"), here.liangG()),
                 row.ownHerbs(),
                 schools(here.schools()),
-                Set.of(row.inTins().split(" ")));
+                Set.copyOf(codes(row.inTins())));
     }
 
     private static List<String> codes(String kept) {

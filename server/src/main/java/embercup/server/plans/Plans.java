@@ -11,6 +11,7 @@ import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Caution;
 import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
@@ -85,9 +86,9 @@ public class Plans {
         /** The drinker's cups of that day and the days before it. */
         History history(@Nullable UUID drinkerId, Instant at);
 
-        /** How much is left of these herbs. */
-        default OnTheShelf onTheShelf(Set<String> herbs) {
-            return OnTheShelf.UNKNOWN;
+        /** How much is left of these herbs in tins that were weighed, g. */
+        default Map<OnTheShelf.Thing, Double> left(Set<String> herbs) {
+            return Map.of();
         }
 
         /** Whether a pot was finished in this house before. */
@@ -147,13 +148,8 @@ public class Plans {
         History history = ask.drinks().drinkerId() == null
                 ? History.NONE
                 : day.history(ask.drinks().drinkerId(), start);
-        Care.House house = new Care.House(
-                day.brewedBefore(),
-                resolved.inTins(),
-                day.onTheShelf(plan.additions().stream()
-                                .map(PlannedAddition::herb)
-                                .collect(Collectors.toSet()))
-                        .notEnough(plan.additions()));
+        Care.House house =
+                new Care.House(day.brewedBefore(), resolved.inTins(), notEnough(plan, resolved.inTins(), day));
         Care.Verdict verdict = care.judge(plan, history).in(house);
         List<Other> others = others(plan, resolved, care, day, start, verdict);
         WaysOut out = new WaysOut(
@@ -176,6 +172,15 @@ public class Plans {
                 Keeping.of(resolved.materia(), plan),
                 Boolean.TRUE.equals(ask.workings()) ? figures(plan, verdict) : Map.of());
         return new Made(plan, resolved.burnerId(), start, sheet, verdict, others);
+    }
+
+    /** What the pot wants more of than there is; the tins are only asked for what stands in one. */
+    private static List<Caution.NotEnough> notEnough(BrewPlan plan, Set<String> inTins, Day day) {
+        Set<String> herbs = plan.additions().stream()
+                .map(PlannedAddition::herb)
+                .filter(inTins::contains)
+                .collect(Collectors.toSet());
+        return new OnTheShelf(herbs.isEmpty() ? Map.of() : day.left(herbs), inTins).notEnough(plan.additions());
     }
 
     /** Recipes of the household for an occasion of the ordered one. */

@@ -119,13 +119,12 @@ public class Shelf implements HerbUses {
                 .collect(Collectors.toSet()));
     }
 
-    /** How much of some herbs is left at the most, as it is reckoned; those who took of them are asked when one was weighed. */
+    /** How much of some herbs is left at the most, as it is reckoned, of what was weighed. */
     @Transactional(readOnly = true)
-    public OnTheShelf left(Set<String> herbs) {
-        Set<String> all = repository.herbs();
+    public Map<OnTheShelf.Thing, Double> left(Set<String> herbs) {
         List<TinEntity> weighed = repository.findAllByHerbInAndGramsNotNullOrderByHerbAscFormAscIdAsc(herbs);
         if (weighed.isEmpty()) {
-            return new OnTheShelf(Map.of(), all);
+            return Map.of();
         }
         List<Taken> taken = taken(weighed);
         Map<OnTheShelf.Thing, Double> grams = new HashMap<>();
@@ -135,7 +134,7 @@ public class Shelf implements HerbUses {
                     new OnTheShelf.Thing(e.herb, Fields.oneOf(Form.class, e.form, "form")),
                     Objects.requireNonNull(left(e, taken.get(i))).highG());
         }
-        return new OnTheShelf(grams, all);
+        return grams;
     }
 
     @Override
