@@ -8,6 +8,7 @@ import { Alarms } from "./Alarms";
 import { DayStrip } from "./DayStrip";
 import { Keys } from "./Keys";
 import { NewVersion } from "./NewVersion";
+import { Notices, useDrawn } from "./Notices";
 import { Pairing } from "./Pairing";
 import { clock } from "./say";
 import { Loading, Trouble } from "./states";
@@ -73,44 +74,47 @@ export function Shell() {
         </div>
       </header>
       <div className={live ? "max-md:hidden" : ""}>{house && door.paired && <DayStrip />}</div>
-      {door.paired && <Alarms />}
-      <NewVersion />
-      {door.keptSince && (
-        <p role="status" className="border-amber border-l-[5px] px-4 py-1.5 text-sm md:px-6">
-          The kitchen server does not answer. This is what was kept before; what you confirm is kept here and
-          sent when it is back.
-        </p>
-      )}
-      {waiting > 0 && (
-        <p role="status" className="bg-strip px-4 py-1.5 text-sm md:px-6">
-          {waiting === 1 ? "One confirmation is" : `${waiting} confirmations are`} kept here until the kitchen
-          server answers.
-        </p>
-      )}
-      {atRisk > 0 && (
-        <p role="alert" className="border-stop border-l-[5px] px-4 py-1.5 text-sm md:px-6">
-          This device has no room left. {atRisk === 1 ? "One confirmation is" : `${atRisk} confirmations are`}{" "}
-          safe only while this page stays open: leave it open until the kitchen server answers, or make room.
-        </p>
-      )}
-      {refused.map((r) => (
-        <p
-          key={r.event.id}
-          role="alert"
-          className="flex flex-wrap items-baseline gap-x-5 border-stop border-l-4 px-4 py-1.5 text-sm md:px-6"
-        >
-          <span>
-            Of {clock(new Date(r.happenedMs))}, not taken: {r.refused}
-          </span>
-          <button
-            type="button"
-            className="min-h-11 underline underline-offset-4"
-            onClick={() => readRefused(r.event.id)}
+      <Notices>
+        {door.paired && <Alarms />}
+        <NewVersion />
+        {door.keptSince && (
+          <p role="status" className="border-amber border-l-[5px] px-4 py-1.5 text-sm md:px-6">
+            The kitchen server does not answer. This is what was kept before; what you confirm is kept here
+            and sent when it is back.
+          </p>
+        )}
+        {waiting > 0 && (
+          <p role="status" className="bg-strip px-4 py-1.5 text-sm md:px-6">
+            {waiting === 1 ? "One confirmation is" : `${waiting} confirmations are`} kept here until the
+            kitchen server answers.
+          </p>
+        )}
+        {atRisk > 0 && (
+          <p role="alert" className="border-stop border-l-[5px] px-4 py-1.5 text-sm md:px-6">
+            This device has no room left.{" "}
+            {atRisk === 1 ? "One confirmation is" : `${atRisk} confirmations are`} safe only while this page
+            stays open: leave it open until the kitchen server answers, or make room.
+          </p>
+        )}
+        {refused.map((r) => (
+          <p
+            key={r.event.id}
+            role="alert"
+            className="flex flex-wrap items-baseline gap-x-5 border-stop border-l-4 px-4 py-1.5 text-sm md:px-6"
           >
-            I have read it
-          </button>
-        </p>
-      ))}
+            <span>
+              Of {clock(new Date(r.happenedMs))}, not taken: {r.refused}
+            </span>
+            <button
+              type="button"
+              className="min-h-11 underline underline-offset-4"
+              onClick={() => readRefused(r.event.id)}
+            >
+              I have read it
+            </button>
+          </p>
+        ))}
+      </Notices>
       <main id="main" className="mx-auto w-full max-w-[1280px] flex-1 px-4 pb-1 md:px-6">
         <Suspense fallback={<Loading what="the page" />}>
           {!door.paired ? (
@@ -138,6 +142,7 @@ function Screen() {
   const [stood, setStood] = useState(false);
   const stands = stood || !isPending || failureCount > 0;
   if (stands && !stood) setStood(true);
+  useDrawn(stands);
   return stands ? <Outlet /> : <Loading what="the day" />;
 }
 

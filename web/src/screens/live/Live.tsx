@@ -7,6 +7,7 @@ import { keepNewer, useBrew, useRecipe } from "../../api/queries";
 import { FireLine } from "../../drawings/FireLine";
 import { ofPlan } from "../../drawings/lineProps";
 import { VesselDrawing } from "../../drawings/Vessel";
+import { Notice } from "../../parts/Notices";
 import { useNow } from "../../parts/now";
 import { clock, forWhom, millilitres, moment, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
@@ -37,10 +38,12 @@ export default function Live() {
   return (
     <>
       {lostSince && (
-        <p role="status" className="mt-2 border-amber border-l-[5px] pl-3 text-sm">
-          Not live since {clock(lostSince)}: trying again. The clocks here go on, and what you confirm is
-          kept.
-        </p>
+        <Notice>
+          <p role="status" className="border-amber border-l-[5px] px-4 py-1.5 text-sm md:px-6">
+            Not live since {clock(lostSince)}: trying again. The clocks here go on, and what you confirm is
+            kept.
+          </p>
+        </Notice>
       )}
       {b.phase === "running" ? (
         <OnTheFire brew={b} />

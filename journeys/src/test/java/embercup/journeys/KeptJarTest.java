@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static embercup.journeys.Browser.button;
 
 import com.google.zxing.BinaryBitmap;
+import com.google.zxing.DecodeHintType;
 import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
@@ -14,6 +15,7 @@ import com.microsoft.playwright.options.FilePayload;
 import embercup.server.RunningServer;
 import java.awt.image.BufferedImage;
 import java.nio.charset.StandardCharsets;
+import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
@@ -146,8 +148,10 @@ class KeptJarTest {
             BufferedImage image = new PDFRenderer(document).renderImageWithDPI(0, 200);
             int[] pixels = image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth());
             address = new QRCodeReader()
-                    .decode(new BinaryBitmap(
-                            new HybridBinarizer(new RGBLuminanceSource(image.getWidth(), image.getHeight(), pixels))))
+                    .decode(
+                            new BinaryBitmap(new HybridBinarizer(
+                                    new RGBLuminanceSource(image.getWidth(), image.getHeight(), pixels))),
+                            Map.of(DecodeHintType.TRY_HARDER, true))
                     .getText();
         }
         Page phone = browser.phone();

@@ -14,6 +14,7 @@ import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.List;
 import java.util.Map;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.AfterEach;
@@ -47,6 +48,10 @@ class KilledTest {
         return page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("kept here"));
     }
 
+    private static List<Double> heights(List<Locator> buttons) {
+        return buttons.stream().map(b -> b.boundingBox().y).toList();
+    }
+
     @Test
     void neitherAKilledServerNorAKilledDatabaseLosesWhatWasConfirmed() throws Exception {
         int port = StartCommand.freePort();
@@ -63,7 +68,18 @@ class KilledTest {
         laptop.navigate(URI.create(page.url()).getPath());
         assertThat(now(laptop)).containsText("Pour");
 
+        List<Locator> both = List.of(button(page, "Covered"), button(laptop, "Covered"));
+        for (Page each : List.of(page, laptop)) {
+            each.evaluate("scrollTo(0, 0)");
+        }
+        List<Double> stood = heights(both);
         first.killServer();
+        for (Page each : List.of(page, laptop)) {
+            assertThat(each.getByText("Not live since")).isInViewport();
+        }
+        Assertions.assertThat(heights(both))
+                .as("where the button stands on the glass, px")
+                .isEqualTo(stood);
         button(page, "Covered").click();
         assertThat(kept(page)).isVisible();
         assertThat(now(page)).containsText("Let it steep", BACK);

@@ -55,6 +55,9 @@ class OwnPotsTest {
 
         Locator moved = slider(page, "^Place of stage 2, steep");
         moved.scrollIntoViewIfNeeded();
+        // The line is drawn anew when the moved pot was planned: the longer wait stands before the shorter one.
+        page.waitForCondition(() -> moved.boundingBox().width
+                > slider(page, "^Place of stage 3, simmer").boundingBox().width);
         BoundingBox box = moved.boundingBox();
         page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
         page.mouse().down();

@@ -9,6 +9,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -80,11 +81,41 @@ class TinsOverHttpTest {
         delete("/api/shelf/" + tin);
     }
 
+    /** A blend that stands mixed is spooned out of its own tin, which is short though those of its herbs are full. */
+    @Test
+    void aMixedBlendIsShortByItsOwnTin() {
+        String blend = "balcony-dusk";
+        put("/api/herbs/" + blend + "/own", """
+                {"common":"Balcony dusk","parts":[{"herb":"hyssop","amount":2,"unit":"part"},
+                 {"herb":"lemon-verbena","amount":1,"unit":"part"}]}""");
+        List<String> full = Stream.of("hyssop", "lemon-verbena")
+                .map(herb -> post("/api/shelf", "{\"herb\":\"%s\",\"form\":\"dried\",\"grams\":90}".formatted(herb)))
+                .map(answer -> answer.body().get("id").asString())
+                .toList();
+        assertThat(asked(blend, 6)).isEmpty();
+        String own = post("/api/shelf", "{\"herb\":\"%s\",\"form\":\"dried\",\"grams\":5}".formatted(blend))
+                .body()
+                .get("id")
+                .asString();
+        assertThat(asked(blend, 4)).isEmpty();
+        assertThat(asked(blend, 6))
+                .singleElement()
+                .asString()
+                .contains("Balcony dusk: 6.0 g needed", " g on your shelf");
+        delete("/api/shelf/" + own);
+        full.forEach(tin -> delete("/api/shelf/" + tin));
+        delete("/api/herbs/" + blend + "/own");
+    }
+
     private static List<String> asked(double grams) {
+        return asked("lemon-verbena", grams);
+    }
+
+    private static List<String> asked(String herb, double grams) {
         return post("/api/plans", """
                         {"recipe":{"name":"Out of the tin","tradition":"folk","cups":2,"cupMl":240,
-                         "additions":[{"herb":"lemon-verbena","form":"dried","cut":"chopped","amount":%s,"unit":"g","stage":0}],
-                         "stages":[{"kind":"pour"},{"kind":"steep","minutes":10},{"kind":"strain"}]}}""".formatted(grams))
+                         "additions":[{"herb":"%s","form":"dried","cut":"chopped","amount":%s,"unit":"g","stage":0}],
+                         "stages":[{"kind":"pour"},{"kind":"steep","minutes":10},{"kind":"strain"}]}}""".formatted(herb, grams))
                 .body()
                 .get("cautions")
                 .valueStream()

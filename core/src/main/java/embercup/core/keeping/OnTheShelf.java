@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * How much of its herbs a house holds. Immutable.
@@ -39,7 +40,7 @@ public record OnTheShelf(Map<Thing, Double> grams, Set<String> herbs) {
         Map<Thing, Double> wanted = new LinkedHashMap<>();
         Map<Thing, HerbName> names = new LinkedHashMap<>();
         for (PlannedAddition a : additions) {
-            HerbName outOf = outOf(a);
+            HerbName outOf = outOf(a, herbs);
             Thing thing = new Thing(outOf.slug(), outOf.equals(a.of().herb()) ? a.form() : Form.DRIED);
             wanted.merge(thing, a.grams(), Double::sum);
             names.putIfAbsent(thing, outOf);
@@ -58,8 +59,16 @@ public record OnTheShelf(Map<Thing, Double> grams, Set<String> herbs) {
         return all;
     }
 
+    /** Slugs of what a pot is measured out of, among what stands there. */
+    public static Set<String> takenFrom(List<PlannedAddition> additions, Set<String> herbs) {
+        return additions.stream()
+                .map(a -> outOf(a, herbs).slug())
+                .filter(herbs::contains)
+                .collect(Collectors.toUnmodifiableSet());
+    }
+
     /** A blend that stands mixed is spooned out of its own tin, any other out of the tins of its herbs. */
-    private HerbName outOf(PlannedAddition a) {
+    private static HerbName outOf(PlannedAddition a, Set<String> herbs) {
         return herbs.contains(a.inHand().slug()) ? a.inHand() : a.of().herb();
     }
 }

@@ -18,6 +18,7 @@ import embercup.core.care.WayOut;
 import embercup.core.dose.Drinker;
 import embercup.core.dose.Purpose;
 import embercup.core.dose.Strength;
+import embercup.core.keeping.OnTheShelf;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
@@ -40,6 +41,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -104,6 +106,30 @@ class HouseBlendInThePotTest {
         assertThat(blended.additions().stream().map(PlannedAddition::grams))
                 .usingComparatorForType((a, b) -> Math.abs(a - b) < 1e-9 ? 0 : 1, Double.class)
                 .containsExactly(chamomile, balm, fennel);
+    }
+
+    /** It is spooned out of its own jar (common practice, no source), so that jar is asked, and no tin of its herbs. */
+    @ParameterizedTest(name = "{0} of what is needed")
+    @CsvSource({"0, true", "0.5, true", "1, false", "3, false"})
+    void aBlendThatStandsMixedIsShortByItsOwnJar(double share, boolean asked) {
+        for (HouseBlend blend : List.of(EVENING, SWEET_ROOT, ROOT_AND_LEAF)) {
+            List<PlannedAddition> pot =
+                    plan(infused(spoons(blend, 4, Unit.TEASPOON))).additions();
+            double needed = pot.stream().mapToDouble(PlannedAddition::grams).sum();
+            Set<String> herbs = Stream.concat(
+                            Stream.of(blend.slug()), pot.stream().map(PlannedAddition::herb))
+                    .collect(Collectors.toSet());
+            assertThat(OnTheShelf.takenFrom(pot, herbs)).containsExactly(blend.slug());
+            OnTheShelf shelf =
+                    new OnTheShelf(Map.of(new OnTheShelf.Thing(blend.slug(), Form.DRIED), needed * share), herbs);
+            assertThat(shelf.notEnough(pot))
+                    .extracting(lack -> lack.herb().orElseThrow())
+                    .isEqualTo(asked ? List.of(blend.slug()) : List.of());
+            Set<String> apart = pot.stream().map(PlannedAddition::herb).collect(Collectors.toSet());
+            assertThat(OnTheShelf.takenFrom(pot, apart))
+                    .as("mixed anew out of the tins of its herbs")
+                    .isEqualTo(apart);
+        }
     }
 
     private static double grams(BrewPlan plan) {

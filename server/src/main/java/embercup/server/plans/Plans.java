@@ -44,7 +44,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -176,10 +175,7 @@ public class Plans {
 
     /** What the pot wants more of than there is; the tins are only asked for what stands in one. */
     private static List<Caution.NotEnough> notEnough(BrewPlan plan, Set<String> inTins, Day day) {
-        Set<String> herbs = plan.additions().stream()
-                .map(PlannedAddition::herb)
-                .filter(inTins::contains)
-                .collect(Collectors.toSet());
+        Set<String> herbs = OnTheShelf.takenFrom(plan.additions(), inTins);
         return new OnTheShelf(herbs.isEmpty() ? Map.of() : day.left(herbs), inTins).notEnough(plan.additions());
     }
 
