@@ -10,6 +10,9 @@ import { goesOn, whereTo } from "./whereTo";
 /** What has been over for longer is told, and no longer rung for. */
 const RINGS_MS = 30 * 60_000;
 
+/** More are scrolled, so that the screen under them keeps its room. */
+const IN_SIGHT = 3;
+
 /** Brews whose step is over, on whatever screen one is; the brew's own screen rings by itself. */
 export function Alarms() {
   const day = useDay();
@@ -31,7 +34,10 @@ export function Alarms() {
   }, [rung]);
   if (due.length === 0) return null;
   return (
-    <ul aria-label="Alarms" className="no-print border-ember border-l-[5px] px-4 md:px-6">
+    <ul
+      aria-label="Alarms"
+      className={`border-ember border-l-[5px] px-4 md:px-6 ${due.length > IN_SIGHT ? "max-h-[40dvh] overflow-y-auto" : ""}`}
+    >
       {fresh.map((b) => (
         <li key={b.id} className="flex flex-wrap items-center gap-x-5 border-hairline border-b py-1">
           <span>

@@ -54,11 +54,7 @@ export function Notices({ children }: { children: ReactNode }) {
   }, []);
   return (
     <>
-      <div
-        ref={box}
-        id={ID}
-        className="no-print sticky top-0 z-30 max-h-[40dvh] shrink-0 overflow-y-auto bg-ground"
-      >
+      <div ref={box} id={ID} className="no-print sticky top-0 z-30 shrink-0 bg-ground">
         {children}
       </div>
       <div aria-hidden className="shrink-0" style={{ height: spare }} />

@@ -77,8 +77,9 @@ function Night({ backups: b }: { backups: HouseholdResponse["backups"] }) {
       </p>
       {b.ahead > 0 && (
         <p role="alert" className="mt-3 max-w-prose border-amber border-l-4 pl-3">
-          {b.ahead === 1 ? "One file there is" : `${b.ahead} files there are`} dated ahead of today, by a
-          clock that was wrong. They stay where they are and count for no night; rename or remove them.
+          {b.ahead === 1
+            ? "One file there is dated ahead of today, by a clock that was wrong. It stays where it is and counts for no night; rename or remove it."
+            : `${b.ahead} files there are dated ahead of today, by a clock that was wrong. They stay where they are and count for no night; rename or remove them.`}
         </p>
       )}
       {(b.failedAt || b.late) && (

@@ -31,10 +31,12 @@ export function Cautions({
   const room = Math.max(0, SHOWN - grave.length);
   const shown = all ? plan.cautions : [...grave, ...notes.slice(0, room)];
   const hidden = plan.cautions.length - shown.length;
+  // On a phone the button stands above: what it wants read stands under it, before what is measured.
+  const first = plan.stopped || plan.cautions.some((c) => c.asks);
   return (
     <section
       aria-labelledby="cautions"
-      className={`md:max-xl:col-span-2 ${plan.stopped ? "max-md:order-first" : "max-md:order-2"}`}
+      className={`md:max-xl:col-span-2 ${first ? "max-md:order-first" : "max-md:order-2"}`}
     >
       <h2 id="cautions" className="sr-only">
         Cautions
@@ -44,10 +46,14 @@ export function Cautions({
           <Caution key={i} caution={c} whole={all}>
             {c.decide && onMeant && <Decide decide={c.decide} onMeant={onMeant} />}
             {c.openStage != null && onLid && (
-              <Secondary onClick={() => onLid(c.openStage as number, false)}>Take the lid off</Secondary>
+              <span className="ml-2 inline-block max-md:mt-1 max-md:ml-0">
+                <Secondary onClick={() => onLid(c.openStage as number, false)}>Take the lid off</Secondary>
+              </span>
             )}
             {c.coverStage != null && onLid && (
-              <Secondary onClick={() => onLid(c.coverStage as number, true)}>Put the lid on</Secondary>
+              <span className="ml-2 inline-block max-md:mt-1 max-md:ml-0">
+                <Secondary onClick={() => onLid(c.coverStage as number, true)}>Put the lid on</Secondary>
+              </span>
             )}
           </Caution>
         ))}

@@ -69,7 +69,7 @@ class HouseholdController {
                 Held.of(holds),
                 new BackupsResponse(
                         nights.folder().toString(),
-                        nights.all().size(),
+                        nights.past().size(),
                         Nights.KEPT,
                         last.map(Nights.Night::madeAt).orElse(null),
                         last.map(Nights.Night::bytes).orElse(null),

@@ -68,7 +68,8 @@ final class Nights {
         return past().stream().findFirst();
     }
 
-    private List<Night> past() {
+    /** Those that count, the newest first. */
+    List<Night> past() {
         LocalDate tonight = night();
         return all().stream().filter(n -> !n.day().isAfter(tonight)).toList();
     }

@@ -67,6 +67,10 @@ class NightsTest {
         assertThat(next.due()).isTrue();
         assertThat(next.last().orElseThrow().day()).isEqualTo(LocalDate.of(2026, 11, 27));
         assertThat(next.ahead()).hasSize(1);
+        assertThat(next.past())
+                .as("the nights that are said to be kept")
+                .doesNotContainAnyElementsOf(next.ahead())
+                .hasSize(next.all().size() - 1);
         assertThat(at("2026-11-30T12:00:00Z").late()).as("two nights went by").isTrue();
         for (int day = 0; day < 16; day++) {
             keep(Instant.parse("2026-11-28T12:00:00Z")
