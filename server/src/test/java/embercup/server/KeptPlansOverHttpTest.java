@@ -11,11 +11,14 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -141,6 +144,42 @@ class KeptPlansOverHttpTest {
         } finally {
             // Other tests save and bring back the same household.
             sql("update brew set kept = ? where id = ?", readable, UUID.fromString(id));
+        }
+    }
+
+    /** Each kind of document of a brew, as a later version would keep it: named with its form, and everything beside it works. */
+    @ParameterizedTest
+    @ValueSource(strings = {"plan", "event"})
+    void whatALaterVersionKeptIsRefusedByItsNameAndForm(String kind) throws Exception {
+        String id = started();
+        String other = started();
+        String plan = RunningServer.rows("select kept from brew where id = '" + id + "'")
+                .get(0);
+        try {
+            if (kind.equals("plan")) {
+                String later = plan.replaceFirst("\"form\":\\d+", "\"form\":97");
+                sql("update brew set kept = ? where id = ?", later, UUID.fromString(id));
+            } else {
+                sql("update brew_event set data = data || '{\"form\":97}' where brew_id = ?", UUID.fromString(id));
+            }
+            JsonNode refused = get("/api/brews/" + id).body();
+            assertThat(refused.get("type").asString()).endsWith("later-form");
+            assertThat(refused.get("detail").asString())
+                    .contains("The " + kind + " of this brew", "form 97", "Nothing is lost");
+            assertThat(RunningServer.onTheFire())
+                    .filteredOn(b -> b.get("id").asString().equals(id))
+                    .singleElement()
+                    .satisfies(b -> assertThat(b.get("unreadable").asBoolean()).isTrue());
+            assertThat(get("/api/brews/" + other).code()).isEqualTo(200);
+            for (String place : List.of("/api/calendar.ics", "/api/keeping", "/api/week", "/api/notebook?page=0")) {
+                assertThat(RunningServer.status(place)).as(place).isEqualTo(200);
+            }
+        } finally {
+            sql("update brew set kept = ? where id = ?", plan, UUID.fromString(id));
+            sql("update brew_event set data = data - 'form' where brew_id = ?", UUID.fromString(id));
+            assertThat(get("/api/brews/" + id).code()).as("nothing was lost").isEqualTo(200);
+            event(id, "\"kind\":\"abandoned\"");
+            event(other, "\"kind\":\"abandoned\"");
         }
     }
 

@@ -50,6 +50,12 @@ public final class RunningServer implements BeforeAllCallback {
         return address;
     }
 
+    /** Of the one server. */
+    public static <T> T bean(Class<T> type) {
+        address();
+        return context.getBean(type);
+    }
+
     /** Gives up every brew that is waiting or burning and is not the demo household's own. */
     public static void offTheFire() {
         if (context == null) {

@@ -6,7 +6,6 @@ import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -28,9 +27,8 @@ public record Kitchen(
         double kettleW,
         List<Vessel> atHand) {
 
-    /** A kitchen that an earlier version kept had nothing at hand. */
     public Kitchen {
-        atHand = List.copyOf(Objects.requireNonNullElse(atHand, List.of()));
+        atHand = List.copyOf(atHand);
     }
 
     public Kitchen(

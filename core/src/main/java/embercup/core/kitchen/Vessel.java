@@ -3,7 +3,6 @@ package embercup.core.kitchen;
 import embercup.core.recipe.Companion;
 import embercup.core.workings.InvalidInputException.Check;
 import embercup.core.workings.Limit;
-import java.util.Objects;
 import java.util.Set;
 
 /**
@@ -24,9 +23,8 @@ public record Vessel(
         double wallJPerK,
         Set<Companion> companions) {
 
-    /** A vessel that an earlier version kept had none. */
     public Vessel {
-        companions = Set.copyOf(Objects.requireNonNullElse(companions, Set.of()));
+        companions = Set.copyOf(companions);
     }
 
     /** The same with what goes with it. */

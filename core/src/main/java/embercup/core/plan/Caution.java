@@ -14,7 +14,6 @@ import embercup.core.workings.Code;
 import embercup.core.workings.Limit;
 import java.time.LocalTime;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -159,16 +158,10 @@ public sealed interface Caution {
      *
      * @param perCup what is in a cup now
      * @param mostADay the most of a day for this drinker
-     * @param clip how it was cut; empty in a plan that an earlier version kept
+     * @param clip how it was cut; empty where nobody kept it
      */
     record DoseClipped(HerbName of, Mass perCup, Mass mostADay, Optional<Clip> clip, String source)
-            implements OfHerb, Careful, OfDay {
-
-        /** A plan that an earlier version kept does not say how. */
-        public DoseClipped {
-            clip = Objects.requireNonNullElse(clip, Optional.empty());
-        }
-    }
+            implements OfHerb, Careful, OfDay {}
 
     /**
      * How a dose was cut.

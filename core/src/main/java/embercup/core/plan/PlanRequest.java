@@ -15,7 +15,6 @@ import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Workings;
-import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 
@@ -35,11 +34,6 @@ public record PlanRequest(
         Schools schools,
         Taking taking,
         boolean spentHerbs) {
-
-    /** A request of an earlier version says nothing of how its pot is taken. */
-    public PlanRequest {
-        taking = Objects.requireNonNullElse(taking, Taking.AS_RECIPE_SAYS);
-    }
 
     /** Nobody drinks more of one pot in a day who is not told to (common practice, no source). */
     private static final double USUAL_MOST_CUPS = 3;

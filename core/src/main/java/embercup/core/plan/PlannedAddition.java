@@ -13,7 +13,6 @@ import embercup.core.measure.Temperature;
 import embercup.core.measure.Volume;
 import embercup.core.recipe.Addition;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -38,12 +37,6 @@ public record PlannedAddition(
         double leftShare,
         Beside beside,
         Optional<OfBlend> blend) {
-
-    /** A line that an earlier version kept says nothing beside, and is of no blend. */
-    public PlannedAddition {
-        beside = Objects.requireNonNullElse(beside, Beside.NOTHING);
-        blend = Objects.requireNonNullElse(blend, Optional.empty());
-    }
 
     /**
      * The blend of the house that a herb is measured out with: the same for all herbs of one line of the recipe.
@@ -110,7 +103,7 @@ public record PlannedAddition(
             Optional<KitchenAmount> to) {
         static final Beside NOTHING = new Beside(Optional.empty(), 1, false, List.of(), Optional.empty());
 
-        /** A line that an earlier version kept says no share. */
+        /** Whoever gets nothing of it has no share to go by: the adult's stands for it. */
         public Beside {
             or = List.copyOf(or);
             shareOfAdult = shareOfAdult > 0 ? shareOfAdult : 1;
@@ -165,13 +158,7 @@ public record PlannedAddition(
      * @param nearest what was used because the materia has no weight for this cut or form
      */
     public record Measured(
-            KitchenAmount measure, boolean toEachCup, boolean weigh, Optional<Nearest> nearest, Addition.Into into) {
-
-        /** A line that an earlier version kept goes into each cup. */
-        public Measured {
-            into = Objects.requireNonNullElse(into, Addition.Into.EACH_CUP);
-        }
-    }
+            KitchenAmount measure, boolean toEachCup, boolean weigh, Optional<Nearest> nearest, Addition.Into into) {}
 
     /**
      * What is done to it first.

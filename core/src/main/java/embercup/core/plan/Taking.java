@@ -3,7 +3,6 @@ package embercup.core.plan;
 import embercup.core.dose.ChildDose;
 import embercup.core.dose.Drinker;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -22,9 +21,7 @@ public record Taking(
     /** As the recipe says, by one drinker. */
     public static final Taking AS_RECIPE_SAYS = new Taking(OptionalDouble.empty(), OptionalInt.empty(), List.of());
 
-    /** A plan that an earlier version kept does not say who prescribed it. */
     public Taking {
-        prescribedBy = Objects.requireNonNullElse(prescribedBy, Optional.empty());
         others = List.copyOf(others);
     }
 

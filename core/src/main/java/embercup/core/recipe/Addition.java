@@ -5,7 +5,6 @@ import embercup.core.materia.Form;
 import embercup.core.materia.HerbName;
 import embercup.core.measure.Quantity;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -50,10 +49,8 @@ public record Addition(
 
         public static final Open NOTHING = new Open(OptionalDouble.empty(), false, List.of(), Into.EACH_CUP);
 
-        /** A line of an earlier version goes into each cup. */
         public Open {
             or = List.copyOf(or);
-            into = Objects.requireNonNullElse(into, Into.EACH_CUP);
         }
     }
 
@@ -71,12 +68,6 @@ public record Addition(
                 case LATER_CUPS -> Math.max(0, cups - 1);
             };
         }
-    }
-
-    /** A line of an earlier version leaves nothing open, and is of no blend. */
-    public Addition {
-        open = Objects.requireNonNullElse(open, Open.NOTHING);
-        spooned = Objects.requireNonNullElse(spooned, Optional.empty());
     }
 
     public Addition(String herb, Form form, Cut cut, Quantity quantity, int stage, String prep, Open open) {

@@ -2,7 +2,6 @@ package embercup.core.recipe;
 
 import embercup.core.measure.Quantity;
 import java.util.EnumSet;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -61,11 +60,6 @@ public record Posology(double cupsADay, When when, OptionalInt daysOn, int daysO
             ordered.addAll(moments);
             moments = java.util.Collections.unmodifiableSet(ordered);
         }
-    }
-
-    /** One of an earlier version says no more. */
-    public Posology {
-        more = Objects.requireNonNullElse(more, More.NOTHING);
     }
 
     public Posology(double cupsADay, When when, OptionalInt daysOn, int daysOff) {

@@ -3,7 +3,6 @@ package embercup.core.recipe;
 import embercup.core.materia.Tradition;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -37,9 +36,7 @@ public record Recipe(
      */
     public record Makes(double cups, double cupMl, double dilutionParts) {}
 
-    /** A recipe of an earlier version tells nothing beside. */
     public Recipe {
-        told = Objects.requireNonNullElse(told, Told.NOTHING);
         additions = List.copyOf(additions);
         stages = List.copyOf(stages);
     }

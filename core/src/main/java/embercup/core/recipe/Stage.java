@@ -1,6 +1,5 @@
 package embercup.core.recipe;
 
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -75,11 +74,6 @@ public sealed interface Stage {
     /** A rolling boil. */
     record Boil(double minutes, Flame flame, boolean lid, Until until) implements Stage {
 
-        /** A stage of an earlier version says no more than its minutes. */
-        public Boil {
-            until = Objects.requireNonNullElse(until, Until.NOTHING);
-        }
-
         public Boil(double minutes, Flame flame, boolean lid) {
             this(minutes, flame, lid, Until.NOTHING);
         }
@@ -107,11 +101,6 @@ public sealed interface Stage {
 
     /** A quiet simmer. */
     record Simmer(double minutes, Flame flame, boolean lid, Until until) implements Stage {
-
-        /** A stage of an earlier version says no more than its minutes. */
-        public Simmer {
-            until = Objects.requireNonNullElse(until, Until.NOTHING);
-        }
 
         public Simmer(double minutes, Flame flame, boolean lid) {
             this(minutes, flame, lid, Until.NOTHING);
@@ -159,11 +148,6 @@ public sealed interface Stage {
     /** Stands hot, off the heat. */
     record Steep(double minutes, boolean lid, Until until) implements Stage {
 
-        /** A stage of an earlier version says no more than its minutes. */
-        public Steep {
-            until = Objects.requireNonNullElse(until, Until.NOTHING);
-        }
-
         public Steep(double minutes, boolean lid) {
             this(minutes, lid, Until.NOTHING);
         }
@@ -184,12 +168,6 @@ public sealed interface Stage {
 
     /** Stands in water of {@code toC}, or in tap water when empty, in the room or in the fridge; hours to weeks. */
     record Macerate(double minutes, OptionalDouble toC, boolean lid, Place place, Until until) implements Stage {
-
-        /** A stage of an earlier version does not say where it stands. */
-        public Macerate {
-            place = Objects.requireNonNullElse(place, Place.ROOM);
-            until = Objects.requireNonNullElse(until, Until.NOTHING);
-        }
 
         public Macerate(double minutes, OptionalDouble toC, boolean lid, Place place) {
             this(minutes, toC, lid, place, Until.NOTHING);
@@ -217,11 +195,6 @@ public sealed interface Stage {
 
     /** Flame off, everything stays where it is. */
     record Rest(double minutes, boolean lid, Until until) implements Stage {
-
-        /** A stage of an earlier version says no more than its minutes. */
-        public Rest {
-            until = Objects.requireNonNullElse(until, Until.NOTHING);
-        }
 
         public Rest(double minutes, boolean lid) {
             this(minutes, lid, Until.NOTHING);

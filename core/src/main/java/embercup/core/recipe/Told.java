@@ -3,7 +3,6 @@ package embercup.core.recipe;
 import embercup.core.materia.Condition;
 import embercup.core.measure.Quantity;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -33,7 +32,7 @@ public record Told(
 
     public Told {
         notFor = List.copyOf(notFor);
-        with = Set.copyOf(Objects.requireNonNullElse(with, Set.of()));
+        with = Set.copyOf(with);
         notes = List.copyOf(notes);
     }
 

@@ -10,13 +10,12 @@ import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Step;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Workings;
+import embercup.server.kept.UnknownFormException;
 import embercup.server.kitchen.Kitchens;
-import embercup.server.plans.OrderRequest;
 import embercup.server.plans.PlanResponse;
 import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
-import embercup.server.platform.ReadOnce;
 import embercup.server.platform.RefusedException;
 import java.time.Clock;
 import java.time.Instant;
@@ -31,6 +30,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.util.DigestUtils;
@@ -41,22 +42,23 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class BrewRows {
 
+    private static final Logger LOG = LoggerFactory.getLogger(BrewRows.class);
+
     private final BrewRepository brews;
     private final EventRepository events;
     private final PhotoRepository photos;
     private final FiguresRepository figures;
-    private final KeptPlans kept;
+    private final BrewDocuments kept;
     private final JsonMapper json;
     private final Kitchens kitchens;
     private final Clock clock;
-    private final ReadOnce<PlanResponse> told;
 
     BrewRows(
             BrewRepository brews,
             EventRepository events,
             PhotoRepository photos,
             FiguresRepository figures,
-            KeptPlans kept,
+            BrewDocuments kept,
             JsonMapper json,
             Kitchens kitchens,
             Clock clock) {
@@ -68,7 +70,6 @@ class BrewRows {
         this.kept = kept;
         this.json = json;
         this.clock = clock;
-        this.told = new ReadOnce<>(KeptPlans.LOOKED_AT, d -> json.readValue(d, PlanResponse.class));
     }
 
     private static final String NOTED = "noted";
@@ -88,7 +89,7 @@ class BrewRows {
         row.brewId = brewId;
         row.at = at;
         row.kind = doc.kind();
-        row.data = json.writeValueAsString(doc);
+        row.data = kept.write(doc);
         events.saveAndFlush(row);
     }
 
@@ -118,8 +119,8 @@ class BrewRows {
 
     /** Keeps a new brew with its plan and every figure's workings. */
     void add(BrewEntity e, Plans.Made made) {
-        e.request = json.writeValueAsString(made.ask());
-        e.plan = json.writeValueAsString(made.sheet());
+        e.request = kept.write(made.ask());
+        e.plan = kept.write(made.sheet());
         e.kept = kept.write(made.plan());
         e.loads = json.writeValueAsString(loads(made.verdict()));
         e.herbs = json.writeValueAsString(made.plan().additions().stream()
@@ -192,7 +193,7 @@ class BrewRows {
 
     /** What was told at the start. */
     PlanResponse told(BrewEntity e) {
-        return told.of(e.plan);
+        return kept.told(e.plan);
     }
 
     /** Why the numbers of its plan are what they are. */
@@ -208,23 +209,35 @@ class BrewRows {
     /** Whether everything that is kept of a brew can be read: its order, its plan, what was told of it, what happened to it. */
     boolean whole(BrewEntity e) {
         try {
-            json.readValue(e.request, OrderRequest.class);
+            kept.order(e.request);
             sharers(e);
             told(e);
             // One of an early version has no plan of its own yet.
             return e.kept == null || fold(e, plan(e)).events() >= 0;
         } catch (JacksonException | IllegalArgumentException | RefusedException | InvalidInputException not) {
+            LOG.warn("What is kept of brew {} cannot be read", e.id, not);
             return false;
         }
     }
 
     /** @throws RefusedException 409 when the plan that is kept cannot be read */
     BrewPlan plan(BrewEntity e) {
-        return readable(e).orElseThrow(BrewRows::damaged);
+        try {
+            return Optional.ofNullable(e.kept).map(kept::plan).orElseThrow(BrewRows::damaged);
+        } catch (UnknownFormException later) {
+            throw later(later);
+        } catch (JacksonException | IllegalArgumentException damaged) {
+            throw damaged();
+        }
     }
 
     private static RefusedException damaged() {
         return RefusedException.of(HttpStatus.CONFLICT, "unreadable", Map.of());
+    }
+
+    private static RefusedException later(UnknownFormException e) {
+        return RefusedException.of(
+                HttpStatus.CONFLICT, "later-form", Map.of("kind", e.kind(), "form", e.form(), "newest", e.newest()));
     }
 
     /** A brew's state with the events that still count, planned and read once. */
@@ -238,10 +251,30 @@ class BrewRows {
         return fold(plan, events.findAllByBrewIdOrderByPosition(e.id));
     }
 
+    /** As {@link #fold}, for lists: empty when its plan or one of its events cannot be read. */
+    Optional<Folded> foldable(BrewEntity e) {
+        return readable(e).flatMap(plan -> foldable(e, plan, events.findAllByBrewIdOrderByPosition(e.id)));
+    }
+
+    private Optional<Folded> foldable(BrewEntity e, BrewPlan plan, List<EventEntity> happened) {
+        try {
+            return Optional.of(fold(plan, happened));
+        } catch (RefusedException unread) {
+            LOG.warn("What happened to brew {} cannot be read", e.id, unread);
+            return Optional.empty();
+        }
+    }
+
     private Folded fold(BrewPlan plan, List<EventEntity> happened) {
         List<BrewEvent> all = new ArrayList<>();
         for (EventEntity row : happened) {
-            all.add(EventReading.read(json.readValue(row.data, EventRequest.class), row.at, plan));
+            try {
+                all.add(EventReading.read(kept.event(row.data), row.at, plan));
+            } catch (UnknownFormException later) {
+                throw later(later);
+            } catch (JacksonException | InvalidInputException damaged) {
+                throw damaged();
+            }
         }
         return new Folded(plan, LiveBrew.fold(plan, all), BrewEvent.standing(all), all.size());
     }
@@ -256,7 +289,8 @@ class BrewRows {
                         .collect(Collectors.groupingBy(row -> row.brewId));
         return all.stream()
                 .map(e -> readable(e)
-                        .map(plan -> line(e, fold(plan, happened.getOrDefault(e.id, List.of()))))
+                        .flatMap(plan -> foldable(e, plan, happened.getOrDefault(e.id, List.of())))
+                        .map(folded -> line(e, folded))
                         .orElseGet(() -> unreadable(e)))
                 .toList();
     }
@@ -348,7 +382,7 @@ class BrewRows {
                 e,
                 folded.live(),
                 folded.plan().request(),
-                json.readValue(e.request, OrderRequest.class),
+                kept.order(e.request),
                 told,
                 now,
                 folded.events(),

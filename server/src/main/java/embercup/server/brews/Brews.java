@@ -188,12 +188,11 @@ public class Brews {
     public Optional<BrewResponse> record(UUID brewId, EventRequest doc) {
         BrewEntity e = rows.forWriting(brewId);
         UUID eventId = Fields.need(doc.id(), "id", Need.CLIENT_ID);
-        Optional<BrewPlan> readable = rows.readable(e);
-        if (doc instanceof EventRequest.AbandonedRequest && readable.isEmpty()) {
+        if (doc instanceof EventRequest.AbandonedRequest && rows.foldable(e).isEmpty()) {
             giveUp(e, doc, eventId);
             return Optional.empty();
         }
-        BrewPlan plan = readable.orElseGet(() -> rows.plan(e));
+        BrewPlan plan = rows.plan(e);
         if (!rows.happened(eventId, e)) {
             Instant at = BrewClock.now(e, EventReading.at(doc, clock.instant()));
             BrewEvent event = EventReading.read(doc, at, plan);

@@ -55,12 +55,12 @@ public class DrinkersDays implements Plans.Day {
     private static final TypeReference<List<Sharer>> SHARERS = new TypeReference<>() {};
 
     private final BrewRepository brews;
-    private final KeptPlans kept;
+    private final BrewDocuments kept;
     private final Kitchens kitchens;
     private final Shelf shelf;
     private final JsonMapper json;
 
-    DrinkersDays(BrewRepository brews, KeptPlans kept, Kitchens kitchens, Shelf shelf, JsonMapper json) {
+    DrinkersDays(BrewRepository brews, BrewDocuments kept, Kitchens kitchens, Shelf shelf, JsonMapper json) {
         this.shelf = shelf;
         this.kitchens = kitchens;
         this.brews = brews;

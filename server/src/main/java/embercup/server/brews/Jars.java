@@ -198,7 +198,8 @@ public class Jars {
         if (!Shaking.everIn(plan)) {
             return Optional.empty();
         }
-        return rows.shaking(e, rows.fold(e, plan))
+        return rows.foldable(e)
+                .flatMap(folded -> rows.shaking(e, folded))
                 .map(s -> new StandingJar(
                         e.id,
                         e.name,
@@ -233,8 +234,8 @@ public class Jars {
 
     private @Nullable CupMaking making(UUID id) {
         BrewEntity e = rows.entity(id);
-        return rows.readable(e)
-                .flatMap(plan -> rows.fold(e, plan).live().cup().map(c -> CupMaking.of(plan, c)))
+        return rows.foldable(e)
+                .flatMap(folded -> folded.live().cup().map(c -> CupMaking.of(folded.plan(), c)))
                 .orElse(null);
     }
 

@@ -1,7 +1,6 @@
 package embercup.server.brews;
 
 import embercup.core.plan.BrewPlan;
-import embercup.server.plans.OrderRequest;
 import embercup.server.plans.Plans;
 import embercup.server.platform.HouseholdRestored;
 import java.util.List;
@@ -15,7 +14,6 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Gives every brew of an earlier version, which kept only its request, the plan that this request makes today; once, at the
@@ -29,14 +27,12 @@ class PlansForOldBrews implements ApplicationRunner {
 
     private final JdbcTemplate database;
     private final Plans plans;
-    private final KeptPlans kept;
-    private final JsonMapper json;
+    private final BrewDocuments kept;
 
-    PlansForOldBrews(JdbcTemplate database, Plans plans, KeptPlans kept, JsonMapper json) {
+    PlansForOldBrews(JdbcTemplate database, Plans plans, BrewDocuments kept) {
         this.database = database;
         this.plans = plans;
         this.kept = kept;
-        this.json = json;
     }
 
     @Override
@@ -58,7 +54,7 @@ class PlansForOldBrews implements ApplicationRunner {
     private void give(UUID brew) {
         try {
             String request = database.queryForObject("select request from brew where id = ?", String.class, brew);
-            BrewPlan plan = plans.again(json.readValue(request, OrderRequest.class));
+            BrewPlan plan = plans.again(kept.order(request));
             database.update("update brew set kept = ? where id = ? and kept is null", kept.write(plan), brew);
         } catch (RuntimeException e) {
             LOG.warn("Brew {} keeps no plan, and its request makes none any more: {}", brew, e.getMessage());

@@ -7,6 +7,7 @@ import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.server.brews.Cups;
 import embercup.server.kitchen.Kitchens;
+import embercup.server.recipes.KeptRecipes;
 import embercup.server.recipes.RecipeDocument;
 import embercup.server.recipes.RecipeReading;
 import java.time.Instant;
@@ -38,12 +39,14 @@ class CourseRows {
     private final Cups cups;
     private final Kitchens kitchens;
     private final JsonMapper json;
+    private final KeptRecipes recipes;
 
-    CourseRows(CupRepository own, Cups cups, Kitchens kitchens, JsonMapper json) {
+    CourseRows(CupRepository own, Cups cups, Kitchens kitchens, JsonMapper json, KeptRecipes recipes) {
         this.own = own;
         this.cups = cups;
         this.kitchens = kitchens;
         this.json = json;
+        this.recipes = recipes;
     }
 
     /** Who drinks it. @param serving part of a cup at a time */
@@ -61,7 +64,7 @@ class CourseRows {
     }
 
     RecipeDocument document(CourseEntity e) {
-        return json.readValue(e.recipe, RecipeDocument.class);
+        return recipes.read(e.recipe);
     }
 
     Recipe recipe(CourseEntity e) {
@@ -101,7 +104,7 @@ class CourseRows {
     }
 
     String text(RecipeDocument recipe) {
-        return json.writeValueAsString(recipe);
+        return recipes.write(recipe);
     }
 
     /** What an adult has at a time, mL: the recipe's cups of a day over its times. */

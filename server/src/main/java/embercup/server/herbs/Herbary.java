@@ -19,6 +19,8 @@ import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.herbs.OwnHerbDocument.SaysDocument;
 import embercup.server.herbs.OwnHerbDocument.WeightDocument;
+import embercup.server.kept.KeptJson;
+import embercup.server.kept.KeptKind;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import embercup.server.platform.RefusedException;
@@ -39,7 +41,6 @@ import org.springframework.context.annotation.Lazy;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The shipped materia with the cook's own herbs and weights over it. */
 @Service
@@ -53,14 +54,14 @@ public class Herbary {
     private final Materia shipped;
     private final OwnHerbRepository repository;
     private final List<HerbUses> places;
-    private final JsonMapper json;
+    private final KeptKind<OwnHerbDocument> kept;
     private final Clock clock;
 
-    Herbary(Materia shipped, OwnHerbRepository repository, @Lazy List<HerbUses> places, JsonMapper json, Clock clock) {
+    Herbary(Materia shipped, OwnHerbRepository repository, @Lazy List<HerbUses> places, KeptJson json, Clock clock) {
         this.shipped = shipped;
         this.repository = repository;
         this.places = places;
-        this.json = json;
+        this.kept = json.ofWire("own herb", OwnHerbDocument.class, List.of());
         this.clock = clock;
     }
 
@@ -80,7 +81,7 @@ public class Herbary {
     @Transactional(readOnly = true)
     public Materia materia() {
         Map<String, OwnHerbDocument> own = new TreeMap<>();
-        repository.findAll().forEach(e -> own.put(e.slug, json.readValue(e.document, OwnHerbDocument.class)));
+        repository.findAll().forEach(e -> own.put(e.slug, kept.read(e.document)));
         Materia materia = shipped.with(own.entrySet().stream()
                 .filter(e -> e.getValue().parts() == null)
                 .map(e -> herb(e.getKey(), e.getValue()))
@@ -132,7 +133,7 @@ public class Herbary {
         }
         Herb herb = doc.parts() == null ? herb(slug, doc) : mixed(slug, doc);
         e.retiredAt = null;
-        e.document = json.writeValueAsString(doc.at(null));
+        e.document = kept.write(doc.at(null));
         repository.saveAndFlush(e);
         return herb;
     }
@@ -161,7 +162,7 @@ public class Herbary {
     }
 
     private OwnHerbDocument doc(OwnHerbEntity e) {
-        return json.readValue(e.document, OwnHerbDocument.class).at(e.version);
+        return kept.read(e.document).at(e.version);
     }
 
     /** A blend that cannot be mixed any more is not there, and the log says so: nothing else fails with it. */

@@ -41,13 +41,21 @@ public class Recipes implements HerbUses {
 
     private final RecipeRepository repository;
     private final JsonMapper json;
+    private final KeptRecipes kept;
     private final VersionRepository versions;
     private final Herbary herbary;
     private final Clock clock;
 
-    Recipes(RecipeRepository repository, VersionRepository versions, JsonMapper json, Herbary herbary, Clock clock) {
+    Recipes(
+            RecipeRepository repository,
+            VersionRepository versions,
+            JsonMapper json,
+            KeptRecipes kept,
+            Herbary herbary,
+            Clock clock) {
         this.repository = repository;
         this.json = json;
+        this.kept = kept;
         this.versions = versions;
         this.herbary = herbary;
         this.clock = clock;
@@ -66,7 +74,7 @@ public class Recipes implements HerbUses {
         repository.findAllByOrderByCreatedAtAscIdAsc().forEach(this::sheet);
         versions.findAll().forEach(v -> {
             json.readValue(v.purposes, new TypeReference<List<String>>() {});
-            json.readValue(v.document, RecipeDocument.class);
+            kept.read(v.document);
         });
     }
 
@@ -98,7 +106,7 @@ public class Recipes implements HerbUses {
     /** The recipe alone, without its thumb, which costs a plan. @throws RefusedException 404 when there is none */
     @Transactional(readOnly = true)
     public RecipeDocument doc(UUID id) {
-        return json.readValue(entity(id).document, RecipeDocument.class);
+        return kept.read(entity(id).document);
     }
 
     /** @throws embercup.core.workings.InvalidInputException when it cannot be brewed */
@@ -152,7 +160,7 @@ public class Recipes implements HerbUses {
                         v.until,
                         v.about,
                         json.readValue(v.purposes, new TypeReference<List<String>>() {}),
-                        json.readValue(v.document, RecipeDocument.class)))
+                        kept.read(v.document)))
                 .toList();
     }
 
@@ -183,13 +191,13 @@ public class Recipes implements HerbUses {
         e.tradition = Fields.code(recipe.tradition());
         e.about = Fields.textOrEmpty(draft.about(), "about", Length.ABOUT);
         e.purposes = json.writeValueAsString(purposes);
-        e.document = json.writeValueAsString(doc);
+        e.document = kept.write(doc);
         e.thumb = json.writeValueAsString(thumb(plan));
         e.updatedAt = clock.instant();
     }
 
     private RecipeResponse sheet(RecipeEntity e) {
-        RecipeDocument doc = json.readValue(e.document, RecipeDocument.class);
+        RecipeDocument doc = kept.read(e.document);
         List<String> purposes = json.readValue(e.purposes, new TypeReference<List<String>>() {});
         Thumb thumb = e.thumb == null ? planned(doc) : json.readValue(e.thumb, Thumb.class);
         return new RecipeResponse(

@@ -18,17 +18,20 @@ import embercup.core.recipe.Addition;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
+import embercup.server.kept.KeptJson;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import tools.jackson.databind.json.JsonMapper;
 
 /** A plan is read back as it was written, whatever is in it. */
-class KeptPlansTest {
+class BrewDocumentsTest {
 
-    private static final KeptPlans KEPT = new KeptPlans();
+    private static final BrewDocuments KEPT =
+            new BrewDocuments(new KeptJson(JsonMapper.builder().build()));
     private static final Planner PLANNER = new Planner(Materia.shipped());
 
     private static Addition dried(String herb, Cut cut, double grams, int stage) {
