@@ -51,11 +51,12 @@ class GoldenHouseholdsTest {
 
     @BeforeEach
     void empty() {
-        for (String table :
-                RunningServer.rows("select table_name from information_schema.tables where table_schema = 'golden'"
-                        + " and table_name not in ('flyway_schema_history', 'kitchen')")) {
-            RunningServer.sql("truncate golden.\"" + table + "\" cascade");
-        }
+        RunningServer.sql("truncate "
+                + String.join(
+                        ", ",
+                        RunningServer.rows("select 'golden.' || table_name from information_schema.tables"
+                                + " where table_schema = 'golden'"
+                                + " and table_name not in ('flyway_schema_history', 'kitchen')")));
     }
 
     static Stream<String> versions() throws IOException {
