@@ -172,7 +172,7 @@ class ArchiveOverHttpTest {
                 "disk_trial",
                 "flyway_schema_history"));
         assertThat(named)
-                .as("a new table is put into Contents, or left out there with its reason")
+                .as("a new table is put into ArchivedTable, or left out there with its reason")
                 .containsExactlyInAnyOrderElementsOf(
                         rows("select table_name from information_schema.tables where table_schema = 'public'"));
         JsonNode counts = manifest(archive).get("rows");

@@ -13,8 +13,8 @@ import embercup.server.recipes.RecipeDocument;
 import embercup.server.recipes.RecipeDocument.AdditionDocument;
 import embercup.server.recipes.RecipeDocument.PosologyDocument;
 import embercup.server.recipes.RecipeDocument.StageDocument;
-import embercup.server.recipes.RecipeReading;
-import embercup.server.recipes.RecipeWriting;
+import embercup.server.recipes.RecipeFromDocument;
+import embercup.server.recipes.RecipeToDocument;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -137,21 +137,22 @@ class RecipeDocumentTest {
         String json = RunningServer.JSON.writeValueAsString(doc);
         RecipeDocument again = RunningServer.JSON.readValue(json, RecipeDocument.class);
         assertThat(again).isEqualTo(doc);
-        assertThat(RecipeReading.read(again, "recipe")).isEqualTo(RecipeReading.read(doc, "recipe"));
+        assertThat(RecipeFromDocument.read(again, "recipe")).isEqualTo(RecipeFromDocument.read(doc, "recipe"));
     }
 
     @ParameterizedTest
     @MethodSource("seeds")
     void writtenByTheServerAndReadAgainItIsTheSameRecipe(int seed) {
-        Recipe recipe = RecipeReading.read(any(new Random(seed)), "recipe");
-        assertThat(RecipeReading.read(RecipeWriting.write(recipe), "recipe")).isEqualTo(recipe);
+        Recipe recipe = RecipeFromDocument.read(any(new Random(seed)), "recipe");
+        assertThat(RecipeFromDocument.read(RecipeToDocument.write(recipe), "recipe"))
+                .isEqualTo(recipe);
     }
 
     @ParameterizedTest
     @EnumSource(StageKind.class)
     void everyKindOfStageIsReadAsItself(StageKind kind) {
         StageDocument doc = plain(kind.code(), 62.0);
-        Recipe recipe = RecipeReading.read(recipe(List.of(), List.of(doc)), "recipe");
+        Recipe recipe = RecipeFromDocument.read(recipe(List.of(), List.of(doc)), "recipe");
         assertThat(recipe.stages().get(0).kind()).isEqualTo(kind);
     }
 
@@ -166,7 +167,7 @@ class RecipeDocumentTest {
         assertThat(stage("strain")).isEqualTo(new Stage.Strain(false));
         AdditionDocument bare =
                 new AdditionDocument("ginger", null, null, 1.0, "tsp", null, null, null, null, null, null);
-        Recipe recipe = RecipeReading.read(recipe(List.of(bare), null), "recipe");
+        Recipe recipe = RecipeFromDocument.read(recipe(List.of(bare), null), "recipe");
         assertThat(recipe.additions().get(0).form()).isEqualTo(Form.DRIED);
         assertThat(recipe.additions().get(0).cut()).isEqualTo(Cut.CHOPPED);
         assertThat(recipe.additions().get(0).stage()).isZero();
@@ -174,7 +175,7 @@ class RecipeDocumentTest {
 
     private static Stage stage(String kind) {
         boolean hot = kind.equals("heat");
-        return RecipeReading.read(recipe(List.of(), List.of(plain(kind, hot ? null : 62.0))), "recipe")
+        return RecipeFromDocument.read(recipe(List.of(), List.of(plain(kind, hot ? null : 62.0))), "recipe")
                 .stages()
                 .get(0);
     }

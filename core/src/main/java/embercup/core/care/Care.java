@@ -133,7 +133,7 @@ public final class Care {
         all.addAll(RawHerbs.of(materia, plan));
         all.addAll(HerbCautions.of(herbs, drinker));
         all.removeIf(c -> c instanceof Caution.General g && drowsy(g) && !sedates(plan, herbs));
-        all.addAll(new Meeting(materia, plan).cautions(herbs));
+        all.addAll(new HerbCombinations(materia, plan).cautions(herbs));
         herbs.stream().filter(h -> materia.isOwn(h.slug())).forEach(h -> all.add(OwnHerbs.of(materia, h, drinker)));
         PlanRequest request = plan.request();
         all.addAll(RunLength.of(herbs, request, history));
@@ -160,10 +160,10 @@ public final class Care {
             all.add(new Caution.Stains(dyes));
         }
         all.addAll(KitchenHazards.of(plan));
-        all.sort(Order.OF_TELLING);
+        all.sort(CautionOrder.OF_TELLING);
         Map<String, Workings> workings = new TreeMap<>();
         loads.forEach(l -> workings.put("dailyLoads." + Code.of(l.constituent()), l.day()));
-        return new Verdict(List.copyOf(all), loads, Asking.of(materia, herbs, drinker), workings);
+        return new Verdict(List.copyOf(all), loads, ClinicianAdvice.of(materia, herbs, drinker), workings);
     }
 
     /**
@@ -184,7 +184,7 @@ public final class Care {
             SingleDose.of(plan.usual(materia, a), a.of().herb(), a.perCupG() * sharer.serving(), share)
                     .ifPresent(own::add);
         }
-        own.sort(Order.OF_TELLING);
+        own.sort(CautionOrder.OF_TELLING);
         if (share > 0 && sharer.serving() > share * (1 + 1e-9)) {
             own.add(0, new Caution.ServingTooLarge((int) Math.floor(share * 100), (int)
                     Math.round(sharer.serving() * 100)));

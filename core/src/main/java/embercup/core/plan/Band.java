@@ -21,7 +21,7 @@ final class Band {
      *
      * @param drawn share of the body that is drawn, 0–1
      */
-    static double of(Standard standard, double drawn, BrewSetup pot, List<PlannedAddition> additions) {
+    static double of(StandardCup standard, double drawn, BrewSetup pot, List<PlannedAddition> additions) {
         double square = Math.pow(standard.band(drawn), 2);
         for (Part part : parts(pot, additions)) {
             square += Math.pow(part.share * part.spread, 2);

@@ -38,7 +38,7 @@ public record BrewPlan(
         PlanRequest request,
         List<PlannedAddition> additions,
         BrewSetup pot,
-        Standard standard,
+        StandardCup standard,
         Prediction predicted,
         List<Caution> notes,
         List<Reason> reasons,

@@ -69,7 +69,7 @@ public final class Planner {
         waits.stream().filter(r -> !brew.stages().get(r.stage()).needless()).forEach(reasons::add);
         notes.addAll(Doubts.of(materia, request, additions, notes));
         notes.addAll(PotNotes.of(materia, request, additions, pot, brew));
-        Standard standard = standard(request, pot.vessel());
+        StandardCup standard = standard(request, pot.vessel());
         Prediction predicted = Prediction.of(pot, standard, additions, brew);
         otherTime(request, pot, standard, brew, predicted).ifPresent(notes::add);
         Figures.waterAndTimes(workings, pot, filled.pour, reckoning);
@@ -134,7 +134,7 @@ public final class Planner {
 
     /** Why a pot of more or fewer cups is another in strength than the recipe's own: its water takes another time to go. */
     private static Optional<Caution> otherTime(
-            PlanRequest request, BrewSetup pot, Standard standard, BrewResult brew, Prediction predicted) {
+            PlanRequest request, BrewSetup pot, StandardCup standard, BrewResult brew, Prediction predicted) {
         if (!request.recipe().has(StageKind.REDUCE) || Math.abs(pot.volumeScale() - 1) < 1e-9 || brew.neverBoils()) {
             return Optional.empty();
         }
@@ -297,13 +297,13 @@ public final class Planner {
     }
 
     /** The recipe's own standard cup, as written, in a standard kitchen; one that says its water by the vessel, in that. */
-    private Standard standard(PlanRequest request, Vessel vessel) {
+    private StandardCup standard(PlanRequest request, Vessel vessel) {
         PlanRequest written = PlanRequest.asWritten(request.recipe()).withCustom(request.custom());
         if (Filling.of(request.recipe()).isPresent()) {
             written = written.withKitchen(written.kitchen().withVessel(vessel));
         }
         BrewSetup own = fill(written, ownCharges(written)).pot;
-        return new Standard(
+        return new StandardCup(
                 own, BrewSimulation.bodyPerMl(own), materia.extraction().bandRelative());
     }
 

@@ -34,7 +34,7 @@ public record Prediction(
         curve = List.copyOf(curve);
     }
 
-    static Prediction of(BrewSetup pot, Standard standard, List<PlannedAddition> additions, BrewResult brew) {
+    static Prediction of(BrewSetup pot, StandardCup standard, List<PlannedAddition> additions, BrewResult brew) {
         Timeline timeline = Timeline.of(pot.kitchen(), additions, brew.stages());
         double bodyPerMl = brew.yieldMl() <= 0 ? 0 : brew.drawn().getOrDefault(ExtractClass.BODY, 0.0) / brew.yieldMl();
         double strength = standard.bodyPerMl() == 0 ? 0 : bodyPerMl / standard.bodyPerMl();
@@ -42,7 +42,7 @@ public record Prediction(
         return new Prediction(WaterPlan.of(pot, brew), timeline, brew, estimate, curve(brew, timeline, standard));
     }
 
-    private static List<CurvePoint> curve(BrewResult brew, Timeline timeline, Standard standard) {
+    private static List<CurvePoint> curve(BrewResult brew, Timeline timeline, StandardCup standard) {
         double whole = standard.bodyPerMl() * brew.yieldMl();
         double scale = whole <= 0 ? 0 : 1 / whole;
         return brew.curve().stream()

@@ -3,7 +3,7 @@ package embercup.core.plan;
 import embercup.core.brew.BrewResult;
 import embercup.core.brew.BrewSetup;
 import embercup.core.brew.Charge;
-import embercup.core.brew.Giving;
+import embercup.core.brew.InfusionTimes;
 import embercup.core.materia.ExtractClass;
 import embercup.core.materia.ExtractionData;
 import embercup.core.materia.Herb;
@@ -70,7 +70,7 @@ final class UsualCup {
                 .map(m -> m.method() == Herb.Method.DECOCTION)
                 .orElse(herb.part().hard());
         double minutes = herb.method().map(Herb.UsualMethod::minutes).orElse(10.0);
-        Giving.Heat heat = simmers ? Giving.Heat.SIMMERED : Giving.Heat.STEEPED;
+        InfusionTimes.Heat heat = simmers ? InfusionTimes.Heat.SIMMERED : InfusionTimes.Heat.STEEPED;
         double dryG = charge.grams() <= 0 ? grams : grams * charge.dryG() / charge.grams();
         return charge.drawnAt(
                 data, ExtractClass.BODY, dryG / CUP_ML, heat.celsius(), heat.agitation(data) * minutes * 60);

@@ -14,8 +14,8 @@ import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
-import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlannedAddition;
+import embercup.core.plan.SeveralPots;
 import embercup.core.plan.Step;
 import embercup.core.reading.Asked;
 import embercup.core.reading.Understood;
@@ -176,9 +176,9 @@ public final class Words {
             said = text("shelf-life", arguments(life));
         } else if (fact instanceof Wanted wanted) {
             said = WantedWords.say(this, wanted);
-        } else if (fact instanceof Interleaving.Clash clash) {
+        } else if (fact instanceof SeveralPots.Clash clash) {
             said = clash(clash);
-        } else if (fact instanceof Interleaving.Meeting meeting) {
+        } else if (fact instanceof SeveralPots.HerbCombinations meeting) {
             said = meeting(meeting);
         } else if (fact instanceof Blend.LeftOut out) {
             said = text("left-out." + Code.of(out.because()), arguments(out));
@@ -370,17 +370,17 @@ public final class Words {
 
     // ---- several pots
 
-    private String clash(Interleaving.Clash clash) {
+    private String clash(SeveralPots.Clash clash) {
         String key = clash.onTheMinute() ? "clash.on-the-minute" : "clash.no-room";
         return text(key, Map.of("why", meeting(clash.why())));
     }
 
-    private String meeting(Interleaving.Meeting meeting) {
+    private String meeting(SeveralPots.HerbCombinations meeting) {
         Map<String, Object> all = new HashMap<>();
         all.put("with", meeting.with());
         all.put("own", steps.label(meeting.own().plan(), meeting.own().step()));
         all.put("other", steps.label(meeting.other().plan(), meeting.other().step()));
-        if (meeting.what() instanceof Interleaving.Hold.OnBurner burner) {
+        if (meeting.what() instanceof SeveralPots.Hold.OnBurner burner) {
             all.put("burner", burner.name());
         }
         return text(Facts.key(meeting.what().getClass()), all);

@@ -58,8 +58,10 @@ class ExtractionTest {
     void aromaComesBeforeBodyBeforeBiteAndACrushedHerbBeforeAWholeOne() {
         for (String slug : new String[] {"linden", "dandelion", "fennel", "cinnamon-cassia", "reishi"}) {
             var herb = embercup.core.Pots.MATERIA.herb(slug, "herb");
-            Giving whole = Giving.of(embercup.core.Pots.MATERIA, herb, embercup.core.materia.Form.DRIED, Cut.WHOLE);
-            Giving ground = Giving.of(embercup.core.Pots.MATERIA, herb, embercup.core.materia.Form.DRIED, Cut.GROUND);
+            InfusionTimes whole =
+                    InfusionTimes.of(embercup.core.Pots.MATERIA, herb, embercup.core.materia.Form.DRIED, Cut.WHOLE);
+            InfusionTimes ground =
+                    InfusionTimes.of(embercup.core.Pots.MATERIA, herb, embercup.core.materia.Form.DRIED, Cut.GROUND);
             assertThat(whole.aromaMin()).as(slug).isLessThan(whole.bodyMin());
             assertThat(whole.bodyMin()).as(slug).isLessThan(whole.biteMin());
             assertThat(ground.bodyMin()).as(slug).isLessThan(whole.bodyMin() / 5);
@@ -71,10 +73,10 @@ class ExtractionTest {
     void aTenMinuteInfusionIsEnoughForAFlowerAndNotForARoot() {
         var materia = embercup.core.Pots.MATERIA;
         var dried = embercup.core.materia.Form.DRIED;
-        assertThat(Giving.of(materia, materia.herb("linden", "herb"), dried, Cut.CHOPPED)
+        assertThat(InfusionTimes.of(materia, materia.herb("linden", "herb"), dried, Cut.CHOPPED)
                         .bodyMin())
                 .isLessThan(10);
-        assertThat(Giving.of(materia, materia.herb("dandelion", "herb"), dried, Cut.WHOLE)
+        assertThat(InfusionTimes.of(materia, materia.herb("dandelion", "herb"), dried, Cut.WHOLE)
                         .bodyMin())
                 .isGreaterThan(10);
     }

@@ -122,7 +122,7 @@ final class ArchiveFile implements AutoCloseable {
         if (zip.size() > MOST_ENTRIES) {
             throw refused("archive-flood", Map.of());
         }
-        List<String> known = Contents.files();
+        List<String> known = ArchivedTable.files();
         Set<String> seen = new HashSet<>();
         for (Enumeration<? extends ZipEntry> all = zip.entries(); all.hasMoreElements(); ) {
             String name = all.nextElement().getName();
@@ -183,12 +183,12 @@ final class ArchiveFile implements AutoCloseable {
         return manifest;
     }
 
-    boolean has(Contents of) {
+    boolean has(ArchivedTable of) {
         return zip.getEntry(of.file()) != null;
     }
 
     /** The rows of a table, one a line; reading on past a limit is refused. */
-    InputStream rows(Contents of) throws IOException {
+    InputStream rows(ArchivedTable of) throws IOException {
         ZipEntry entry = entry(of.file());
         return new Bounded(zip.getInputStream(entry), Math.max(1, entry.getCompressedSize()));
     }

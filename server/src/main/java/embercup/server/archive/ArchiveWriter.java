@@ -47,14 +47,14 @@ final class ArchiveWriter {
     Manifest write(OutputStream out, int version, Instant now) throws SQLException, IOException {
         tables.run("set local time zone 'UTC'");
         Map<String, Long> rows = new LinkedHashMap<>();
-        for (Contents of : Contents.values()) {
+        for (ArchivedTable of : ArchivedTable.values()) {
             rows.put(of.table, tables.count(of));
         }
         Map<String, String> checksums = new LinkedHashMap<>();
         ZipOutputStream zip = new ZipOutputStream(new BufferedOutputStream(out, BUFFER));
         zip.setLevel(Deflater.BEST_SPEED);
         zip.setComment(Seal.open());
-        for (Contents of : Contents.values()) {
+        for (ArchivedTable of : ArchivedTable.values()) {
             zip.putNextEntry(new ZipEntry(of.file()));
             MessageDigest sha = Seal.sha256();
             // Rows are small: pressed one by one they cost more than their letters.
@@ -74,9 +74,9 @@ final class ArchiveWriter {
         return manifest;
     }
 
-    private void rows(Contents of, OutputStream out) throws SQLException, IOException {
+    private void rows(ArchivedTable of, OutputStream out) throws SQLException, IOException {
         List<String> columns = new ArrayList<>(tables.columns(of));
-        columns.remove(Contents.BYTES);
+        columns.remove(ArchivedTable.BYTES);
         boolean longText = columns.remove(of.longText);
         String rows =
                 "select row_to_json(r)::text%s from (select * from %s order by %s) t cross join lateral (select %s) r"
@@ -109,7 +109,8 @@ final class ArchiveWriter {
 
     /** Pictures are pressed already: they are stored as they are. */
     private void photos(ZipOutputStream zip, Map<String, String> checksums) throws SQLException, IOException {
-        String photos = "select brew_id::text, type, bytes from " + tables.name(Contents.PHOTOS) + " order by brew_id";
+        String photos =
+                "select brew_id::text, type, bytes from " + tables.name(ArchivedTable.PHOTOS) + " order by brew_id";
         try (CopiedRows copied = CopiedRows.of(connection, photos)) {
             while (copied.next()) {
                 ZipEntry entry = new ZipEntry(PhotoFile.name(copied.text(), copied.text()));

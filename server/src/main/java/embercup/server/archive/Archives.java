@@ -2,7 +2,7 @@ package embercup.server.archive;
 
 import embercup.server.brews.Brews;
 import embercup.server.courses.Courses;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.platform.HouseholdRestored;
@@ -92,22 +92,22 @@ class Archives {
         Readers(
                 People people,
                 Kitchens kitchens,
-                Herbary herbary,
+                HouseMateria houseMateria,
                 Recipes recipes,
                 Shelf shelf,
                 Brews brews,
                 Courses courses) {
-            this.all = List.of(people::all, kitchens::sheet, herbary::materia, recipes::readAll, shelf::all);
+            this.all = List.of(people::all, kitchens::sheet, houseMateria::materia, recipes::readAll, shelf::all);
             this.counted = List.of(brews::unreadable, courses::unreadable);
         }
     }
 
     /** How many rows of each kind the household has. */
-    Map<Contents, Long> holds() {
+    Map<ArchivedTable, Long> holds() {
         return Objects.requireNonNull(jdbc.execute((Connection c) -> {
             Tables tables = Tables.current(c);
-            Map<Contents, Long> holds = new LinkedHashMap<>();
-            for (Contents of : Contents.values()) {
+            Map<ArchivedTable, Long> holds = new LinkedHashMap<>();
+            for (ArchivedTable of : ArchivedTable.values()) {
                 holds.put(of, tables.count(of));
             }
             return holds;
@@ -115,9 +115,9 @@ class Archives {
     }
 
     /** Whether nothing is in it yet that a restored household would meet: where the kitchen stands is no thing. */
-    static boolean empty(Map<Contents, Long> holds) {
+    static boolean empty(Map<ArchivedTable, Long> holds) {
         return holds.entrySet().stream()
-                .filter(e -> e.getKey() != Contents.KITCHEN && e.getKey() != Contents.LEARNED)
+                .filter(e -> e.getKey() != ArchivedTable.KITCHEN && e.getKey() != ArchivedTable.LEARNED)
                 .allMatch(e -> e.getValue() == 0);
     }
 
@@ -159,7 +159,7 @@ class Archives {
      *
      * @throws RefusedException 409 when this household is not empty; 422 when the file is not an archive that can be brought back
      */
-    Map<Contents, Long> restore(Path file) {
+    Map<ArchivedTable, Long> restore(Path file) {
         return alone(() -> {
             refuseUnlessEmpty();
             try (ArchiveFile archive = ArchiveFile.open(file, version(), json)) {
@@ -170,7 +170,7 @@ class Archives {
         });
     }
 
-    private Map<Contents, Long> through(ArchiveFile archive) {
+    private Map<ArchivedTable, Long> through(ArchiveFile archive) {
         staging.within(schema -> {
             // The changes that brought households forward bring the archive's rows forward.
             migrate(
@@ -200,30 +200,30 @@ class Archives {
 
     /** @throws RefusedException 409 when the household is not empty */
     private void refuseUnlessEmpty() {
-        Map<Contents, Long> holds = holds();
+        Map<ArchivedTable, Long> holds = holds();
         if (!empty(holds)) {
             throw RefusedException.of(
                     HttpStatus.CONFLICT,
                     "household-not-empty",
                     Map.of(
                             "people",
-                            holds.get(Contents.PEOPLE),
+                            holds.get(ArchivedTable.PEOPLE),
                             "recipes",
-                            holds.get(Contents.RECIPES),
+                            holds.get(ArchivedTable.RECIPES),
                             "brews",
-                            holds.get(Contents.BREWS),
+                            holds.get(ArchivedTable.BREWS),
                             "tins",
-                            holds.get(Contents.TINS)));
+                            holds.get(ArchivedTable.TINS)));
         }
     }
 
     private void takeOver(Connection c, Tables staged) throws SQLException {
         Tables household = Tables.current(c);
-        for (Contents of : Contents.values()) {
+        for (ArchivedTable of : ArchivedTable.values()) {
             household.run("lock table " + household.name(of) + " in share row exclusive mode");
         }
         refuseUnlessEmpty();
-        for (Contents of : Contents.values()) {
+        for (ArchivedTable of : ArchivedTable.values()) {
             String columns = Tables.list(household.columns(of));
             household.run("delete from " + household.name(of));
             household.run("insert into %s (%s) overriding system value select %s from %s"
@@ -232,7 +232,7 @@ class Archives {
         try (Statement s = c.createStatement()) {
             s.execute(
                     "select setval(pg_get_serial_sequence('%s', 'position'), coalesce(max(position), 0) + 1, false) from %s"
-                            .formatted(household.name(Contents.EVENTS), household.name(Contents.EVENTS)));
+                            .formatted(household.name(ArchivedTable.EVENTS), household.name(ArchivedTable.EVENTS)));
         }
     }
 

@@ -28,7 +28,7 @@ class Backups implements DisposableBean {
 
     private final Archives archives;
     private final Copies copies;
-    private final Nights nights;
+    private final NightlyArchives nights;
     private final Clock clock;
     private final boolean nightly;
     private final ScheduledExecutorService clockwork = Executors.newSingleThreadScheduledExecutor(work -> {
@@ -50,7 +50,7 @@ class Backups implements DisposableBean {
             @Value("${ember.nightly}") boolean nightly) {
         this.archives = archives;
         this.copies = copies;
-        this.nights = new Nights(folder, clock, kitchens::zone);
+        this.nights = new NightlyArchives(folder, clock, kitchens::zone);
         this.clock = clock;
         this.nightly = nightly;
     }
@@ -87,7 +87,7 @@ class Backups implements DisposableBean {
         }
     }
 
-    Nights nights() {
+    NightlyArchives nights() {
         return nights;
     }
 

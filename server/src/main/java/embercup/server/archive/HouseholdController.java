@@ -43,12 +43,12 @@ class HouseholdController {
     private final Archives archives;
     private final Backups backups;
     private final Kitchens kitchens;
-    private final OfPerson people;
+    private final PersonalData people;
     private final Clock clock;
     private final Copies copies;
 
     HouseholdController(
-            Archives archives, Backups backups, Kitchens kitchens, OfPerson people, Clock clock, Copies copies) {
+            Archives archives, Backups backups, Kitchens kitchens, PersonalData people, Clock clock, Copies copies) {
         this.archives = archives;
         this.backups = backups;
         this.people = people;
@@ -59,10 +59,10 @@ class HouseholdController {
 
     @GetMapping
     HouseholdResponse household() {
-        Map<Contents, Long> holds = archives.holds();
+        Map<ArchivedTable, Long> holds = archives.holds();
         boolean empty = Archives.empty(holds);
-        Nights nights = backups.nights();
-        Optional<Nights.Night> last = nights.last();
+        NightlyArchives nights = backups.nights();
+        Optional<NightlyArchives.Night> last = nights.last();
         Optional<Backups.Failure> failure = backups.failure();
         return new HouseholdResponse(
                 empty,
@@ -70,9 +70,9 @@ class HouseholdController {
                 new BackupsResponse(
                         nights.folder().toString(),
                         nights.past().size(),
-                        Nights.KEPT,
-                        last.map(Nights.Night::madeAt).orElse(null),
-                        last.map(Nights.Night::bytes).orElse(null),
+                        NightlyArchives.KEPT,
+                        last.map(NightlyArchives.Night::madeAt).orElse(null),
+                        last.map(NightlyArchives.Night::bytes).orElse(null),
                         nights.late(),
                         failure.map(Backups.Failure::at).orElse(null),
                         failure.map(Backups.Failure::why).orElse(null),
@@ -127,7 +127,7 @@ class HouseholdController {
 
     /** How much is kept about somebody, to be said before it is erased. */
     @GetMapping("/people/{id}")
-    OfPerson.KeptOfPerson keptOfPerson(@PathVariable UUID id) {
+    PersonalData.KeptOfPerson keptOfPerson(@PathVariable UUID id) {
         return people.counted(id);
     }
 

@@ -14,14 +14,14 @@ record HouseholdResponse(boolean empty, Held holds, BackupsResponse backups) {
     /** How many there are. */
     record Held(long people, long recipes, long brews, long notes, long photos, long tins) {
 
-        static Held of(Map<Contents, Long> rows) {
+        static Held of(Map<ArchivedTable, Long> rows) {
             return new Held(
-                    rows.getOrDefault(Contents.PEOPLE, 0L),
-                    rows.getOrDefault(Contents.RECIPES, 0L),
-                    rows.getOrDefault(Contents.BREWS, 0L),
-                    rows.getOrDefault(Contents.NOTES, 0L),
-                    rows.getOrDefault(Contents.PHOTOS, 0L),
-                    rows.getOrDefault(Contents.TINS, 0L));
+                    rows.getOrDefault(ArchivedTable.PEOPLE, 0L),
+                    rows.getOrDefault(ArchivedTable.RECIPES, 0L),
+                    rows.getOrDefault(ArchivedTable.BREWS, 0L),
+                    rows.getOrDefault(ArchivedTable.NOTES, 0L),
+                    rows.getOrDefault(ArchivedTable.PHOTOS, 0L),
+                    rows.getOrDefault(ArchivedTable.TINS, 0L));
         }
     }
 

@@ -24,7 +24,7 @@ record Manifest(
     static final String FILE = "manifest.json";
     static final String OURS = "ember-cup-household";
 
-    long rowsOf(Contents of) {
+    long rowsOf(ArchivedTable of) {
         return rows.getOrDefault(of.table, 0L);
     }
 }

@@ -45,12 +45,12 @@ final class Staging {
     void load(ArchiveFile archive) throws SQLException, IOException {
         // Rows name each other in any order; all of it is checked at the end.
         deferChecks();
-        if (!tables.columns(Contents.PHOTOS).isEmpty()) {
-            tables.run("alter table " + tables.name(Contents.PHOTOS) + " alter column bytes drop not null");
+        if (!tables.columns(ArchivedTable.PHOTOS).isEmpty()) {
+            tables.run("alter table " + tables.name(ArchivedTable.PHOTOS) + " alter column bytes drop not null");
         }
         tables.run(
                 "create table " + tables.name(LINES) + " (n bigint generated always as identity, line jsonb not null)");
-        for (Contents of : Contents.values()) {
+        for (ArchivedTable of : ArchivedTable.values()) {
             List<String> columns = tables.columns(of);
             if (columns.isEmpty()) {
                 if (archive.manifest().rowsOf(of) > 0 || archive.has(of)) {
@@ -91,7 +91,7 @@ final class Staging {
         }
     }
 
-    private void rows(ArchiveFile archive, Contents of, List<String> columns) throws SQLException, IOException {
+    private void rows(ArchiveFile archive, ArchivedTable of, List<String> columns) throws SQLException, IOException {
         tables.run("truncate " + tables.name(LINES));
         try (InputStream in = archive.rows(of)) {
             connection
@@ -99,11 +99,11 @@ final class Staging {
                     .getCopyAPI()
                     .copyIn("copy " + tables.name(LINES) + " (line) from stdin" + AS_LINES, in);
         }
-        boolean photos = of == Contents.PHOTOS;
+        boolean photos = of == ArchivedTable.PHOTOS;
         onlyColumns(of, columns, photos);
         List<String> filled = new ArrayList<>(columns);
         if (photos) {
-            filled.remove(Contents.BYTES);
+            filled.remove(ArchivedTable.BYTES);
         }
         String list = Tables.list(filled);
         int n = tables.run(
@@ -119,7 +119,7 @@ final class Staging {
     }
 
     /** A field that the table does not have would be lost silently. */
-    private void onlyColumns(Contents of, List<String> columns, boolean photos) throws SQLException {
+    private void onlyColumns(ArchivedTable of, List<String> columns, boolean photos) throws SQLException {
         try (PreparedStatement s =
                 connection.prepareStatement("select case when jsonb_typeof(line) = 'object' then k else '?' end"
                         + " from " + tables.name(LINES) + " left join lateral jsonb_object_keys("
@@ -127,7 +127,7 @@ final class Staging {
                         + " where jsonb_typeof(line) <> 'object' or k <> all (?) limit 1")) {
             List<String> known = new ArrayList<>(columns);
             if (photos) {
-                known.remove(Contents.BYTES);
+                known.remove(ArchivedTable.BYTES);
             }
             s.setArray(1, connection.createArrayOf("text", known.toArray()));
             try (ResultSet rows = s.executeQuery()) {
@@ -143,7 +143,7 @@ final class Staging {
         if (archive.photos() != rows) {
             throw ArchiveFile.refused("archive-short", Map.of("entry", "photos"));
         }
-        String table = tables.name(Contents.PHOTOS);
+        String table = tables.name(ArchivedTable.PHOTOS);
         try (Statement all = connection.createStatement();
                 PreparedStatement give =
                         connection.prepareStatement("update " + table + " set bytes = ? where brew_id = ?::uuid");
@@ -163,7 +163,7 @@ final class Staging {
     }
 
     /** What the database says of a row; a full disk or a database that went away is no fault of the archive. */
-    private static RuntimeException refused(@Nullable Contents of, PSQLException e) throws PSQLException {
+    private static RuntimeException refused(@Nullable ArchivedTable of, PSQLException e) throws PSQLException {
         String state = String.valueOf(e.getSQLState());
         // 54: nested deeper than a value may be.
         boolean theRow = state.startsWith("22") || state.startsWith("23") || state.startsWith("54");

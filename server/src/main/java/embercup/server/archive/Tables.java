@@ -8,7 +8,7 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 
-/** The tables of one schema, read by their own description. Names come from the database and from {@link Contents} alone. */
+/** The tables of one schema, read by their own description. Names come from the database and from {@link ArchivedTable} alone. */
 final class Tables {
 
     private final Connection connection;
@@ -27,7 +27,7 @@ final class Tables {
         return schema;
     }
 
-    String name(Contents of) {
+    String name(ArchivedTable of) {
         return name(of.table);
     }
 
@@ -36,7 +36,7 @@ final class Tables {
     }
 
     /** Columns that are written; what the database computes itself is left to it. Empty when there is no such table. */
-    List<String> columns(Contents of) throws SQLException {
+    List<String> columns(ArchivedTable of) throws SQLException {
         List<String> columns = new ArrayList<>();
         try (PreparedStatement s =
                 connection.prepareStatement("select column_name from information_schema.columns where table_schema = ?"
@@ -52,7 +52,7 @@ final class Tables {
         return columns;
     }
 
-    long count(Contents of) throws SQLException {
+    long count(ArchivedTable of) throws SQLException {
         try (Statement s = connection.createStatement();
                 ResultSet rows = s.executeQuery("select count(*) from " + name(of))) {
             rows.next();

@@ -7,7 +7,7 @@ import embercup.server.kept.KeptKind;
 import embercup.server.kept.UnknownFormException;
 import embercup.server.plans.OrderRequest;
 import embercup.server.plans.PlanResponse;
-import embercup.server.platform.ReadOnce;
+import embercup.server.platform.DocumentCache;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -31,8 +31,8 @@ class BrewDocuments {
     private final KeptKind<OrderRequest> orders;
     private final KeptKind<PlanResponse> sheets;
     private final KeptKind<EventRequest> events;
-    private final ReadOnce<BrewPlan> plans;
-    private final ReadOnce<PlanResponse> told;
+    private final DocumentCache<BrewPlan> plans;
+    private final DocumentCache<PlanResponse> told;
 
     /** A plan stands in its document under its name. */
     record Kept(BrewPlan plan) {}
@@ -46,8 +46,8 @@ class BrewDocuments {
         this.orders = json.ofWire("order", OrderRequest.class, List.of());
         this.sheets = json.ofWire("sheet", PlanResponse.class, SheetForms.UPCASTERS);
         this.events = json.ofWire("event", EventRequest.class, List.of());
-        this.told = new ReadOnce<>(LOOKED_AT, sheets::read);
-        this.plans = new ReadOnce<>(LOOKED_AT, d -> kind.read(d).plan());
+        this.told = new DocumentCache<>(LOOKED_AT, sheets::read);
+        this.plans = new DocumentCache<>(LOOKED_AT, d -> kind.read(d).plan());
     }
 
     String write(BrewPlan plan) {

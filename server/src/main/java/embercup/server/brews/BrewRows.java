@@ -269,7 +269,7 @@ class BrewRows {
         List<BrewEvent> all = new ArrayList<>();
         for (EventEntity row : happened) {
             try {
-                all.add(EventReading.read(kept.event(row.data), row.at, plan));
+                all.add(EventFromRequest.read(kept.event(row.data), row.at, plan));
             } catch (UnknownFormException later) {
                 throw later(later);
             } catch (JacksonException | InvalidInputException damaged) {
@@ -378,7 +378,7 @@ class BrewRows {
     BrewResponse sheet(BrewEntity e, Folded folded) {
         PlanResponse told = told(e);
         Instant now = BrewClock.now(e, clock.instant());
-        return BrewWriting.write(
+        return BrewToResponse.write(
                 e,
                 folded.live(),
                 folded.plan().request(),

@@ -1,7 +1,7 @@
 package embercup.server.brews;
 
-import embercup.server.platform.Audience;
 import embercup.server.platform.HouseWords;
+import embercup.server.platform.StreamSubscribers;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
@@ -35,27 +35,32 @@ class BrewStreams implements DisposableBean {
     private static final int WAIT_MS = 8_000;
     private static final int PAUSE_MS = 1_000;
 
-    private final Map<UUID, Set<Audience.Listener>> listeners = new ConcurrentHashMap<>();
+    private final Map<UUID, Set<StreamSubscribers.Listener>> listeners = new ConcurrentHashMap<>();
     private final DataSource dataSource;
     private final JdbcClient jdbc;
     private final Brews brews;
     private final HouseWords words;
-    private final Audience audience;
+    private final StreamSubscribers subscribers;
     private final JsonMapper json;
     private final ExecutorService readers = Executors.newFixedThreadPool(READERS, BrewStreams::thread);
     /** Who waits for a brew that is about to be read. */
-    private final Map<UUID, Set<Audience.Listener>> waiting = new ConcurrentHashMap<>();
+    private final Map<UUID, Set<StreamSubscribers.Listener>> waiting = new ConcurrentHashMap<>();
 
     private volatile boolean open = true;
     private volatile @Nullable Thread ear;
 
     BrewStreams(
-            DataSource dataSource, JdbcClient jdbc, Brews brews, HouseWords words, Audience audience, JsonMapper json) {
+            DataSource dataSource,
+            JdbcClient jdbc,
+            Brews brews,
+            HouseWords words,
+            StreamSubscribers subscribers,
+            JsonMapper json) {
         this.dataSource = dataSource;
         this.jdbc = jdbc;
         this.brews = brews;
         this.words = words;
-        this.audience = audience;
+        this.subscribers = subscribers;
         this.json = json;
     }
 
@@ -73,7 +78,7 @@ class BrewStreams implements DisposableBean {
     SseEmitter open(UUID brewId) {
         boolean running = brews.running(brewId);
         listen();
-        Audience.Listener listener = audience.admit(running, gone -> leave(brewId, gone));
+        StreamSubscribers.Listener listener = subscribers.admit(running, gone -> leave(brewId, gone));
         listeners.computeIfAbsent(brewId, id -> ConcurrentHashMap.newKeySet()).add(listener);
         // Read only now: what is confirmed before is in it, what is confirmed after is told to a listener that is
         // there.
@@ -81,7 +86,7 @@ class BrewStreams implements DisposableBean {
         return listener.emitter();
     }
 
-    private void leave(UUID brewId, Audience.Listener listener) {
+    private void leave(UUID brewId, StreamSubscribers.Listener listener) {
         listeners.computeIfPresent(brewId, (id, all) -> {
             all.remove(listener);
             return all.isEmpty() ? null : all;
@@ -111,7 +116,7 @@ class BrewStreams implements DisposableBean {
             try (var connection = dataSource.getConnection();
                     var statement = connection.createStatement()) {
                 statement.execute("listen " + CHANNEL);
-                statement.execute("listen " + Audience.DEVICE_GONE);
+                statement.execute("listen " + StreamSubscribers.DEVICE_GONE);
                 PGConnection postgres = connection.unwrap(PGConnection.class);
                 tellAll();
                 while (open) {
@@ -121,8 +126,8 @@ class BrewStreams implements DisposableBean {
                         continue;
                     }
                     for (var word : words) {
-                        if (word.getName().equals(Audience.DEVICE_GONE)) {
-                            audience.dismissOwned(word.getParameter());
+                        if (word.getName().equals(StreamSubscribers.DEVICE_GONE)) {
+                            subscribers.dismissOwned(word.getParameter());
                         } else {
                             tell(UUID.fromString(word.getParameter()));
                         }
@@ -154,12 +159,12 @@ class BrewStreams implements DisposableBean {
     }
 
     /** Has a brew read once for all who wait for it, however often that is asked for before it is done. */
-    private void tell(UUID brewId, Set<Audience.Listener> to) {
+    private void tell(UUID brewId, Set<StreamSubscribers.Listener> to) {
         if (to.isEmpty()) {
             return;
         }
         waiting.compute(brewId, (id, before) -> {
-            Set<Audience.Listener> all = before == null ? new HashSet<>() : before;
+            Set<StreamSubscribers.Listener> all = before == null ? new HashSet<>() : before;
             all.addAll(to);
             if (before == null) {
                 readers.execute(() -> read(id));
@@ -169,7 +174,7 @@ class BrewStreams implements DisposableBean {
     }
 
     private void read(UUID brewId) {
-        Set<Audience.Listener> to = waiting.remove(brewId);
+        Set<StreamSubscribers.Listener> to = waiting.remove(brewId);
         if (to == null) {
             return;
         }
@@ -177,18 +182,18 @@ class BrewStreams implements DisposableBean {
             words.saying(() -> {
                 // Written once: a state is as long as its curve.
                 String now = json.writeValueAsString(brews.get(brewId));
-                to.forEach(l -> audience.tell(l, "brew", now));
+                to.forEach(l -> subscribers.tell(l, "brew", now));
             });
         } catch (RuntimeException e) {
             // They ask again by themselves, and hear then what is wrong.
             LOG.debug("A brew could not be read for those who listen", e);
-            to.forEach(audience::dismiss);
+            to.forEach(subscribers::dismiss);
         }
     }
 
     /** A word now and then, so that a page knows that it still hears, and one that went away is noticed. */
     private void beat() {
-        listeners.values().forEach(all -> all.forEach(audience::beat));
+        listeners.values().forEach(all -> all.forEach(subscribers::beat));
     }
 
     @Override

@@ -194,8 +194,8 @@ public class Brews {
         }
         BrewPlan plan = rows.plan(e);
         if (!rows.happened(eventId, e)) {
-            Instant at = BrewClock.now(e, EventReading.at(doc, clock.instant()));
-            BrewEvent event = EventReading.read(doc, at, plan);
+            Instant at = BrewClock.now(e, EventFromRequest.at(doc, clock.instant()));
+            BrewEvent event = EventFromRequest.read(doc, at, plan);
             rules.refuse(e, plan, event);
             rows.insert(brewId, doc, at);
         }
@@ -204,7 +204,7 @@ public class Brews {
 
     /** Nothing can be folded of a brew whose plan cannot be read; it leaves the fire all the same. */
     private void giveUp(BrewEntity e, EventRequest doc, UUID eventId) {
-        Instant at = EventReading.at(doc, clock.instant());
+        Instant at = EventFromRequest.at(doc, clock.instant());
         if (!rows.happened(eventId, e)) {
             rows.insert(e.id, doc, at);
         }

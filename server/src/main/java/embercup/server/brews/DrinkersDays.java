@@ -4,7 +4,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import embercup.core.care.History;
 import embercup.core.keeping.OnTheShelf;
 import embercup.core.materia.Constituent;
-import embercup.core.plan.Interleaving;
+import embercup.core.plan.SeveralPots;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.plans.Plans;
 import embercup.server.platform.Fields;
@@ -170,14 +170,14 @@ public class DrinkersDays implements Plans.Day {
 
     @Override
     @Transactional(readOnly = true)
-    public List<Interleaving.Pot> onTheFire(Instant zero) {
+    public List<SeveralPots.Pot> onTheFire(Instant zero) {
         return brews.findAllByPhaseInOrderByCreatedAtAscIdAsc(List.of("planned", "running")).stream()
                 .filter(e -> e.startedAt != null)
                 .flatMap(e -> kept
                         .read(e.kept, e.id)
                         .map(plan -> {
                             double start = Duration.between(zero, e.startedAt).toMillis() / 1000.0;
-                            return new Interleaving.Pot(e.name, plan, start, start, start);
+                            return new SeveralPots.Pot(e.name, plan, start, start, start);
                         })
                         .stream())
                 .toList();

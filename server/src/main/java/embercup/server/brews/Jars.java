@@ -13,7 +13,7 @@ import embercup.core.measure.Volume;
 import embercup.core.plan.BrewPlan;
 import embercup.core.recipe.Menstruum;
 import embercup.core.workings.Workings;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.plans.PlanResponse.KeepsLine;
 import embercup.server.plans.Plans.CupJudged;
@@ -41,13 +41,13 @@ public class Jars {
     private final BrewRepository brews;
     private final BrewRows rows;
     private final Kitchens kitchens;
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
     private final CupCare care;
     private final Clock clock;
 
-    Jars(BrewRepository brews, BrewRows rows, Kitchens kitchens, Herbary herbary, CupCare care, Clock clock) {
+    Jars(BrewRepository brews, BrewRows rows, Kitchens kitchens, HouseMateria houseMateria, CupCare care, Clock clock) {
         this.care = care;
-        this.herbary = herbary;
+        this.houseMateria = houseMateria;
         this.brews = brews;
         this.rows = rows;
         this.kitchens = kitchens;
@@ -241,7 +241,7 @@ public class Jars {
 
     private @Nullable DropsLine drops(UUID id) {
         return rows.readable(rows.entity(id))
-                .flatMap(plan -> Drops.of(herbary.materia(), plan))
+                .flatMap(plan -> Drops.of(houseMateria.materia(), plan))
                 .map(DropsLine::of)
                 .orElse(null);
     }

@@ -9,11 +9,11 @@ import embercup.core.materia.Herb;
 import embercup.core.materia.Materia;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
-import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlannedAddition;
+import embercup.core.plan.SeveralPots;
 import embercup.core.workings.InvalidInputException;
 import embercup.server.courses.CourseRows.Drinker;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.plans.OrderRequest;
 import embercup.server.plans.Plans;
 import embercup.server.platform.HouseWords;
@@ -51,12 +51,12 @@ class CourseJudge {
 
     private final Plans plans;
     private final Plans.Day days;
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
 
-    CourseJudge(Plans plans, Plans.Day days, Herbary herbary) {
+    CourseJudge(Plans plans, Plans.Day days, HouseMateria houseMateria) {
         this.plans = plans;
         this.days = days;
-        this.herbary = herbary;
+        this.houseMateria = houseMateria;
     }
 
     /** Something that somebody drinks day by day. */
@@ -98,7 +98,7 @@ class CourseJudge {
     }
 
     List<Herb> herbs(BrewPlan plan) {
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         return plan.additions().stream()
                 .map(PlannedAddition::herb)
                 .distinct()
@@ -125,7 +125,7 @@ class CourseJudge {
     /** What a course does not go together with, of others that are drunk on the same days by the same people. */
     List<String> clashes(Subject of, Judged judged, List<Subject> others, Instant now) {
         List<String> all = new ArrayList<>();
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         for (Subject other : others) {
             if (meet(of, other)) {
                 try {
@@ -153,7 +153,9 @@ class CourseJudge {
     /** What is to be minded only because the other's cups are in the same day. */
     private List<String> more(Subject of, Judged alone, Subject other, BrewPlan beside, Instant now) {
         Map<Constituent, Double> mg = new HashMap<>();
-        new Care(herbary.materia()).contents(beside).forEach((constituent, day) -> mg.put(constituent, day.value()));
+        new Care(houseMateria.materia())
+                .contents(beside)
+                .forEach((constituent, day) -> mg.put(constituent, day.value()));
         Set<UUID> hers = new HashSet<>(CourseRows.ids(other.drinkers()));
         Plans.Day together = new Plans.Day() {
             @Override
@@ -173,7 +175,7 @@ class CourseJudge {
             }
 
             @Override
-            public List<Interleaving.Pot> onTheFire(Instant zero) {
+            public List<SeveralPots.Pot> onTheFire(Instant zero) {
                 return List.of();
             }
         };

@@ -9,7 +9,7 @@ import embercup.server.brews.Cups;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.recipes.KeptRecipes;
 import embercup.server.recipes.RecipeDocument;
-import embercup.server.recipes.RecipeReading;
+import embercup.server.recipes.RecipeFromDocument;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -68,7 +68,7 @@ class CourseRows {
     }
 
     Recipe recipe(CourseEntity e) {
-        return RecipeReading.read(document(e), "recipe");
+        return RecipeFromDocument.read(document(e), "recipe");
     }
 
     /** As it was laid; why it is no longer is not kept. */

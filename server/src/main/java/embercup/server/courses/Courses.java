@@ -23,7 +23,7 @@ import embercup.server.courses.CourseRequest.DrinkerRequest;
 import embercup.server.courses.CourseRequest.EndRequest;
 import embercup.server.courses.CourseResponse.CourseDrinker;
 import embercup.server.courses.CourseRows.Drinker;
-import embercup.server.courses.CourseWriting.House;
+import embercup.server.courses.CourseToResponse.House;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.platform.Fields;
@@ -62,7 +62,7 @@ public class Courses {
     private final CupRepository cups;
     private final CourseRows rows;
     private final CourseJudge judge;
-    private final CourseWriting writing;
+    private final CourseToResponse writing;
     private final Recipes recipes;
     private final People people;
     private final Brews brews;
@@ -74,7 +74,7 @@ public class Courses {
             CupRepository cups,
             CourseRows rows,
             CourseJudge judge,
-            CourseWriting writing,
+            CourseToResponse writing,
             Recipes recipes,
             People people,
             Brews brews,
@@ -138,7 +138,7 @@ public class Courses {
                                 e.name,
                                 who,
                                 Moments.of(day.date(), d.due(), now.getZone()),
-                                CourseWriting.code(d)))
+                                CourseToResponse.code(d)))
                         .filter(u -> !u.due().isBefore(from) && u.due().isBefore(to))
                         .forEach(all::add);
             }

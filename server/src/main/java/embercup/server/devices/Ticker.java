@@ -1,6 +1,6 @@
 package embercup.server.devices;
 
-import embercup.server.platform.Audience;
+import embercup.server.platform.StreamSubscribers;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
@@ -25,15 +25,15 @@ class Ticker implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(Ticker.class);
     private static final long EVERY_MS = 250;
 
-    private final Audience audience;
-    private final Map<Audience.Listener, Watched> watched = new ConcurrentHashMap<>();
+    private final StreamSubscribers subscribers;
+    private final Map<StreamSubscribers.Listener, Watched> watched = new ConcurrentHashMap<>();
     private final ScheduledExecutorService clockwork = Executors.newSingleThreadScheduledExecutor(Ticker::thread);
     private @Nullable ScheduledFuture<?> ticking;
 
     private record Watched(String event, Supplier<Object> reading) {}
 
-    Ticker(Audience audience) {
-        this.audience = audience;
+    Ticker(StreamSubscribers subscribers) {
+        this.subscribers = subscribers;
     }
 
     private static Thread thread(Runnable work) {
@@ -44,7 +44,7 @@ class Ticker implements DisposableBean {
 
     /** @throws embercup.server.platform.RefusedException 503 when too many listen */
     SseEmitter open(String event, Supplier<Object> reading) {
-        Audience.Listener listener = audience.admit(true, this::leave);
+        StreamSubscribers.Listener listener = subscribers.admit(true, this::leave);
         watched.put(listener, new Watched(event, reading));
         start();
         return listener.emitter();
@@ -56,7 +56,7 @@ class Ticker implements DisposableBean {
         }
     }
 
-    private synchronized void leave(Audience.Listener listener) {
+    private synchronized void leave(StreamSubscribers.Listener listener) {
         watched.remove(listener);
         if (watched.isEmpty() && ticking != null) {
             ticking.cancel(false);
@@ -67,7 +67,7 @@ class Ticker implements DisposableBean {
     private void tick() {
         watched.forEach((listener, of) -> {
             try {
-                audience.tell(listener, of.event, of.reading.get());
+                subscribers.tell(listener, of.event, of.reading.get());
             } catch (RuntimeException e) {
                 LOG.debug("An instrument has nothing to read", e);
             }

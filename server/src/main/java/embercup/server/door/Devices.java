@@ -2,11 +2,11 @@ package embercup.server.door;
 
 import embercup.core.workings.Length;
 import embercup.server.door.Audit.What;
-import embercup.server.platform.Audience;
 import embercup.server.platform.Digest;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
+import embercup.server.platform.StreamSubscribers;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
@@ -47,7 +47,7 @@ class Devices {
     private final Audit audit;
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
     private final JdbcClient jdbc;
-    private final Audience audience;
+    private final StreamSubscribers subscribers;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
@@ -57,14 +57,14 @@ class Devices {
             Audit audit,
             FindByIndexNameSessionRepository<? extends Session> sessions,
             JdbcClient jdbc,
-            Audience audience,
+            StreamSubscribers subscribers,
             Clock clock) {
         this.devices = devices;
         this.codes = codes;
         this.audit = audit;
         this.sessions = sessions;
         this.jdbc = jdbc;
-        this.audience = audience;
+        this.subscribers = subscribers;
         this.clock = clock;
     }
 
@@ -153,11 +153,11 @@ class Devices {
         sessions.findByPrincipalName(id.toString()).keySet().forEach(sessions::deleteById);
         devices.delete(e);
         jdbc.sql("select pg_notify(:channel, :id)")
-                .param("channel", Audience.DEVICE_GONE)
+                .param("channel", StreamSubscribers.DEVICE_GONE)
                 .param("id", id.toString())
                 .query()
                 .listOfRows();
-        audience.dismissOwned(id.toString());
+        subscribers.dismissOwned(id.toString());
         audit.write(What.REVOKED, address, id, e.name);
     }
 

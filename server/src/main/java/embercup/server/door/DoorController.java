@@ -79,9 +79,9 @@ class DoorController {
         if (request.getAttribute(CsrfToken.class.getName()) instanceof CsrfToken token) {
             token.getToken();
         }
-        boolean here = who.getName().equals(HereFilter.HERE);
+        boolean here = who.getName().equals(LoopbackFilter.HERE);
         return new Me(
-                Fields.code(HereFilter.role(who)),
+                Fields.code(LoopbackFilter.role(who)),
                 here,
                 here ? null : devices.seen(UUID.fromString(who.getName())),
                 network.line());

@@ -1,7 +1,7 @@
 package embercup.server.door;
 
 import embercup.server.door.DoorController.NetworkLine;
-import embercup.server.platform.Square;
+import embercup.server.platform.QrCode;
 import java.net.Inet4Address;
 import java.net.InetAddress;
 import java.net.NetworkInterface;
@@ -139,7 +139,7 @@ class HouseNetwork implements WebServerFactoryCustomizer<TomcatServletWebServerF
                 .forEach(a -> all.add("https://" + a.getHostAddress() + ":" + actualPort()));
         names().stream().filter(n -> n.endsWith(".local")).forEach(n -> all.add("https://" + n + ":" + actualPort()));
         String first = all.isEmpty() ? "https://localhost:" + actualPort() : all.get(0);
-        return new NetworkLine(first, all, Square.of(first).orElseThrow(), of.fingerprint());
+        return new NetworkLine(first, all, QrCode.of(first).orElseThrow(), of.fingerprint());
     }
 
     byte @Nullable [] certificate() {

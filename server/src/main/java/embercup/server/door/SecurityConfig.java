@@ -22,7 +22,7 @@ import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
 
 /**
- * Who may do what. This machine itself needs no pairing ({@link HereFilter}); beyond it nobody gets anything but the page's static
+ * Who may do what. This machine itself needs no pairing ({@link LoopbackFilter}); beyond it nobody gets anything but the page's static
  * parts, the kitchen's certificate, its health, and the one place where a code is said.
  */
 @Configuration
@@ -35,7 +35,7 @@ class SecurityConfig {
     @Bean
     SecurityFilterChain chain(HttpSecurity http, Audit audit) {
         return http.authorizeHttpRequests(SecurityConfig::rules)
-                .addFilterBefore(new HereFilter(), AnonymousAuthenticationFilter.class)
+                .addFilterBefore(new LoopbackFilter(), AnonymousAuthenticationFilter.class)
                 .csrf(c -> c.csrfTokenRepository(CookieCsrfTokenRepository.withHttpOnlyFalse())
                         .csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler())
                         .requireCsrfProtectionMatcher(SecurityConfig::needsToken))
@@ -99,7 +99,7 @@ class SecurityConfig {
 
     /** Whatever changes something, by a session: its cookie comes along by itself, the token only from the page's own script. */
     private static boolean needsToken(HttpServletRequest request) {
-        return !HereFilter.here(request)
+        return !LoopbackFilter.here(request)
                 && CsrfFilter.DEFAULT_CSRF_MATCHER.matches(request)
                 && !request.getServletPath().equals("/api/door/pair");
     }

@@ -1,7 +1,7 @@
 package embercup.server.herbs;
 
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
-import embercup.core.brew.Giving;
+import embercup.core.brew.InfusionTimes;
 import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Evidence;
@@ -127,7 +127,7 @@ public record HerbResponse(
             @Nullable String when, String severity, List<Integer> trimesters, String text, String source) {}
 
     /** What it has given after so many minutes, dried, by cut and heat; shares of what it holds. */
-    public record GivenLine(String cut, String heat, List<Giving.Given> over) {}
+    public record GivenLine(String cut, String heat, List<InfusionTimes.Given> over) {}
 
     /** Minutes until half is drawn, dried, in still water just off the boil. */
     public record GivesLine(String cut, double aromaMin, double bodyMin, double biteMin) {}
@@ -327,13 +327,13 @@ public record HerbResponse(
 
     private static List<GivenLine> given(Materia materia, Herb herb) {
         List<GivenLine> all = new ArrayList<>();
-        for (Giving.Heat heat : Giving.Heat.values()) {
+        for (InfusionTimes.Heat heat : InfusionTimes.Heat.values()) {
             for (Cut cut : List.of(Cut.WHOLE, Cut.CHOPPED, Cut.GROUND)) {
-                List<Double> minutes = heat == Giving.Heat.COLD ? COLD_MINUTES : HOT_MINUTES;
+                List<Double> minutes = heat == InfusionTimes.Heat.COLD ? COLD_MINUTES : HOT_MINUTES;
                 all.add(new GivenLine(
                         Fields.code(cut),
                         Fields.code(heat),
-                        Giving.over(materia, herb, Form.DRIED, cut, heat, minutes)));
+                        InfusionTimes.over(materia, herb, Form.DRIED, cut, heat, minutes)));
             }
         }
         return all;
@@ -341,7 +341,7 @@ public record HerbResponse(
 
     private static List<GivesLine> gives(Materia materia, Herb herb) {
         return Stream.of(Cut.WHOLE, Cut.CHOPPED, Cut.GROUND)
-                .map(cut -> Giving.of(materia, herb, Form.DRIED, cut))
+                .map(cut -> InfusionTimes.of(materia, herb, Form.DRIED, cut))
                 .map(g -> new GivesLine(Fields.code(g.cut()), g.aromaMin(), g.bodyMin(), g.biteMin()))
                 .toList();
     }

@@ -23,38 +23,40 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class HerbsController {
 
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
 
-    HerbsController(Herbary herbary) {
-        this.herbary = herbary;
+    HerbsController(HouseMateria houseMateria) {
+        this.houseMateria = houseMateria;
     }
 
     /** All herbs, or those a text finds by any of their names, typing errors forgiven, the best first. */
     @GetMapping("/herbs")
     List<HerbResponse.HerbLine> herbs(@RequestParam(defaultValue = "") String q) {
-        return herbary.search(Fields.textOrEmpty(q, "q", Length.SLUG)).stream()
+        return houseMateria.search(Fields.textOrEmpty(q, "q", Length.SLUG)).stream()
                 .map(HerbResponse::line)
                 .toList();
     }
 
     @GetMapping("/herbs/{slug}")
     HerbResponse herb(@PathVariable String slug) {
-        return herbary.materia()
+        return houseMateria
+                .materia()
                 .find(slug)
-                .map(h -> HerbResponse.of(herbary.materia(), h))
+                .map(h -> HerbResponse.of(houseMateria.materia(), h))
                 .orElseThrow(() -> RefusedException.notFound("herb", slug));
     }
 
     /** Where every value comes from, by key. */
     @GetMapping("/sources")
     Collection<Source> sources() {
-        return herbary.materia().sources().values();
+        return houseMateria.materia().sources().values();
     }
 
     /** What the cook says of a herb herself; 204 when she says nothing. */
     @GetMapping("/herbs/{slug}/own")
     ResponseEntity<OwnHerbDocument> ownHerb(@PathVariable String slug) {
-        return herbary.own(slug)
+        return houseMateria
+                .own(slug)
                 .map(ResponseEntity::ok)
                 .orElse(ResponseEntity.noContent().build());
     }
@@ -62,13 +64,13 @@ class HerbsController {
     /** Keeps the cook's own weights of a herb, or a herb of her own. */
     @PutMapping("/herbs/{slug}/own")
     HerbResponse keepOwnHerb(@PathVariable String slug, @Valid @RequestBody OwnHerbDocument doc) {
-        return HerbResponse.of(herbary.materia(), herbary.keep(slug, doc));
+        return HerbResponse.of(houseMateria.materia(), houseMateria.keep(slug, doc));
     }
 
     /** Forgets what the cook says of a herb; one that is still named somewhere is only put away, with {@code retire}. */
     @DeleteMapping("/herbs/{slug}/own")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void forgetOwnHerb(@PathVariable String slug, @RequestParam(defaultValue = "false") boolean retire) {
-        herbary.forget(slug, retire);
+        houseMateria.forget(slug, retire);
     }
 }

@@ -37,10 +37,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/measures")
 class MeasuresController {
 
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
 
-    MeasuresController(Herbary herbary) {
-        this.herbary = herbary;
+    MeasuresController(HouseMateria houseMateria) {
+        this.houseMateria = houseMateria;
     }
 
     /** {@code herb} may be missing when volume becomes volume or mass becomes mass. */
@@ -127,7 +127,7 @@ class MeasuresController {
         if (request.herb() == null) {
             throw InvalidInputException.of("herb", "", new Wanted.Needed(Need.HERB_FOR_UNITS));
         }
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         Herb herb = materia.herb(request.herb(), "herb");
         Form form = Fields.oneOf(Form.class, request.form(), "form", Form.DRIED);
         Cut cut = Fields.oneOf(Cut.class, request.cut(), "cut", Cut.CHOPPED);

@@ -3,9 +3,9 @@ package embercup.server.keeping;
 import embercup.core.keeping.InTheHouse;
 import embercup.core.materia.Materia;
 import embercup.core.workings.InvalidInputException;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.platform.HouseWords;
-import embercup.server.recipes.RecipeReading;
+import embercup.server.recipes.RecipeFromDocument;
 import embercup.server.recipes.RecipeResponse;
 import embercup.server.recipes.Recipes;
 import embercup.server.shelf.Shelf;
@@ -19,12 +19,12 @@ class Lacking {
 
     private final Recipes recipes;
     private final Shelf shelf;
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
 
-    Lacking(Recipes recipes, Shelf shelf, Herbary herbary) {
+    Lacking(Recipes recipes, Shelf shelf, HouseMateria houseMateria) {
         this.recipes = recipes;
         this.shelf = shelf;
-        this.herbary = herbary;
+        this.houseMateria = houseMateria;
     }
 
     /** What one recipe lacks. @param herbs as the cook calls them, in the order of the recipe */
@@ -32,7 +32,7 @@ class Lacking {
 
     /** Every kept recipe that lacks something; one that cannot be read is told by its own line and lacks nothing here. */
     List<LackingLine> all() {
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         InTheHouse house = shelf.inTheHouse();
         return recipes.all().stream()
                 .map(r -> new LackingLine(r.id(), lacking(r, house, materia)))
@@ -42,7 +42,7 @@ class Lacking {
 
     private static List<String> lacking(RecipeResponse kept, InTheHouse house, Materia materia) {
         try {
-            return house.lacking(materia, RecipeReading.read(kept.recipe(), "recipe")).stream()
+            return house.lacking(materia, RecipeFromDocument.read(kept.recipe(), "recipe")).stream()
                     .map(h -> HouseWords.words().lower(h.common()))
                     .toList();
         } catch (InvalidInputException e) {

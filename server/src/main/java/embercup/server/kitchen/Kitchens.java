@@ -29,7 +29,7 @@ import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import embercup.server.platform.Ids;
 import embercup.server.platform.RefusedException;
-import embercup.server.platform.SchoolsReading;
+import embercup.server.platform.SchoolsFromRequest;
 import embercup.server.platform.WorkingsLine;
 import java.time.Clock;
 import java.time.Instant;
@@ -210,7 +210,7 @@ public class Kitchens {
         if (choice == null) {
             all.remove(question);
         } else {
-            SchoolsReading.read(Map.of(question, choice), Map.of(), Tradition.FOLK);
+            SchoolsFromRequest.read(Map.of(question, choice), Map.of(), Tradition.FOLK);
             all.put(question, choice);
         }
         k.schools = all.entrySet().stream()

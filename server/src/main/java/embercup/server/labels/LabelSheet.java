@@ -1,6 +1,6 @@
 package embercup.server.labels;
 
-import embercup.server.platform.Square;
+import embercup.server.platform.QrCode;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -161,7 +161,7 @@ final class LabelSheet implements AutoCloseable {
         }
 
         private void square(Label label) throws IOException {
-            List<String> rows = Square.of(origin + label.path()).orElse(List.of());
+            List<String> rows = QrCode.of(origin + label.path()).orElse(List.of());
             float module = rows.isEmpty() ? 0 : SQUARE / rows.size();
             float x0 = left + width - PAD - SQUARE;
             float top = bottom + height - PAD;

@@ -11,12 +11,12 @@ import embercup.server.brews.Jars;
 import embercup.server.brews.Jars.DropsLine;
 import embercup.server.brews.Jars.JarResponse;
 import embercup.server.brews.Jars.StandingJar;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.plans.PlanResponse.AdditionLine;
 import embercup.server.platform.HouseWords;
 import embercup.server.platform.RefusedException;
-import embercup.server.recipes.RecipeReading;
+import embercup.server.recipes.RecipeFromDocument;
 import embercup.server.shelf.Shelf;
 import embercup.server.shelf.Tin;
 import java.time.Clock;
@@ -43,15 +43,15 @@ class Labels {
     private final Brews brews;
     private final Jars jars;
     private final Shelf shelf;
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
     private final Kitchens kitchens;
     private final Clock clock;
 
-    Labels(Brews brews, Jars jars, Shelf shelf, Herbary herbary, Kitchens kitchens, Clock clock) {
+    Labels(Brews brews, Jars jars, Shelf shelf, HouseMateria houseMateria, Kitchens kitchens, Clock clock) {
         this.brews = brews;
         this.jars = jars;
         this.shelf = shelf;
-        this.herbary = herbary;
+        this.houseMateria = houseMateria;
         this.kitchens = kitchens;
         this.clock = clock;
     }
@@ -62,7 +62,7 @@ class Labels {
      * @throws RefusedException 404 when one of them is not there
      */
     List<Label> of(List<UUID> jarIds, List<UUID> tinIds, List<String> blends) {
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         ZoneId zone = kitchens.zone();
         Map<UUID, JarResponse> inJars = jarIds.isEmpty() ? Map.of() : byId(jars.all(), JarResponse::id);
         Map<UUID, Tin> onShelf = tinIds.isEmpty() ? Map.of() : byId(shelf.all(), Tin::id);
@@ -80,7 +80,7 @@ class Labels {
 
     /** All jars, those that stand for weeks too, and all tins after them. */
     List<Label> ofEverything() {
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         ZoneId zone = kitchens.zone();
         List<Label> all = new ArrayList<>();
         jars.all().forEach(j -> all.add(ofJar(j, materia, zone)));
@@ -155,7 +155,7 @@ class Labels {
     private static String posology(BrewResponse brew) {
         return brew.request().pot().recipe() == null
                 ? ""
-                : RecipeReading.read(brew.request().pot().recipe(), "recipe")
+                : RecipeFromDocument.read(brew.request().pot().recipe(), "recipe")
                         .posology()
                         .map(HouseWords.words()::say)
                         .orElse("");

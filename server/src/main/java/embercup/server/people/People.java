@@ -10,7 +10,7 @@ import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.people.Person.PersonRequest;
 import embercup.server.platform.Fields;
 import embercup.server.platform.Ids;
@@ -38,20 +38,20 @@ public class People {
 
     private final PersonRepository repository;
     private final JsonMapper json;
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
     private final ObjectProvider<PersonTraces> traces;
     private final Clock clock;
 
     People(
             PersonRepository repository,
             JsonMapper json,
-            Herbary herbary,
+            HouseMateria houseMateria,
             ObjectProvider<PersonTraces> traces,
             Clock clock) {
         this.traces = traces;
         this.repository = repository;
         this.json = json;
-        this.herbary = herbary;
+        this.houseMateria = houseMateria;
         this.clock = clock;
     }
 
@@ -164,7 +164,7 @@ public class People {
 
     private void known(InvalidInputException.Check check, List<String> herbs, String field) {
         for (int i = 0; i < herbs.size(); i++) {
-            herbary.unknown(herbs.get(i), field + "[" + i + "]", check);
+            houseMateria.unknown(herbs.get(i), field + "[" + i + "]", check);
         }
     }
 

@@ -1,7 +1,7 @@
 package embercup.server.plans;
 
 import embercup.core.plan.BrewPlan;
-import embercup.core.plan.Interleaving;
+import embercup.core.plan.SeveralPots;
 import embercup.core.plan.Step;
 import embercup.server.platform.HouseWords;
 import java.time.Instant;
@@ -37,7 +37,7 @@ public record OneCookResponse(List<PotLine> pots, List<ClashLine> clashes) {
     /** Which two cannot both be had, and why. */
     public record ClashLine(int index, String name, String with, String why) {}
 
-    static OneCookResponse of(Interleaving.Outcome outcome, List<Plans.Placing> pots, Instant zero) {
+    static OneCookResponse of(SeveralPots.Outcome outcome, List<Plans.Placing> pots, Instant zero) {
         return new OneCookResponse(
                 outcome.placed().stream()
                         .map(p -> {
@@ -80,7 +80,7 @@ public record OneCookResponse(List<PotLine> pots, List<ClashLine> clashes) {
     }
 
     /** The very pot, not one like it: two orders may be alike. */
-    private static int place(List<Plans.Placing> pots, Interleaving.Pot pot) {
+    private static int place(List<Plans.Placing> pots, SeveralPots.Pot pot) {
         for (int i = 0; i < pots.size(); i++) {
             if (pots.get(i).pot() == pot) {
                 return i;

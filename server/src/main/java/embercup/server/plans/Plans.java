@@ -12,17 +12,17 @@ import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
-import embercup.core.plan.Interleaving;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Planner;
+import embercup.core.plan.SeveralPots;
 import embercup.core.plan.Taking;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Counted;
 import embercup.core.workings.Workings;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.learned.Learned;
 import embercup.server.learned.LearnedResponse;
@@ -30,7 +30,7 @@ import embercup.server.people.People;
 import embercup.server.people.Person;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
-import embercup.server.recipes.RecipeReading;
+import embercup.server.recipes.RecipeFromDocument;
 import embercup.server.recipes.RecipeResponse;
 import embercup.server.recipes.Recipes;
 import java.time.Clock;
@@ -55,27 +55,27 @@ public class Plans {
 
     private static final Logger LOG = LoggerFactory.getLogger(Plans.class);
 
-    private final OrderReading asks;
+    private final OrderFromRequest asks;
     private final Recipes recipes;
     private final People people;
     private final Kitchens kitchens;
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
     private final Learned learned;
     private final Clock clock;
 
     Plans(
-            OrderReading asks,
+            OrderFromRequest asks,
             Recipes recipes,
             People people,
             Kitchens kitchens,
-            Herbary herbary,
+            HouseMateria houseMateria,
             Learned learned,
             Clock clock) {
         this.asks = asks;
         this.recipes = recipes;
         this.people = people;
         this.kitchens = kitchens;
-        this.herbary = herbary;
+        this.houseMateria = houseMateria;
         this.learned = learned;
         this.clock = clock;
     }
@@ -94,7 +94,7 @@ public class Plans {
         boolean brewedBefore();
 
         /** Planned and running pots, with their starts in seconds from {@code zero}. */
-        List<Interleaving.Pot> onTheFire(Instant zero);
+        List<SeveralPots.Pot> onTheFire(Instant zero);
     }
 
     /**
@@ -113,7 +113,7 @@ public class Plans {
             List<Other> others) {
         /** The request with recipe, drinker and kitchen written out, so that it can be made again without the rows it referred to. */
         public OrderRequest ask() {
-            return PlanWriting.writtenOut(plan, start);
+            return PlanToResponse.writtenOut(plan, start);
         }
 
         /** Every figure with its workings. */
@@ -138,7 +138,7 @@ public class Plans {
 
     /** @throws InvalidInputException when it cannot be brewed */
     public Made make(OrderRequest ask, Day day) {
-        OrderReading.Resolved resolved = asks.read(ask);
+        OrderFromRequest.Resolved resolved = asks.read(ask);
         List<LearnedResponse> known = new ArrayList<>();
         PlanRequest request = learned(ask, resolved, known);
         BrewPlan plan = new Planner(resolved.materia()).plan(request);
@@ -159,7 +159,7 @@ public class Plans {
         List<PlanResponse.WayLine> ways = verdict.stops()
                 ? out.of(plan, verdict, resolved.drinkerId(), kitchens, people, day, start, alike(ask))
                 : out.ofOthers(plan, others);
-        PlanResponse sheet = PlanWriting.write(
+        PlanResponse sheet = PlanToResponse.write(
                 plan,
                 verdict,
                 ways,
@@ -209,12 +209,12 @@ public class Plans {
     public CupJudged judge(BrewPlan plan, Person person, double cups, History history) {
         Taking.Sharer sharer =
                 new Taking.Sharer(person.name(), people.drinker(person), Math.max(1, cups), Math.min(1, cups));
-        Care.Verdict verdict = new Care(herbary.materia()).judge(plan, sharer, history);
-        return new CupJudged(PlanWriting.cautions(verdict, person.name()), verdict.stops());
+        Care.Verdict verdict = new Care(houseMateria.materia()).judge(plan, sharer, history);
+        return new CupJudged(PlanToResponse.cautions(verdict, person.name()), verdict.stops());
     }
 
     private static List<Other> others(
-            BrewPlan plan, OrderReading.Resolved resolved, Care care, Day day, Instant start, Care.Verdict main) {
+            BrewPlan plan, OrderFromRequest.Resolved resolved, Care care, Day day, Instant start, Care.Verdict main) {
         List<Other> others = new ArrayList<>();
         List<Taking.Sharer> sharers = plan.request().taking().others();
         for (int i = 0; i < sharers.size(); i++) {
@@ -227,7 +227,7 @@ public class Plans {
     }
 
     /** The request with what the household's own brews taught of this stove and this drinker. */
-    private PlanRequest learned(OrderRequest ask, OrderReading.Resolved resolved, List<LearnedResponse> known) {
+    private PlanRequest learned(OrderRequest ask, OrderFromRequest.Resolved resolved, List<LearnedResponse> known) {
         PlanRequest request = resolved.request();
         if (Boolean.FALSE.equals(ask.drinks().useLearned())) {
             return request;
@@ -266,7 +266,7 @@ public class Plans {
     }
 
     /** Gathered herbs with a poisonous look-alike; one of which a tin stands on the shelf is known. */
-    private static List<String> identityChecks(BrewPlan plan, OrderReading.Resolved resolved) {
+    private static List<String> identityChecks(BrewPlan plan, OrderFromRequest.Resolved resolved) {
         return plan.additions().stream()
                 .map(PlannedAddition::herb)
                 .distinct()
@@ -279,13 +279,14 @@ public class Plans {
     public List<MarkLine> marks(@Nullable UUID drinkerId, Day day) {
         Drinker drinker = people.drinkerOrAdult(drinkerId);
         History history = day.history(drinkerId, clock.instant());
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         Planner planner = new Planner(materia);
         Care care = new Care(materia);
         List<MarkLine> marks = new ArrayList<>();
         for (RecipeResponse kept : recipes.all()) {
-            Supplier<PlanRequest> request = () -> PlanRequest.asWritten(RecipeReading.read(kept.recipe(), "recipe"))
-                    .withDrinker(drinker);
+            Supplier<PlanRequest> request =
+                    () -> PlanRequest.asWritten(RecipeFromDocument.read(kept.recipe(), "recipe"))
+                            .withDrinker(drinker);
             mark(kept.id(), planner, care, request, history).ifPresent(marks::add);
         }
         return marks;
@@ -326,12 +327,12 @@ public class Plans {
             throw InvalidInputException.of("plans", all.size() + " plans", Wanted.Count.of(Counted.PLANS, Limit.PLANS));
         }
         Instant zero = clock.instant();
-        List<Interleaving.Pot> fixed = day.onTheFire(zero);
+        List<SeveralPots.Pot> fixed = day.onTheFire(zero);
         List<Placing> pots = new ArrayList<>();
         for (OrderRequest one : all) {
             pots.add(placing(one, zero));
         }
-        Interleaving.Outcome outcome = together(fixed, pots);
+        SeveralPots.Outcome outcome = together(fixed, pots);
         for (int i = 0; i < pots.size(); i++) {
             if (!pots.get(i).meetsBurner(outcome)) {
                 continue;
@@ -339,7 +340,7 @@ public class Plans {
             for (UUID burner : kitchens.burnersById().keySet()) {
                 List<Placing> other = new ArrayList<>(pots);
                 other.set(i, placing(pots.get(i).order.onBurner(burner), zero).instead());
-                Interleaving.Outcome tried = together(fixed, other);
+                SeveralPots.Outcome tried = together(fixed, other);
                 if (cost(tried) < cost(outcome)) {
                     pots = other;
                     outcome = tried;
@@ -356,7 +357,7 @@ public class Plans {
      * @param otherBurner whether it is another than the order would stand on by itself
      */
     record Placing(
-            OrderRequest order, BrewPlan plan, @Nullable UUID burnerId, Interleaving.Pot pot, boolean otherBurner) {
+            OrderRequest order, BrewPlan plan, @Nullable UUID burnerId, SeveralPots.Pot pot, boolean otherBurner) {
 
         /** The same, as what was taken because the usual burner is not free. */
         private Placing instead() {
@@ -364,28 +365,28 @@ public class Plans {
         }
 
         /** Whether it cannot start as it was wished because its burner is taken, and the order leaves the burner open. */
-        private boolean meetsBurner(Interleaving.Outcome outcome) {
+        private boolean meetsBurner(SeveralPots.Outcome outcome) {
             boolean open = order.kitchen() == null
                     || order.kitchen().burnerId() == null && order.kitchen().burner() == null;
             return open
                     && (outcome.placed().stream()
                                     .anyMatch(p -> p.pot() == pot
                                             && p.why()
-                                                    .filter(w -> w.what() instanceof Interleaving.Hold.OnBurner)
+                                                    .filter(w -> w.what() instanceof SeveralPots.Hold.OnBurner)
                                                     .isPresent())
                             || outcome.clashes().stream()
                                     .anyMatch(c ->
-                                            c.pot() == pot && c.why().what() instanceof Interleaving.Hold.OnBurner));
+                                            c.pot() == pot && c.why().what() instanceof SeveralPots.Hold.OnBurner));
         }
     }
 
     private Placing placing(OrderRequest one, Instant zero) {
-        OrderReading.Resolved resolved = asks.read(one);
+        OrderFromRequest.Resolved resolved = asks.read(one);
         BrewPlan plan = new Planner(resolved.materia()).plan(resolved.request());
         double wish = Duration.between(zero, start(one, plan)).toMillis() / 1000.0;
         boolean onTheMinute = one.at().readyAt() != null;
         double latest = onTheMinute ? wish : wish + OneCookRequest.MOST_MOVE_S;
-        Interleaving.Pot pot = new Interleaving.Pot(
+        SeveralPots.Pot pot = new SeveralPots.Pot(
                 plan.request().recipe().name(),
                 plan,
                 wish,
@@ -394,12 +395,12 @@ public class Plans {
         return new Placing(one, plan, resolved.burnerId(), pot, false);
     }
 
-    private static Interleaving.Outcome together(List<Interleaving.Pot> fixed, List<Placing> pots) {
-        return Interleaving.of(fixed, pots.stream().map(Placing::pot).toList());
+    private static SeveralPots.Outcome together(List<SeveralPots.Pot> fixed, List<Placing> pots) {
+        return SeveralPots.of(fixed, pots.stream().map(Placing::pot).toList());
     }
 
     /** A pot that has no place weighs more than any that is moved, s. */
-    private static double cost(Interleaving.Outcome outcome) {
+    private static double cost(SeveralPots.Outcome outcome) {
         double moved =
                 outcome.placed().stream().mapToDouble(p -> Math.abs(p.movedS())).sum();
         return moved + outcome.clashes().size() * 10 * OneCookRequest.MOST_MOVE_S;
@@ -407,6 +408,6 @@ public class Plans {
 
     /** Makes the core's plan again from a written-out request; looks up the household's own herbs and nothing else. */
     public BrewPlan again(OrderRequest writtenOut) {
-        return new Planner(herbary.materia()).plan(asks.writtenOut(writtenOut));
+        return new Planner(houseMateria.materia()).plan(asks.writtenOut(writtenOut));
     }
 }

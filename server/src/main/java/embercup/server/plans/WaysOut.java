@@ -17,7 +17,7 @@ import embercup.server.people.People;
 import embercup.server.plans.PlanResponse.WayLine;
 import embercup.server.platform.HouseWords;
 import embercup.server.recipes.RecipeDocument;
-import embercup.server.recipes.RecipeReading;
+import embercup.server.recipes.RecipeFromDocument;
 import embercup.server.recipes.RecipeResponse;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -67,7 +67,7 @@ final class WaysOut {
             List<RecipeResponse> alike) {
         List<WayLine> ways = new ArrayList<>();
         List<WayOut> byHerbs = WayOut.of(materia, plan, verdict, history);
-        byHerbs.stream().filter(w -> !(w instanceof WayOut.Prescribed)).forEach(w -> ways.add(PlanWriting.way(w)));
+        byHerbs.stream().filter(w -> !(w instanceof WayOut.Prescribed)).forEach(w -> ways.add(PlanToResponse.way(w)));
         if (stops(verdict, "vessel-too-small")) {
             otherVessels(ways, plan, kitchens.vesselsById());
             fewerCups().ifPresent(ways::add);
@@ -91,14 +91,14 @@ final class WaysOut {
             ways.add(WayLine.anotherPot(said("way-out.another-pot", Map.of())));
         }
         // What only another can answer for stands last.
-        byHerbs.stream().filter(WayOut.Prescribed.class::isInstance).forEach(w -> ways.add(PlanWriting.way(w)));
+        byHerbs.stream().filter(WayOut.Prescribed.class::isInstance).forEach(w -> ways.add(PlanToResponse.way(w)));
         return ways;
     }
 
     /** Whether everybody who would drink of this pot may drink of another recipe, and nobody is asked to take care. */
     private boolean suits(RecipeDocument other) {
         try {
-            PlanRequest asWritten = PlanRequest.asWritten(RecipeReading.read(other, "recipe"))
+            PlanRequest asWritten = PlanRequest.asWritten(RecipeFromDocument.read(other, "recipe"))
                     .withDrinker(request.drinker())
                     .withKitchen(request.kitchen())
                     .withTaking(new Taking(
@@ -141,7 +141,7 @@ final class WaysOut {
         History her = othersHistories.get(sharer);
         for (WayOut way : WayOut.of(materia, forHer, care.judge(forHer, her), her)) {
             if ((way instanceof WayOut.Replace || way instanceof WayOut.LeaveOut) && suitsAll(way)) {
-                ways.add(PlanWriting.way(way));
+                ways.add(PlanToResponse.way(way));
             }
         }
     }

@@ -15,12 +15,12 @@ import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
-import embercup.server.platform.SchoolsReading;
+import embercup.server.platform.SchoolsFromRequest;
 import embercup.server.platform.Within;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
@@ -34,12 +34,12 @@ import org.springframework.stereotype.Service;
 @Service
 class Proposals {
 
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
     private final Kitchens kitchens;
     private final People people;
 
-    Proposals(Herbary herbary, Kitchens kitchens, People people) {
-        this.herbary = herbary;
+    Proposals(HouseMateria houseMateria, Kitchens kitchens, People people) {
+        this.houseMateria = houseMateria;
         this.kitchens = kitchens;
         this.people = people;
     }
@@ -68,17 +68,17 @@ class Proposals {
 
     ProposalResponse propose(ProposeRequest ask) {
         RecipeDocument doc = Fields.need(ask.recipe(), "recipe", Need.RECIPE);
-        Recipe recipe = RecipeReading.read(doc, "recipe");
-        Materia materia = herbary.materia();
+        Recipe recipe = RecipeFromDocument.read(doc, "recipe");
+        Materia materia = houseMateria.materia();
         Recipe weighed = Parts.resolved(materia, recipe);
         new RecipeRules(materia, MeasureCustom.DEFAULT).checkHerbs(weighed, "recipe");
-        Schools schools = SchoolsReading.read(ask.schools(), kitchens.schools(), recipe.tradition());
+        Schools schools = SchoolsFromRequest.read(ask.schools(), kitchens.schools(), recipe.tradition());
         Proposal proposal = Proposal.of(materia, recipe, schools);
-        return new ProposalResponse(RecipeWriting.write(proposal.recipe()), lines(proposal.reasons()));
+        return new ProposalResponse(RecipeToDocument.write(proposal.recipe()), lines(proposal.reasons()));
     }
 
     BlendResponse blend(BlendRequest ask) {
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         Occasion occasion = occasion(Fields.text(ask.occasion(), "occasion", Length.OCCASION));
         List<String> house = ask.herbs() == null
                 ? materia.herbs().stream().map(h -> h.slug()).toList()
@@ -91,18 +91,18 @@ class Proposals {
         check.throwIfAny();
         Blend blend = Blend.of(materia, occasion, house, people.drinkerOrAdult(ask.drinkerId()), cups, cupMl);
         return new BlendResponse(
-                RecipeWriting.write(blend.recipe()),
+                RecipeToDocument.write(blend.recipe()),
                 blend.reasons().stream().map(HouseWords.words()::say).toList(),
                 lines(blend.stages()),
                 blend.leftOut().stream().map(HouseWords.words()::say).toList());
     }
 
     List<String> occasions() {
-        return herbary.materia().occasions().stream().map(Occasion::words).toList();
+        return houseMateria.materia().occasions().stream().map(Occasion::words).toList();
     }
 
     private Occasion occasion(String words) {
-        return herbary.materia().occasions().stream()
+        return houseMateria.materia().occasions().stream()
                 .filter(o -> o.words().equals(words))
                 .findFirst()
                 .orElseThrow(() -> InvalidInputException.of("occasion", words, new Wanted.OneOf(occasions())));

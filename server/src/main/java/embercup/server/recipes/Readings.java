@@ -8,7 +8,7 @@ import embercup.core.reading.Reading;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Wanted;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.platform.Fields;
 import embercup.server.platform.RefusedException;
@@ -25,14 +25,14 @@ import org.springframework.stereotype.Service;
 @Service
 class Readings {
 
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
     private final Kitchens kitchens;
     private final WholeRecipe whole;
     private volatile @Nullable Known known;
 
-    Readings(Herbary herbary, Kitchens kitchens, WholeRecipe whole) {
+    Readings(HouseMateria houseMateria, Kitchens kitchens, WholeRecipe whole) {
         this.whole = whole;
-        this.herbary = herbary;
+        this.houseMateria = houseMateria;
         this.kitchens = kitchens;
     }
 
@@ -71,7 +71,7 @@ class Readings {
                         Map.of());
             });
         }
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         return own.filter(c -> c.recipe().herbs().allMatch(h -> materia.find(h).isPresent()))
                 .map(WrittenResponse::whole)
                 .orElseGet(() -> WrittenResponse.of(reading(fitting(found.text()), Optional.empty(), Answers.NONE)));
@@ -90,7 +90,7 @@ class Readings {
     }
 
     private Reader reader() {
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         Known now = known;
         if (now == null || !now.materia.same(materia)) {
             now = new Known(materia, new Reader(materia));

@@ -11,10 +11,10 @@ import embercup.core.plan.Planner;
 import embercup.core.plan.Step;
 import embercup.core.recipe.Recipe;
 import embercup.core.words.Words;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
-import embercup.server.platform.Square;
+import embercup.server.platform.QrCode;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -46,13 +46,13 @@ class RecipeFiles {
                     + "h1{font-size:1.8em}h2{font-size:1.2em}li{margin:.2em 0}.minded{border-left:4px solid #7a5200;padding-left:.8em}";
 
     private final Recipes recipes;
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
     private final WholeRecipe whole;
     private final JsonMapper json;
 
-    RecipeFiles(Recipes recipes, Herbary herbary, WholeRecipe whole, JsonMapper json) {
+    RecipeFiles(Recipes recipes, HouseMateria houseMateria, WholeRecipe whole, JsonMapper json) {
         this.recipes = recipes;
-        this.herbary = herbary;
+        this.houseMateria = houseMateria;
         this.whole = whole;
         this.json = json;
     }
@@ -73,7 +73,7 @@ class RecipeFiles {
                 path,
                 path.length() > WholeRecipe.SMALL
                         ? null
-                        : Square.of(origin + path).orElse(null));
+                        : QrCode.of(origin + path).orElse(null));
     }
 
     /** What stands in all three, in order. */
@@ -90,8 +90,8 @@ class RecipeFiles {
 
     private Said said(UUID id) {
         RecipeResponse kept = recipes.get(id);
-        Materia materia = herbary.materia();
-        Recipe recipe = RecipeReading.read(kept.recipe(), "recipe");
+        Materia materia = houseMateria.materia();
+        Recipe recipe = RecipeFromDocument.read(kept.recipe(), "recipe");
         BrewPlan plan = new Planner(materia).plan(PlanRequest.asWritten(recipe));
         Words words = HouseWords.words();
         List<String> minded = new Care(materia)

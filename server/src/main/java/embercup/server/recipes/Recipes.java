@@ -10,7 +10,7 @@ import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Wanted.Need;
 import embercup.server.herbs.HerbUses;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import embercup.server.platform.Ids;
@@ -43,7 +43,7 @@ public class Recipes implements HerbUses {
     private final JsonMapper json;
     private final KeptRecipes kept;
     private final VersionRepository versions;
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
     private final Clock clock;
 
     Recipes(
@@ -51,13 +51,13 @@ public class Recipes implements HerbUses {
             VersionRepository versions,
             JsonMapper json,
             KeptRecipes kept,
-            Herbary herbary,
+            HouseMateria houseMateria,
             Clock clock) {
         this.repository = repository;
         this.json = json;
         this.kept = kept;
         this.versions = versions;
-        this.herbary = herbary;
+        this.houseMateria = houseMateria;
         this.clock = clock;
     }
 
@@ -183,8 +183,8 @@ public class Recipes implements HerbUses {
 
     private void write(RecipeEntity e, RecipeRequest draft) {
         RecipeDocument doc = Fields.need(draft.recipe(), "recipe", Need.RECIPE);
-        Recipe recipe = RecipeReading.read(doc, "recipe");
-        BrewPlan plan = new Planner(herbary.materia()).plan(PlanRequest.asWritten(recipe));
+        Recipe recipe = RecipeFromDocument.read(doc, "recipe");
+        BrewPlan plan = new Planner(houseMateria.materia()).plan(PlanRequest.asWritten(recipe));
         List<String> purposes = draft.purposes() == null ? List.of() : draft.purposes();
         purposes.forEach(p -> Fields.text(p, "purposes", Length.PURPOSE));
         e.name = recipe.name();
@@ -214,8 +214,8 @@ public class Recipes implements HerbUses {
     /** The thumb of a recipe that was kept by an earlier version; an empty one when it cannot be planned any more. */
     private Thumb planned(RecipeDocument doc) {
         try {
-            Recipe recipe = RecipeReading.read(doc, "recipe");
-            return thumb(new Planner(herbary.materia()).plan(PlanRequest.asWritten(recipe)));
+            Recipe recipe = RecipeFromDocument.read(doc, "recipe");
+            return thumb(new Planner(houseMateria.materia()).plan(PlanRequest.asWritten(recipe)));
         } catch (InvalidInputException | IllegalArgumentException e) {
             LOG.warn("A kept recipe cannot be planned: {}", e.getMessage());
             return new Thumb(0, 0, List.of());

@@ -38,7 +38,7 @@ class Starters {
     /** A pot as the file has it. */
     private record Pot(String about, List<String> purposes, RecipeDocument recipe) {
         StarterResponse planned(Planner planner) {
-            var plan = planner.plan(PlanRequest.asWritten(RecipeReading.read(recipe, "recipe")));
+            var plan = planner.plan(PlanRequest.asWritten(RecipeFromDocument.read(recipe, "recipe")));
             return new StarterResponse(about, purposes, recipe, Recipes.thumb(plan));
         }
     }

@@ -127,7 +127,7 @@ class WholeRecipe {
                     || !validator.validate(carried.recipe()).isEmpty()) {
                 return Optional.empty();
             }
-            RecipeReading.read(carried.recipe(), "recipe");
+            RecipeFromDocument.read(carried.recipe(), "recipe");
             boolean words = carried.about() == null || carried.about().length() <= Length.ABOUT;
             return words ? Optional.of(carried) : Optional.empty();
         } catch (JacksonException | InvalidInputException e) {

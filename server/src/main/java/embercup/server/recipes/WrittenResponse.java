@@ -110,7 +110,7 @@ record WrittenResponse(
 
     static WrittenResponse of(Reading reading) {
         return new WrittenResponse(
-                RecipeWriting.write(reading.recipe()),
+                RecipeToDocument.write(reading.recipe()),
                 reading.language(),
                 reading.lines().stream().map(WrittenResponse::line).toList(),
                 null);

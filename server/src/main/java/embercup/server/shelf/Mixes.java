@@ -12,7 +12,7 @@ import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted.Need;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
@@ -43,7 +43,7 @@ class Mixes implements TakenFromTins {
     private final MixRepository mixes;
     private final TinRepository tins;
     private final Shelf shelf;
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
     private final Kitchens kitchens;
     private final JsonMapper json;
     private final JdbcClient jdbc;
@@ -53,7 +53,7 @@ class Mixes implements TakenFromTins {
             MixRepository mixes,
             TinRepository tins,
             Shelf shelf,
-            Herbary herbary,
+            HouseMateria houseMateria,
             Kitchens kitchens,
             JsonMapper json,
             JdbcClient jdbc,
@@ -61,7 +61,7 @@ class Mixes implements TakenFromTins {
         this.mixes = mixes;
         this.tins = tins;
         this.shelf = shelf;
-        this.herbary = herbary;
+        this.houseMateria = houseMateria;
         this.kitchens = kitchens;
         this.json = json;
         this.jdbc = jdbc;
@@ -115,7 +115,7 @@ class Mixes implements TakenFromTins {
     /** @throws InvalidInputException when there is no such blend, or no amount */
     @Transactional(readOnly = true)
     MixPlan plan(MixRequest ask) {
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         Herb blend = blend(materia, ask);
         double grams = grams(ask);
         List<Tin> all = shelf.all();
@@ -131,7 +131,7 @@ class Mixes implements TakenFromTins {
     /** Mixes it: its herbs are taken from the tins, its jar is filled; what was left in the jar stays in it. */
     @Transactional
     MixResponse mix(MixRequest ask) {
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         Herb blend = blend(materia, ask);
         double grams = grams(ask);
         List<Tin> all = shelf.all();

@@ -12,7 +12,7 @@ import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.server.herbs.HerbUses;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
@@ -49,21 +49,21 @@ public class Shelf implements HerbUses {
     private static final int OLDEST_YEARS = 20;
 
     private final TinRepository repository;
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
     private final Kitchens kitchens;
     private final ObjectProvider<TakenFromTins> takers;
     private final Clock clock;
 
     Shelf(
             TinRepository repository,
-            Herbary herbary,
+            HouseMateria houseMateria,
             Kitchens kitchens,
             ObjectProvider<TakenFromTins> takers,
             Clock clock) {
         this.takers = takers;
         this.kitchens = kitchens;
         this.repository = repository;
-        this.herbary = herbary;
+        this.houseMateria = houseMateria;
         this.clock = clock;
     }
 
@@ -86,7 +86,7 @@ public class Shelf implements HerbUses {
     /** Tins that are still good, of which a last day is known. */
     @Transactional(readOnly = true)
     public List<Good> good() {
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         LocalDate today = today();
         return repository.findAllByOrderByHerbAscFormAscIdAsc().stream()
                 .flatMap(e -> materia.find(e.herb).flatMap(h -> good(e, h, today)).stream())
@@ -101,7 +101,7 @@ public class Shelf implements HerbUses {
     }
 
     private List<Tin> tins(List<TinEntity> all, List<@Nullable Taken> taken) {
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         LocalDate today = today();
         List<Tin> tins = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
@@ -182,7 +182,7 @@ public class Shelf implements HerbUses {
     }
 
     private Tin write(TinEntity e, TinRequest draft, String herb, Form form) {
-        Herb known = herbary.materia().herb(herb, "herb");
+        Herb known = houseMateria.materia().herb(herb, "herb");
         LocalDate filled = draft.filledOn() == null ? today() : draft.filledOn();
         checkFilled(filled);
         if (draft.grams() != null) {
@@ -257,14 +257,14 @@ public class Shelf implements HerbUses {
     }
 
     private Set<String> blendsInJars() {
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         return repository.herbs().stream()
                 .filter(h -> materia.find(h).filter(Herb::mixed).isPresent())
                 .collect(Collectors.toUnmodifiableSet());
     }
 
     private Tin tin(TinEntity e) {
-        return tin(e, herbary.materia(), taken(List.of(e)).get(0), today());
+        return tin(e, houseMateria.materia(), taken(List.of(e)).get(0), today());
     }
 
     private static @Nullable Left left(TinEntity e, @Nullable Taken taken) {

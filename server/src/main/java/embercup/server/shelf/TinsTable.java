@@ -6,7 +6,7 @@ import embercup.core.materia.Materia;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.platform.Csv;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
@@ -43,11 +43,11 @@ class TinsTable {
             List.of("herb", "name", "latin", "form", "grams", "filled_on", "best_before", "note", "place");
 
     private final Shelf shelf;
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
 
-    TinsTable(Shelf shelf, Herbary herbary) {
+    TinsTable(Shelf shelf, HouseMateria houseMateria) {
         this.shelf = shelf;
-        this.herbary = herbary;
+        this.houseMateria = houseMateria;
     }
 
     /**
@@ -80,7 +80,7 @@ class TinsTable {
             boolean fillsAnew) {}
 
     String written() {
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         return Csv.written(
                 COLUMNS,
                 shelf.all().stream()
@@ -109,7 +109,7 @@ class TinsTable {
         if (table.rows().size() > MOST) {
             throw RefusedException.of(HttpStatus.UNPROCESSABLE_CONTENT, "too-many-tins", Map.of("most", MOST));
         }
-        Materia materia = herbary.materia();
+        Materia materia = houseMateria.materia();
         Set<String> there = new HashSet<>();
         shelf.all().forEach(t -> there.add(t.herb() + "|" + t.form()));
         Map<String, Integer> seen = new HashMap<>();

@@ -13,11 +13,11 @@ import java.util.List;
  * How fast a herb infuses into still water at the reference temperature: minutes until half of what it can give is drawn,
  * ln 2 / k. Immutable. Rates: see {@code parts.yaml} and {@code extraction.yaml}.
  */
-public record Giving(Cut cut, double bodyMin, double aromaMin, double biteMin) {
+public record InfusionTimes(Cut cut, double bodyMin, double aromaMin, double biteMin) {
 
-    public static Giving of(Materia materia, Herb herb, Form form, Cut cut) {
+    public static InfusionTimes of(Materia materia, Herb herb, Form form, Cut cut) {
         Charge charge = Charge.of(materia, herb, form, cut, 1, 0, Menstruum.WATER);
-        return new Giving(
+        return new InfusionTimes(
                 cut,
                 half(charge, ExtractClass.BODY),
                 half(charge, ExtractClass.AROMA),

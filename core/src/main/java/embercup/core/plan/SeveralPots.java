@@ -14,11 +14,11 @@ import java.util.TreeSet;
  * step that helps, earlier rather than later. Only moves that bring two steps end to end can be the smallest, so that the
  * search is exact for each pot.
  */
-public final class Interleaving {
+public final class SeveralPots {
 
     private static final double TOUCH_S = 1e-6;
 
-    private Interleaving() {}
+    private SeveralPots() {}
 
     /**
      * A pot to be placed.
@@ -31,14 +31,14 @@ public final class Interleaving {
     public record Pot(String name, BrewPlan plan, double wishS, double earliestS, double latestS) {}
 
     /** A pot in its place; {@code movedS} is negative when it starts earlier than wished. */
-    public record Placed(Pot pot, double startS, double movedS, Optional<Meeting> why) {}
+    public record Placed(Pot pot, double startS, double movedS, Optional<HerbCombinations> why) {}
 
     /**
      * Two pots that cannot both be had.
      *
      * @param onTheMinute whether the pot has to be ready on the minute, so that it could only start earlier
      */
-    public record Clash(Pot pot, String with, double atS, Meeting why, boolean onTheMinute) {}
+    public record Clash(Pot pot, String with, double atS, HerbCombinations why, boolean onTheMinute) {}
 
     /** What a step takes hold of while it lasts. A closed family; immutable. */
     public sealed interface Hold {
@@ -59,7 +59,7 @@ public final class Interleaving {
      * @param with name of the other pot
      * @param other its step
      */
-    public record Meeting(Hold what, Doing own, String with, Doing other) {}
+    public record HerbCombinations(Hold what, Doing own, String with, Doing other) {}
 
     /** A step of a plan. */
     public record Doing(BrewPlan plan, Step step) {}
@@ -116,8 +116,8 @@ public final class Interleaving {
             return Math.min(own.toS, with.toS) - Math.max(own.fromS, with.fromS);
         }
 
-        Meeting meeting() {
-            return new Meeting(own.what, own.doing, with.pot, with.doing);
+        HerbCombinations meeting() {
+            return new HerbCombinations(own.what, own.doing, with.pot, with.doing);
         }
     }
 

@@ -12,9 +12,9 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /** The schools on the wire: a choice by question, only where the cook departs from her tradition. */
-public final class SchoolsReading {
+public final class SchoolsFromRequest {
 
-    private SchoolsReading() {}
+    private SchoolsFromRequest() {}
 
     /**
      * The tradition's answers, the household's over them, the order's over both.

@@ -27,9 +27,9 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
  * long as a connection may be silent is gone. There are so many places and no more, and what is on the fire comes first.
  */
 @Component
-public class Audience implements DisposableBean {
+public class StreamSubscribers implements DisposableBean {
 
-    private static final Logger LOG = LoggerFactory.getLogger(Audience.class);
+    private static final Logger LOG = LoggerFactory.getLogger(StreamSubscribers.class);
 
     /** Pages that listen at once to one server (design value: a household has ten devices with some tabs each). */
     public static final int MOST = 600;
@@ -43,9 +43,9 @@ public class Audience implements DisposableBean {
 
     private final Set<Listener> all = ConcurrentHashMap.newKeySet();
     private final ThreadPoolExecutor senders = new ThreadPoolExecutor(
-            SENDERS, SENDERS, IDLE_S, TimeUnit.SECONDS, new LinkedBlockingQueue<>(), Audience::thread);
+            SENDERS, SENDERS, IDLE_S, TimeUnit.SECONDS, new LinkedBlockingQueue<>(), StreamSubscribers::thread);
 
-    Audience() {
+    StreamSubscribers() {
         senders.allowCoreThreadTimeOut(true);
     }
 

@@ -10,24 +10,24 @@ import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpStatus;
 
 /** The places for pages that listen are limited, and what is on the fire comes first. */
-class AudienceTest {
+class StreamSubscribersTest {
 
-    private final Audience audience = new Audience();
-    private final List<Audience.Listener> left = new ArrayList<>();
+    private final StreamSubscribers subscribers = new StreamSubscribers();
+    private final List<StreamSubscribers.Listener> left = new ArrayList<>();
 
     @AfterEach
     void close() {
-        audience.destroy();
+        subscribers.destroy();
     }
 
     private void fill(boolean first) {
-        for (int i = 0; i < Audience.MOST; i++) {
-            audience.admit(first, left::add);
+        for (int i = 0; i < StreamSubscribers.MOST; i++) {
+            subscribers.admit(first, left::add);
         }
     }
 
     private void refused(boolean first) {
-        assertThatThrownBy(() -> audience.admit(first, left::add))
+        assertThatThrownBy(() -> subscribers.admit(first, left::add))
                 .isInstanceOfSatisfying(
                         RefusedException.class, e -> assertThat(e.status()).isEqualTo(HttpStatus.SERVICE_UNAVAILABLE));
     }
@@ -38,7 +38,7 @@ class AudienceTest {
         refused(false);
         assertThat(left).as("nobody is sent away for a page of that kind").isEmpty();
 
-        Audience.Listener burning = audience.admit(true, left::add);
+        StreamSubscribers.Listener burning = subscribers.admit(true, left::add);
 
         assertThat(left)
                 .as("one that is not on the fire has made room")
@@ -58,10 +58,10 @@ class AudienceTest {
     @Test
     void whoLeavesMakesRoomAndIsToldOnce() {
         fill(false);
-        Audience.Listener first = audience.admit(true, left::add);
-        audience.dismiss(first);
-        audience.dismiss(first);
+        StreamSubscribers.Listener first = subscribers.admit(true, left::add);
+        subscribers.dismiss(first);
+        subscribers.dismiss(first);
         assertThat(left).filteredOn(l -> l == first).hasSize(1);
-        audience.admit(false, left::add);
+        subscribers.admit(false, left::add);
     }
 }

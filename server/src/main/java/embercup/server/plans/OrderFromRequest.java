@@ -22,7 +22,7 @@ import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Length;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Need;
-import embercup.server.herbs.Herbary;
+import embercup.server.herbs.HouseMateria;
 import embercup.server.kitchen.Kitchens;
 import embercup.server.people.People;
 import embercup.server.people.Person;
@@ -33,9 +33,9 @@ import embercup.server.plans.OrderRequest.KitchenPart;
 import embercup.server.plans.OrderRequest.SharerPart;
 import embercup.server.plans.OrderRequest.VesselPart;
 import embercup.server.platform.Fields;
-import embercup.server.platform.SchoolsReading;
+import embercup.server.platform.SchoolsFromRequest;
 import embercup.server.recipes.RecipeDocument;
-import embercup.server.recipes.RecipeReading;
+import embercup.server.recipes.RecipeFromDocument;
 import embercup.server.recipes.Recipes;
 import java.util.List;
 import java.util.Map;
@@ -49,18 +49,18 @@ import org.springframework.stereotype.Component;
 
 /** Reads what was asked for: the order's own words, and what it leaves to the household. */
 @Component
-class OrderReading {
+class OrderFromRequest {
 
     private final Recipes recipes;
     private final People people;
     private final Kitchens kitchens;
-    private final Herbary herbary;
+    private final HouseMateria houseMateria;
 
-    OrderReading(Recipes recipes, People people, Kitchens kitchens, Herbary herbary) {
+    OrderFromRequest(Recipes recipes, People people, Kitchens kitchens, HouseMateria houseMateria) {
         this.recipes = recipes;
         this.people = people;
         this.kitchens = kitchens;
-        this.herbary = herbary;
+        this.houseMateria = houseMateria;
     }
 
     /** A request with everything it refers to. */
@@ -76,11 +76,11 @@ class OrderReading {
     /** @throws InvalidInputException naming each field that cannot be read, and what would be right */
     Resolved read(OrderRequest ask) {
         Household household = new Household(ask);
-        Materia materia = herbary.materia(household.own().ownHerbs());
+        Materia materia = houseMateria.materia(household.own().ownHerbs());
         MeasureCustom custom = custom(ask, household);
-        Recipe recipe = RecipeReading.read(recipe(ask), "recipe");
+        Recipe recipe = RecipeFromDocument.read(recipe(ask), "recipe");
         Schools schools =
-                SchoolsReading.read(ask.custom().schools(), household.own().schools(), recipe.tradition());
+                SchoolsFromRequest.read(ask.custom().schools(), household.own().schools(), recipe.tradition());
         recipe = changed(materia, recipe, ask, custom, schools);
         Person person = ask.drinks().drinkerId() == null
                 ? null
@@ -108,14 +108,14 @@ class OrderReading {
 
     /** A request in which recipe, drinker and kitchen are written out; nothing is looked up but the measures, when unsaid. */
     PlanRequest writtenOut(OrderRequest ask) {
-        Recipe recipe = RecipeReading.read(Fields.need(ask.pot().recipe(), "recipe", Need.RECIPE), "recipe");
+        Recipe recipe = RecipeFromDocument.read(Fields.need(ask.pot().recipe(), "recipe", Need.RECIPE), "recipe");
         KitchenPart k = Fields.need(ask.kitchen(), "kitchen", Need.KITCHEN);
         DrinkerPart d = Fields.need(ask.drinks().drinker(), "drinker", Need.DRINKER);
         Kitchen kitchen = new Kitchen(
                 or(k.altitudeM(), Kitchen.STANDARD.altitudeM()),
                 or(k.roomC(), Kitchen.STANDARD.roomC()),
                 or(k.tapC(), Kitchen.STANDARD.tapC()),
-                Optional.ofNullable(k.vessel()).map(OrderReading::vessel),
+                Optional.ofNullable(k.vessel()).map(OrderFromRequest::vessel),
                 burner(Fields.need(k.burner(), "kitchen.burner", Need.BURNER), Burner.SMALL),
                 or(k.kettleW(), Kitchen.STANDARD.kettleW()));
         return new PlanRequest(
@@ -124,7 +124,7 @@ class OrderReading {
                 drinker(d),
                 kitchen,
                 custom(ask, new Household(ask)),
-                SchoolsReading.read(ask.custom().schools(), Map.of(), recipe.tradition()),
+                SchoolsFromRequest.read(ask.custom().schools(), Map.of(), recipe.tradition()),
                 taking(ask, recipe),
                 Boolean.TRUE.equals(ask.pot().spentHerbs()));
     }

@@ -21,9 +21,9 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** Writes the core's {@link Recipe} as a {@link RecipeDocument}; reading it again gives the same recipe. */
-public final class RecipeWriting {
+public final class RecipeToDocument {
 
-    private RecipeWriting() {}
+    private RecipeToDocument() {}
 
     public static RecipeDocument write(Recipe recipe) {
         Menstruum m = recipe.menstruum();
@@ -43,7 +43,7 @@ public final class RecipeWriting {
                         : recipe.stages().stream()
                                 .map(s -> s.accept(new Writer()))
                                 .toList(),
-                recipe.posology().map(RecipeWriting::posology).orElse(null),
+                recipe.posology().map(RecipeToDocument::posology).orElse(null),
                 told(recipe.told()));
     }
 
@@ -93,7 +93,7 @@ public final class RecipeWriting {
                 a.quantity().unit().code(),
                 number(a.open().amountTo()),
                 a.open().optional() ? true : null,
-                noneOr(a.open().or().stream().map(RecipeWriting::addition).toList()),
+                noneOr(a.open().or().stream().map(RecipeToDocument::addition).toList()),
                 a.stage(),
                 a.open().into() == Addition.Into.EACH_CUP
                         ? null

@@ -10,7 +10,7 @@ import embercup.core.plan.PlanRequest;
 import embercup.server.notebook.Tasting;
 import embercup.server.plans.OrderRequest;
 import embercup.server.plans.PlanResponse;
-import embercup.server.plans.PlanWriting;
+import embercup.server.plans.PlanToResponse;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import java.time.Instant;
@@ -18,11 +18,11 @@ import java.util.List;
 import java.util.Map;
 
 /** Writes a folded brew for the wire. */
-final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
+final class BrewToResponse implements BrewEvent.Visitor<BrewResponse.Happened> {
 
     private final Burner burner;
 
-    private BrewWriting(Burner burner) {
+    private BrewToResponse(Burner burner) {
         this.burner = burner;
     }
 
@@ -37,7 +37,7 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
             boolean photo,
             List<BrewEvent> standing,
             BrewResponse.Kept kept) {
-        BrewWriting writing = new BrewWriting(request.kitchen().burner());
+        BrewToResponse writing = new BrewToResponse(request.kitchen().burner());
         return new BrewResponse(
                 new BrewResponse.Head(
                         e.id,
@@ -89,7 +89,7 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
                         .toList(),
                 live.now().map(n -> n.step().id()).orElse(null),
                 live.meanwhile().stream().map(s -> s.step().id()).toList(),
-                live.open().stream().map(BrewWriting::open).toList(),
+                live.open().stream().map(BrewToResponse::open).toList(),
                 live.now()
                         .flatMap(n -> live.fire().map(f -> fire(f, n.step().fire())))
                         .orElse(null),
@@ -111,8 +111,8 @@ final class BrewWriting implements BrewEvent.Visitor<BrewResponse.Happened> {
                 live.predicted().bite(),
                 live.outlook().told().stream().map(Fields::code).sorted().toList(),
                 live.advice().map(HouseWords.words()::say).orElse(""),
-                PlanWriting.times(live.predicted()),
-                PlanWriting.curve(live.predicted()));
+                PlanToResponse.times(live.predicted()),
+                PlanToResponse.curve(live.predicted()));
     }
 
     private static BrewResponse.FireLine fire(Fire fire, Fire planned) {

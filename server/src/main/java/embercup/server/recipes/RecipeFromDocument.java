@@ -38,21 +38,21 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /** Reads a {@link RecipeDocument} into the core's {@link Recipe}; collects every complaint before it gives up. */
-public final class RecipeReading {
+public final class RecipeFromDocument {
 
     /** Vodka and the like (common practice, no source), % by volume. */
     private static final double USUAL_SPIRIT = 40;
 
     private final List<Violation> found = new ArrayList<>();
 
-    private RecipeReading() {}
+    private RecipeFromDocument() {}
 
     /**
      * @param path prefix of the field names
      * @throws InvalidInputException with every wrong field; what only the rules of the trade can tell is left to {@link RecipeRules}
      */
     public static Recipe read(RecipeDocument doc, String path) {
-        RecipeReading reading = new RecipeReading();
+        RecipeFromDocument reading = new RecipeFromDocument();
         Recipe recipe = reading.recipe(doc, path);
         if (!reading.found.isEmpty()) {
             throw new InvalidInputException(reading.found);

@@ -20,7 +20,7 @@ import org.springframework.web.util.ContentCachingResponseWrapper;
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 2)
-class TurnsFilter extends OncePerRequestFilter {
+class ConcurrencyFilter extends OncePerRequestFilter {
 
     /** The database has twelve connections; one hears, four read for streams (application.yaml, BrewStreams). */
     static final int AT_ONCE = 6;

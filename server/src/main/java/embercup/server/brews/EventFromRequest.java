@@ -38,9 +38,9 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** Reads an {@link EventRequest} into the core's {@link BrewEvent}. */
-final class EventReading {
+final class EventFromRequest {
 
-    private EventReading() {}
+    private EventFromRequest() {}
 
     /** When it happened by the server's clock. */
     static Instant at(EventRequest doc, Instant now) {

@@ -18,15 +18,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** An archive of every night, fourteen of them, whatever the machine did at night. */
-class NightsTest {
+class NightlyArchivesTest {
 
     private static final ZoneId OSLO = ZoneId.of("Europe/Oslo");
 
     @TempDir
     Path folder;
 
-    private Nights at(String moment) {
-        return new Nights(folder, Clock.fixed(Instant.parse(moment), OSLO), () -> OSLO);
+    private NightlyArchives at(String moment) {
+        return new NightlyArchives(folder, Clock.fixed(Instant.parse(moment), OSLO), () -> OSLO);
     }
 
     private void keep(String moment) throws IOException {
@@ -63,7 +63,7 @@ class NightsTest {
     void oneThatIsDatedAheadStopsNoNight() throws IOException {
         keep("2026-11-27T12:00:00Z");
         Files.writeString(folder.resolve("2031-01-01.zip"), "dated ahead");
-        Nights next = at("2026-11-28T12:00:00Z");
+        NightlyArchives next = at("2026-11-28T12:00:00Z");
         assertThat(next.due()).isTrue();
         assertThat(next.last().orElseThrow().day()).isEqualTo(LocalDate.of(2026, 11, 27));
         assertThat(next.ahead()).hasSize(1);
@@ -111,7 +111,7 @@ class NightsTest {
                     .plus(Duration.ofDays(day))
                     .toString());
         }
-        Nights nights = at("2026-11-20T05:00:00Z");
+        NightlyArchives nights = at("2026-11-20T05:00:00Z");
         assertThat(nights.all()).hasSize(14);
         assertThat(nights.last().orElseThrow().day()).isEqualTo(LocalDate.of(2026, 11, 20));
         assertThat(nights.all().get(13).day()).isEqualTo(LocalDate.of(2026, 11, 7));
@@ -121,7 +121,7 @@ class NightsTest {
     @Test
     void oneThatWasCutShortIsNoneAndTheOldOneStays() throws IOException {
         keep("2026-11-27T12:00:00Z");
-        Nights again = at("2026-11-28T12:00:00Z");
+        NightlyArchives again = at("2026-11-28T12:00:00Z");
         assertThatThrownBy(() -> again.keep(file -> {
                     writes("half").accept(file);
                     throw new IllegalStateException("No space left on device");

@@ -8,7 +8,7 @@ import java.util.Map;
  * What of the database an archive holds, in the order in which it goes back: what is named by others comes before them. A line of a
  * file is a row of its table, a field is a column.
  */
-enum Contents {
+enum ArchivedTable {
     PEOPLE("person", "id"),
     VESSELS("vessel", "id"),
     BURNERS("burner", "id"),
@@ -48,11 +48,11 @@ enum Contents {
     /** A column of long text that is never missing; empty for none. */
     final String longText;
 
-    Contents(String table, String order) {
+    ArchivedTable(String table, String order) {
         this(table, order, "");
     }
 
-    Contents(String table, String order, String longText) {
+    ArchivedTable(String table, String order, String longText) {
         this.table = table;
         this.order = order;
         this.longText = longText;
@@ -64,6 +64,6 @@ enum Contents {
     }
 
     static List<String> files() {
-        return Arrays.stream(values()).map(Contents::file).toList();
+        return Arrays.stream(values()).map(ArchivedTable::file).toList();
     }
 }

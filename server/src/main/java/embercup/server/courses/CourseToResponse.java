@@ -47,7 +47,7 @@ import org.springframework.stereotype.Component;
 
 /** Courses as they are told: drawn, judged as things stand now, with their next dose. */
 @Component
-class CourseWriting {
+class CourseToResponse {
 
     /** What ended longer ago is not listed, days. */
     private static final int LISTED_DAYS = 400;
@@ -59,7 +59,7 @@ class CourseWriting {
     private final Kitchens kitchens;
     private final Clock clock;
 
-    CourseWriting(
+    CourseToResponse(
             CourseRepository repository,
             CourseRows rows,
             CourseJudge judge,

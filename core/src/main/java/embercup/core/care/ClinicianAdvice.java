@@ -10,14 +10,14 @@ import java.util.List;
 import java.util.Locale;
 
 /** When to stop and ask a clinician: for anybody, for a small child, and for what the herbs of a pot are reached for. Stateless. */
-final class Asking {
+final class ClinicianAdvice {
 
     /** For a pot of many uses the signs of so many occasions are named (design value). */
     private static final int MOST_OCCASIONS = 2;
     /** A child is brought sooner (common practice, no source), years. */
     private static final double SMALL_CHILD_YEARS = 6;
 
-    private Asking() {}
+    private ClinicianAdvice() {}
 
     static List<AskWhen> of(Materia materia, List<Herb> herbs, Drinker drinker) {
         List<AskWhen> all = new ArrayList<>();

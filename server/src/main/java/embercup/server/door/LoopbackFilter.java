@@ -18,7 +18,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * Whoever sits at this machine is the cook: what comes in by loopback on the plain port, which listens on nothing else, needs no
  * pairing. The port of the house's network is never here, from wherever it is asked.
  */
-final class HereFilter extends OncePerRequestFilter {
+final class LoopbackFilter extends OncePerRequestFilter {
 
     static final String HERE = "here";
     private static final String COOK = "ROLE_COOK";

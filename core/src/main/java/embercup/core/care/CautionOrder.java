@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 
 /** The order in which cautions are told: the gravest first, and of one weight what matters most to this drinker today. Stateless. */
-final class Order {
+final class CautionOrder {
 
     /** Of one weight these come first, in this order; whatever is not named comes after them. */
     private static final List<Class<? extends Caution>> FIRST = List.of(
@@ -24,9 +24,9 @@ final class Order {
             Caution.Stomach.class);
 
     static final Comparator<Caution> OF_TELLING =
-            Comparator.comparing(Caution::severity).reversed().thenComparingInt(Order::rank);
+            Comparator.comparing(Caution::severity).reversed().thenComparingInt(CautionOrder::rank);
 
-    private Order() {}
+    private CautionOrder() {}
 
     private static int rank(Caution caution) {
         int rank = FIRST.indexOf(caution.getClass());

@@ -12,13 +12,13 @@ import org.jspecify.annotations.Nullable;
  *
  * @param <T> immutable
  */
-public final class ReadOnce<T extends @Nullable Object> {
+public final class DocumentCache<T extends @Nullable Object> {
 
     private final Function<String, T> read;
     private final Cache<String, T> known;
 
     /** @param most how many are remembered: the longest unasked is forgotten first */
-    public ReadOnce(int most, Function<String, T> read) {
+    public DocumentCache(int most, Function<String, T> read) {
         this.read = read;
         this.known = Caffeine.newBuilder().maximumSize(most).build();
     }

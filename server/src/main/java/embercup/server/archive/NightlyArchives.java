@@ -21,7 +21,7 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 
 /** The folder with an archive of every night: which is due, and which are let go of. Other files in it are left alone. */
-final class Nights {
+final class NightlyArchives {
 
     /** Two weeks: a mistake of the week before last is found in time. */
     static final int KEPT = 14;
@@ -39,7 +39,7 @@ final class Nights {
     /** An archive of a night, by the day it is of. */
     record Night(LocalDate day, Instant madeAt, long bytes) {}
 
-    Nights(Path folder, Clock clock, Supplier<ZoneId> zone) {
+    NightlyArchives(Path folder, Clock clock, Supplier<ZoneId> zone) {
         this.folder = folder;
         this.clock = clock;
         this.zone = zone;

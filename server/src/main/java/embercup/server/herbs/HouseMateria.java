@@ -44,9 +44,9 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The shipped materia with the cook's own herbs and weights over it. */
 @Service
-public class Herbary {
+public class HouseMateria {
 
-    private static final Logger LOG = LoggerFactory.getLogger(Herbary.class);
+    private static final Logger LOG = LoggerFactory.getLogger(HouseMateria.class);
 
     /** How well a spoon that the cook weighed herself repeats (common practice, no source), relative. */
     private static final double OWN_SPREAD = 0.15;
@@ -57,7 +57,8 @@ public class Herbary {
     private final KeptKind<OwnHerbDocument> kept;
     private final Clock clock;
 
-    Herbary(Materia shipped, OwnHerbRepository repository, @Lazy List<HerbUses> places, KeptJson json, Clock clock) {
+    HouseMateria(
+            Materia shipped, OwnHerbRepository repository, @Lazy List<HerbUses> places, KeptJson json, Clock clock) {
         this.shipped = shipped;
         this.repository = repository;
         this.places = places;

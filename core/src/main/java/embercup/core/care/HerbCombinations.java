@@ -11,7 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** What herbs of a kind say when several of them meet in one pot, and whether they are together too much. Immutable. */
-record Meeting(Materia materia, BrewPlan plan) {
+record HerbCombinations(Materia materia, BrewPlan plan) {
 
     List<Caution> cautions(List<Herb> herbs) {
         List<Caution> all = new ArrayList<>();

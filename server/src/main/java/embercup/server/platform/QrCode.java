@@ -12,12 +12,12 @@ import java.util.Map;
 import java.util.Optional;
 
 /** A text as a square for a camera (ISO/IEC 18004, by ZXing). */
-public final class Square {
+public final class QrCode {
 
     /** White round it, modules: half of what the standard wants, as the paper or page round it is light. */
     private static final int QUIET = 2;
 
-    private Square() {}
+    private QrCode() {}
 
     /** Rows of 1 (dark) and 0; empty when the text is too long for one. */
     public static Optional<List<String>> of(String text) {

@@ -9,9 +9,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
-import embercup.core.plan.Interleaving.Outcome;
-import embercup.core.plan.Interleaving.Placed;
-import embercup.core.plan.Interleaving.Pot;
+import embercup.core.plan.SeveralPots.Outcome;
+import embercup.core.plan.SeveralPots.Placed;
+import embercup.core.plan.SeveralPots.Pot;
 import embercup.core.recipe.Recipe;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,7 +19,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** One cook has two hands, one kettle and as many burners as she has. */
-class InterleavingTest {
+class SeveralPotsTest {
 
     private static final double DAY_S = 86_400;
 
@@ -53,7 +53,7 @@ class InterleavingTest {
 
     @Test
     void twoPotsThatAreReadyTogetherAreNotStrainedTogether() {
-        Outcome outcome = Interleaving.of(
+        Outcome outcome = SeveralPots.of(
                 List.of(),
                 List.of(
                         readyAt("root pot", rootPot(), Burner.SMALL, 10_000),
@@ -69,7 +69,7 @@ class InterleavingTest {
 
     @Test
     void aPotMovesByNoMoreThanItMust() {
-        Outcome outcome = Interleaving.of(
+        Outcome outcome = SeveralPots.of(
                 List.of(),
                 List.of(
                         readyAt("root pot", rootPot(), Burner.SMALL, 10_000),
@@ -81,7 +81,7 @@ class InterleavingTest {
 
     @Test
     void twoPotsOnOneBurnerFollowEachOther() {
-        Outcome outcome = Interleaving.of(
+        Outcome outcome = SeveralPots.of(
                 List.of(),
                 List.of(
                         readyAt("first", rootPot(), Burner.SMALL, 10_000),
@@ -100,7 +100,7 @@ class InterleavingTest {
         Pot tight = readyAt("first", rootPot(), Burner.SMALL, 10_000);
         BrewPlan plan = plan(rootPot(), Burner.SMALL);
         double wish = 10_000 - plan.totalS();
-        Outcome outcome = Interleaving.of(List.of(), List.of(tight, new Pot("second", plan, wish, wish - 60, wish)));
+        Outcome outcome = SeveralPots.of(List.of(), List.of(tight, new Pot("second", plan, wish, wish - 60, wish)));
         assertThat(outcome.clashes()).singleElement().satisfies(c -> {
             assertThat(c.pot().name()).isEqualTo("second");
             assertThat(c.with()).isEqualTo("first");
@@ -112,7 +112,7 @@ class InterleavingTest {
     @Test
     void aPotOnTheFireIsNotMoved() {
         BrewPlan running = plan(twoBoils(), Burner.SMALL);
-        Outcome outcome = Interleaving.of(
+        Outcome outcome = SeveralPots.of(
                 List.of(new Pot("two boils", running, 0, 0, 0)),
                 List.of(new Pot("linden", plan(lindenCup(), Burner.LARGE), 600, 0, DAY_S)));
         assertThat(outcome.placed())
@@ -130,7 +130,7 @@ class InterleavingTest {
                 Burner burner = random.nextBoolean() ? Burner.SMALL : Burner.LARGE;
                 pots.add(readyAt("pot " + i, recipes.get(random.nextInt(3)), burner, 20_000 + random.nextInt(7200)));
             }
-            Outcome outcome = Interleaving.of(List.of(), pots);
+            Outcome outcome = SeveralPots.of(List.of(), pots);
             assertOnePairOfHands(outcome);
             assertThat(outcome.placed().size() + outcome.clashes().size()).isEqualTo(4);
         }

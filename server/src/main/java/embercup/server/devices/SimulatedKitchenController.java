@@ -19,15 +19,15 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The simulated kitchen of a brew: its readings as they come, and the speed of its clock. */
-@RestController("devicesKitchenController")
+@RestController
 @RequestMapping("/api/devices/kitchen/{brewId}")
-class KitchenController {
+class SimulatedKitchenController {
 
     private final KitchenInstruments instruments;
     private final Brews brews;
     private final Ticker ticker;
 
-    KitchenController(KitchenInstruments instruments, Brews brews, Ticker ticker) {
+    SimulatedKitchenController(KitchenInstruments instruments, Brews brews, Ticker ticker) {
         this.instruments = instruments;
         this.brews = brews;
         this.ticker = ticker;

@@ -14,7 +14,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Everything that is kept about somebody: to be given to her, and to be said before it is erased. */
 @Component
-class OfPerson {
+class PersonalData {
 
     /** What of hers stands where, as rows of JSON. */
     private static final Map<String, String> QUERIES = Map.of(
@@ -35,7 +35,7 @@ class OfPerson {
     private final JsonMapper json;
     private final People people;
 
-    OfPerson(JdbcClient jdbc, JsonMapper json, People people) {
+    PersonalData(JdbcClient jdbc, JsonMapper json, People people) {
         this.jdbc = jdbc;
         this.json = json;
         this.people = people;

@@ -39,9 +39,9 @@ import embercup.server.plans.PlanResponse.Water;
 import embercup.server.plans.PlanResponse.WayLine;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
-import embercup.server.platform.SchoolsReading;
+import embercup.server.platform.SchoolsFromRequest;
 import embercup.server.platform.WorkingsLine;
-import embercup.server.recipes.RecipeWriting;
+import embercup.server.recipes.RecipeToDocument;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -55,12 +55,12 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** Writes the core's plan for the wire. */
-public final class PlanWriting {
+public final class PlanToResponse {
 
     /** Points of a curve that are sent: the eye sees no more on one screen. */
     private static final int MOST_POINTS = 90;
 
-    private PlanWriting() {}
+    private PlanToResponse() {}
 
     static PlanResponse write(
             BrewPlan plan,
@@ -92,7 +92,7 @@ public final class PlanWriting {
                 r.cups(),
                 r.cupMl(),
                 drinkerName,
-                SchoolsReading.write(r.schools()),
+                SchoolsFromRequest.write(r.schools()),
                 r.spentHerbs(),
                 r.recipe().posology().map(HouseWords.words()::say).orElse(null),
                 taken(r, otherIds));
@@ -377,7 +377,7 @@ public final class PlanWriting {
         return java.util.stream.IntStream.range(0, all.size())
                 .filter(i -> i % every == 0 || i == all.size() - 1 || jump(all, i))
                 .mapToObj(all::get)
-                .map(PlanWriting::point)
+                .map(PlanToResponse::point)
                 .toList();
     }
 
@@ -449,7 +449,7 @@ public final class PlanWriting {
         Drinker d = request.drinker();
         Kitchen k = request.kitchen();
         return new OrderRequest(
-                new OrderRequest.Pot(null, RecipeWriting.write(request.recipe()), null, null, request.spentHerbs()),
+                new OrderRequest.Pot(null, RecipeToDocument.write(request.recipe()), null, null, request.spentHerbs()),
                 new OrderRequest.Serving(
                         request.cups(),
                         request.cupMl(),
@@ -481,7 +481,7 @@ public final class PlanWriting {
                 new OrderRequest.Custom(
                         Fields.code(request.custom().system()),
                         request.custom().liangG(),
-                        SchoolsReading.write(request.schools())),
+                        SchoolsFromRequest.write(request.schools())),
                 new OrderRequest.At(start, null),
                 null);
     }

@@ -9,7 +9,7 @@ import embercup.core.brew.BrewSetup;
  * @param bodyPerMl extract of the body in a millilitre of it, in grams of herb given up
  * @param bandRelative how uncertain the rates of giving are, relative
  */
-public record Standard(BrewSetup own, double bodyPerMl, double bandRelative) {
+public record StandardCup(BrewSetup own, double bodyPerMl, double bandRelative) {
 
     /**
      * Relative half-width of the strength when the rates are uncertain by the data's band: for x = 1 − exp(−kt) the share
