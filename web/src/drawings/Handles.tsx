@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import type { PlanResponse, StageDocument } from "../api/client";
 import * as limit from "../api/limit.gen";
+import { traitsOf } from "../api/stages";
 import { powerOf, stagesOf } from "../api/steps";
 import { measuredOut, type Out } from "../parts/measured";
 import { span } from "../parts/say";
@@ -96,8 +97,7 @@ export function Handles({
       })}
       {main.map((s) => {
         const doc = stages[s.stage];
-        const lids = ["boil", "simmer", "reduce", "steep", "rest"];
-        if (!doc || !lids.includes(doc.kind ?? "") || x(s.startS + s.durationS) - x(s.startS) < 66)
+        if (!doc || traitsOf(doc.kind)?.lid === undefined || x(s.startS + s.durationS) - x(s.startS) < 66)
           return null;
         return (
           <button

@@ -1,4 +1,5 @@
 import type { RecipeResponse } from "../api/client";
+import { traitsOf } from "../api/stages";
 
 /** The fire line of a recipe, thumb-sized: flame band by power, lid above it, additions as dots. Time is to scale inside one line. */
 export function Thumb({ thumb, label }: { thumb: RecipeResponse["thumb"]; label: string }) {
@@ -13,7 +14,8 @@ export function Thumb({ thumb, label }: { thumb: RecipeResponse["thumb"]; label:
         const at = x;
         x += w;
         const height = s.power * 22;
-        const wet = s.kind === "steep" || s.kind === "macerate" || s.kind === "rest";
+        const kind = traitsOf(s.kind);
+        const wet = kind?.infuses && !kind.heats;
         return (
           <g key={i}>
             {height > 0 && (

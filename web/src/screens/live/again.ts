@@ -1,4 +1,5 @@
 import type { BrewResponse, RecipeDocument } from "../../api/client";
+import { traitsOf } from "../../api/stages";
 import { atOn } from "../sheet/at";
 import type { Change, Order, Strength, Tweak } from "../sheet/order";
 
@@ -198,13 +199,11 @@ function minutesOf(order: Order, stages: NonNullable<RecipeDocument["stages"]>, 
   return moved ? moved.value : (stages[at]?.minutes ?? 0);
 }
 
-const GIVING = ["steep", "simmer", "boil", "macerate", "rest"];
-
 /** The stage in which the herbs infuse the longest; −1 for none. */
 function longest(stages: NonNullable<RecipeDocument["stages"]>): number {
   let best = -1;
   stages.forEach((s, i) => {
-    const giving = GIVING.includes(s.kind ?? "") && s.minutes !== undefined;
+    const giving = traitsOf(s.kind)?.infuses && s.minutes !== undefined;
     if (giving && (best < 0 || (s.minutes ?? 0) > (stages[best]?.minutes ?? 0))) best = i;
   });
   return best;

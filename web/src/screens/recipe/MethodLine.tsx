@@ -132,7 +132,7 @@ function Insert({ at, recipe, onChange }: InPlace) {
           <OneOf
             label="What is done here"
             value={"" as string}
-            options={STAGES.map((s) => ({ value: s.value, label: s.label }))}
+            options={STAGES}
             onPick={(kind) => onChange(withStage(recipe, at, stageOf(kind)))}
           />
         )}
@@ -231,7 +231,6 @@ function Numbers({
   onChange: (part: Partial<StageDocument>) => void;
 }) {
   const kind = kindOf(stage);
-  const lids = ["heat", "boil", "simmer", "reduce", "steep", "macerate", "rest", "cool"];
   return (
     <>
       {kind?.minutes !== undefined && (
@@ -264,7 +263,7 @@ function Numbers({
           onChange={(toMl) => onChange({ toMl })}
         />
       )}
-      {kind?.toC !== undefined && (
+      {kind?.degrees && (
         <QuantityField
           of="temperature"
           label={stage.kind === "cool" ? "Degrees" : "Degrees; empty for the boil"}
@@ -286,15 +285,15 @@ function Numbers({
           }
         />
       )}
-      {kind?.fire && (
+      {kind?.flame && (
         <SelectField
           label="Flame"
-          value={stage.flame ?? kind.fire}
+          value={stage.flame ?? kind.flame}
           options={FLAMES}
           onChange={(flame) => onChange({ flame: flame as StageDocument["flame"] })}
         />
       )}
-      {lids.includes(stage.kind ?? "") && (
+      {kind?.lid !== undefined && (
         <Tick label="lid on" on={stage.lid ?? false} onChange={(lid) => onChange({ lid })} />
       )}
       {stage.kind === "strain" && (

@@ -1,32 +1,28 @@
 import type { AdditionDocument, HerbLine, RecipeDocument, StageDocument } from "../../api/client";
+import { KINDS, type StageKind, type StageTraits, traitsOf } from "../../api/stages";
 import { capital, celsius, millilitres, span } from "../../parts/say";
 
-/** What a stage of each kind has to say, in the cook's words. */
-export const STAGES: {
-  value: string;
-  label: string;
-  minutes?: number;
-  toC?: number | null;
-  toMl?: number;
-  fire?: string;
-}[] = [
-  { value: "heat", label: "heat", toC: null, fire: "high" },
-  { value: "pour", label: "pour hot water on", toC: null },
-  { value: "boil", label: "boil", minutes: 5, fire: "medium" },
-  { value: "simmer", label: "simmer", minutes: 20, fire: "low" },
-  { value: "reduce", label: "boil down to", toMl: 480, fire: "medium" },
-  { value: "steep", label: "steep off the heat", minutes: 10 },
-  { value: "macerate", label: "stand in cold water", minutes: 480, toC: null },
-  { value: "rest", label: "rest, flame off", minutes: 5 },
-  { value: "cool", label: "cool", toC: 60 },
-  { value: "strain", label: "strain" },
-  { value: "refill", label: "fresh water on the same herbs", toMl: 480 },
-  { value: "combine", label: "pour the liquids together" },
-  { value: "finish", label: "finish the cup" },
-  { value: "stir", label: "stir" },
-  { value: "shake", label: "shake" },
-  { value: "blend", label: "blend" },
-];
+/** What a stage of each kind is called. */
+const STAGE_WORDS: Record<StageKind, string> = {
+  heat: "heat",
+  pour: "pour hot water on",
+  boil: "boil",
+  simmer: "simmer",
+  reduce: "boil down to",
+  steep: "steep off the heat",
+  macerate: "stand in cold water",
+  rest: "rest, flame off",
+  cool: "cool",
+  strain: "strain",
+  refill: "fresh water on the same herbs",
+  combine: "pour the liquids together",
+  finish: "finish the cup",
+  stir: "stir",
+  shake: "shake",
+  blend: "blend",
+};
+
+export const STAGES = KINDS.map((k) => ({ value: k.kind, label: STAGE_WORDS[k.kind] }));
 
 export const UNITS = [
   "g",
@@ -95,19 +91,18 @@ export const MENSTRUA = [
   { value: "vinegar", label: "vinegar" },
 ];
 
-export const kindOf = (stage: StageDocument) => STAGES.find((s) => s.value === stage.kind) ?? STAGES[0];
+export const kindOf = (stage: StageDocument): StageTraits | undefined => traitsOf(stage.kind);
 
 /** A stage of a kind with its usual numbers. */
 export function stageOf(kind: string): StageDocument {
-  const k = STAGES.find((s) => s.value === kind);
-  const lid = ["simmer", "steep", "macerate", "rest", "heat"].includes(kind);
+  const k = traitsOf(kind);
   return {
-    kind: kind as StageDocument["kind"],
+    kind: k?.kind,
     minutes: k?.minutes,
-    toC: k?.toC ?? undefined,
+    toC: k?.toC,
     toMl: k?.toMl,
-    flame: k?.fire as StageDocument["flame"],
-    lid: lid || undefined,
+    flame: k?.flame,
+    lid: k?.lid || undefined,
   };
 }
 
@@ -152,7 +147,6 @@ export function nameOf(additions: AdditionDocument[], herbs: HerbLine[]): string
 
 /** What is done in a stage, as the order says things: "simmer 20–30 min". */
 export function stageWords(s: StageDocument): string {
-  const kind = kindOf(s);
   const time = s.minutes
     ? s.minutesTo
       ? s.minutesTo < 60
@@ -170,7 +164,7 @@ export function stageWords(s: StageDocument): string {
     case "refill":
       return `${millilitres(s.toMl ?? 0)} of fresh water on the same herbs`;
     case "cool":
-      return `cool to ${celsius(s.toC ?? 60)}`;
+      return `cool to ${celsius(s.toC ?? kindOf(s)?.toC ?? 0)}`;
     case "macerate":
       return `stand cold ${time}${s.place === "fridge" ? " in the fridge" : s.place === "sun" ? " in the sun" : ""}`;
     case "steep":
@@ -179,8 +173,18 @@ export function stageWords(s: StageDocument): string {
       return `flame off, rest ${time}`;
     case "strain":
       return s.pressed ? "strain and press" : "strain";
-    default:
-      return [kind?.label ?? s.kind, time].filter(Boolean).join(" ");
+    case "boil":
+    case "simmer":
+    case "combine":
+    case "finish":
+    case "stir":
+    case "shake":
+    case "blend":
+      return [STAGE_WORDS[s.kind], time].filter(Boolean).join(" ");
+    default: {
+      const none: undefined = s.kind;
+      return none ?? "";
+    }
   }
 }
 

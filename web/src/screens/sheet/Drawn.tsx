@@ -1,6 +1,7 @@
 import { memo } from "react";
 import { Link } from "react-router";
 import type { PlanResponse, StageDocument, WayLine } from "../../api/client";
+import { traitsOf } from "../../api/stages";
 import { powerOf, stagesOf } from "../../api/steps";
 import { FireLine } from "../../drawings/FireLine";
 import { Handles } from "../../drawings/Handles";
@@ -17,8 +18,6 @@ import { WhatIf } from "./WhatIf";
 
 /** So many reasons for stages stand beside the vessel; more need the whole width. */
 const FEW = 2;
-/** What makes a liquor hot. */
-const HOT = ["heat", "pour", "boil", "simmer", "reduce"];
 /** From here on the cautions have a column of their own, and the ways out of a stop fit beside them, px. */
 const THREE_COLUMNS = 1150;
 
@@ -62,7 +61,7 @@ export const Drawn = memo(function Drawn({
   const lid = stagesOf(plan.steps).some((s) => s.lid);
   const rim = plan.vessel.heightCm - plan.vessel.startLevelCm;
   const cold = stagesOf(plan.steps)[0]?.kind !== "heat" || plan.vessel.kind === "pot";
-  const never = !stagesOf(plan.steps).some((s) => HOT.includes(s.kind));
+  const never = !stagesOf(plan.steps).some((s) => traitsOf(s.kind)?.heats);
   const reduce = stages.findIndex((s) => s.kind === "reduce");
   const toMl = stages[reduce]?.toMl;
   const wide = line.width >= THREE_COLUMNS;

@@ -289,7 +289,7 @@ public final class Planner {
             StageKind kind = stages.get(i).kind();
             if (kind == StageKind.BLEND) {
                 return true;
-            } else if (RecipeRules.WET.contains(kind)) {
+            } else if (kind.infuses()) {
                 return false;
             }
         }

@@ -1,6 +1,5 @@
 package embercup.core.plan;
 
-import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.StageKind;
 
 /** One step of the one cook. A closed family; immutable. What it says is made of it and its plan by {@code words}. */
@@ -150,7 +149,7 @@ public sealed interface Step {
 
         @Override
         public boolean ripens() {
-            return RecipeRules.WET.contains(kind);
+            return kind.infuses();
         }
     }
 }

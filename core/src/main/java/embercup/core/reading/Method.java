@@ -16,9 +16,6 @@ import java.util.stream.Stream;
 /** Reads what is done with a pot, verb by verb, and where each herb goes in. Mutable, used once for a text. */
 final class Method {
 
-    /** A cup is drunk at about this (common practice, no source), °C. */
-    static final double DRINKABLE_C = 60;
-
     /** What is done with herbs in the water; once it is strained such words tell of warming it up, and are kept. */
     private static final Set<Act> ON_HERBS =
             EnumSet.of(Act.HEAT, Act.BOIL, Act.SIMMER, Act.REDUCE, Act.TURN_DOWN, Act.MACERATE);

@@ -141,7 +141,7 @@ final class Pouring {
                 .orElse(warm ? OptionalDouble.of(Pot.WARM_C) : OptionalDouble.empty());
         s.degrees().ifPresent(line::read);
         line.read(s.atoms(Kind.STATE));
-        line.reads.add(new Understood.Cooled(Temperature.celsius(stage.toC.orElse(Method.DRINKABLE_C))));
+        line.reads.add(new Understood.Cooled(Temperature.celsius(stage.coolsToC())));
     }
 
     void off(Segment s, LineDraft line) {

@@ -13,7 +13,6 @@ import embercup.core.recipe.Addition;
 import embercup.core.recipe.Companion;
 import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.Recipe;
-import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import embercup.core.recipe.Told;
@@ -241,7 +240,7 @@ public final class Reader {
             stagesToEnd();
             gated();
             List<Stage> stages = sheet.stages.stream().map(StageDraft::stage).toList();
-            boolean brews = sheet.stages.stream().anyMatch(d -> RecipeRules.WET.contains(d.kind));
+            boolean brews = sheet.stages.stream().anyMatch(d -> d.kind.infuses());
             List<Addition> additions = sheet.ingredients.stream()
                     .map(i -> i.addition(makes.cups, brews ? at(i, stages) : 0))
                     .toList();
@@ -302,7 +301,7 @@ public final class Reader {
         private int firstWet() {
             for (int i = 0; i < sheet.stages.size(); i++) {
                 StageDraft d = sheet.stages.get(i);
-                if (RecipeRules.WET.contains(d.kind) || d.kind == StageKind.POUR || d.kind == StageKind.HEAT) {
+                if (d.kind.infuses() || d.kind == StageKind.POUR || d.kind == StageKind.HEAT) {
                     return i;
                 }
             }
@@ -311,7 +310,7 @@ public final class Reader {
 
         /** The strain that nobody writes down, and what goes into the cup at the end. */
         private void stagesToEnd() {
-            boolean brews = sheet.stages.stream().anyMatch(d -> RecipeRules.WET.contains(d.kind));
+            boolean brews = sheet.stages.stream().anyMatch(d -> d.kind.infuses());
             if (!brews) {
                 return;
             }

@@ -38,29 +38,26 @@ final class StageDraft {
     }
 
     boolean timed() {
-        return switch (kind) {
-            case BOIL, SIMMER, STEEP, MACERATE, REST -> true;
-            default -> false;
-        };
+        return kind.timed();
     }
 
     boolean fire() {
-        return kind == StageKind.HEAT || kind.boils();
+        return kind.onFlame();
     }
 
     Stage stage() {
         OptionalDouble to = minutesTo > minutes * 1.001 ? OptionalDouble.of(minutesTo) : OptionalDouble.empty();
         Stage.Until until = to.isEmpty() && sign.isEmpty() ? Stage.Until.NOTHING : new Stage.Until(to, sign);
         return switch (kind) {
-            case HEAT -> new Stage.Heat(toC, flame(Flame.HIGH), lid(true));
+            case HEAT -> new Stage.Heat(toC, flame(), lid());
             case POUR -> new Stage.Pour(toC);
-            case BOIL -> new Stage.Boil(minutes, flame(Flame.MEDIUM), lid(false), until);
-            case SIMMER -> new Stage.Simmer(minutes, flame(Flame.LOW), lid(true), until);
-            case REDUCE -> new Stage.Reduce(Math.round(toMl * 10) / 10.0, flame(Flame.MEDIUM), lid(false));
-            case STEEP -> new Stage.Steep(minutes, lid(true), until);
-            case MACERATE -> new Stage.Macerate(minutes, toC, lid(true), place, until);
-            case REST -> new Stage.Rest(minutes, lid(true), until);
-            case COOL -> new Stage.Cool(toC.orElse(Method.DRINKABLE_C), lid(false));
+            case BOIL -> new Stage.Boil(minutes, flame(), lid(), until);
+            case SIMMER -> new Stage.Simmer(minutes, flame(), lid(), until);
+            case REDUCE -> new Stage.Reduce(Math.round(toMl * 10) / 10.0, flame(), lid());
+            case STEEP -> new Stage.Steep(minutes, lid(), until);
+            case MACERATE -> new Stage.Macerate(minutes, toC, lid(), place, until);
+            case REST -> new Stage.Rest(minutes, lid(), until);
+            case COOL -> new Stage.Cool(coolsToC(), lid());
             case STRAIN -> new Stage.Strain(pressed);
             case REFILL -> new Stage.Refill(toMl);
             case COMBINE -> new Stage.Combine();
@@ -69,11 +66,16 @@ final class StageDraft {
         };
     }
 
-    private boolean lid(boolean usual) {
-        return lid == null ? usual : lid;
+    private boolean lid() {
+        return lid == null ? kind.usuallyCovered() : lid;
     }
 
-    private Flame flame(Flame usual) {
-        return flame == null ? usual : flame;
+    private Flame flame() {
+        return flame == null ? kind.usualFlame() : flame;
+    }
+
+    /** The temperature it cools to, °C. */
+    double coolsToC() {
+        return toC.orElseGet(() -> StageKind.COOL.usual().toC().orElseThrow());
     }
 }

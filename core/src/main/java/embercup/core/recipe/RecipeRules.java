@@ -205,8 +205,7 @@ public final class RecipeRules {
             refilled |= kind == StageKind.REFILL;
             strained = kind == StageKind.STRAIN || (strained && kind != StageKind.REFILL);
         }
-        check.require(
-                stages.stream().anyMatch(s -> WET.contains(s.kind())), path, stages.size(), new Wanted.GivingStage());
+        check.require(stages.stream().anyMatch(s -> s.kind().infuses()), path, stages.size(), new Wanted.GivingStage());
     }
 
     private static final Set<StageKind> AFTER_FINISH =
@@ -221,10 +220,6 @@ public final class RecipeRules {
             StageKind.STIR,
             StageKind.SHAKE,
             StageKind.BLEND);
-
-    /** Stages in which the herbs infuse. */
-    public static final Set<StageKind> WET = EnumSet.of(
-            StageKind.BOIL, StageKind.SIMMER, StageKind.REDUCE, StageKind.STEEP, StageKind.MACERATE, StageKind.REST);
 
     /** The numbers of one stage against what a kitchen can do. */
     private record StageLimits(Check check, String at) implements Stage.Visitor<Boolean> {

@@ -3,6 +3,7 @@ package embercup.server.platform;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.databind.JavaType;
+import embercup.core.recipe.StageKind;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import io.swagger.v3.core.converter.AnnotatedType;
@@ -23,6 +24,7 @@ import io.swagger.v3.oas.models.servers.Server;
 import java.lang.annotation.Annotation;
 import java.lang.reflect.RecordComponent;
 import java.math.BigDecimal;
+import java.util.Arrays;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -230,7 +232,27 @@ class OpenApiConfig {
             }
             document.addExtension("x-limits", ranges);
             document.addExtension("x-lengths", Length.all());
+            document.addExtension(
+                    "x-stages",
+                    Arrays.stream(StageKind.values()).map(OpenApiConfig::stage).toList());
         };
+    }
+
+    /** What a kind of stage can do, and what it says when nobody says otherwise; what it does not say is missing. */
+    private static Map<String, Object> stage(StageKind kind) {
+        Map<String, Object> said = new TreeMap<>();
+        StageKind.Usual usual = kind.usual();
+        said.put("kind", kind.code());
+        usual.minutes().ifPresent(min -> said.put("minutes", plain(min)));
+        usual.toMl().ifPresent(ml -> said.put("toMl", plain(ml)));
+        usual.toC().ifPresent(c -> said.put("toC", plain(c)));
+        usual.flame().ifPresent(flame -> said.put("flame", Fields.code(flame)));
+        usual.lid().ifPresent(lid -> said.put("lid", lid));
+        said.put("degrees", usual.degrees());
+        said.put("heats", kind.heats());
+        said.put("infuses", kind.infuses());
+        said.put("worked", kind.worked());
+        return said;
     }
 
     private static BigDecimal plain(double value) {

@@ -226,18 +226,17 @@ public final class RecipeFromDocument {
         }
         Stage stage =
                 switch (kind) {
-                    case HEAT -> new Stage.Heat(toC(doc), flame(doc, path, Flame.HIGH), lid(doc, true));
+                    case HEAT -> new Stage.Heat(toC(doc), flame(doc, path, kind), lid(doc, kind));
                     case POUR -> new Stage.Pour(toC(doc));
-                    case BOIL ->
-                        new Stage.Boil(minutes(doc, path), flame(doc, path, Flame.MEDIUM), lid(doc, false), until(doc));
+                    case BOIL -> new Stage.Boil(minutes(doc, path), flame(doc, path, kind), lid(doc, kind), until(doc));
                     case SIMMER ->
-                        new Stage.Simmer(minutes(doc, path), flame(doc, path, Flame.LOW), lid(doc, true), until(doc));
-                    case REDUCE -> new Stage.Reduce(toMl(doc, path), flame(doc, path, Flame.MEDIUM), lid(doc, false));
-                    case STEEP -> new Stage.Steep(minutes(doc, path), lid(doc, true), until(doc));
+                        new Stage.Simmer(minutes(doc, path), flame(doc, path, kind), lid(doc, kind), until(doc));
+                    case REDUCE -> new Stage.Reduce(toMl(doc, path), flame(doc, path, kind), lid(doc, kind));
+                    case STEEP -> new Stage.Steep(minutes(doc, path), lid(doc, kind), until(doc));
                     case MACERATE ->
-                        new Stage.Macerate(minutes(doc, path), toC(doc), lid(doc, true), place(doc), until(doc));
-                    case REST -> new Stage.Rest(minutes(doc, path), lid(doc, true), until(doc));
-                    case COOL -> new Stage.Cool(number(doc.toC(), path + ".toC", Need.COOL_TO), lid(doc, false));
+                        new Stage.Macerate(minutes(doc, path), toC(doc), lid(doc, kind), place(doc), until(doc));
+                    case REST -> new Stage.Rest(minutes(doc, path), lid(doc, kind), until(doc));
+                    case COOL -> new Stage.Cool(number(doc.toC(), path + ".toC", Need.COOL_TO), lid(doc, kind));
                     case STRAIN -> new Stage.Strain(Boolean.TRUE.equals(doc.pressed()));
                     case REFILL -> new Stage.Refill(toMl(doc, path));
                     case COMBINE -> new Stage.Combine();
@@ -263,11 +262,12 @@ public final class RecipeFromDocument {
         return Fields.oneOf(Place.class, doc.place(), "place", Place.ROOM);
     }
 
-    private static boolean lid(StageDocument doc, boolean usual) {
-        return doc.lid() == null ? usual : doc.lid();
+    private static boolean lid(StageDocument doc, StageKind kind) {
+        return doc.lid() == null ? kind.usuallyCovered() : doc.lid();
     }
 
-    private Flame flame(StageDocument doc, String path, Flame usual) {
+    private Flame flame(StageDocument doc, String path, StageKind kind) {
+        Flame usual = kind.usualFlame();
         return attempt(() -> Fields.oneOf(Flame.class, doc.flame(), path + ".flame", usual), usual);
     }
 

@@ -1,0 +1,138 @@
+/** What a stage of a kind can do, and what it says when nobody says otherwise (recipe.StageKind of core); written by tools/api-types. */
+
+export const STAGE_KINDS = [
+  {
+    "degrees": true,
+    "flame": "high",
+    "heats": true,
+    "infuses": false,
+    "kind": "heat",
+    "lid": true,
+    "worked": false
+  },
+  {
+    "degrees": true,
+    "heats": true,
+    "infuses": false,
+    "kind": "pour",
+    "worked": false
+  },
+  {
+    "degrees": false,
+    "flame": "medium",
+    "heats": true,
+    "infuses": true,
+    "kind": "boil",
+    "lid": false,
+    "minutes": 5,
+    "worked": false
+  },
+  {
+    "degrees": false,
+    "flame": "low",
+    "heats": true,
+    "infuses": true,
+    "kind": "simmer",
+    "lid": true,
+    "minutes": 20,
+    "worked": false
+  },
+  {
+    "degrees": false,
+    "flame": "medium",
+    "heats": true,
+    "infuses": true,
+    "kind": "reduce",
+    "lid": false,
+    "toMl": 480,
+    "worked": false
+  },
+  {
+    "degrees": false,
+    "heats": false,
+    "infuses": true,
+    "kind": "steep",
+    "lid": true,
+    "minutes": 10,
+    "worked": false
+  },
+  {
+    "degrees": true,
+    "heats": false,
+    "infuses": true,
+    "kind": "macerate",
+    "lid": true,
+    "minutes": 480,
+    "worked": false
+  },
+  {
+    "degrees": false,
+    "heats": false,
+    "infuses": true,
+    "kind": "rest",
+    "lid": true,
+    "minutes": 5,
+    "worked": false
+  },
+  {
+    "degrees": true,
+    "heats": false,
+    "infuses": false,
+    "kind": "cool",
+    "lid": false,
+    "toC": 60,
+    "worked": false
+  },
+  {
+    "degrees": false,
+    "heats": false,
+    "infuses": false,
+    "kind": "strain",
+    "worked": false
+  },
+  {
+    "degrees": false,
+    "heats": false,
+    "infuses": false,
+    "kind": "refill",
+    "toMl": 480,
+    "worked": false
+  },
+  {
+    "degrees": false,
+    "heats": false,
+    "infuses": false,
+    "kind": "combine",
+    "worked": false
+  },
+  {
+    "degrees": false,
+    "heats": false,
+    "infuses": false,
+    "kind": "finish",
+    "worked": false
+  },
+  {
+    "degrees": false,
+    "heats": false,
+    "infuses": false,
+    "kind": "stir",
+    "worked": true
+  },
+  {
+    "degrees": false,
+    "heats": false,
+    "infuses": false,
+    "kind": "shake",
+    "worked": true
+  },
+  {
+    "degrees": false,
+    "heats": false,
+    "infuses": false,
+    "kind": "blend",
+    "worked": true
+  }
+] as const;
+
+export type StageKind = (typeof STAGE_KINDS)[number]["kind"];
