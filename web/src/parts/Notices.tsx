@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from "react";
-import { createPortal } from "react-dom";
+import { createPortal, flushSync } from "react-dom";
 import { useLocation } from "react-router";
 
 const ID = "notices";
@@ -36,7 +36,8 @@ export function Notices({ children }: { children: ReactNode }) {
       height.current = el.offsetHeight;
       if (!drawn || more === 0) return;
       const into = Math.min(spared.current, more);
-      if (into > 0) spareNow(spared.current - into);
+      // In this frame: what is drawn a frame later has moved meanwhile.
+      if (into > 0) flushSync(() => spareNow(spared.current - into));
       const by = more - Math.max(0, into);
       const back = Math.min(window.scrollY, -by);
       if (by > 0) {
@@ -46,7 +47,7 @@ export function Notices({ children }: { children: ReactNode }) {
       }
       if (by < 0) {
         window.scrollBy(0, -back);
-        spareNow(spared.current - by - back);
+        flushSync(() => spareNow(spared.current - by - back));
       }
     });
     observer.observe(el);

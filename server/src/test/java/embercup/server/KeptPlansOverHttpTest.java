@@ -149,7 +149,7 @@ class KeptPlansOverHttpTest {
 
     /** Each kind of document of a brew, as a later version would keep it: named with its form, and everything beside it works. */
     @ParameterizedTest
-    @ValueSource(strings = {"plan", "event"})
+    @ValueSource(strings = {"plan", "event", "sheet", "order"})
     void whatALaterVersionKeptIsRefusedByItsNameAndForm(String kind) throws Exception {
         String id = started();
         String other = started();
@@ -159,17 +159,22 @@ class KeptPlansOverHttpTest {
             if (kind.equals("plan")) {
                 String later = plan.replaceFirst("\"form\":\\d+", "\"form\":97");
                 sql("update brew set kept = ? where id = ?", later, UUID.fromString(id));
+            } else if (kind.equals("sheet")) {
+                sql("update brew set plan = plan || '{\"form\":97}' where id = ?", UUID.fromString(id));
+            } else if (kind.equals("order")) {
+                sql("update brew set request = request || '{\"form\":97}' where id = ?", UUID.fromString(id));
             } else {
                 sql("update brew_event set data = data || '{\"form\":97}' where brew_id = ?", UUID.fromString(id));
             }
             JsonNode refused = get("/api/brews/" + id).body();
             assertThat(refused.get("type").asString()).endsWith("later-form");
             assertThat(refused.get("detail").asString())
-                    .contains("The " + kind + " of this brew", "form 97", "Nothing is lost");
+                    .contains("This " + kind + " is kept in form 97", "Nothing is lost");
             assertThat(RunningServer.onTheFire())
                     .filteredOn(b -> b.get("id").asString().equals(id))
                     .singleElement()
-                    .satisfies(b -> assertThat(b.get("unreadable").asBoolean()).isTrue());
+                    .satisfies(b -> assertThat(b.get("unreadable").asBoolean())
+                            .isEqualTo(kind.equals("plan") || kind.equals("event")));
             assertThat(get("/api/brews/" + other).code()).isEqualTo(200);
             for (String place : List.of("/api/calendar.ics", "/api/keeping", "/api/week", "/api/notebook?page=0")) {
                 assertThat(RunningServer.status(place)).as(place).isEqualTo(200);
@@ -177,6 +182,9 @@ class KeptPlansOverHttpTest {
         } finally {
             sql("update brew set kept = ? where id = ?", plan, UUID.fromString(id));
             sql("update brew_event set data = data - 'form' where brew_id = ?", UUID.fromString(id));
+            sql(
+                    "update brew set plan = plan || '{\"form\":2}', request = request || '{\"form\":1}' where id = ?",
+                    UUID.fromString(id));
             assertThat(get("/api/brews/" + id).code()).as("nothing was lost").isEqualTo(200);
             event(id, "\"kind\":\"abandoned\"");
             event(other, "\"kind\":\"abandoned\"");

@@ -220,12 +220,17 @@ class BrewRows {
         }
     }
 
-    /** @throws RefusedException 409 when the plan that is kept cannot be read */
+    /**
+     * The plan that is kept.
+     *
+     * @throws RefusedException 409 when it cannot be read
+     * @throws UnknownFormException when a later version wrote it
+     */
     BrewPlan plan(BrewEntity e) {
         try {
             return Optional.ofNullable(e.kept).map(kept::plan).orElseThrow(BrewRows::damaged);
         } catch (UnknownFormException later) {
-            throw later(later);
+            throw later;
         } catch (JacksonException | IllegalArgumentException damaged) {
             throw damaged();
         }
@@ -233,11 +238,6 @@ class BrewRows {
 
     private static RefusedException damaged() {
         return RefusedException.of(HttpStatus.CONFLICT, "unreadable", Map.of());
-    }
-
-    private static RefusedException later(UnknownFormException e) {
-        return RefusedException.of(
-                HttpStatus.CONFLICT, "later-form", Map.of("kind", e.kind(), "form", e.form(), "newest", e.newest()));
     }
 
     /** A brew's state with the events that still count, planned and read once. */
@@ -259,7 +259,7 @@ class BrewRows {
     private Optional<Folded> foldable(BrewEntity e, BrewPlan plan, List<EventEntity> happened) {
         try {
             return Optional.of(fold(plan, happened));
-        } catch (RefusedException unread) {
+        } catch (RefusedException | UnknownFormException unread) {
             LOG.warn("What happened to brew {} cannot be read", e.id, unread);
             return Optional.empty();
         }
@@ -271,7 +271,7 @@ class BrewRows {
             try {
                 all.add(EventFromRequest.read(kept.event(row.data), row.at, plan));
             } catch (UnknownFormException later) {
-                throw later(later);
+                throw later;
             } catch (JacksonException | InvalidInputException damaged) {
                 throw damaged();
             }

@@ -6,6 +6,7 @@ import embercup.server.brews.BrewResponse.ShakingLine;
 import embercup.server.brews.Brews;
 import embercup.server.brews.Jars;
 import embercup.server.brews.Jars.JarResponse;
+import embercup.server.kept.UnknownFormException;
 import embercup.server.plans.StepLine;
 import embercup.server.platform.RefusedException;
 import java.time.Clock;
@@ -61,7 +62,7 @@ class HouseCalendar {
     private Optional<BrewResponse> readable(UUID id) {
         try {
             return Optional.of(brews.get(id));
-        } catch (RefusedException e) {
+        } catch (RefusedException | UnknownFormException e) {
             return Optional.empty();
         }
     }

@@ -21,6 +21,7 @@ import embercup.server.herbs.OwnHerbDocument.SaysDocument;
 import embercup.server.herbs.OwnHerbDocument.WeightDocument;
 import embercup.server.kept.KeptJson;
 import embercup.server.kept.KeptKind;
+import embercup.server.kept.UnknownFormException;
 import embercup.server.platform.Fields;
 import embercup.server.platform.HouseWords;
 import embercup.server.platform.RefusedException;
@@ -82,7 +83,14 @@ public class HouseMateria {
     @Transactional(readOnly = true)
     public Materia materia() {
         Map<String, OwnHerbDocument> own = new TreeMap<>();
-        repository.findAll().forEach(e -> own.put(e.slug, kept.read(e.document)));
+        for (OwnHerbEntity e : repository.findAll()) {
+            try {
+                own.put(e.slug, kept.read(e.document));
+            } catch (UnknownFormException later) {
+                // It is not known here until that version runs again; everything else is.
+                LOG.warn("The own herb {} cannot be read: {}", e.slug, later.getMessage());
+            }
+        }
         Materia materia = shipped.with(own.entrySet().stream()
                 .filter(e -> e.getValue().parts() == null)
                 .map(e -> herb(e.getKey(), e.getValue()))

@@ -49,7 +49,8 @@ public final class KeptKind<T> {
 
     /** In the newest form. */
     public String write(T value) {
-        return begins + mapper.writeValueAsString(value).substring(1);
+        String said = mapper.writeValueAsString(value).substring(1);
+        return said.equals("}") ? "{\"" + FORM + "\":" + newest() + said : begins + said;
     }
 
     /**

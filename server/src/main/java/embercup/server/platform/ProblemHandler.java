@@ -5,6 +5,7 @@ import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.InvalidInputException.Violation;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Wanted.Kind;
+import embercup.server.kept.UnknownFormException;
 import jakarta.validation.ConstraintViolation;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
@@ -149,6 +150,17 @@ class ProblemHandler {
             return answer(HttpStatus.NOT_FOUND, Problem.of(HttpStatus.NOT_FOUND, "nowhere", Map.of()));
         }
         return invalid(List.of(new Violation(e.getName(), String.valueOf(e.getValue()), wanted(e.getRequiredType()))));
+    }
+
+    /** A later version kept what is asked for: it is named, and left as it is. */
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> laterForm(UnknownFormException e) {
+        return answer(
+                HttpStatus.CONFLICT,
+                Problem.of(
+                        HttpStatus.CONFLICT,
+                        "later-form",
+                        Map.of("kind", e.kind(), "form", e.form(), "newest", e.newest())));
     }
 
     @ExceptionHandler

@@ -161,6 +161,9 @@ class KeptNamesTest {
         assertThat(kind.read("{\"form\":1,\"g\":3.0}")).isEqualTo(today);
         assertThat(kind.read("{\"grams\":3.0,\"form\":2}")).isEqualTo(today);
         assertThat(kind.read(kind.write(today))).isEqualTo(today);
+        assertThat(cup().read(cup().write(Map.of())))
+                .as("one that says nothing")
+                .isEmpty();
     }
 
     @Test
