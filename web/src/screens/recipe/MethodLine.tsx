@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import type { PlanResponse, RecipeDocument, StageDocument } from "../../api/client";
+import { traitsOf } from "../../api/stages";
 import { FireLine } from "../../drawings/FireLine";
 import { Handles } from "../../drawings/Handles";
 import { ofPlan } from "../../drawings/lineProps";
@@ -14,7 +15,6 @@ import {
   decided,
   FLAMES,
   joined,
-  kindOf,
   movedTo,
   STAGES,
   stageOf,
@@ -230,7 +230,7 @@ function Numbers({
   stage: StageDocument;
   onChange: (part: Partial<StageDocument>) => void;
 }) {
-  const kind = kindOf(stage);
+  const kind = traitsOf(stage.kind);
   return (
     <>
       {kind?.minutes !== undefined && (

@@ -1,5 +1,5 @@
 import type { AdditionDocument, HerbLine, RecipeDocument, StageDocument } from "../../api/client";
-import { KINDS, type StageKind, type StageTraits, traitsOf } from "../../api/stages";
+import { KINDS, type StageKind, traitsOf } from "../../api/stages";
 import { capital, celsius, millilitres, span } from "../../parts/say";
 
 /** What a stage of each kind is called. */
@@ -91,8 +91,6 @@ export const MENSTRUA = [
   { value: "vinegar", label: "vinegar" },
 ];
 
-export const kindOf = (stage: StageDocument): StageTraits | undefined => traitsOf(stage.kind);
-
 /** A stage of a kind with its usual numbers. */
 export function stageOf(kind: string): StageDocument {
   const k = traitsOf(kind);
@@ -164,7 +162,7 @@ export function stageWords(s: StageDocument): string {
     case "refill":
       return `${millilitres(s.toMl ?? 0)} of fresh water on the same herbs`;
     case "cool":
-      return `cool to ${celsius(s.toC ?? kindOf(s)?.toC ?? 0)}`;
+      return `cool to ${celsius(s.toC ?? traitsOf(s.kind)?.toC ?? 0)}`;
     case "macerate":
       return `stand cold ${time}${s.place === "fridge" ? " in the fridge" : s.place === "sun" ? " in the sun" : ""}`;
     case "steep":

@@ -270,8 +270,6 @@ class BrewRows {
         for (EventEntity row : happened) {
             try {
                 all.add(EventFromRequest.read(kept.event(row.data), row.at, plan));
-            } catch (UnknownFormException later) {
-                throw later;
             } catch (JacksonException | InvalidInputException damaged) {
                 throw damaged();
             }

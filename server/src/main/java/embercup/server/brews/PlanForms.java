@@ -13,7 +13,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 final class PlanForms {
 
-    static final List<Upcaster> UPCASTERS = List.of(PlanForms::saysWhatWasUnsaid);
+    static final List<Upcaster> UPCASTERS = List.of(PlanForms::sayWhatWasUnsaid);
 
     static final List<Upcaster> OF_FIGURES = List.of(PlanForms::underTheirName);
 
@@ -80,15 +80,11 @@ final class PlanForms {
 
     private PlanForms() {}
 
-    private static void saysWhatWasUnsaid(ObjectNode document) {
-        everywhere(document);
-    }
-
-    private static void everywhere(JsonNode node) {
+    private static void sayWhatWasUnsaid(JsonNode node) {
         if (node instanceof ObjectNode object) {
             FIRST_FORM.forEach(unsaid -> unsaid.say(object));
         }
-        node.forEach(PlanForms::everywhere);
+        node.forEach(PlanForms::sayWhatWasUnsaid);
     }
 
     private static void underTheirName(ObjectNode document) {

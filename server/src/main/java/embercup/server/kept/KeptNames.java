@@ -2,7 +2,6 @@ package embercup.server.kept;
 
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import embercup.core.materia.LowerHyphenNames;
-import embercup.core.workings.Code;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -92,11 +91,6 @@ public final class KeptNames {
 
     static boolean ours(Class<?> type) {
         return type.getName().startsWith(OURS);
-    }
-
-    /** What a constant is called when its line says nothing else: its code. */
-    static String name(Enum<?> constant) {
-        return Code.of(constant);
     }
 
     /** @throws IllegalStateException when it has no line */
