@@ -2,15 +2,14 @@ package embercup.core.care;
 
 import embercup.core.dose.Drinker;
 import embercup.core.materia.Condition;
+import embercup.core.materia.DrunkPlants;
 import embercup.core.materia.Herb;
 import embercup.core.materia.HerbName;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PlainNames;
 import embercup.core.materia.Severity;
 import embercup.core.plan.Caution;
-import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * What can be said of a herb of the cook's own, of which the materia knows nothing: whether it has a name of a plant that is
@@ -61,22 +60,18 @@ final class OwnHerbs {
     /** A refused plant that it is by one of its names, or of whose genus nothing is drunk. */
     private static Optional<Herb> refused(Materia materia, Herb own) {
         PlainNames its = materia.names(own);
-        List<Herb> refused =
-                materia.herbs().stream().filter(h -> h.stop().isPresent()).toList();
-        Optional<Herb> named = refused.stream()
+        DrunkPlants plants = materia.drunk();
+        Optional<Herb> named = plants.refused().stream()
                 .filter(r -> ofAName(its, materia.names(r))
                         || materia.names(r).bare().stream()
-                                .filter(n -> !isDrunk(materia, n))
-                                .anyMatch(
-                                        n -> its.bare().stream().anyMatch(o -> holds(o, n) && !longer(materia, o, n))))
+                                .filter(n -> !plants.names().contains(n))
+                                .anyMatch(n -> its.bare().stream().anyMatch(o -> holds(o, n) && !longer(plants, o, n))))
                 .findFirst();
         return named.or(() -> {
             String genus = its.genus();
-            boolean drunk = drunk(materia).anyMatch(names -> names.genus().equals(genus));
-            return refused.stream()
-                    .filter(r -> !genus.isEmpty()
-                            && !drunk
-                            && materia.names(r).genus().equals(genus))
+            boolean nobodyDrinksIt = !genus.isEmpty() && !plants.genera().contains(genus);
+            return plants.refused().stream()
+                    .filter(r -> nobodyDrinksIt && materia.names(r).genus().equals(genus))
                     .findFirst();
         });
     }
@@ -91,28 +86,15 @@ final class OwnHerbs {
                 .findFirst();
     }
 
-    /** Names of the plants that the materia knows to be drunk. */
-    private static Stream<PlainNames> drunk(Materia materia) {
-        return materia.herbs().stream()
-                .filter(h -> h.stop().isEmpty() && !materia.isOwn(h.slug()))
-                .map(materia::names);
-    }
-
     /** Whether one of its names is one of the other's to the letter, or goes on from it: "apple seeds, dried". */
     private static boolean ofAName(PlainNames its, PlainNames refused) {
         return its.plain().stream()
                 .anyMatch(o -> refused.plain().stream().anyMatch(n -> n.contains(" ") ? holds(o, n) : o.equals(n)));
     }
 
-    /** Whether a plant is drunk by that very name: apple, of which the seeds alone poison. */
-    private static boolean isDrunk(Materia materia, String name) {
-        return drunk(materia).anyMatch(names -> names.bare().contains(name));
-    }
-
     /** Whether the name goes on into that of a plant that is drunk: ground ivy is no ivy. */
-    private static boolean longer(Materia materia, String name, String refused) {
-        return drunk(materia)
-                .flatMap(names -> names.bare().stream())
+    private static boolean longer(DrunkPlants plants, String name, String refused) {
+        return plants.names().stream()
                 .anyMatch(n -> n.length() > refused.length() && holds(n, refused) && holds(name, n));
     }
 

@@ -28,6 +28,8 @@ public final class Materia {
     /** Of herbs whose names were asked for. */
     private final Map<String, PlainNames> names = new ConcurrentHashMap<>();
 
+    private volatile @Nullable DrunkPlants drunk;
+
     /** What stands beside the herbs. */
     record Tables(
             Map<PlantPart, PartDefaults> parts,
@@ -111,6 +113,16 @@ public final class Materia {
         }
         Materia keeper = shipped.herbs.get(herb.slug()) == herb ? shipped : this;
         return keeper.names.computeIfAbsent(herb.slug(), slug -> PlainNames.of(herb));
+    }
+
+    /** The plants that the shipped materia knows to be drunk or refused; a herb of the cook's own is among neither. */
+    public DrunkPlants drunk() {
+        DrunkPlants made = shipped.drunk;
+        if (made == null) {
+            made = DrunkPlants.of(shipped);
+            shipped.drunk = made;
+        }
+        return made;
     }
 
     /** What people reach for a cup for, in a fixed order. */
