@@ -9,6 +9,7 @@ import { queryClient } from "./api/queries";
 import { Shell } from "./parts/Shell";
 import { Empty, Trouble } from "./parts/states";
 import { Today } from "./screens/today/Today";
+import { say } from "./words/say";
 import "./style.css";
 
 const Choose = lazy(() => import("./screens/choose/Choose"));
@@ -37,9 +38,9 @@ function Failed() {
 
 function Nowhere() {
   return (
-    <Empty page title="There is no such page">
+    <Empty page title={say("common.thereIsNoSuchPage")}>
       <Link className="underline" to="/">
-        Go to Today
+        {say("common.goToToday")}
       </Link>
     </Empty>
   );

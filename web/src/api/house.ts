@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from "react";
+import { say } from "../words/say";
 import type { KitchenResponse } from "./client";
 
 /** In which units the household reads its numbers, as the server told last. */
@@ -46,7 +47,7 @@ export function useHouse(): House | undefined {
 
 /** The house for whoever says a number; no screen is drawn without one. */
 export function theHouse(): House {
-  if (!house) throw new Error("nothing is said before the house is known");
+  if (!house) throw new Error(say("common.nothingIsSaidBeforeThe"));
   return house;
 }
 

@@ -1,4 +1,5 @@
 import createClient from "openapi-fetch";
+import { say } from "../words/say";
 import { answered, token } from "./door";
 import { heard } from "./present";
 import type { paths } from "./types.gen";
@@ -39,7 +40,7 @@ export class ProblemError extends Error {
 /** The server or the network is away; nothing was refused. */
 export class AwayError extends Error {
   constructor() {
-    super("The kitchen server does not answer. What you confirmed is kept here and sent when it is back.");
+    super(say("common.theKitchenServerDoesNot"));
   }
 }
 
@@ -124,7 +125,7 @@ function problem(status: number, document: unknown): ProblemError {
   };
   return new ProblemError(
     status,
-    said.title ?? "The server refused",
+    said.title ?? say("common.theServerRefused"),
     said.detail ?? "",
     said.violations ?? [],
     said.current,

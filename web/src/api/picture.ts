@@ -1,3 +1,5 @@
+import { say } from "../words/say";
+
 /** A photo of a cup is shown no larger, pixels of its longer side. */
 const LONGER_SIDE = 1600;
 const QUALITY = 0.85;
@@ -10,7 +12,7 @@ const QUALITY = 0.85;
  */
 export async function redrawn(photo: Blob): Promise<Blob> {
   const seen = await createImageBitmap(photo, { imageOrientation: "from-image" }).catch(() => {
-    throw new Error("This is no photo that can be read. A JPEG or a PNG is wanted; nothing was changed.");
+    throw new Error(say("common.thisIsNoPhotoThat"));
   });
   const scale = Math.min(1, LONGER_SIDE / Math.max(seen.width, seen.height));
   const canvas = document.createElement("canvas");
@@ -20,7 +22,7 @@ export async function redrawn(photo: Blob): Promise<Blob> {
   seen.close();
   return new Promise((done, failed) => {
     canvas.toBlob(
-      (small) => (small ? done(small) : failed(new Error("The photo could not be drawn smaller."))),
+      (small) => (small ? done(small) : failed(new Error(say("common.thePhotoCouldNotBe")))),
       "image/jpeg",
       QUALITY,
     );

@@ -1,8 +1,17 @@
 import type { CourseResponse } from "../api/client";
+import { say } from "../words/say";
 
 type DayLine = CourseResponse["days"][number];
 
-const WEEKDAYS = ["Mo", "Tu", "We", "Th", "Fr", "Sa", "Su"];
+const WEEKDAYS = [
+  say("drawing.mo"),
+  say("drawing.tu"),
+  say("drawing.we"),
+  say("drawing.th"),
+  say("drawing.fr"),
+  say("drawing.sa"),
+  say("drawing.su"),
+];
 const W = 30;
 const H = 34;
 const BRIM = 6;
@@ -76,7 +85,7 @@ export function CourseDays({
       </div>
       <ol
         className="grid w-fit grid-cols-[repeat(7,2.9rem)] gap-y-2 lg:grid-cols-[repeat(14,2.9rem)]"
-        aria-label="The days of the course"
+        aria-label={say("drawing.theDaysOfTheCourse")}
       >
         {days.map((d, i) => (
           <li

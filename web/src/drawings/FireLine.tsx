@@ -4,6 +4,7 @@ import { useMemo, useState } from "react";
 import type { CurvePoint, StepLine } from "../api/client";
 import { powerOf, stagesOf } from "../api/steps";
 import { millilitres, moment, span } from "../parts/say";
+import { say } from "../words/say";
 import { stateAt } from "./curve";
 import {
   Addition,
@@ -138,7 +139,7 @@ export function FireLine(props: FireLineProps) {
                 fontSize={13}
                 style={{ fill: "var(--muted)" }}
               >
-                lid on
+                {say("drawing.lidOn")}
               </text>
             )}
           </g>
@@ -268,7 +269,7 @@ export function FireLine(props: FireLineProps) {
                 fontSize={13}
                 fontWeight={600}
               >
-                now
+                {say("drawing.now")}
               </text>
             )}
           </g>
@@ -310,5 +311,5 @@ export function FireLine(props: FireLineProps) {
 
 function describe(steps: StepLine[], totalS: number, sayAt: (s: number) => string): string {
   const stages = stagesOf(steps).map((s) => `${s.label}, ${span(s.durationS)}`);
-  return `Fire line from ${sayAt(0)}, ${span(totalS)} in all: ${stages.join("; ")}`;
+  return say("drawing.fireLineFromInAll", { sayAt: sayAt(0), time: span(totalS), list: stages.join("; ") });
 }

@@ -6,6 +6,7 @@ import { powerOf, stagesOf } from "../api/steps";
 import { measuredOut, type Out } from "../parts/measured";
 import { span } from "../parts/say";
 import type { Strength, Tweak } from "../screens/sheet/order";
+import { say } from "../words/say";
 import { stepOf, useDrag } from "./useDrag";
 
 const STRENGTHS: Strength[] = ["gentle", "standard", "strong"];
@@ -70,12 +71,12 @@ export function Handles({
             <button
               key={`${i}.join`}
               type="button"
-              aria-label={`Join stages ${i + 1} and ${i + 2}`}
+              aria-label={say("drawing.joinStagesAnd", { number: i + 1, i: i + 2 })}
               onClick={() => onJoin(i)}
               className="pointer-events-auto absolute z-10 -translate-x-1/2 rounded-one border border-ink bg-ground px-1.5 text-[13px] hover:bg-strip"
               style={{ left: x(next.startS), top: bandBase + 2 }}
             >
-              join
+              {say("drawing.join")}
             </button>
           ) : null;
         })}
@@ -85,7 +86,7 @@ export function Handles({
         return (
           <Stretch
             key={s.key}
-            label={`${s.label}: minutes`}
+            label={say("drawing.minutes", { name: s.label })}
             minutes={doc.minutes}
             mostMin={(powerOf(s) > 0 ? limit.FLAME_MIN : limit.STAND_MIN).high}
             left={x(s.startS + s.durationS)}
@@ -104,12 +105,15 @@ export function Handles({
             key={`${s.key}.lid`}
             type="button"
             aria-pressed={s.lid}
-            aria-label={`${s.lid ? "take it off" : "lid on"}: lid while it ${doc.kind}s`}
+            aria-label={say("drawing.lidWhileItS", {
+              how: s.lid ? say("drawing.takeItOff") : say("drawing.lidOn"),
+              kind: doc.kind,
+            })}
             onClick={() => onTweak({ stage: s.stage, part: "lid", value: s.lid ? 0 : 1 })}
             className="pointer-events-auto absolute -translate-x-full rounded-one px-1.5 text-[13px] text-muted underline decoration-dotted underline-offset-4 hover:bg-strip hover:text-ink"
             style={{ left: x(s.startS + s.durationS) - 6, top: bandTop - 34 }}
           >
-            {s.lid ? "take it off" : "lid on"}
+            {s.lid ? say("drawing.takeItOff") : say("drawing.lidOn")}
           </button>
         );
       })}
@@ -174,7 +178,7 @@ function Whole({
     <div
       role="slider"
       tabIndex={0}
-      aria-label={`Place of stage ${at + 1}, ${kind}`}
+      aria-label={say("drawing.placeOfStage", { at: at + 1, kind })}
       aria-valuenow={at + 1}
       aria-valuemin={1}
       aria-valuemax={stages.length}
@@ -214,7 +218,7 @@ function StrengthHandle({
     <div
       role="slider"
       tabIndex={0}
-      aria-label="Strength of the cup"
+      aria-label={say("drawing.strengthOfTheCup")}
       aria-orientation="vertical"
       aria-valuenow={at + 1}
       aria-valuemin={1}
@@ -322,7 +326,7 @@ function Herb({
     <div
       role="slider"
       tabIndex={0}
-      aria-label={`${out.name} goes in at stage`}
+      aria-label={say("drawing.goesInAtStage", { name: out.name })}
       aria-valuenow={stage + 1}
       aria-valuemin={1}
       aria-valuemax={stages.length}

@@ -1,6 +1,7 @@
 import { Slider } from "radix-ui";
 import type { CurvePoint } from "../api/client";
 import { celsius, millilitres, share } from "../parts/say";
+import { say } from "../words/say";
 import type { Scale } from "./lineParts";
 
 /** Steps over the whole brew by an arrow key. */
@@ -29,7 +30,11 @@ export function ReadOff({
   const moment = sayAt(cursor ?? 0);
   const figures = at && {
     first: `${celsius(at.tempC)} · ${millilitres(at.waterMl)}`,
-    second: `strength ${share(at.body)} · aroma ${share(at.aroma)} · bitterness ${share(at.bite)}`,
+    second: say("drawing.strengthAromaBitterness", {
+      share: share(at.body),
+      share2: share(at.aroma),
+      share22: share(at.bite),
+    }),
   };
   return (
     <>
@@ -43,7 +48,7 @@ export function ReadOff({
         onValueChange={([tS]) => tS !== undefined && onCursor(tS)}
       >
         <Slider.Thumb
-          aria-label="Read the curves off"
+          aria-label={say("drawing.readTheCurvesOff")}
           aria-valuetext={figures ? `${moment}: ${figures.first} · ${figures.second}` : "nothing read yet"}
           className="block h-full w-1 rounded-one"
           style={{ height: box.height }}

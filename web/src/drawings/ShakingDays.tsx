@@ -1,6 +1,7 @@
 import type { ShakingDay } from "../api/client";
 import { noonOf } from "../api/zone";
 import { date } from "../parts/say";
+import { say } from "../words/say";
 
 const STEP = 13;
 const R = 4.2;
@@ -12,7 +13,11 @@ const ROW_H = 16;
 export function ShakingDays({ days }: { days: ShakingDay[] }) {
   const count = (kind: string) => days.filter((d) => d.kind === kind).length;
   const press = days.find((d) => d.kind === "press");
-  const said = `Shaken on ${count("shaken")} days, missed on ${count("missed")}${press ? `, pressed on ${date(noonOf(press.date))}` : ""}`;
+  const said = say("drawing.shakenOnDaysMissedOn", {
+    count: count("shaken"),
+    count2: count("missed"),
+    how: press ? say("drawing.pressedOn", { day: date(noonOf(press.date)) }) : "",
+  });
   const rows = Math.ceil(days.length / ROW);
   return (
     <svg

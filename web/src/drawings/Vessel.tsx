@@ -3,6 +3,7 @@ import { inCore, ofCore, onScale, scaleOf } from "../api/house";
 import * as limit from "../api/limit.gen";
 import { powerOf } from "../api/steps";
 import { centimetres, millilitres } from "../parts/say";
+import { say } from "../words/say";
 import { stepOf, useDrag } from "./useDrag";
 
 interface VesselProps {
@@ -55,7 +56,7 @@ function DipHandle({
     <rect
       role="slider"
       tabIndex={0}
-      aria-label="Stop the reduction at"
+      aria-label={say("drawing.stopTheReductionAt")}
       aria-valuenow={Math.round(toMl)}
       aria-valuemin={limit.WATER_ML.low}
       aria-valuemax={limit.WATER_ML.high}
@@ -177,7 +178,7 @@ export function VesselDrawing({
             strokeDasharray="6 4"
           />
           <text x={left + w + 18} y={dip + 4} fontSize={12} style={{ fill: "var(--ember-text)" }}>
-            stop here
+            {say("drawing.stopHere")}
           </text>
           {dipHandle && (
             <DipHandle
@@ -219,7 +220,7 @@ export function VesselDrawing({
             style={{ fill: wide ? "var(--ink)" : "var(--muted)" }}
           >
             {wide
-              ? `${startsHot(plan) ? "pour hot" : "pour cold"}: ${plan.water.startCups ?? ""}`
+              ? `${startsHot(plan) ? say("drawing.pourHot") : say("drawing.pourCold")}: ${plan.water.startCups ?? ""}`
               : (plan.water.startCups ?? "")}
           </text>
         </g>
@@ -242,7 +243,12 @@ function power(plan: PlanResponse): number {
 function describe(plan: PlanResponse, levelCm: number): string {
   const v = plan.vessel;
   const rim = centimetres(v.heightCm - levelCm);
-  return `${v.name}, ${centimetres(v.innerDiameterCm)} wide and ${centimetres(v.heightCm)} high, filled to ${rim} below the rim`;
+  return say("drawing.wideAndHighFilledTo", {
+    name: v.name,
+    length: centimetres(v.innerDiameterCm),
+    length2: centimetres(v.heightCm),
+    rim,
+  });
 }
 
 function inside(x: number, y: number, w: number, h: number, r: number): string {

@@ -3,6 +3,7 @@ import type { AdditionLine, CurvePoint, StageLine, StepLine } from "../api/clien
 import { powerOf } from "../api/steps";
 import { measuredOut } from "../parts/measured";
 import { capital, clock, date, millilitres, share, span, timeValue } from "../parts/say";
+import { say } from "../words/say";
 import type { FireLineProps } from "./lineProps";
 
 /** How much of the line is written: all of it, what fits a phone, or nothing. */
@@ -28,7 +29,7 @@ export function Flame({
   size: LineSize;
   room: number;
 }) {
-  const words = say(step);
+  const words = stageWords(step);
   const wide = size === "wide";
   const inset = wide ? 9 : 4;
   const long = words.main.length * LETTER[size] + 2 * inset;
@@ -74,7 +75,7 @@ export function Flame({
       )}
       {step.kind === "strain" && wide && room > 56 && (
         <text x={x + 8} y={base - 46} fontSize={14}>
-          strain
+          {say("drawing.strain")}
         </text>
       )}
     </g>
@@ -93,31 +94,34 @@ export function roomBehind(
 }
 
 /** What a stretch of the line says, long and short. */
-function say(step: StepLine): { main: string; short: string; sub?: string } {
+function stageWords(step: StepLine): { main: string; short: string; sub?: string } {
   const length = span(step.durationS);
   switch (step.kind) {
     case "heat":
       return step.kettle
-        ? { main: "Kettle", short: "Kettle", sub: `hot in ${length}` }
+        ? { main: say("drawing.kettle"), short: say("drawing.kettle"), sub: say("drawing.hotIn", { length }) }
         : {
-            main: `${capital(step.flame ?? "high")} flame`,
-            short: "Heat",
-            sub: `${step.boils === false ? "hot" : "boils"} in ${length}`,
+            main: say("drawing.flame", { flame: capital(step.flame ?? "high") }),
+            short: say("drawing.heat"),
+            sub: say("drawing.in", { how: step.boils === false ? "hot" : "boils", length }),
           };
     case "boil":
-      return { main: `Rolling boil, ${length}`, short: `Boil ${length}` };
+      return { main: say("drawing.rollingBoil", { length }), short: say("drawing.boil", { length }) };
     case "simmer":
-      return { main: `Low, a quiet simmer, ${length}`, short: `Simmer ${length}` };
+      return { main: say("drawing.lowAQuietSimmer", { length }), short: say("drawing.simmer", { length }) };
     case "reduce":
-      return { main: `Boil it down, about ${length}`, short: `Down ${length}` };
+      return { main: say("drawing.boilItDownAbout", { length }), short: say("drawing.down", { length }) };
     case "steep":
-      return { main: `Steep ${step.lid ? "covered" : "open"}, ${length}`, short: `Steep ${length}` };
+      return {
+        main: say("drawing.steep", { how: step.lid ? "covered" : "open", length }),
+        short: say("drawing.steepLength2", { length }),
+      };
     case "macerate":
-      return { main: `Stand cold, ${length}`, short: `Stand ${length}` };
+      return { main: say("drawing.standCold", { length }), short: say("drawing.stand", { length }) };
     case "rest":
-      return { main: `Off, rest ${length}`, short: "Rest" };
+      return { main: say("drawing.offRest", { length }), short: say("drawing.rest") };
     case "cool":
-      return { main: step.label, short: "Cool" };
+      return { main: step.label, short: say("drawing.cool") };
     default:
       return { main: "", short: "" };
   }
@@ -214,7 +218,11 @@ export function Addition({
   const letter = wide ? 7 : 6.4;
   const all = words.join(", ");
   const text =
-    all.length * letter < room ? all : words.length > 1 ? `${words.length} herbs` : (words[0] ?? "");
+    all.length * letter < room
+      ? all
+      : words.length > 1
+        ? say("drawing.herbs", { count: words.length })
+        : (words[0] ?? "");
   const turned = text.length * letter > room && x > text.length * letter + 16;
   // On a phone a name that has no room stands nowhere rather than over another; the measures say it.
   const silent = size === "bare" || (!wide && !turned && text.length * letter > room);
@@ -253,8 +261,18 @@ export function Figures({
   const endX = x(last.tS) + 10;
   const labels = apart(yWater.range()[0] ?? 0, [
     { y: yWater(last.waterMl), text: millilitres(yieldMl), colour: "var(--water)", bold: true },
-    { y: yBody(last.body), text: `strength ${share(strength)}`, colour: "var(--herb)", bold: true },
-    { y: aroma(last.aroma), text: `aroma ${share(last.aroma)}`, colour: "var(--herb)", bold: false },
+    {
+      y: yBody(last.body),
+      text: say("drawing.strength", { share: share(strength) }),
+      colour: "var(--herb)",
+      bold: true,
+    },
+    {
+      y: aroma(last.aroma),
+      text: say("drawing.aroma", { share: share(last.aroma) }),
+      colour: "var(--herb)",
+      bold: false,
+    },
   ]);
   return (
     <g fontSize={15}>
@@ -360,7 +378,10 @@ export function Axis({
   const first = Math.ceil(zero / step) * step - zero;
   const ticks: number[] = [];
   for (let t = first; t < endS; t += step) ticks.push(t);
-  const ready = readyS === undefined ? "" : `ready ${start ? "" : "in "}${sayAt(readyS)}`;
+  const ready =
+    readyS === undefined
+      ? ""
+      : say("drawing.ready", { how: start ? "" : say("drawing.in2"), sayAt: sayAt(readyS) });
   const free = readyS === undefined ? Number.POSITIVE_INFINITY : x(readyS) - ready.length * 7 - 30;
   return (
     <g>

@@ -2,6 +2,8 @@ import { useEffect, useState } from "react";
 import { Link, useLocation } from "react-router";
 import { presentMs } from "../api/present";
 import { useDay } from "../api/queries";
+import { Said } from "../words/Said";
+import { say } from "../words/say";
 import { ring } from "./bell";
 import { useNow } from "./now";
 import { span } from "./say";
@@ -28,30 +30,36 @@ export function Alarms() {
   const ringing = fresh.filter((b) => now >= (quiet[b.id] ?? 0));
   const rung = ringing.map((b) => `${b.id} ${b.now}`).join("\n");
   const first = ringing[0];
-  const words = first ? `${first.name}: ${first.now ?? "it is time"}` : "";
+  const words = first ? `${first.name}: ${first.now ?? say("common.itIsTime")}` : "";
   useEffect(() => {
     if (rung && first) return ring(words, first.id);
   }, [rung]);
   if (due.length === 0) return null;
   return (
     <ul
-      aria-label="Alarms"
+      aria-label={say("common.alarms")}
       className={`border-ember border-l-[5px] px-4 md:px-6 ${due.length > IN_SIGHT ? "max-h-[40dvh] overflow-y-auto" : ""}`}
     >
       {fresh.map((b) => (
         <li key={b.id} className="flex flex-wrap items-center gap-x-5 border-hairline border-b py-1">
           <span>
-            <span aria-hidden className="mr-2 text-ember-text">
-              ●
-            </span>
-            <strong>{b.name}</strong>: {b.now ?? "it is time"}, over for{" "}
-            {span(Math.max(1, (now - Date.parse(b.dueAt ?? "")) / 1000))}
+            <Said
+              of="common.overFor"
+              part={
+                <span aria-hidden className="mr-2 text-ember-text">
+                  ●
+                </span>
+              }
+              name={<strong>{b.name}</strong>}
+              now={b.now ?? say("common.itIsTime")}
+              time={span(Math.max(1, (now - Date.parse(b.dueAt ?? "")) / 1000))}
+            />
           </span>
           <Link
             to={whereTo(b)}
             className="grid min-h-11 place-items-center font-semibold underline underline-offset-4"
           >
-            Go there
+            {say("common.goThere")}
           </Link>
           {now >= (quiet[b.id] ?? 0) && (
             <button
@@ -59,23 +67,30 @@ export function Alarms() {
               className="min-h-11 underline underline-offset-4"
               onClick={() => setQuiet({ ...quiet, [b.id]: presentMs() + 3 * 60_000 })}
             >
-              Quiet for 3 min
+              {say("common.quietFor3Min")}
             </button>
           )}
         </li>
       ))}
       {missed.length > 0 && (
         <li className="py-1 text-sm">
-          Missed:{" "}
-          {missed.map((b, i) => (
-            <span key={b.id}>
-              {i > 0 && ", "}
-              <Link to={whereTo(b)} className="relative underline underline-offset-4 max-sm:reach">
-                {b.name}
-              </Link>{" "}
-              {span((now - Date.parse(b.dueAt ?? "")) / 1000)} ago
-            </span>
-          ))}
+          <Said
+            of="common.missed"
+            list={missed.map((b, i) => (
+              <span key={b.id}>
+                <Said
+                  of="common.ago"
+                  said={i > 0 && ", "}
+                  link={
+                    <Link to={whereTo(b)} className="relative underline underline-offset-4 max-sm:reach">
+                      {b.name}
+                    </Link>
+                  }
+                  time={span((now - Date.parse(b.dueAt ?? "")) / 1000)}
+                />
+              </span>
+            ))}
+          />
         </li>
       )}
     </ul>

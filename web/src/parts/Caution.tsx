@@ -1,9 +1,10 @@
 import type { ReactNode } from "react";
 import type { CautionLine } from "../api/client";
 import { useSources } from "../api/queries";
+import { say } from "../words/say";
 import { Glossed } from "./Glossed";
 
-const WORDS = { stop: "Stop", care: "Care", note: "Note" } as const;
+const WORDS = { stop: say("common.stop"), care: say("common.care"), note: say("common.note") } as const;
 const COLOURS: Record<string, string> = {
   stop: "border-stop text-stop",
   care: "border-amber text-amber-text",

@@ -1,3 +1,5 @@
+import { Said } from "../words/Said";
+import { say } from "../words/say";
 import { CONDITION_GROUPS } from "./conditions";
 
 /** What is to be minded of somebody, to be ticked; the trimester is asked beside a pregnancy. */
@@ -34,17 +36,23 @@ export function Conditions({
               </label>
               {code === "pregnant" && conditions.includes("pregnant") && onTrimester && (
                 <label className="ml-6 flex min-h-9 max-sm:min-h-11 items-center gap-2 text-sm">
-                  trimester
-                  <select
-                    className="min-h-9 max-sm:min-h-11 rounded-one border border-hairline bg-transparent px-2"
-                    value={trimester ?? ""}
-                    onChange={(e) => onTrimester(e.target.value === "" ? undefined : Number(e.target.value))}
-                  >
-                    <option value="">not known</option>
-                    <option value="1">first</option>
-                    <option value="2">second</option>
-                    <option value="3">third</option>
-                  </select>
+                  <Said
+                    of="common.trimester"
+                    choice={
+                      <select
+                        className="min-h-9 max-sm:min-h-11 rounded-one border border-hairline bg-transparent px-2"
+                        value={trimester ?? ""}
+                        onChange={(e) =>
+                          onTrimester(e.target.value === "" ? undefined : Number(e.target.value))
+                        }
+                      >
+                        <option value="">{say("common.notKnown")}</option>
+                        <option value="1">{say("common.first")}</option>
+                        <option value="2">{say("common.second")}</option>
+                        <option value="3">{say("common.third")}</option>
+                      </select>
+                    }
+                  />
                 </label>
               )}
             </div>

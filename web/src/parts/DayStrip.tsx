@@ -3,6 +3,8 @@ import { Link } from "react-router";
 import type { DayResponse } from "../api/client";
 import { useDay } from "../api/queries";
 import { wall } from "../api/zone";
+import { Said } from "../words/Said";
+import { say } from "../words/say";
 import { useNow } from "./now";
 import { clock, date, hour } from "./say";
 import { useWidth } from "./size";
@@ -35,7 +37,7 @@ export function DayStrip() {
   const base = 4 + lanes * LANE;
   const height = base + AXIS;
   return (
-    <nav aria-label="Today" className="no-print border-hairline border-b bg-strip px-4 md:px-6">
+    <nav aria-label={say("common.today")} className="no-print border-hairline border-b bg-strip px-4 md:px-6">
       <div ref={ref} className="relative" style={{ height }}>
         <svg width={width} height={height} className="absolute inset-0 overflow-visible" aria-hidden>
           <line x1={0} x2={width} y1={base} y2={base} stroke="var(--muted)" strokeWidth={1} opacity={0.5} />
@@ -77,7 +79,7 @@ export function DayStrip() {
             className="absolute max-sm:reach right-0 bg-strip pl-2 text-[13px] leading-[18px] underline underline-offset-2"
             style={{ top: base }}
           >
-            {more.length} more
+            <Said of="common.more" count={more.length} />
           </Link>
         )}
       </div>
@@ -99,11 +101,11 @@ function Dose({
 }) {
   if (x < 0 || x > width - 18) return null;
   const late = dose.state === "late";
-  const words = `${clock(dose.due)} ${dose.name}${dose.drinkers && ` for ${dose.drinkers}`}${late ? ", late" : ""}`;
+  const words = `${clock(dose.due)} ${dose.name}${dose.drinkers && say("common.for", { drinkers: dose.drinkers })}${late ? say("common.late") : ""}`;
   return (
     <Link
       to={`/course/${dose.courseId}`}
-      aria-label={`A dose at ${words}`}
+      aria-label={say("common.aDoseAt", { words })}
       title={words}
       className="absolute max-sm:reach"
       style={{ left: Math.max(0, x - 8), top: y - 15 }}

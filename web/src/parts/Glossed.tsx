@@ -1,21 +1,22 @@
 import { Popover } from "radix-ui";
 import { Fragment } from "react";
+import { say } from "../words/say";
 
 /** Terms of the trade that stay, each in one line a cook would say; the longest that fits is the one meant. */
 export const GLOSSES: Record<string, string> = {
-  infusion: "hot water poured over the herbs, which then steep in it",
-  decoction: "herbs simmered in water, for roots, barks and hard fruits",
-  maceration: "herbs left to stand in cold liquid",
-  marc: "the herbs that are left when the liquid is off",
-  menstruum: "the liquid that draws the herbs: water, spirit, vinegar or glycerin",
-  tincture: "herbs that stood for weeks in spirit, strained and taken by the drop or spoon",
-  concentrate: "a strong brew, thinned with water in the cup",
-  mucilage: "what makes a brew of roots and seeds thick and soothing",
-  tannin: "what makes a brew dry in the mouth",
-  liquor: "the brew without its herbs",
-  posology: "how much, how often and for how long it is taken",
-  monograph: "what a medicines agency has published about a herb: part, dose, cautions",
-  folk: "as it is handed down, by spoons a cup",
+  infusion: say("common.hotWaterPouredOverThe"),
+  decoction: say("common.herbsSimmeredInWaterFor"),
+  maceration: say("common.herbsLeftToStandIn"),
+  marc: say("common.theHerbsThatAreLeft"),
+  menstruum: say("common.theLiquidThatDrawsThe"),
+  tincture: say("common.herbsThatStoodForWeeks"),
+  concentrate: say("common.aStrongBrewThinnedWith"),
+  mucilage: say("common.whatMakesABrewOf"),
+  tannin: say("common.whatMakesABrewDry"),
+  liquor: say("common.theBrewWithoutItsHerbs"),
+  posology: say("common.howMuchHowOftenAnd"),
+  monograph: say("common.whatAMedicinesAgencyHas"),
+  folk: say("common.asItIsHandedDown"),
 };
 
 const TERMS = new RegExp(
@@ -54,7 +55,7 @@ export function Glossed({ text }: { text: string }) {
             className="relative underline decoration-1 decoration-dotted underline-offset-4 max-sm:reach"
           >
             {p.words}
-            <span className="sr-only">, what is it?</span>
+            <span className="sr-only">{say("common.whatIsIt")}</span>
           </button>
         </Popover.Trigger>
         <Popover.Portal>

@@ -2,12 +2,13 @@ import { Popover } from "radix-ui";
 import { useId, useState } from "react";
 import * as length from "../api/length.gen";
 import { useFoundHerbs, useHerbs } from "../api/queries";
+import { say } from "../words/say";
 
 /** A herb by any of its names; typing errors are forgiven by the server's search. */
 export function HerbPicker({
   value,
   onPick,
-  label = "Herb",
+  label = say("common.herb"),
   wrong,
   hint = "herb",
 }: {
@@ -76,7 +77,7 @@ export function HerbPicker({
           onOpenAutoFocus={(e) => e.preventDefault()}
           className={`z-50 w-72 rounded-one border border-hairline bg-raised shadow-lg ${stale ? "pointer-events-none" : ""}`}
         >
-          <div id={`${id}-list`} role="listbox" aria-label="Herbs found">
+          <div id={`${id}-list`} role="listbox" aria-label={say("common.herbsFound")}>
             {hits.map((h, i) => (
               <div
                 key={h.slug}
@@ -92,7 +93,7 @@ export function HerbPicker({
               >
                 <span className="font-semibold">{h.common}</span>
                 {h.part === "blend" ? (
-                  <span className="block text-muted text-sm">blend of the house</span>
+                  <span className="block text-muted text-sm">{say("common.blendOfTheHouse")}</span>
                 ) : (
                   <span className="block text-muted text-sm italic">{h.latin}</span>
                 )}

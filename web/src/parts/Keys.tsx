@@ -1,27 +1,28 @@
 import { Dialog } from "radix-ui";
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
+import { say } from "../words/say";
 
 const GO: Record<string, { to: string; what: string }> = {
-  t: { to: "/", what: "Today" },
-  c: { to: "/choose", what: "Choose" },
-  j: { to: "/keeping", what: "Keeping: jars and tins" },
-  n: { to: "/notebook", what: "Notebook" },
-  h: { to: "/herbs", what: "Herbs" },
-  k: { to: "/household", what: "Household and kitchen" },
+  t: { to: "/", what: say("common.today") },
+  c: { to: "/choose", what: say("common.choose") },
+  j: { to: "/keeping", what: say("common.keepingJarsAndTins") },
+  n: { to: "/notebook", what: say("common.notebook") },
+  h: { to: "/herbs", what: say("common.herbs") },
+  k: { to: "/household", what: say("common.householdAndKitchen") },
 };
 
 const HERE = [
-  { key: "?", what: "This list; on a focused number: why?" },
-  { key: "S", what: "On a sheet: start" },
-  { key: "Z", what: "On a sheet: undo the last change" },
-  { key: "M", what: "On a sheet: measure one by one" },
-  { key: "P", what: "On a sheet: print" },
-  { key: "← →", what: "On a handle of the drawing: move it; on the curves: read them off" },
-  { key: "Space", what: "On a running brew: confirm the step" },
-  { key: "L", what: "On a running brew: lid on or off" },
-  { key: "R", what: "On a running brew: it smells ready" },
-  { key: "U", what: "On a running brew: undo the last confirmation" },
+  { key: "?", what: say("common.thisListOnAFocused") },
+  { key: "S", what: say("common.onASheetStart") },
+  { key: "Z", what: say("common.onASheetUndoThe") },
+  { key: "M", what: say("common.onASheetMeasureOne") },
+  { key: "P", what: say("common.onASheetPrint") },
+  { key: "← →", what: say("common.onAHandleOfThe") },
+  { key: "Space", what: say("common.onARunningBrewConfirm") },
+  { key: "L", what: say("common.onARunningBrewLid") },
+  { key: "R", what: say("common.onARunningBrewIt") },
+  { key: "U", what: say("common.onARunningBrewUndo") },
 ];
 
 function typing(target: EventTarget | null): boolean {
@@ -49,7 +50,7 @@ export function Keys() {
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger asChild>
         <button type="button" className="whitespace-nowrap hover:underline max-sm:hidden">
-          Keys ?
+          {say("common.keys")}
         </button>
       </Dialog.Trigger>
       <Dialog.Portal>
@@ -58,10 +59,13 @@ export function Keys() {
           aria-describedby={undefined}
           className="fixed top-1/2 left-1/2 z-50 w-[min(460px,92vw)] -translate-x-1/2 -translate-y-1/2 rounded-one border border-hairline bg-raised p-6 shadow-xl"
         >
-          <Dialog.Title className="text-2xl">Keys</Dialog.Title>
+          <Dialog.Title className="text-2xl">{say("common.keys2")}</Dialog.Title>
           <dl className="mt-3 grid grid-cols-[5rem_1fr] gap-y-2">
             {[
-              ...Object.entries(GO).map(([key, g]) => ({ key: key.toUpperCase(), what: `Go to ${g.what}` })),
+              ...Object.entries(GO).map(([key, g]) => ({
+                key: key.toUpperCase(),
+                what: say("common.goTo", { what: g.what }),
+              })),
               ...HERE,
             ].map((k) => (
               <div key={k.key} className="contents">
@@ -72,7 +76,9 @@ export function Keys() {
               </div>
             ))}
           </dl>
-          <Dialog.Close className="mt-5 min-h-11 rounded-one border border-ink px-4">Close</Dialog.Close>
+          <Dialog.Close className="mt-5 min-h-11 rounded-one border border-ink px-4">
+            {say("common.close")}
+          </Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

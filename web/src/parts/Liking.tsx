@@ -1,8 +1,10 @@
+import { say } from "../words/say";
+
 const SIZE = 20;
-const WORDS = ["not again", "hardly", "well enough", "good", "the best"];
+const WORDS = [say("common.notAgain"), "hardly", say("common.wellEnough"), "good", say("common.theBest")];
 
 /** What a liking from one to five is called. */
-export const likingWords = (liking: number): string => WORDS[liking - 1] ?? "not said";
+export const likingWords = (liking: number): string => WORDS[liking - 1] ?? say("common.notSaid");
 
 export const LIKINGS = WORDS.map((label, i) => ({ value: String(i + 1), label }));
 
@@ -22,7 +24,7 @@ export function Liking({
       height={size}
       viewBox="0 0 24 20"
       role="img"
-      aria-label={`liked: ${likingWords(of)}`}
+      aria-label={say("common.liked", { likingWords: likingWords(of) })}
       className={`inline-block align-[-4px] ${className}`}
     >
       <LikingCup of={of} />

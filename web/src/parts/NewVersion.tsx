@@ -1,6 +1,8 @@
 import { registerSW } from "virtual:pwa-register";
 import { useEffect, useState } from "react";
 import { useLocation } from "react-router";
+import { Said } from "../words/Said";
+import { say } from "../words/say";
 
 const LOOK_AGAIN_MS = 3600_000;
 
@@ -20,10 +22,14 @@ export function NewVersion() {
   if (!take || live) return null;
   return (
     <p role="status" className="no-print flex flex-wrap items-center gap-x-5 bg-strip px-4 text-sm md:px-6">
-      A newer version of Ember Cup is here.
-      <button type="button" className="min-h-11 underline underline-offset-4" onClick={take}>
-        Take it now
-      </button>
+      <Said
+        of="common.aNewerVersionOfEmber"
+        button={
+          <button type="button" className="min-h-11 underline underline-offset-4" onClick={take}>
+            {say("common.takeItNow")}
+          </button>
+        }
+      />
     </p>
   );
 }

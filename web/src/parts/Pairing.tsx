@@ -3,6 +3,7 @@ import { usePair } from "../api/changes";
 import { wrongOf } from "../api/client";
 import * as length from "../api/length.gen";
 import { useMe } from "../api/queries";
+import { say } from "../words/say";
 import { Primary, TextField } from "./Field";
 import { Trouble } from "./states";
 
@@ -22,22 +23,19 @@ export function Pairing() {
         pair.mutate({ code, name });
       }}
     >
-      <h1 className="text-3xl">Let this device in</h1>
-      <p className="mt-2">
-        On the kitchen’s own machine, open Household and ask for a code. It lives two minutes. What this
-        device has confirmed and not yet sent is kept.
-      </p>
+      <h1 className="text-3xl">{say("common.letThisDeviceIn")}</h1>
+      <p className="mt-2">{say("common.onTheKitchensOwnMachine")}</p>
       <TextField
         className="mt-6"
-        label="What this device is called"
-        placeholder="phone by the stove"
+        label={say("common.whatThisDeviceIsCalled")}
+        placeholder={say("common.phoneByTheStove")}
         most={length.SHORT_NAME}
         value={name}
         wrong={wrong("name")}
         onChange={setName}
       />
       <label className="mt-5 block text-muted text-sm" htmlFor="code">
-        Code
+        {say("common.code")}
       </label>
       <input
         id="code"
@@ -49,7 +47,7 @@ export function Pairing() {
         className="figure min-h-16 w-full border-ink border-b-2 bg-transparent px-1 text-5xl tracking-widest"
       />
       <div className="mt-6">
-        <Primary busy={pair.isPending}>Let me in</Primary>
+        <Primary busy={pair.isPending}>{say("common.letMeIn")}</Primary>
       </div>
       {pair.error && <Trouble error={pair.error} />}
     </form>

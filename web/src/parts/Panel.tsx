@@ -1,5 +1,6 @@
 import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
+import { say } from "../words/say";
 
 /** A sheet that floats over the page for one task; Escape and Close leave it. */
 export function Panel({
@@ -26,7 +27,7 @@ export function Panel({
           <div className="flex items-start justify-between gap-4">
             <Dialog.Title className="text-2xl">{title}</Dialog.Title>
             <Dialog.Close className="-mt-2 -mr-2 min-h-11 px-2 underline underline-offset-4">
-              Close
+              {say("common.close")}
             </Dialog.Close>
           </div>
           <div className="mt-3">{children}</div>

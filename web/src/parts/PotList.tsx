@@ -2,6 +2,8 @@ import type { ReactNode } from "react";
 import { Link } from "react-router";
 import type { MarkLine, RecipeResponse } from "../api/client";
 import { Thumb } from "../drawings/Thumb";
+import { Said } from "../words/Said";
+import { say } from "../words/say";
 import { span } from "./say";
 
 /** The grid of a pot's line, whatever it does when it is clicked. */
@@ -13,7 +15,7 @@ export function Favourite() {
   return (
     <span className="ml-2 inline-block">
       <FavouriteMark />
-      <span className="sr-only">, a favourite</span>
+      <span className="sr-only">{say("common.aFavourite")}</span>
     </span>
   );
 }
@@ -46,19 +48,26 @@ export function PotLine({
         </span>
         <span className="line-clamp-1 block text-muted text-sm">{pot.about}</span>
         {pot.words && pot.words.length > 0 && (
-          <span className="block text-muted text-sm">our words: {pot.words.join(", ")}</span>
+          <span className="block text-muted text-sm">
+            <Said of="common.ourWords" list={pot.words.join(", ")} />
+          </span>
         )}
         {children}
       </span>
       <span className="max-md:col-span-2 max-md:row-start-2">
         <Thumb
           thumb={pot.thumb}
-          label={`Fire line of ${pot.recipe.name}: ${pot.thumb.segments.map((s) => s.kind).join(", ")}`}
+          label={say("common.fireLineOf", {
+            name: pot.recipe.name,
+            list: pot.thumb.segments.map((s) => s.kind).join(", "),
+          })}
         />
       </span>
       <span className="text-right text-sm">
         <span className="figure block text-xl">{span(pot.thumb.minutes * 60)}</span>
-        <span className="block text-muted">{span(pot.thumb.handsOnMinutes * 60)} by hand</span>
+        <span className="block text-muted">
+          <Said of="common.byHand" time={span(pot.thumb.handsOnMinutes * 60)} />
+        </span>
         <span className="block text-muted">
           {pot.recipe.cups} {pot.recipe.cups === 1 ? "cup" : "cups"}
         </span>
@@ -96,11 +105,14 @@ export function PotList({
                   <span
                     className={`mt-0.5 line-clamp-2 block border-l-4 pl-2 text-sm ${mark.severity === "stop" ? "border-stop text-stop" : "border-amber text-amber-text"}`}
                   >
-                    <strong>{mark.severity === "stop" ? "Stop" : "Care"}</strong> {mark.text}
+                    <strong>{mark.severity === "stop" ? say("common.stop") : say("common.care")}</strong>{" "}
+                    {mark.text}
                   </span>
                 )}
                 {gone.length > 0 && (
-                  <span className="block text-muted text-sm">not in the house: {gone.join(", ")}</span>
+                  <span className="block text-muted text-sm">
+                    <Said of="common.notInTheHouse" list={gone.join(", ")} />
+                  </span>
                 )}
               </PotLine>
             </Link>

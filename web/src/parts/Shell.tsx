@@ -4,6 +4,8 @@ import { useDoor } from "../api/door";
 import { useHouse } from "../api/house";
 import { readRefused, useAtRisk, useRefused, useWaiting } from "../api/outbox";
 import { useDay, useKitchen } from "../api/queries";
+import { Said } from "../words/Said";
+import { say } from "../words/say";
 import { Alarms } from "./Alarms";
 import { DayStrip } from "./DayStrip";
 import { Keys } from "./Keys";
@@ -15,12 +17,12 @@ import { Loading, Trouble } from "./states";
 import { toggleTheme, useTheme } from "./theme";
 
 const PLACES = [
-  { to: "/", label: "Today" },
-  { to: "/choose", label: "Choose" },
-  { to: "/keeping", label: "Keeping" },
-  { to: "/notebook", label: "Notebook" },
-  { to: "/herbs", label: "Herbs" },
-  { to: "/household", label: "Household" },
+  { to: "/", label: say("common.today") },
+  { to: "/choose", label: say("common.choose") },
+  { to: "/keeping", label: say("common.keeping") },
+  { to: "/notebook", label: say("common.notebook") },
+  { to: "/herbs", label: say("common.herbs") },
+  { to: "/household", label: say("common.household") },
 ];
 
 /** Every screen: the places, the day strip, the screen itself. */
@@ -36,7 +38,7 @@ export function Shell() {
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#main" className="sr-only focus:not-sr-only focus:p-2">
-        To the page
+        {say("common.toThePage")}
       </a>
       <header
         className={`no-print flex min-h-[46px] flex-wrap items-center gap-x-6 border-hairline border-b px-4 md:px-6 ${live ? "max-md:hidden" : ""}`}
@@ -44,13 +46,13 @@ export function Shell() {
         <NavLink
           to="/"
           className="relative max-sm:reach flex items-center gap-2.5 font-semibold text-lg"
-          aria-label="Ember Cup, to Today"
+          aria-label={say("common.emberCupToToday")}
         >
           <Mark />
-          <span>Ember Cup</span>
+          <span>{say("common.emberCup")}</span>
         </NavLink>
         <nav
-          aria-label="Places"
+          aria-label={say("common.places")}
           className="flex max-sm:order-last max-sm:w-full max-sm:justify-between sm:gap-5 md:gap-6"
         >
           {PLACES.map((p) => (
@@ -68,7 +70,7 @@ export function Shell() {
         </nav>
         <div className="ml-auto flex gap-5">
           <button type="button" className="min-h-11 min-w-11 hover:underline" onClick={toggleTheme}>
-            {theme === "night" ? "Day" : "Night"}
+            {theme === "night" ? say("common.day") : say("common.night")}
           </button>
           <Keys />
         </div>
@@ -79,21 +81,29 @@ export function Shell() {
         <NewVersion />
         {door.keptSince && (
           <p role="status" className="border-amber border-l-[5px] px-4 py-1.5 text-sm md:px-6">
-            The kitchen server does not answer. This is what was kept before; what you confirm is kept here
-            and sent when it is back.
+            {say("common.theKitchenServerDoesNotAnswer")}
           </p>
         )}
         {waiting > 0 && (
           <p role="status" className="bg-strip px-4 py-1.5 text-sm md:px-6">
-            {waiting === 1 ? "One confirmation is" : `${waiting} confirmations are`} kept here until the
-            kitchen server answers.
+            <Said
+              of="common.keptHereUntilTheKitchen"
+              how={
+                waiting === 1 ? say("common.oneConfirmationIs") : say("common.confirmationsAre", { waiting })
+              }
+            />
           </p>
         )}
         {atRisk > 0 && (
           <p role="alert" className="border-stop border-l-[5px] px-4 py-1.5 text-sm md:px-6">
-            This device has no room left.{" "}
-            {atRisk === 1 ? "One confirmation is" : `${atRisk} confirmations are`} safe only while this page
-            stays open: leave it open until the kitchen server answers, or make room.
+            <Said
+              of="common.thisDeviceHasNoRoom"
+              how={
+                atRisk === 1
+                  ? say("common.oneConfirmationIs")
+                  : say("common.confirmationsAreAtRisk2", { atRisk })
+              }
+            />
           </p>
         )}
         {refused.map((r) => (
@@ -103,20 +113,20 @@ export function Shell() {
             className="flex flex-wrap items-baseline gap-x-5 border-stop border-l-4 px-4 py-1.5 text-sm md:px-6"
           >
             <span>
-              Of {clock(new Date(r.happenedMs))}, not taken: {r.refused}
+              <Said of="common.ofNotTaken" clock={clock(new Date(r.happenedMs))} refused={r.refused} />
             </span>
             <button
               type="button"
               className="min-h-11 underline underline-offset-4"
               onClick={() => readRefused(r.event.id)}
             >
-              I have read it
+              {say("common.iHaveReadIt")}
             </button>
           </p>
         ))}
       </Notices>
       <main id="main" className="mx-auto w-full max-w-[1280px] flex-1 px-4 pb-1 md:px-6">
-        <Suspense fallback={<Loading what="the page" />}>
+        <Suspense fallback={<Loading what={say("common.thePage")} />}>
           {!door.paired ? (
             <Pairing />
           ) : house ? (
@@ -124,7 +134,7 @@ export function Shell() {
           ) : kitchen.error ? (
             <Trouble error={kitchen.error} again={kitchen.refetch} />
           ) : (
-            <Loading what="the house" />
+            <Loading what={say("common.theHouse")} />
           )}
         </Suspense>
       </main>
@@ -143,7 +153,7 @@ function Screen() {
   const stands = stood || !isPending || failureCount > 0;
   if (stands && !stood) setStood(true);
   useDrawn(stands);
-  return stands ? <Outlet /> : <Loading what="the day" />;
+  return stands ? <Outlet /> : <Loading what={say("common.theDay")} />;
 }
 
 function Mark() {

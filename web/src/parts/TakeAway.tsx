@@ -1,11 +1,12 @@
 import { type ReactNode, useState } from "react";
+import { say } from "../words/say";
 import { Trouble } from "./states";
 
 /** Takes something away for good: asked once more, where it stands. */
 export function TakeAway({
   name,
-  words = "take it away",
-  sureWords = `Yes, take ${name} away`,
+  words = say("common.takeItAway"),
+  sureWords = say("common.yesTakeAway", { name }),
   error,
   onTake,
   other,
@@ -44,7 +45,7 @@ export function TakeAway({
             className="min-h-11 underline underline-offset-4"
             onClick={() => setSure(false)}
           >
-            no
+            {say("common.no")}
           </button>
         </span>
       ) : (

@@ -4,6 +4,8 @@ import { createContext, type ReactNode, useContext, useState } from "react";
 import type { Workings } from "../api/client";
 import { keys } from "../api/keys";
 import { useSources } from "../api/queries";
+import { Said } from "../words/Said";
+import { say } from "../words/say";
 import { figure } from "./say";
 
 interface Asked {
@@ -54,7 +56,9 @@ export function Why({
           onKeyDown={(e) => e.key === "?" && e.currentTarget.click()}
         >
           {children}
-          <span className="sr-only">, {what}: why this number?</span>
+          <span className="sr-only">
+            <Said of="common.whyThisNumber" what={what} />
+          </span>
         </button>
       </Popover.Trigger>
       <Popover.Portal>
@@ -70,8 +74,8 @@ export function Why({
               {loaded.error
                 ? loaded.error.message
                 : loaded.data
-                  ? "No workings are kept of this number."
-                  : "Working it out …"}
+                  ? say("common.noWorkingsAreKeptOf")
+                  : say("common.workingItOut")}
             </p>
           )}
           <Popover.Arrow className="fill-hairline" />
@@ -102,7 +106,11 @@ function Tree({ step, depth }: { step: Workings; depth: number }) {
         </span>
       </div>
       {step.formula && <div className="text-muted">{step.formula}</div>}
-      {source && <div className="text-muted italic">Source: {source.title}</div>}
+      {source && (
+        <div className="text-muted italic">
+          <Said of="common.source" title={source.title} />
+        </div>
+      )}
       {open ? (
         inputs.map((input, i) => <Tree key={i} step={input} depth={depth + 1} />)
       ) : (
@@ -110,7 +118,7 @@ function Tree({ step, depth }: { step: Workings; depth: number }) {
           type="button"
           className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
           onClick={() => setOpen(true)}
-          aria-label={`${step.label}: its ${parts}`}
+          aria-label={say("common.its", { name: step.label, parts })}
         >
           {parts}
         </button>

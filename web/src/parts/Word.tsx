@@ -2,6 +2,7 @@ import { Popover, RadioGroup } from "radix-ui";
 import { createContext, type ReactNode, useContext, useRef, useState } from "react";
 import { inCore, ofCore, onScale, scaleOf } from "../api/house";
 import * as limit from "../api/limit.gen";
+import { say } from "../words/say";
 
 /** Closes the word that a control stands in. */
 const Close = createContext(() => {});
@@ -26,7 +27,7 @@ export function Word({ label, shown, quiet = false, children }: WordProps) {
   return (
     <button
       type="button"
-      aria-label={`${label}: ${shown}. Change`}
+      aria-label={say("common.change", { label, shown })}
       aria-haspopup="dialog"
       aria-expanded={false}
       className={quiet ? QUIET_WORD : WORD}
@@ -42,7 +43,11 @@ function Opening({ label, shown, quiet, children }: WordProps) {
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger asChild>
-        <button type="button" aria-label={`${label}: ${shown}. Change`} className={quiet ? QUIET_WORD : WORD}>
+        <button
+          type="button"
+          aria-label={say("common.change", { label, shown })}
+          className={quiet ? QUIET_WORD : WORD}
+        >
           {shown}
         </button>
       </Popover.Trigger>
@@ -122,13 +127,13 @@ export function OneOf<T extends string>({
     <>
       <input
         type="search"
-        aria-label={`Search ${label.toLowerCase()}`}
-        placeholder="search"
+        aria-label={say("common.search", { label: label.toLowerCase() })}
+        placeholder={say("common.search2")}
         value={words}
         onChange={(e) => setWords(e.target.value)}
         className="sticky top-0 z-10 mb-1 min-h-11 w-full border-ink border-b-2 bg-raised px-2"
       />
-      {shown.length === 0 && <p className="px-2 py-2 text-muted">None of that name.</p>}
+      {shown.length === 0 && <p className="px-2 py-2 text-muted">{say("common.noneOfThatName")}</p>}
       {group}
     </>
   );
@@ -167,7 +172,7 @@ export function Stepper({
       <button
         type="button"
         className={button}
-        aria-label={`Less ${label}`}
+        aria-label={say("common.less", { label })}
         disabled={value <= least}
         onClick={() => to(next(-1))}
       >
@@ -192,7 +197,7 @@ export function Stepper({
       <button
         type="button"
         className={button}
-        aria-label={`More ${label}`}
+        aria-label={say("common.moreLabel2", { label })}
         disabled={value >= high}
         onClick={() => to(next(1))}
       >
@@ -208,7 +213,7 @@ export function CupSize({ value, onChange }: { value: number; onChange: (ml: num
   const shown = (ml: number) => Math.round(onScale(scale, ml) * 100) / 100;
   return (
     <Stepper
-      label="cup size"
+      label={say("common.cupSize")}
       value={shown(value)}
       low={shown(limit.CUP_ML.low)}
       high={shown(limit.CUP_ML.high)}

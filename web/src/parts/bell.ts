@@ -1,3 +1,5 @@
+import { say } from "../words/say";
+
 /** How somebody is called: by sound, by the device's own ways, and in words. */
 
 let audio: AudioContext | undefined;
@@ -58,7 +60,7 @@ async function notify(text: string, brewId: string) {
   };
   try {
     const worker = await navigator.serviceWorker?.getRegistration();
-    if (worker) await worker.showNotification("Ember Cup", how);
+    if (worker) await worker.showNotification(say("common.emberCup"), how);
     else new Notification("Ember Cup", how);
   } catch {
     // A browser that allows neither; sound and title still tell.

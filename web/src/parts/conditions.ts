@@ -1,63 +1,64 @@
 import type { Person } from "../api/shapes";
+import { say } from "../words/say";
 
 /** What is to be minded of somebody who drinks, in the order and the groups in which one would ask. */
 export const CONDITION_GROUPS = [
   {
-    of: "Now",
+    of: say("common.now"),
     all: [
       ["pregnant", "pregnant"],
       ["breastfeeding", "breastfeeding"],
-      ["surgery-planned", "an operation planned"],
+      ["surgery-planned", say("common.anOperationPlanned")],
     ],
   },
   {
-    of: "Medicines",
+    of: say("common.medicines"),
     all: [
-      ["blood-thinner", "blood thinner"],
-      ["diabetes-medicine", "diabetes medicine"],
+      ["blood-thinner", say("common.bloodThinner")],
+      ["diabetes-medicine", say("common.diabetesMedicine")],
       ["sedative", "sedative"],
       ["antidepressant", "antidepressant"],
       ["immunosuppressant", "immunosuppressant"],
-      ["contraceptive-pill", "the pill"],
-      ["diuretic", "water tablets, low potassium"],
+      ["contraceptive-pill", say("common.thePill")],
+      ["diuretic", say("common.waterTabletsLowPotassium")],
     ],
   },
   {
-    of: "Heart and pressure",
+    of: say("common.heartAndPressure"),
     all: [
-      ["high-blood-pressure", "high blood pressure"],
-      ["low-blood-pressure", "low blood pressure"],
-      ["heart", "heart disease"],
+      ["high-blood-pressure", say("common.highBloodPressure")],
+      ["low-blood-pressure", say("common.lowBloodPressure")],
+      ["heart", say("common.heartDisease")],
     ],
   },
   {
     of: "Stomach, liver, kidney",
     all: [
-      ["stomach-irritation", "irritable stomach"],
+      ["stomach-irritation", say("common.irritableStomach")],
       ["reflux", "reflux"],
-      ["ulcer", "stomach ulcer"],
+      ["ulcer", say("common.stomachUlcer")],
       ["gallbladder", "gallstones"],
-      ["liver", "liver disease"],
-      ["kidney", "kidney disease"],
-      ["kidney-stones", "kidney stones"],
+      ["liver", say("common.liverDisease")],
+      ["kidney", say("common.kidneyDisease")],
+      ["kidney-stones", say("common.kidneyStones")],
     ],
   },
   {
-    of: "Allergies and asthma",
+    of: say("common.allergiesAndAsthma"),
     all: [
-      ["daisy-allergy", "daisy family"],
-      ["carrot-allergy", "carrot family"],
+      ["daisy-allergy", say("common.daisyFamily")],
+      ["carrot-allergy", say("common.carrotFamily")],
       ["salicylate-allergy", "salicylates, aspirin"],
       ["asthma", "asthma"],
     ],
   },
   {
-    of: "Else",
+    of: say("common.else"),
     all: [
       ["epilepsy", "epilepsy"],
-      ["thyroid", "thyroid disease"],
-      ["hormone-sensitive", "hormone-sensitive disease"],
-      ["autoimmune", "autoimmune disease"],
+      ["thyroid", say("common.thyroidDisease")],
+      ["hormone-sensitive", say("common.hormoneSensitiveDisease")],
+      ["autoimmune", say("common.autoimmuneDisease")],
     ],
   },
 ] as const;
@@ -73,7 +74,9 @@ export const condition = (code: string) => WORDS.get(code) ?? code.replaceAll("-
 export function conditionsSaid(codes: string[], trimester?: number | null): string {
   return codes
     .map((c) =>
-      c === "pregnant" && trimester ? `pregnant, ${ORDINAL[trimester - 1]} trimester` : condition(c),
+      c === "pregnant" && trimester
+        ? say("common.pregnantTrimester", { oRDINAL: ORDINAL[trimester - 1] })
+        : condition(c),
     )
     .join(", ");
 }
@@ -82,11 +85,11 @@ export function conditionsSaid(codes: string[], trimester?: number | null): stri
 export const personOption = (p: Person) => ({
   value: p.id,
   label: p.name,
-  gloss: conditionsSaid(p.conditions, p.trimester) || `${p.ageYears} years`,
+  gloss: conditionsSaid(p.conditions, p.trimester) || say("common.years", { ageYears: p.ageYears }),
 });
 
 const ORDINAL = ["first", "second", "third"];
 
 /** Nobody said is an adult with nothing to be minded; somebody said who is not of the household is nobody near. */
 export const personName = (id: string | undefined, people: readonly Person[] | undefined): string =>
-  id ? (people?.find((p) => p.id === id)?.name ?? "somebody who is not kept any more") : "an adult";
+  id ? (people?.find((p) => p.id === id)?.name ?? say("common.somebodyWhoIsNotKept")) : say("common.anAdult");

@@ -1,5 +1,6 @@
 import { onScale, type Quantity, type ScaleLine, scaleOf, stepAt, theHouse } from "../api/house";
 import { wall } from "../api/zone";
+import { say } from "../words/say";
 
 /** How numbers and times are said; one place, so that every screen says them alike. */
 
@@ -55,12 +56,12 @@ export const centimetres = (cm: number) => quantity("length", cm);
 
 /** "half a cup", "1½ cups". */
 export function cupsSaid(n: number): string {
-  if (n === 0.5) return "half a cup";
+  if (n === 0.5) return say("common.halfACup");
   if (n === 1) return "1 cup";
   const whole = Math.floor(n);
   const rest = n - whole;
   const part = rest === 0.5 ? "½" : rest === 0.25 ? "¼" : rest === 0.75 ? "¾" : "";
-  return part || rest === 0 ? `${whole || ""}${part} cups` : `${n} cups`;
+  return part || rest === 0 ? say("common.cups", { whole: whole || "", part }) : say("common.cupsN2", { n });
 }
 
 /** A moment as the kitchen's clock shows it. */
@@ -126,8 +127,8 @@ export function span(seconds: number): string {
   const s = Math.round(seconds);
   if (s < 60) return `${s} s`;
   const minutes = Math.round(s / 60);
-  if (minutes < 60) return `${minutes} min`;
-  if (minutes >= 48 * 60) return `${Math.round(minutes / 1440)} days`;
+  if (minutes < 60) return say("common.min", { minutes });
+  if (minutes >= 48 * 60) return say("common.days", { minutes: Math.round(minutes / 1440) });
   const rest = minutes % 60;
   return rest === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${rest}`;
 }
@@ -142,7 +143,7 @@ export function timer(seconds: number): string {
   const s = Math.abs(Math.round(seconds));
   const h = Math.floor(s / 3600);
   const m = Math.floor((s % 3600) / 60);
-  if (h >= TIMED_H) return `${late ? "+" : ""}${Math.floor(h / 24)} days ${h % 24} h`;
+  if (h >= TIMED_H) return say("common.daysH", { how: late ? "+" : "", h: Math.floor(h / 24), h2: h % 24 });
   const two = (n: number) => String(n).padStart(2, "0");
   return `${late && s > 0 ? "+" : ""}${h > 0 ? `${h}:${two(m)}` : m}:${two(s % 60)}`;
 }
@@ -170,18 +171,18 @@ export const counted = (n: number, one: string, more = `${one}s`) => `${n} ${n =
 
 /** How strong a cup was felt to be, as it is asked and as it is shown. */
 export const FELT = [
-  { value: -2, label: "far too weak" },
-  { value: -1, label: "a little weak" },
-  { value: 0, label: "right" },
-  { value: 1, label: "a little strong" },
-  { value: 2, label: "far too strong" },
+  { value: -2, label: say("common.farTooWeak") },
+  { value: -1, label: say("common.aLittleWeak") },
+  { value: 0, label: say("common.right") },
+  { value: 1, label: say("common.aLittleStrong") },
+  { value: 2, label: say("common.farTooStrong") },
 ];
 
 /** How strong a cup is wanted. */
 export const STRENGTHS: { value: "gentle" | "standard" | "strong"; label: string; gloss: string }[] = [
-  { value: "gentle", label: "gentle", gloss: "three quarters of the recipe" },
-  { value: "standard", label: "standard", gloss: "as the recipe says" },
-  { value: "strong", label: "strong", gloss: "a third more, inside the usual range" },
+  { value: "gentle", label: say("common.gentle"), gloss: say("common.threeQuartersOfTheRecipe") },
+  { value: "standard", label: say("common.standard"), gloss: say("common.asTheRecipeSays") },
+  { value: "strong", label: say("common.strong"), gloss: say("common.aThirdMoreInsideThe") },
 ];
 
 /** Somebody who drinks of the same pot, as the plan has them. */
@@ -197,10 +198,12 @@ export const servingMl = (serving: number, cupMl: number) => millilitres(Math.ro
 /** " for Maren, and 91 mL for Ola"; who has a whole cup is only named. */
 export function forWhom(drinker: string | undefined | null, others: Drinks[] | undefined, cupMl: number) {
   const all = (others ?? []).map((o) =>
-    o.serving >= 1 ? `for ${o.name}` : `${servingMl(o.serving, cupMl)} for ${o.name}`,
+    o.serving >= 1
+      ? say("common.forName2", { name: o.name })
+      : say("common.forAmount2", { amount: servingMl(o.serving, cupMl), name: o.name }),
   );
-  if (drinker) all.unshift(`for ${drinker}`);
+  if (drinker) all.unshift(say("common.forDrinker2", { drinker }));
   const last = all.pop();
   if (last === undefined) return "";
-  return all.length === 0 ? ` ${last}` : ` ${all.join(", ")}, and ${last}`;
+  return all.length === 0 ? ` ${last}` : say("common.and", { list: all.join(", "), last });
 }

@@ -1,12 +1,14 @@
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import { ProblemError } from "../api/http";
+import { Said } from "../words/Said";
+import { say } from "../words/say";
 
 /** Waiting for the first answer: a quiet line where the content will stand. */
 export function Loading({ what }: { what: string }) {
   return (
     <p role="status" className="py-16 text-muted">
-      Looking up {what} …
+      <Said of="common.lookingUp" what={what} />
     </p>
   );
 }
@@ -14,8 +16,8 @@ export function Loading({ what }: { what: string }) {
 /** A cook knows nothing of ids: of what is not kept any more she is told that, and not what it was kept under. */
 function inWords(error: unknown): string {
   if (error instanceof ProblemError && error.status === 404)
-    return `${error.title}. It may have been taken away since, or this address was cut short.`;
-  return error instanceof Error ? error.message : "Something went wrong.";
+    return say("common.itMayHaveBeenTaken", { title: error.title });
+  return error instanceof Error ? error.message : say("common.somethingWentWrong");
 }
 
 /** Something failed: what happened, what is kept, what to do; asked again only when that may help. */
@@ -35,7 +37,7 @@ export function Trouble({
       {children}
       {again && !(error instanceof ProblemError && !error.again) && (
         <button type="button" className="mt-3 min-h-11 rounded-one border border-ink px-4" onClick={again}>
-          Try again
+          {say("common.tryAgain")}
         </button>
       )}
     </div>

@@ -1,5 +1,6 @@
 import type { BrewLine } from "../api/client";
 import { ofWall, wall } from "../api/zone";
+import { say } from "../words/say";
 import { clock, span } from "./say";
 import { goesOn } from "./whereTo";
 
@@ -72,10 +73,10 @@ export function inLanes(
 
 function wordsOf(brew: BrewLine, now: Date): string {
   const name = short(brew.name);
-  if (brew.phase === "planned") return `${name} at ${clock(brew.startAt)}`;
+  if (brew.phase === "planned") return say("common.at", { name, clock: clock(brew.startAt) });
   if (!goesOn(brew) || !brew.dueAt) return name;
   const left = (Date.parse(brew.dueAt) - now.getTime()) / 1000;
-  return left > 0 ? `${name}, ${span(left)} left` : `${name}, due`;
+  return left > 0 ? say("common.left", { name, time: span(left) }) : say("common.due", { name });
 }
 
 /** The first words of a pot's name, enough to know it by. */

@@ -17,12 +17,14 @@ import { SearchField } from "../../parts/SearchField";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { useParam } from "../../parts/useParam";
 import { OneOf, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { StarterPots } from "../today/Welcome";
 
 const TIMES = [
-  { value: "", label: "any time", most: Number.POSITIVE_INFINITY },
-  { value: "20", label: "20 min", most: 20 },
-  { value: "60", label: "an hour", most: 60 },
+  { value: "", label: say("choose.anyTime"), most: Number.POSITIVE_INFINITY },
+  { value: "20", label: say("choose.20Min"), most: 20 },
+  { value: "60", label: say("choose.anHour"), most: 60 },
 ];
 
 /** Recipes by purpose, drinker, time, words and what is in the house; or a blend made for it. */
@@ -41,9 +43,9 @@ export default function Choose() {
   const marks = useMarks(drinkerId);
   const herbs = useFoundHerbs(words);
   const time = TIMES.find((t) => t.value === (params.get("within") ?? "")) ?? TIMES[0];
-  if (recipes.isPending) return <Loading what="the recipes" />;
+  if (recipes.isPending) return <Loading what={say("choose.theRecipes")} />;
   if (recipes.error) return <Trouble error={recipes.error} again={() => recipes.refetch()} />;
-  if (house && lacking.isPending) return <Loading what="what is in the house" />;
+  if (house && lacking.isPending) return <Loading what={say("choose.whatIsInTheHouse")} />;
   if (house && lacking.error) return <Trouble error={lacking.error} again={() => lacking.refetch()} />;
   const purposes = [
     ...new Set([...(occasions.data ?? []), ...recipes.data.flatMap((r) => [...r.purposes, ...r.words])]),
@@ -62,50 +64,57 @@ export default function Choose() {
   );
   return (
     <div className="pt-6">
-      <title>Choose · Ember Cup</title>
+      <title>{say("choose.chooseEmberCup")}</title>
       <div className="flex flex-wrap items-baseline justify-between gap-x-8 gap-y-2">
-        <h1 className="text-3xl">What is it for?</h1>
+        <h1 className="text-3xl">{say("choose.whatIsItFor")}</h1>
         <Link to="/recipe/new" className="min-h-11 underline underline-offset-4">
-          Write a new recipe
+          {say("choose.writeANewRecipe")}
         </Link>
       </div>
-      <div className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-1" role="group" aria-label="Purpose">
-        <Pick on={purpose === ""} onPick={() => set("for", "")} label="anything" />
+      <div
+        className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-1"
+        role="group"
+        aria-label={say("choose.purpose")}
+      >
+        <Pick on={purpose === ""} onPick={() => set("for", "")} label={say("choose.anything")} />
         {used.map((p) => (
           <Pick key={p} on={purpose === p} onPick={() => set("for", p)} label={p} />
         ))}
       </div>
       <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2">
         <span className="text-muted">
-          for{" "}
-          <Word label="Drinker" shown={personName(drinkerId, people.data)}>
-            {() => (
-              <OneOf
-                label="Drinker"
-                value={drinkerId ?? ""}
-                options={(people.data ?? []).map(personOption)}
-                onPick={(id) => {
-                  set("who", id);
-                }}
-              />
-            )}
-          </Word>
-          , ready within
+          <Said
+            of="choose.forReadyWithin"
+            drinker={
+              <Word label={say("choose.drinker")} shown={personName(drinkerId, people.data)}>
+                {() => (
+                  <OneOf
+                    label={say("choose.drinker")}
+                    value={drinkerId ?? ""}
+                    options={(people.data ?? []).map(personOption)}
+                    onPick={(id) => {
+                      set("who", id);
+                    }}
+                  />
+                )}
+              </Word>
+            }
+          />
         </span>
-        <span className="flex gap-5" role="group" aria-label="Time there is">
+        <span className="flex gap-5" role="group" aria-label={say("choose.timeThereIs")}>
           {TIMES.map((t) => (
             <Pick key={t.value} on={t === time} onPick={() => set("within", t.value)} label={t.label} />
           ))}
         </span>
         {(liked || recipes.data.some((r) => r.favourite)) && (
-          <Pick on={liked} onPick={() => set("liked", liked ? "" : "1")} label="a favourite" />
+          <Pick on={liked} onPick={() => set("liked", liked ? "" : "1")} label={say("choose.aFavourite")} />
         )}
-        <Pick on={house} onPick={() => set("house", house ? "" : "1")} label="all of it in the house" />
+        <Pick on={house} onPick={() => set("house", house ? "" : "1")} label={say("choose.allOfItInThe")} />
         <SearchField
           className="ml-auto max-sm:ml-0 max-sm:w-full"
-          label="with the words"
+          label={say("choose.withTheWords")}
           value={words}
-          example="ginger, evening …"
+          example={say("choose.gingerEvening")}
           onChange={(w) => set("words", w)}
         />
       </div>
@@ -116,7 +125,7 @@ export default function Choose() {
         ) : found.length > 0 ? (
           <PotList recipes={found} marks={marks.data} who={drinkerId} lacks={lacks} />
         ) : (
-          <Empty title="No pot fits">Ask for another purpose, more time, or fewer words.</Empty>
+          <Empty title={say("choose.noPotFits")}>{say("choose.askForAnotherPurposeMore")}</Empty>
         )}
       </div>
       <BlendForMe
@@ -154,32 +163,40 @@ function BlendForMe({
   return (
     <section aria-labelledby="blend" className="mt-8 border-hairline border-t pt-5">
       <h2 id="blend" className="text-2xl">
-        Or a blend from what is in the house
+        {say("choose.orABlendFromWhat")}
       </h2>
       <p className="mt-1 flex flex-wrap items-center gap-x-3 text-muted">
-        {house?.length ?? "…"} tins on the shelf, for{" "}
-        <Word label="Occasion" shown={occasion || "choose an occasion"}>
-          {() => (
-            <OneOf
-              label="Occasion"
-              value={occasion}
-              options={occasions.map((o) => ({ value: o, label: o }))}
-              onPick={(o) => {
-                onPurpose(o);
-                void make(o);
-              }}
-            />
-          )}
-        </Word>
-        {occasion && house && (
-          <button
-            type="button"
-            className="min-h-11 underline underline-offset-4"
-            onClick={() => void make(occasion)}
-          >
-            Blend it for me
-          </button>
-        )}
+        <Said
+          of="choose.tinsOnTheShelfFor"
+          count={house?.length ?? "…"}
+          occasion={
+            <Word label={say("choose.occasion")} shown={occasion || say("choose.chooseAnOccasion")}>
+              {() => (
+                <OneOf
+                  label={say("choose.occasion")}
+                  value={occasion}
+                  options={occasions.map((o) => ({ value: o, label: o }))}
+                  onPick={(o) => {
+                    onPurpose(o);
+                    void make(o);
+                  }}
+                />
+              )}
+            </Word>
+          }
+          button={
+            occasion &&
+            house && (
+              <button
+                type="button"
+                className="min-h-11 underline underline-offset-4"
+                onClick={() => void make(occasion)}
+              >
+                {say("choose.blendItForMe")}
+              </button>
+            )
+          }
+        />
       </p>
       {blending.error && <Trouble error={blending.error} />}
       {blend && (
@@ -193,7 +210,7 @@ function BlendForMe({
             ))}
             {blend.leftOut.map((h) => (
               <li key={h} className="border-hairline border-l-4 pl-3 text-muted">
-                Left out: {h}
+                <Said of="choose.leftOut" h={h} />
               </li>
             ))}
           </ul>
@@ -203,12 +220,12 @@ function BlendForMe({
               onClick={() =>
                 navigate(
                   `/recipe/new?doc=${encodeURIComponent(JSON.stringify(blend.recipe))}&about=${encodeURIComponent(
-                    `Blended for: ${purpose}.`,
+                    say("choose.blendedFor", { purpose }),
                   )}`,
                 )
               }
             >
-              Open it as a recipe
+              {say("choose.openItAsARecipe")}
             </Primary>
           </div>
         </div>

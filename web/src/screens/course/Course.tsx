@@ -13,6 +13,8 @@ import { clock, day, moment, servingMl } from "../../parts/say";
 import { Empty, Loading, Missing, Trouble } from "../../parts/states";
 import { TakeAway } from "../../parts/TakeAway";
 import { Undo } from "../../parts/Undo";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { Laying } from "./Laying";
 
 /** A course: to be laid, or as it goes. */
@@ -28,16 +30,16 @@ export default function Course() {
 /** A course is of a pot, and none was said. */
 function WhichPot({ who }: { who?: string }) {
   const recipes = useRecipes();
-  if (recipes.isPending) return <Loading what="the pots" />;
+  if (recipes.isPending) return <Loading what={say("course.thePots")} />;
   if (recipes.error) return <Trouble error={recipes.error} again={() => recipes.refetch()} />;
   return (
     <div className="pt-6">
-      <title>A course · Ember Cup</title>
-      <h1 className="mb-4 text-3xl">A course of which pot?</h1>
+      <title>{say("course.aCourseEmberCup")}</title>
+      <h1 className="mb-4 text-3xl">{say("course.aCourseOfWhichPot")}</h1>
       {recipes.data.length === 0 ? (
-        <Empty title="No pot is kept yet">
+        <Empty title={say("course.noPotIsKeptYet")}>
           <Link to="/choose" className="underline underline-offset-4">
-            Choose one first
+            {say("course.chooseOneFirst")}
           </Link>
           .
         </Empty>
@@ -93,18 +95,20 @@ function New({ recipeId, who }: { recipeId: string; who?: string }) {
   });
   const preview = useCoursePreview(draft);
   const begin = useBeginCourse();
-  if (preview.isPending) return <Loading what="the course" />;
+  if (preview.isPending) return <Loading what={say("course.theCourse")} />;
   if (preview.error && !preview.data)
     return (
       <Missing error={preview.error} again={() => preview.refetch()} to="/course/new">
-        A course of another pot
+        {say("course.aCourseOfAnotherPot")}
       </Missing>
     );
   const c = preview.data;
   return (
     <div className="max-w-5xl pt-6">
-      <title>A course · Ember Cup</title>
-      <h1 className="text-3xl">{c.name}, day by day</h1>
+      <title>{say("course.aCourseEmberCup")}</title>
+      <h1 className="text-3xl">
+        <Said of="course.dayByDay" name={c.name} />
+      </h1>
       <Laying course={changed(c, draft)} onChange={(part) => setDraft((d) => ({ ...d, ...part }))} />
       {preview.error && <Trouble error={preview.error} />}
       <TooLong course={c} onShorten={(days) => setDraft((d) => ({ ...d, days, untilBetter: false }))} />
@@ -116,13 +120,13 @@ function New({ recipeId, who }: { recipeId: string; who?: string }) {
           busy={begin.isPending || preview.isPlaceholderData}
           onClick={() => begin.mutate(draft, { onSuccess: (made) => navigate(`/course/${made.id}`) })}
         >
-          Begin the course
+          {say("course.beginTheCourse")}
         </Primary>
         <Link
           to={`/sheet/${c.recipeId}`}
           className="inline-flex min-h-11 items-center underline underline-offset-4"
         >
-          Back to the sheet
+          {say("course.backToTheSheet")}
         </Link>
       </p>
     </div>
@@ -137,22 +141,28 @@ function Running({ id }: { id: string }) {
   const [part, setPart] = useState<Partial<CourseRequest>>({});
   const navigate = useNavigate();
   const now = useNow(30_000);
-  if (course.isPending) return <Loading what="the course" />;
+  if (course.isPending) return <Loading what={say("course.theCourse")} />;
   if (course.error)
     return (
       <Missing error={course.error} again={() => course.refetch()} to="/">
-        Go to Today
+        {say("course.goToToday")}
       </Missing>
     );
   const c = course.data;
   const over = c.phase === "over";
   return (
     <div className="max-w-5xl pt-6">
-      <title>{`${c.name} · Ember Cup`}</title>
-      <h1 className="text-3xl">{c.name}, day by day</h1>
+      <title>{say("course.emberCup", { name: c.name })}</title>
+      <h1 className="text-3xl">
+        <Said of="course.dayByDay" name={c.name} />
+      </h1>
       {over ? (
         <p className="mt-2 text-lg">
-          {c.endedWhy === "better" ? "It is better: ended " : c.endedWhy ? "Stopped " : "Over since "}
+          {c.endedWhy === "better"
+            ? say("course.itIsBetterEnded")
+            : c.endedWhy
+              ? say("course.stopped")
+              : say("course.overSince")}
           {day(noonOf(c.lastDay))}.{" "}
         </p>
       ) : (
@@ -164,7 +174,7 @@ function Running({ id }: { id: string }) {
             busy={change.isPending}
             onClick={() => change.mutate({ ...asked(c), ...part }, { onSuccess: () => setPart({}) })}
           >
-            Keep the change
+            {say("course.keepTheChange")}
           </Primary>
           <Secondary
             onClick={() => {
@@ -172,14 +182,14 @@ function Running({ id }: { id: string }) {
               change.reset();
             }}
           >
-            Leave it as it was
+            {say("course.leaveItAsItWas")}
           </Secondary>
         </p>
       )}
       {change.error && <Trouble error={change.error} />}
       {c.endedOn && (
         <Undo
-          words={c.endedWhy === "better" ? "Ended, as it is better." : "Stopped."}
+          words={c.endedWhy === "better" ? say("course.endedAsItIsBetter") : say("course.stopped2")}
           onUndo={() => end.mutate(undefined)}
         />
       )}
@@ -191,8 +201,8 @@ function Running({ id }: { id: string }) {
       <p className="mt-6 flex flex-wrap items-center gap-4">
         {!over && !c.endedOn && (
           <>
-            <Secondary onClick={() => end.mutate("better")}>It is better: end it</Secondary>
-            <Secondary onClick={() => end.mutate("stopped")}>Stop it</Secondary>
+            <Secondary onClick={() => end.mutate("better")}>{say("course.itIsBetterEndIt")}</Secondary>
+            <Secondary onClick={() => end.mutate("stopped")}>{say("course.stopIt")}</Secondary>
           </>
         )}
         {c.recipeId && (
@@ -200,13 +210,13 @@ function Running({ id }: { id: string }) {
             to={`/sheet/${c.recipeId}${c.drinkers[0]?.drinkerId ? `?who=${c.drinkers[0].drinkerId}` : ""}`}
             className="inline-flex min-h-11 items-center underline underline-offset-4"
           >
-            Brew a pot of it
+            {say("course.brewAPotOfIt")}
           </Link>
         )}
         <TakeAway
           name={c.name}
-          words="take it off the list"
-          sureWords={`Yes, forget the days of ${c.name}`}
+          words={say("course.takeItOffTheList")}
+          sureWords={say("course.yesForgetTheDaysOf", { name: c.name })}
           error={remove.error}
           onTake={() => remove.mutate(id, { onSuccess: () => navigate("/") })}
         />
@@ -228,29 +238,36 @@ function Next({ course: c, now }: { course: CourseResponse; now: Date }) {
     const cupId = uuid();
     cup.mutate(
       { id: cupId, brewId },
-      { onSuccess: () => setLast({ cupId, brewId, words: brewId ? "Poured and drunk." : "Drunk." }) },
+      {
+        onSuccess: () =>
+          setLast({ cupId, brewId, words: brewId ? say("course.pouredAndDrunk") : say("course.drunk") }),
+      },
     );
   };
   return (
     <section aria-labelledby="next" className="mt-5 border-water border-l-[5px] pl-4">
       <h2 id="next" className="text-2xl">
         {c.phase === "over"
-          ? "No dose any more"
+          ? say("course.noDoseAnyMore")
           : c.next
-            ? `${c.next.state === "late" ? "Late" : due ? "Now" : "Next"}: ${moment(c.next.due, now)}`
-            : "No dose any more"}
+            ? `${c.next.state === "late" ? say("course.late") : due ? say("course.now") : say("course.next")}: ${moment(c.next.due, now)}`
+            : say("course.noDoseAnyMore")}
       </h2>
       {c.phase !== "over" && (
         <p className="mt-1">
           {c.drinkers.length > 0
             ? c.drinkers.map((d) => `${d.name} ${servingMl(1, d.doseMl)}`).join(", ")
-            : "A cup"}
-          {today && today.doses.length > 1 && `; ${drunk} of ${today.doses.length} drunk today`}.
-          {c.next?.state === "late" && " It may still be drunk; the next one is not larger for it."}
+            : say("course.aCup")}
+          {today &&
+            today.doses.length > 1 &&
+            say("course.ofDrunkToday", { drunk, count: today.doses.length })}
+          .{c.next?.state === "late" && say("course.itMayStillBeDrunk")}
           {missed.length > 0 &&
-            ` ${missed.map((d) => clock(d.due)).join(" and ")} was missed and is left out: never two at once.`}
-          {(today?.extra ?? 0) > 0 && " More was drunk today than the course has."}
-          {lastDay && <strong> Today is its last day.</strong>}
+            say("course.wasMissedAndIsLeft", {
+              list: missed.map((d) => clock(d.due)).join(say("course.and")),
+            })}
+          {(today?.extra ?? 0) > 0 && say("course.moreWasDrunkTodayThan")}
+          {lastDay && <strong> {say("course.todayIsItsLastDay")}</strong>}
         </p>
       )}
       {c.next &&
@@ -259,10 +276,10 @@ function Next({ course: c, now }: { course: CourseResponse; now: Date }) {
           <p className="mt-2 flex flex-wrap gap-3">
             {c.sources.map((s) => (
               <Primary key={s.brewId} busy={cup.isPending} onClick={() => drink(s.brewId)}>
-                Pour and drink ({servingMl(1, s.leftMl)} left)
+                <Said of="course.pourAndDrinkLeft" amount={servingMl(1, s.leftMl)} />
               </Primary>
             ))}
-            <Secondary onClick={() => drink()}>Drunk, from elsewhere</Secondary>
+            <Secondary onClick={() => drink()}>{say("course.drunkFromElsewhere")}</Secondary>
           </p>
         )}
       {cup.error && <Trouble error={cup.error} />}
@@ -289,7 +306,10 @@ function TooLong({ course: c, onShorten }: { course: CourseResponse; onShorten: 
       {most > 0 && (
         <p className="mt-2">
           <Secondary onClick={() => onShorten(most)}>
-            {most === 1 ? "One day" : `${most} days`} instead
+            <Said
+              of="course.instead"
+              how={most === 1 ? say("course.oneDay") : say("course.days", { most })}
+            />
           </Secondary>
         </p>
       )}
@@ -297,25 +317,36 @@ function TooLong({ course: c, onShorten }: { course: CourseResponse; onShorten: 
   );
 }
 
-const STATES = { ahead: "to come", due: "due", late: "late", taken: "drunk", missed: "missed" } as const;
+const STATES = {
+  ahead: say("course.toCome"),
+  due: "due",
+  late: "late",
+  taken: "drunk",
+  missed: "missed",
+} as const;
 
 function Drawn({ course: c }: { course: CourseResponse }) {
   const now = useNow(60_000);
   const said = (d: CourseResponse["days"][number]) => {
     const doses = d.doses.map((x) => `${clock(x.due)} ${STATES[x.state as keyof typeof STATES] ?? x.state}`);
-    const what = d.kind === "rest" ? "rest" : d.kind === "ended" ? "ended before it" : doses.join(", ");
-    return `${day(noonOf(d.date))}: ${what}${d.brewed ? ", brewed" : ""}`;
+    const what =
+      d.kind === "rest" ? "rest" : d.kind === "ended" ? say("course.endedBeforeIt") : doses.join(", ");
+    return `${day(noonOf(d.date))}: ${what}${d.brewed ? say("course.brewed") : ""}`;
   };
   const rests = c.days.some((d) => d.kind === "rest");
   return (
     <section aria-labelledby="days" className="mt-6">
       <h2 id="days" className="sr-only">
-        Its days
+        {say("course.itsDays")}
       </h2>
       <CourseDays days={c.days} today={dayOf(now)} said={said} />
       <p className="mt-2 text-muted text-sm">
-        {day(noonOf(c.firstDay))} to {day(noonOf(c.lastDay))}. A cup is as full as it was drunk; ember under
-        it: a pot was made{rests && "; a saucer: rest"}; struck through: missed.
+        <Said
+          of="course.toACupIsAs"
+          day={day(noonOf(c.firstDay))}
+          day2={day(noonOf(c.lastDay))}
+          said={rests && say("course.aSaucerRest")}
+        />
       </p>
     </section>
   );
@@ -326,7 +357,7 @@ function Minded({ course: c }: { course: CourseResponse }) {
   return (
     <section aria-labelledby="minded" className="mt-6 max-w-prose">
       <h2 id="minded" className="text-2xl">
-        To be minded
+        {say("course.toBeMinded")}
       </h2>
       <ul className="mt-2 space-y-2">
         <li>{c.limit}</li>

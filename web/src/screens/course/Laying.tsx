@@ -4,6 +4,8 @@ import { usePeople } from "../../api/queries";
 import { noonOf } from "../../api/zone";
 import { fullDate, servingMl } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 /** A course as a sentence: who, from when, for how long, at which times of day. Each word is changed where it stands. */
 export function Laying({
@@ -21,75 +23,110 @@ export function Laying({
   const better = c.drinkingDays === undefined || c.drinkingDays === null;
   const who =
     c.drinkers.length === 0
-      ? "Somebody"
+      ? say("course.somebody")
       : c.drinkers
           .map((d) =>
-            d.serving === 1 ? named(d) : `${named(d)} (${Math.round(d.serving * 100)} % of a cup)`,
+            d.serving === 1
+              ? named(d)
+              : say("course.ofACup", { named: named(d), serving: Math.round(d.serving * 100) }),
           )
-          .join(" and ");
+          .join(say("course.and"));
   return (
     <p className="mt-3 max-w-3xl text-[1.12rem] leading-[2.2rem]">
-      <Word label="Who drinks it" shown={who}>
-        {() => <Who course={c} onChange={onChange} />}
-      </Word>{" "}
-      {c.drinkers.length > 1 ? "drink it" : "drinks it"}{" "}
-      {begun ? (
-        <>from {fullDate(noonOf(c.firstDay))}</>
-      ) : (
-        <>
-          from{" "}
-          <Word label="First day" shown={fullDate(noonOf(c.firstDay))}>
+      <Said
+        of="course.at"
+        whoDrinksIt={
+          <Word label={say("course.whoDrinksIt")} shown={who}>
+            {() => <Who course={c} onChange={onChange} />}
+          </Word>
+        }
+        how={c.drinkers.length > 1 ? say("course.drinkIt") : say("course.drinksIt")}
+        part={
+          begun ? (
+            <Said of="course.from" day={fullDate(noonOf(c.firstDay))} />
+          ) : (
+            <Said
+              of="course.fromFirstDay2"
+              firstDay={
+                <Word label={say("course.firstDay")} shown={fullDate(noonOf(c.firstDay))}>
+                  {() => (
+                    <input
+                      type="date"
+                      aria-label={say("course.firstDay")}
+                      value={c.firstDay}
+                      onChange={(e) => e.target.value && onChange({ firstDay: e.target.value })}
+                      className="min-h-11 rounded-one border border-ink bg-ground px-3"
+                    />
+                  )}
+                </Word>
+              }
+            />
+          )
+        }
+        forHowLong={
+          <Word
+            label={say("course.forHowLong")}
+            shown={
+              better
+                ? say("course.untilItIsBetter")
+                : c.drinkingDays === 1
+                  ? say("course.forOneDay")
+                  : say("course.forDays", { drinkingDays: c.drinkingDays })
+            }
+          >
             {() => (
-              <input
-                type="date"
-                aria-label="First day"
-                value={c.firstDay}
-                onChange={(e) => e.target.value && onChange({ firstDay: e.target.value })}
-                className="min-h-11 rounded-one border border-ink bg-ground px-3"
-              />
+              <>
+                <OneOf
+                  label={say("course.forHowLong")}
+                  value={better ? "better" : "days"}
+                  options={[
+                    {
+                      value: "days",
+                      label: say("course.forSoManyDays"),
+                      gloss: say("course.theRecipes", { usualDays: c.usualDays }),
+                    },
+                    {
+                      value: "better",
+                      label: say("course.untilItIsBetter"),
+                      gloss: say("course.daysAtTheLongest", { rowDays: c.rowDays }),
+                    },
+                  ]}
+                  onPick={(v) =>
+                    onChange({ untilBetter: v === "better", days: c.drinkingDays ?? c.usualDays })
+                  }
+                />
+                {!better && (
+                  <Stepper
+                    label={say("course.daysOfDrinking")}
+                    value={c.drinkingDays ?? c.usualDays}
+                    {...limit.DAYS_ON}
+                    unit={say("course.days2")}
+                    onChange={(days) => onChange({ days, untilBetter: false })}
+                  />
+                )}
+              </>
             )}
           </Word>
-        </>
-      )}{" "}
-      <Word
-        label="For how long"
-        shown={
-          better ? "until it is better" : c.drinkingDays === 1 ? "for one day" : `for ${c.drinkingDays} days`
         }
-      >
-        {() => (
-          <>
-            <OneOf
-              label="For how long"
-              value={better ? "better" : "days"}
-              options={[
-                { value: "days", label: "for so many days", gloss: `the recipe’s: ${c.usualDays}` },
-                { value: "better", label: "until it is better", gloss: `${c.rowDays} days at the longest` },
-              ]}
-              onPick={(v) => onChange({ untilBetter: v === "better", days: c.drinkingDays ?? c.usualDays })}
-            />
-            {!better && (
-              <Stepper
-                label="days of drinking"
-                value={c.drinkingDays ?? c.usualDays}
-                {...limit.DAYS_ON}
-                unit="days"
-                onChange={(days) => onChange({ days, untilBetter: false })}
-              />
-            )}
-          </>
-        )}
-      </Word>
-      {!better && (c.drinkingDays ?? 0) > c.rowDays && (
-        <>
-          , {c.rowDays} days on and {c.restDays} off
-        </>
-      )}
-      , at{" "}
-      <Word label="Times of day" shown={c.times.join(", ")}>
-        {() => <Times times={c.times} onChange={(times) => onChange({ times })} />}
-      </Word>
-      . {c.says && <span className="text-muted text-base">The recipe says: {c.says}.</span>}
+        part2={
+          !better &&
+          (c.drinkingDays ?? 0) > c.rowDays && (
+            <Said of="course.daysOnAndOff" rowDays={c.rowDays} restDays={c.restDays} />
+          )
+        }
+        timesOfDay={
+          <Word label={say("course.timesOfDay")} shown={c.times.join(", ")}>
+            {() => <Times times={c.times} onChange={(times) => onChange({ times })} />}
+          </Word>
+        }
+        says={
+          c.says && (
+            <span className="text-muted text-base">
+              <Said of="course.theRecipeSays" says={c.says} />
+            </span>
+          )
+        }
+      />
     </p>
   );
 }
@@ -105,7 +142,7 @@ function Who({
   const has = (id: string) => c.drinkers.some((d) => d.drinkerId === id);
   return (
     <fieldset className="w-64">
-      <legend className="text-muted">Who drinks it</legend>
+      <legend className="text-muted">{say("course.whoDrinksIt")}</legend>
       {people.map((p) => (
         <label key={p.id} className="flex min-h-11 items-center gap-2">
           <input
@@ -121,10 +158,16 @@ function Who({
             }
           />
           {p.name}
-          {p.serving < 1 && <span className="text-muted text-sm">{servingMl(p.serving, 240)} of a cup</span>}
+          {p.serving < 1 && (
+            <span className="text-muted text-sm">
+              <Said of="course.ofACupAmount2" amount={servingMl(p.serving, 240)} />
+            </span>
+          )}
         </label>
       ))}
-      {people.length === 0 && <p className="text-muted text-sm">Nobody is entered in Household yet.</p>}
+      {people.length === 0 && (
+        <p className="text-muted text-sm">{say("course.nobodyIsEnteredInHousehold")}</p>
+      )}
     </fieldset>
   );
 }
@@ -132,13 +175,13 @@ function Who({
 function Times({ times, onChange }: { times: string[]; onChange: (times: string[]) => void }) {
   return (
     <fieldset className="w-64">
-      <legend className="text-muted">Times of day, by the house’s clock</legend>
+      <legend className="text-muted">{say("course.timesOfDayByThe")}</legend>
       {times.map((t, i) => (
         // A time is known by its place: two may be the same while one is being typed.
         <div key={i} className="mt-1 flex items-center gap-3">
           <input
             type="time"
-            aria-label={`Time ${i + 1}`}
+            aria-label={say("course.time", { number: i + 1 })}
             value={t}
             onChange={(e) => e.target.value && onChange(times.map((x, j) => (j === i ? e.target.value : x)))}
             className="min-h-11 rounded-one border border-ink bg-ground px-3"
@@ -147,10 +190,10 @@ function Times({ times, onChange }: { times: string[]; onChange: (times: string[
             <button
               type="button"
               className="min-h-11 text-sm underline underline-offset-4"
-              aria-label={`leave out ${t}`}
+              aria-label={say("course.leaveOutT2", { t })}
               onClick={() => onChange(times.filter((_, j) => j !== i))}
             >
-              leave out
+              {say("course.leaveOut")}
             </button>
           )}
         </div>
@@ -161,7 +204,7 @@ function Times({ times, onChange }: { times: string[]; onChange: (times: string[
           className="mt-1 min-h-11 text-sm underline underline-offset-4"
           onClick={() => onChange([...times, later(times[times.length - 1] ?? "08:00")])}
         >
-          once more a day
+          {say("course.onceMoreADay")}
         </button>
       )}
     </fieldset>

@@ -1,5 +1,6 @@
 import { ProblemError } from "../../api/client";
 import { Secondary } from "../../parts/Field";
+import { say } from "../../words/say";
 
 /** Asks once more before a herb of the house is forgotten; what is still used can only be put away. */
 export function AskForget({
@@ -16,11 +17,13 @@ export function AskForget({
 }) {
   const inUse = error instanceof ProblemError && error.type.endsWith(":herb-in-use");
   return (
-    <div role="group" aria-label="Forget it?">
-      <p>{inUse ? "Put it away: nothing offers it any more, and what uses it still works." : question}</p>
+    <div role="group" aria-label={say("herbs.forgetIt")}>
+      <p>{inUse ? say("herbs.putItAwayNothingOffers") : question}</p>
       <div className="mt-2 flex flex-wrap gap-3">
-        <Secondary onClick={() => onForget(inUse)}>{inUse ? "Put it away" : "Yes, forget"}</Secondary>
-        <Secondary onClick={onKeep}>Keep it</Secondary>
+        <Secondary onClick={() => onForget(inUse)}>
+          {inUse ? say("herbs.putItAway") : "Yes, forget"}
+        </Secondary>
+        <Secondary onClick={onKeep}>{say("herbs.keepIt")}</Secondary>
       </div>
     </div>
   );

@@ -9,6 +9,8 @@ import { HerbPicker } from "../../parts/HerbPicker";
 import { Panel } from "../../parts/Panel";
 import { grams, range } from "../../parts/say";
 import { Trouble } from "../../parts/states";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { AdditionWords, amountWords } from "../recipe/AdditionWords";
 import { saidLine } from "../recipe/doc";
 import { AskForget } from "./AskForget";
@@ -26,10 +28,10 @@ export function Blend({ herb }: { herb: HerbResponse }) {
   return (
     <article>
       <Link to="/herbs" className="relative max-sm:reach text-muted md:hidden">
-        ‹ All herbs
+        {say("herbs.allHerbs")}
       </Link>
       <h1 className="text-[2rem]">{herb.common}</h1>
-      <p className="text-muted">blend of the house</p>
+      <p className="text-muted">{say("herbs.blendOfTheHouse")}</p>
       {herb.use && <p className="mt-3 max-w-prose">{herb.use}</p>}
       <BrewThis slug={herb.slug} />
       <p className="mt-2">
@@ -39,10 +41,10 @@ export function Blend({ herb }: { herb: HerbResponse }) {
           rel="noreferrer"
           className="inline-flex min-h-11 items-center underline underline-offset-4"
         >
-          A label for its jar
+          {say("herbs.aLabelForItsJar")}
         </a>
       </p>
-      <h3 className="mt-6 text-xl">What it is mixed of</h3>
+      <h3 className="mt-6 text-xl">{say("herbs.whatItIsMixedOf")}</h3>
       <ul className="mt-2 max-w-2xl">
         {herb.parts.map((p, i) => (
           <li key={`${p.herb}${i}`} className="border-hairline border-b py-2">
@@ -64,20 +66,22 @@ export function Blend({ herb }: { herb: HerbResponse }) {
       </ul>
       {spoon && (
         <p className="mt-3 max-w-prose">
-          A level teaspoon of it weighs about{" "}
-          <span className="figure text-xl">{grams(spoon.gPerTsp.best)}</span>{" "}
-          <span className="text-muted">({range("mass", spoon.gPerTsp.low, spoon.gPerTsp.high)})</span>, as its
-          herbs do for the spoons they fill.
-          {herb.keepsMonths != null &&
-            ` It keeps about ${herb.keepsMonths} months, as the herb of it that keeps the shortest.`}
+          <Said
+            of="herbs.aLevelTeaspoonOfIt"
+            weight={<span className="figure text-xl">{grams(spoon.gPerTsp.best)}</span>}
+            weight2={
+              <span className="text-muted">({range("mass", spoon.gPerTsp.low, spoon.gPerTsp.high)})</span>
+            }
+            said={
+              herb.keepsMonths != null && say("herbs.itKeepsAboutMonthsAs", { keepsMonths: herb.keepsMonths })
+            }
+          />
         </p>
       )}
-      <p className="mt-2 max-w-prose text-muted text-sm">
-        What is usual of it, and where care is due, is that of its herbs: every pot says it for who drinks it.
-      </p>
+      <p className="mt-2 max-w-prose text-muted text-sm">{say("herbs.whatIsUsualOfIt")}</p>
       <Mix slug={herb.slug} common={herb.common} />
       <div className="mt-6 flex flex-wrap gap-3">
-        <Secondary onClick={() => setChanging(true)}>Change what is in it</Secondary>
+        <Secondary onClick={() => setChanging(true)}>{say("herbs.changeWhatIsInIt")}</Secondary>
         <Forget herb={herb} />
       </div>
       {changing && own.data && (
@@ -91,7 +95,7 @@ function Forget({ herb }: { herb: HerbResponse }) {
   const navigate = useNavigate();
   const forget = useForgetOwnHerb();
   const [asking, setAsking] = useState(false);
-  if (!asking) return <Secondary onClick={() => setAsking(true)}>Forget this blend</Secondary>;
+  if (!asking) return <Secondary onClick={() => setAsking(true)}>{say("herbs.forgetThisBlend")}</Secondary>;
   return (
     <div className="border-ember border-l-[5px] pl-3">
       {forget.error && <Trouble error={forget.error} />}
@@ -141,7 +145,7 @@ export function BlendForm({
       open
       wide
       onOpenChange={(o) => !o && onClose()}
-      title={slug ? "Change the blend" : "A blend of the house"}
+      title={slug ? say("herbs.changeTheBlend") : say("herbs.aBlendOfTheHouse")}
     >
       <form
         onSubmit={(e) => {
@@ -159,19 +163,22 @@ export function BlendForm({
       >
         <div className="grid gap-4 sm:grid-cols-2">
           <TextField
-            label="Name"
+            label={say("herbs.name")}
             most={length.HERB_NAME}
             value={doc.common ?? ""}
             onChange={(common) => setDoc({ ...doc, common })}
           />
           <TextField
-            label="What it is for, if you like"
+            label={say("herbs.whatItIsForIf")}
             most={length.USE}
             value={doc.use ?? ""}
             onChange={(use) => setDoc({ ...doc, use })}
           />
         </div>
-        <ul aria-label="Herbs of the blend" className="mt-4 border-hairline border-t empty:border-t-0">
+        <ul
+          aria-label={say("herbs.herbsOfTheBlend")}
+          className="mt-4 border-hairline border-t empty:border-t-0"
+        >
           {parts.map((p, i) => (
             <li key={i} className="flex items-baseline border-hairline border-b py-1.5">
               <div className="min-w-0 flex-1">
@@ -197,8 +204,8 @@ export function BlendForm({
         </ul>
         <div className="mt-2 max-w-80">
           <HerbPicker
-            label={`Herb ${parts.length + 1} of the blend`}
-            hint={parts.length === 0 ? "a herb: 2 parts chamomile" : "another herb"}
+            label={say("herbs.herbOfTheBlend", { count: parts.length + 1 })}
+            hint={parts.length === 0 ? say("herbs.aHerb2PartsChamomile") : say("herbs.anotherHerb")}
             value=""
             onPick={(picked, typed) => {
               const herb = herbs.find((h) => h.slug === picked);
@@ -207,12 +214,14 @@ export function BlendForm({
           />
         </div>
         <p className="mt-3 text-muted text-sm">
-          Parts are level spoons. Mix, pound if you like, keep it in a jar; in a recipe it is then a herb like
-          any other: “2 tsp of the {doc.common?.toLowerCase() || "evening blend"}”.
+          <Said
+            of="herbs.partsAreLevelSpoonsMix"
+            common={doc.common?.toLowerCase() || say("herbs.eveningBlend")}
+          />
         </p>
         {keep.error && <Trouble error={keep.error} />}
         <div className="mt-4">
-          <Primary busy={key === "" || parts.length < 2}>Keep it</Primary>
+          <Primary busy={key === "" || parts.length < 2}>{say("herbs.keepIt")}</Primary>
         </div>
       </form>
     </Panel>

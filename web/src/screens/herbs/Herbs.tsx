@@ -8,6 +8,8 @@ import { Glossed } from "../../parts/Glossed";
 import { SearchField } from "../../parts/SearchField";
 import { capital, grams, range } from "../../parts/say";
 import { Empty, Loading, Missing, Trouble } from "../../parts/states";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { Blend, BlendForm } from "./Blend";
 import { Infuses } from "./Infuses";
 import { NewHerb } from "./NewHerb";
@@ -24,7 +26,7 @@ export default function Herbs() {
   const words = params.get("words") ?? "";
   const hits = useFoundHerbs(words);
   const [adding, setAdding] = useState<"herb" | "blend" | null>(null);
-  if (herbs.isPending) return <Loading what="the herbs" />;
+  if (herbs.isPending) return <Loading what={say("herbs.theHerbs")} />;
   if (herbs.error) return <Trouble error={herbs.error} again={() => herbs.refetch()} />;
   const byName = [...herbs.data].sort((a, b) => a.common.localeCompare(b.common));
   // A page has one heading of the first rank: the herb's, or that of the list.
@@ -32,22 +34,22 @@ export default function Herbs() {
   const found = words.trim() ? (hits.data ?? byName) : byName;
   return (
     <div className="grid gap-x-12 gap-y-6 pt-6 md:grid-cols-[280px_minmax(0,1fr)]">
-      <title>Herbs · Ember Cup</title>
+      <title>{say("herbs.herbsEmberCup")}</title>
       <section aria-labelledby="herbs" className={slug ? "max-md:hidden" : ""}>
         <List id="herbs" className="text-3xl">
-          Herbs
+          {say("herbs.herbs")}
         </List>
         <SearchField
           className="mt-2"
           quiet
-          label="Search by name or use"
+          label={say("herbs.searchByNameOrUse")}
           value={words}
-          example="ginger, sleep, hinojo"
+          example={say("herbs.gingerSleepHinojo")}
           onChange={(w) => setParams(w ? { words: w } : {}, { replace: true })}
         />
         <div className="mt-3 flex flex-wrap gap-2">
-          <Secondary onClick={() => setAdding("herb")}>A herb of my own</Secondary>
-          <Secondary onClick={() => setAdding("blend")}>A blend of the house</Secondary>
+          <Secondary onClick={() => setAdding("herb")}>{say("herbs.aHerbOfMyOwn")}</Secondary>
+          <Secondary onClick={() => setAdding("blend")}>{say("herbs.aBlendOfTheHouse")}</Secondary>
         </div>
         {adding === "herb" && <NewHerb onClose={() => setAdding(null)} />}
         {adding === "blend" && <BlendForm onClose={() => setAdding(null)} />}
@@ -60,29 +62,28 @@ export default function Herbs() {
                 className="block border-hairline border-b py-2 pl-2 hover:bg-strip aria-[current=page]:border-l-4 aria-[current=page]:border-l-herb"
               >
                 <span className="font-semibold">{h.common}</span>
-                {h.stop && <span className="ml-2 text-sm text-stop">not for tea</span>}
+                {h.stop && <span className="ml-2 text-sm text-stop">{say("herbs.notForTea")}</span>}
                 {h.part === "blend" ? (
-                  <span className="block text-muted text-sm">blend of the house</span>
+                  <span className="block text-muted text-sm">{say("herbs.blendOfTheHouse")}</span>
                 ) : (
                   <span className="block text-muted text-sm italic">{h.latin}</span>
                 )}
               </Link>
             </li>
           ))}
-          {found.length === 0 && <li className="py-3 text-muted">No herb by that name.</li>}
+          {found.length === 0 && <li className="py-3 text-muted">{say("herbs.noHerbByThatName")}</li>}
         </ul>
       </section>
       {slug ? (
         <One slug={slug} />
       ) : (
         <div className="max-md:hidden">
-          <Empty title={`${herbs.data.length} herbs and kitchen ingredients`}>
-            Choose one to see what a spoon of it weighs, how much is usual, how it infuses, and where care is
-            due.
+          <Empty title={say("herbs.herbsAndKitchenIngredients", { count: herbs.data.length })}>
+            {say("herbs.chooseOneToSeeWhat")}
           </Empty>
           {(occasions.data?.length ?? 0) > 0 && (
             <>
-              <h2 className="mt-6 text-xl">Traditionally used for</h2>
+              <h2 className="mt-6 text-xl">{say("herbs.traditionallyUsedFor")}</h2>
               <ul className="mt-2 flex max-w-2xl flex-wrap gap-x-6">
                 {occasions.data?.map((o) => (
                   <li key={o}>
@@ -105,11 +106,11 @@ export default function Herbs() {
 
 function One({ slug }: { slug: string }) {
   const herb = useHerb(slug);
-  if (herb.isPending) return <Loading what="the herb" />;
+  if (herb.isPending) return <Loading what={say("herbs.theHerb")} />;
   if (herb.error)
     return (
       <Missing error={herb.error} again={() => herb.refetch()} to="/herbs">
-        All herbs
+        {say("herbs.allHerbs2")}
       </Missing>
     );
   const h = herb.data;
@@ -117,17 +118,17 @@ function One({ slug }: { slug: string }) {
   return (
     <article>
       <Link to="/herbs" className="relative max-sm:reach text-muted md:hidden">
-        ‹ All herbs
+        {say("herbs.allHerbs")}
       </Link>
       <h1 className="text-[2rem]">{h.common}</h1>
       <p className="text-muted">
         <i>{h.latin}</i>, {h.part}
-        {h.also.length > 0 && `; also ${h.also.join(", ")}`}
-        {h.names.es && `; in Spanish ${h.names.es.join(", ")}`}
+        {h.also.length > 0 && say("herbs.also", { list: h.also.join(", ") })}
+        {h.names.es && say("herbs.inSpanish", { list: h.names.es.join(", ") })}
       </p>
       {h.stop ? (
         <p className="mt-4 max-w-prose border-stop border-l-[5px] pl-3">
-          <strong className="text-stop">Not for tea.</strong> {h.stop}
+          <strong className="text-stop">{say("herbs.notForTea2")}</strong> {h.stop}
         </p>
       ) : (
         <>
@@ -156,7 +157,7 @@ export function BrewThis({ slug }: { slug: string }) {
   const herb = useHerbs().data?.find((h) => h.slug === slug);
   if (!herb) return null;
   const doc: RecipeDocument = {
-    name: `A cup of ${herb.named}`,
+    name: say("herbs.aCupOf", { named: herb.named }),
     tradition: "folk",
     cups: 1,
     cupMl: 240,
@@ -177,7 +178,7 @@ export function BrewThis({ slug }: { slug: string }) {
         className="inline-grid min-h-12 place-items-center rounded-one bg-ink px-5 font-semibold text-ground hover:brightness-125"
         to={`/recipe/new?doc=${encodeURIComponent(JSON.stringify(doc))}`}
       >
-        Brew this
+        {say("herbs.brewThis")}
       </Link>
     </p>
   );
@@ -191,7 +192,7 @@ function Source({ of, herb }: { of: string; herb: HerbResponse }) {
   const source = useSources().data?.find((s) => s.key === of);
   return (
     <span className="block text-muted text-sm">
-      {of === OF_PART ? `Estimated from ${herb.others}` : (source?.title ?? of)}
+      {of === OF_PART ? say("herbs.estimatedFrom", { others: herb.others }) : (source?.title ?? of)}
     </span>
   );
 }
@@ -200,23 +201,28 @@ function Source({ of, herb }: { of: string; herb: HerbResponse }) {
 const TRADITIONS: Record<string, string> = {
   folk: "folk",
   monograph: "monograph",
-  chinese: "Chinese decoction",
-  ayurvedic: "kitchen decoction",
+  chinese: say("herbs.chineseDecoction"),
+  ayurvedic: say("herbs.kitchenDecoction"),
 };
 
 function Doses({ herb }: { herb: HerbResponse }) {
   if (herb.doses.length === 0 && !herb.method) return null;
   return (
     <section>
-      <h3 className="text-xl">Usual dose</h3>
+      <h3 className="text-xl">{say("herbs.usualDose")}</h3>
       <UsualDose herb={herb} />
       <ul className="mt-2 flex flex-col gap-2">
         {herb.doses.map((d) => (
           <li key={d.tradition + d.form}>
-            <span className="figure text-xl">{range("mass", d.perCupG.low, d.perCupG.high)}</span> {d.form}, a
-            cup; {between(d.timesADay.low, d.timesADay.high)} times a day, at most {grams(d.perDayG.high)} a
-            day, <Glossed text={TRADITIONS[d.tradition] ?? d.tradition} />
-            <Source of={d.source} herb={herb} />
+            <Said
+              of="herbs.aCupTimesADay"
+              weight={<span className="figure text-xl">{range("mass", d.perCupG.low, d.perCupG.high)}</span>}
+              form={d.form}
+              between={between(d.timesADay.low, d.timesADay.high)}
+              weight2={grams(d.perDayG.high)}
+              glossed={<Glossed text={TRADITIONS[d.tradition] ?? d.tradition} />}
+              source={<Source of={d.source} herb={herb} />}
+            />
           </li>
         ))}
         {herb.method && (
@@ -231,28 +237,38 @@ function Doses({ herb }: { herb: HerbResponse }) {
 }
 
 function between(low: number, high: number): string {
-  const say = (x: number) => (x === Math.round(x) ? String(x) : x.toFixed(2).replace(/0$/, ""));
-  return low === high ? say(low) : `${say(low)}–${say(high)}`;
+  const figure = (x: number) => (x === Math.round(x) ? String(x) : x.toFixed(2).replace(/0$/, ""));
+  return low === high ? figure(low) : `${figure(low)}–${figure(high)}`;
 }
 
 function Weights({ herb }: { herb: HerbResponse }) {
   if (herb.bulk.length + herb.pieces.length === 0) return null;
   return (
     <section>
-      <h3 className="text-xl">Kitchen weights</h3>
+      <h3 className="text-xl">{say("herbs.kitchenWeights")}</h3>
       <table className="mt-2 w-full max-w-md">
         <tbody>
           {herb.bulk.map((b) => (
             <tr key={b.form + b.cut} className="border-hairline border-b align-baseline">
               <td className="py-1">
-                1 tsp, {b.form}, {b.cut}
-                {b.source === OF_PART ? (
-                  <span className="block text-muted text-sm">estimated from {herb.others}</span>
-                ) : (
-                  b.spreadSource === OF_PART && (
-                    <span className="block text-muted text-sm">spread estimated from {herb.others}</span>
-                  )
-                )}
+                <Said
+                  of="herbs.1Tsp"
+                  form={b.form}
+                  cut={b.cut}
+                  others={
+                    b.source === OF_PART ? (
+                      <span className="block text-muted text-sm">
+                        <Said of="herbs.estimatedFromOthers2" others={herb.others} />
+                      </span>
+                    ) : (
+                      b.spreadSource === OF_PART && (
+                        <span className="block text-muted text-sm">
+                          <Said of="herbs.spreadEstimatedFrom" others={herb.others} />
+                        </span>
+                      )
+                    )
+                  }
+                />
               </td>
               <td className="figure py-1 text-right">{grams(b.gPerTsp.best)}</td>
               <td className="py-1 pl-3 text-right text-muted text-sm">
@@ -293,16 +309,21 @@ function Cares({ herb }: { herb: HerbResponse }) {
   );
   return (
     <section>
-      <h3 className="text-xl">Where care is due</h3>
+      <h3 className="text-xl">{say("herbs.whereCareIsDue")}</h3>
       <ul className="mt-2 flex flex-col gap-2">
         {herb.ageFloorYears != null && (
           <li>
-            Not under {herb.ageFloorYears} years without a clinician.
-            {herb.ageSource === OF_PART && <Source of={OF_PART} herb={herb} />}
+            <Said
+              of="herbs.notUnderYearsWithoutA"
+              ageFloorYears={herb.ageFloorYears}
+              source={herb.ageSource === OF_PART && <Source of={OF_PART} herb={herb} />}
+            />
           </li>
         )}
         {herb.longestRunDays != null && (
-          <li>No longer than {herb.longestRunDays} days in a row, then a break as long.</li>
+          <li>
+            <Said of="herbs.noLongerThanDaysIn" longestRunDays={herb.longestRunDays} />
+          </li>
         )}
         {all.map((same) => (
           <li
@@ -315,7 +336,10 @@ function Cares({ herb }: { herb: HerbResponse }) {
                   same
                     .map((c) =>
                       c.trimesters.length > 0
-                        ? `${condition(c.when ?? "")}, ${c.trimesters.map((t) => TRIMESTERS[t - 1]).join(" and ")} trimester`
+                        ? say("herbs.trimester", {
+                            condition: condition(c.when ?? ""),
+                            list: c.trimesters.map((t) => TRIMESTERS[t - 1]).join(say("herbs.and")),
+                          })
                         : condition(c.when ?? ""),
                     )
                     .join(", "),
@@ -329,19 +353,22 @@ function Cares({ herb }: { herb: HerbResponse }) {
       </ul>
       {herb.constituents.map((c) => (
         <p key={c.constituent} className="mt-2">
-          {capital(c.constituent)}: {between(c.mgPerG.low, c.mgPerG.high)} mg for a gram,{" "}
-          {c.in === "cup" ? "in the cup" : "in the herb"}
-          <Source of={c.source} herb={herb} />
+          <Said
+            of="herbs.mgForAGram"
+            constituent={capital(c.constituent)}
+            between={between(c.mgPerG.low, c.mgPerG.high)}
+            how={c.in === "cup" ? say("herbs.inTheCup") : say("herbs.inTheHerb")}
+            source={<Source of={c.source} herb={herb} />}
+          />
         </p>
       ))}
       {herb.noneKnown.length > 0 && (
         <details className="mt-3 text-sm">
           <summary className="min-h-9 max-sm:min-h-11 cursor-pointer py-1 text-muted underline underline-offset-4">
-            {herb.noneKnown.length} other conditions are not listed
+            <Said of="herbs.otherConditionsAreNotListed" count={herb.noneKnown.length} />
           </summary>
           <p className="mt-1 text-muted">
-            {capital(herb.noneKnown.map(condition).join(", "))}: no caution is listed in the monographs and
-            handbooks that this herb was looked up in, quoted from memory. That is not the same as safe.
+            <Said of="herbs.noCautionIsListedIn" list={capital(herb.noneKnown.map(condition).join(", "))} />
           </p>
         </details>
       )}
@@ -354,32 +381,40 @@ function Knowing({ herb }: { herb: HerbResponse }) {
     <section>
       {(herb.identity || herb.lookAlikes.length > 0) && (
         <>
-          <h3 className="text-xl">Knowing it</h3>
+          <h3 className="text-xl">{say("herbs.knowingIt")}</h3>
           {herb.identity && <p className="mt-2">{herb.identity}</p>}
           <ul className="mt-2 flex flex-col gap-1">
             {herb.lookAlikes.map((l) => (
               <li key={l.name}>
-                <strong>Not {l.name}:</strong> {l.tell}
+                <strong>
+                  <Said of="herbs.not" name={l.name} />
+                </strong>{" "}
+                {l.tell}
               </li>
             ))}
           </ul>
         </>
       )}
       <StandIns
-        title="Can be replaced by"
+        title={say("herbs.canBeReplacedBy")}
         of="gram"
         herbs={herb.substitutes.map((s) => ({ ...s, common: s.herb.replaceAll("-", " ") }))}
       />
-      <StandIns title="Can stand in for" of="gram of it" herbs={herb.standsInFor} />
+      <StandIns title={say("herbs.canStandInFor")} of="gram of it" herbs={herb.standsInFor} />
       {herb.keepsMonths != null && (
         <p className="mt-4">
-          Keeps about {herb.keepsMonths} months in a closed tin.
-          {herb.keepsSource && <Source of={herb.keepsSource} herb={herb} />}
+          <Said
+            of="herbs.keepsAboutMonthsInA"
+            keepsMonths={herb.keepsMonths}
+            source={herb.keepsSource && <Source of={herb.keepsSource} herb={herb} />}
+          />
         </p>
       )}
-      {herb.stains && <p className="mt-1">Stains hands and counters.</p>}
+      {herb.stains && <p className="mt-1">{say("herbs.stainsHandsAndCounters")}</p>}
       {herb.withAcid && (
-        <p className="mt-1">Turns from {herb.withAcid} when lemon or another acid comes to it.</p>
+        <p className="mt-1">
+          <Said of="herbs.turnsFromWhenLemonOr" withAcid={herb.withAcid} />
+        </p>
       )}
     </section>
   );
@@ -390,7 +425,7 @@ function HowWellKnown({ herb }: { herb: HerbResponse }) {
   if (herb.evidence.length === 0) return null;
   return (
     <section>
-      <h3 className="text-xl">How well this is known</h3>
+      <h3 className="text-xl">{say("herbs.howWellThisIsKnown")}</h3>
       <ul className="mt-2 flex flex-col gap-2">
         {herb.evidence.map((line) => (
           <li key={line}>{line}</li>
@@ -417,10 +452,17 @@ function StandIns({
       <ul className="mt-2 flex flex-col gap-1">
         {herbs.map((s) => (
           <li key={s.herb}>
-            <Link to={`/herbs/${s.herb}`} className="relative max-sm:reach underline underline-offset-4">
-              {s.common}
-            </Link>
-            , {s.ratio} g for each {of}: {s.change}
+            <Said
+              of="herbs.gForEach"
+              link={
+                <Link to={`/herbs/${s.herb}`} className="relative max-sm:reach underline underline-offset-4">
+                  {s.common}
+                </Link>
+              }
+              ratio={s.ratio}
+              unit={of}
+              change={s.change}
+            />
           </li>
         ))}
       </ul>

@@ -4,13 +4,14 @@ import type { HerbResponse } from "../../api/client";
 import { apart } from "../../drawings/apart";
 import { span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
+import { say } from "../../words/say";
 
 type Given = HerbResponse["given"][number];
 
 const HEATS = [
-  { value: "steeped", words: "poured on, covered" },
-  { value: "simmered", words: "at a simmer" },
-  { value: "cold", words: "in cold water" },
+  { value: "steeped", words: say("herbs.pouredOnCovered") },
+  { value: "simmered", words: say("herbs.atASimmer") },
+  { value: "cold", words: say("herbs.inColdWater") },
 ] as const;
 /** The coarser the cut, the thinner the line. */
 const CUTS: Record<string, { width: number; dash?: string }> = {
@@ -36,12 +37,9 @@ export function Infuses({ herb }: { herb: HerbResponse }) {
   return (
     <section aria-labelledby="infuses" className="lg:col-span-2">
       <h3 id="infuses" className="text-xl">
-        How it infuses
+        {say("herbs.howItInfuses")}
       </h3>
-      <p className="mt-1 text-muted text-sm">
-        What of its body is in the water after how long, dried, two grams to a small cup. The shade:
-        bitterness and tannin of the chopped herb. An estimate.
-      </p>
+      <p className="mt-1 text-muted text-sm">{say("herbs.whatOfItsBodyIs")}</p>
       <div ref={ref} className="mt-3 flex flex-wrap gap-y-4" style={{ columnGap: GAP }}>
         {HEATS.map((h) => (
           <Panel
@@ -74,7 +72,11 @@ function Panel({ words, width, lines }: { words: string; width: number; lines: G
       } L${x(most)},${BASE} L${x(0)},${BASE} Z`
     : "";
   const end = (l: Given) => Math.round((l.over.at(-1)?.body ?? 0) * 100);
-  const text = `${words}: after ${span(most * 60)} ${lines.map((l) => `${l.cut} ${end(l)} %`).join(", ")}`;
+  const text = say("herbs.after", {
+    words,
+    time: span(most * 60),
+    list: lines.map((l) => `${l.cut} ${end(l)} %`).join(", "),
+  });
   const labels = apart(
     lines.map((l) => y(l.over.at(-1)?.body ?? 0)),
     -APART,
@@ -94,7 +96,7 @@ function Panel({ words, width, lines }: { words: string; width: number; lines: G
               strokeDasharray="3 4"
             />
             <text x={2} y={y(s) - 3} fontSize={12} style={{ fill: "var(--muted)" }}>
-              {s === 1 ? "all of it" : "half"}
+              {s === 1 ? say("herbs.allOfIt") : "half"}
             </text>
           </g>
         ))}

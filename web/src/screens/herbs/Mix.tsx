@@ -6,6 +6,8 @@ import { Primary } from "../../parts/Field";
 import { fullDate, grams } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
 import { Undo } from "../../parts/Undo";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { NumberWord } from "../household/inPlace";
 
 /** A small jar of it, g. */
@@ -17,30 +19,34 @@ export function Mix({ slug, common }: { slug: string; common: string }) {
   const plan = useMixPlan(slug, amount);
   const mix = useMix();
   const undo = useUndoMix();
-  if (plan.isPending) return <Loading what="what it takes" />;
+  if (plan.isPending) return <Loading what={say("herbs.whatItTakes")} />;
   if (plan.error) return <Trouble error={plan.error} again={() => plan.refetch()} />;
   const { parts, bestBefore, why } = plan.data;
   return (
     <section aria-labelledby="mix" className="mt-6">
       <h3 id="mix" className="text-xl">
-        Mix it
+        {say("herbs.mixIt")}
       </h3>
       <p className="mt-1 text-lg">
-        <NumberWord
-          label="How much is mixed"
-          shown={grams(amount)}
-          value={amount}
-          of="mass"
-          field="grams"
-          wrong={() => (amount < 1 || amount > 10_000 ? "1 to 10 000 g" : undefined)}
-          onKeep={(g, close) => {
-            if (g !== undefined) setAmount(g);
-            close();
-          }}
-        />{" "}
-        of it for its jar:
+        <Said
+          of="herbs.ofItForItsJar"
+          howMuchIs={
+            <NumberWord
+              label={say("herbs.howMuchIsMixed")}
+              shown={grams(amount)}
+              value={amount}
+              of="mass"
+              field="grams"
+              wrong={() => (amount < 1 || amount > 10_000 ? "1 to 10 000 g" : undefined)}
+              onKeep={(g, close) => {
+                if (g !== undefined) setAmount(g);
+                close();
+              }}
+            />
+          }
+        />
       </p>
-      <ul className="mt-2 max-w-2xl" aria-label="What is taken for it">
+      <ul className="mt-2 max-w-2xl" aria-label={say("herbs.whatIsTakenForIt")}>
         {parts.map((p, i) => (
           <li
             key={`${p.herb}${i}`}
@@ -49,37 +55,37 @@ export function Mix({ slug, common }: { slug: string; common: string }) {
             <span className="figure w-20 text-lg">{grams(p.grams)}</span>
             <span className="font-semibold">{p.common}</span>
             <span className="text-muted text-sm">
-              {p.form}, {p.cut}, about {p.measure}
+              <Said of="herbs.about" form={p.form} cut={p.cut} measure={p.measure} />
             </span>
             {(p.less || !p.tin) && (
               <span className="ml-auto font-semibold text-amber-text text-sm">
-                {p.tin ? "there is less in its tin" : "no tin of it"}
+                {p.tin ? say("herbs.thereIsLessInIts") : say("herbs.noTinOfIt")}
               </span>
             )}
           </li>
         ))}
       </ul>
       <p className="mt-2 max-w-prose text-muted text-sm">
-        {bestBefore && `Good until ${fullDate(bestBefore)}. `}
+        {bestBefore && say("herbs.goodUntil", { day: fullDate(bestBefore) })}
         {why}
       </p>
       {mix.error && <Trouble error={mix.error} />}
       {undo.error && <Trouble error={undo.error} />}
       <div className="mt-3">
         <Primary busy={mix.isPending} onClick={() => mix.mutate({ blend: slug, grams: amount })}>
-          Mixed: into its jar
+          {say("herbs.mixedIntoItsJar")}
         </Primary>
       </div>
       {mix.data && (
         <Undo
-          words={`${grams(amount)} of ${common} are in its jar, and out of the tins.`}
+          words={say("herbs.ofAreInItsJar", { weight: grams(amount), common })}
           onUndo={() => undo.mutate(mix.data.id, { onSuccess: () => mix.reset() })}
         />
       )}
       {mix.data && (
         <p className="mt-2">
           <Link to={`/keeping?tin=${mix.data.tin.id}`} className="underline underline-offset-4">
-            Its jar on the shelf
+            {say("herbs.itsJarOnTheShelf")}
           </Link>
           ,{" "}
           <a
@@ -88,7 +94,7 @@ export function Mix({ slug, common }: { slug: string; common: string }) {
             rel="noreferrer"
             className="underline underline-offset-4"
           >
-            its label
+            {say("herbs.itsLabel")}
           </a>
         </p>
       )}

@@ -6,6 +6,7 @@ import * as length from "../../api/length.gen";
 import { Primary, SelectField, TextField } from "../../parts/Field";
 import { Panel } from "../../parts/Panel";
 import { Trouble } from "../../parts/states";
+import { say } from "../../words/say";
 
 const PARTS = [
   "flower",
@@ -21,7 +22,7 @@ const PARTS = [
   "twig",
   "fungus",
   "resin",
-].map((p) => ({ value: p, label: p === "herb" ? "whole herb above ground" : p }));
+].map((p) => ({ value: p, label: p === "herb" ? say("herbs.wholeHerbAboveGround") : p }));
 
 /** The key of a herb by its name. */
 export const slugOf = (name: string) =>
@@ -40,7 +41,7 @@ export function NewHerb({ onClose }: { onClose: () => void }) {
   const failure = keep.error;
   const slug = slugOf(doc.common ?? "");
   return (
-    <Panel open onOpenChange={(o) => !o && onClose()} title="A herb of my own">
+    <Panel open onOpenChange={(o) => !o && onClose()} title={say("herbs.aHerbOfMyOwn")}>
       <form
         onSubmit={(e) => {
           e.preventDefault();
@@ -53,37 +54,34 @@ export function NewHerb({ onClose }: { onClose: () => void }) {
       >
         <div className="grid gap-4">
           <TextField
-            label="Name"
+            label={say("herbs.name")}
             most={length.HERB_NAME}
             value={doc.common ?? ""}
             onChange={(common) => setDoc({ ...doc, common })}
           />
           <TextField
-            label="Botanical name, if you are sure of it"
+            label={say("herbs.botanicalNameIfYouAre")}
             most={length.HERB_NAME}
             value={doc.latin ?? ""}
             onChange={(latin) => setDoc({ ...doc, latin })}
           />
           <SelectField
-            label="The part in the tin"
+            label={say("herbs.thePartInTheTin")}
             value={doc.part ?? "leaf"}
             options={PARTS}
             onChange={(part) => setDoc({ ...doc, part: part as OwnHerbDocument["part"] })}
           />
           <TextField
-            label="What it is traditionally used for"
+            label={say("herbs.whatItIsTraditionallyUsed")}
             most={length.USE}
             value={doc.use ?? ""}
             onChange={(use) => setDoc({ ...doc, use })}
           />
         </div>
-        <p className="mt-3 text-muted text-sm">
-          Its dose and its dangers are not listed in the monographs and handbooks used here. If in doubt what
-          plant it is, leave it out.
-        </p>
+        <p className="mt-3 text-muted text-sm">{say("herbs.itsDoseAndItsDangers")}</p>
         {failure !== null && <Trouble error={failure} />}
         <div className="mt-4">
-          <Primary busy={slug === ""}>Keep it</Primary>
+          <Primary busy={slug === ""}>{say("herbs.keepIt")}</Primary>
         </div>
       </form>
     </Panel>

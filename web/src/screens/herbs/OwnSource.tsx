@@ -5,14 +5,16 @@ import * as length from "../../api/length.gen";
 import { useOwnHerb } from "../../api/queries";
 import { NumberField, Primary, Secondary, SelectField, TextField } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 type Says = NonNullable<OwnHerbDocument["says"]>;
 
 const SAID = [
-  { value: "", label: "says nothing of it" },
-  { value: "note", label: "possible" },
-  { value: "care", label: "only with a clinician" },
-  { value: "stop", label: "not then" },
+  { value: "", label: say("herbs.saysNothingOfIt") },
+  { value: "note", label: say("herbs.possible") },
+  { value: "care", label: say("herbs.onlyWithAClinician") },
+  { value: "stop", label: say("herbs.notThen") },
 ];
 
 /** What a source that the cook names says of a herb of her own: what it is silent of stays stopped. */
@@ -24,9 +26,13 @@ export function OwnSource({ herb }: { herb: HerbResponse }) {
     <Form slug={herb.slug} kept={own.data} onClose={() => setOpen(false)} />
   ) : (
     <p className="mt-1">
-      {own.data.says && <span className="block">By your source: {own.data.says.source}.</span>}
+      {own.data.says && (
+        <span className="block">
+          <Said of="herbs.byYourSource" source={own.data.says.source} />
+        </span>
+      )}
       <button type="button" className="min-h-11 underline underline-offset-4" onClick={() => setOpen(true)}>
-        {own.data.says ? "Change what it says" : "A source I name says more of it"}
+        {own.data.says ? say("herbs.changeWhatItSays") : say("herbs.aSourceINameSays")}
       </button>
     </p>
   );
@@ -52,48 +58,46 @@ function Form({ slug, kept, onClose }: { slug: string; kept: OwnHerbDocument; on
         keep.mutate({ slug, doc: { ...kept, says } }, { onSuccess: onClose });
       }}
     >
-      <p className="text-muted text-sm">
-        What it is silent of stays stopped: in pregnancy, while breastfeeding and under eighteen.
-      </p>
+      <p className="text-muted text-sm">{say("herbs.whatItIsSilentOf")}</p>
       <div className="mt-2 grid grid-cols-2 gap-4">
         <TextField
           className="col-span-2"
-          label="The source: a book and its page, a practitioner"
+          label={say("herbs.theSourceABookAnd")}
           most={length.USE}
           value={says.source ?? ""}
           onChange={(source) => setSays({ ...says, source })}
         />
         <NumberField
-          label="A cup, at least"
-          unit="g"
+          label={say("herbs.aCupAtLeast")}
+          unit={say("herbs.g")}
           value={says.perCupG}
           onChange={(perCupG) => setSays({ ...says, perCupG })}
         />
         <NumberField
-          label="At most"
-          unit="g"
+          label={say("herbs.atMost")}
+          unit={say("herbs.g")}
           value={says.perCupToG}
           onChange={(perCupToG) => setSays({ ...says, perCupToG })}
         />
         <NumberField
-          label="Times a day"
+          label={say("herbs.timesADay")}
           value={says.timesADay}
           onChange={(timesADay) => setSays({ ...says, timesADay })}
         />
         <NumberField
-          label="From the age of"
-          unit="years"
+          label={say("herbs.fromTheAgeOf")}
+          unit={say("herbs.years")}
           value={says.ageFloorYears}
           onChange={(ageFloorYears) => setSays({ ...says, ageFloorYears })}
         />
         <SelectField
-          label="In pregnancy"
+          label={say("herbs.inPregnancy")}
           value={of("pregnant")}
           options={SAID}
           onChange={(v) => put("pregnant", v)}
         />
         <SelectField
-          label="While breastfeeding"
+          label={say("herbs.whileBreastfeeding")}
           value={of("breastfeeding")}
           options={SAID}
           onChange={(v) => put("breastfeeding", v)}
@@ -101,8 +105,8 @@ function Form({ slug, kept, onClose }: { slug: string; kept: OwnHerbDocument; on
       </div>
       {keep.error !== null && <Trouble error={keep.error} />}
       <div className="mt-3 flex gap-3">
-        <Primary busy={(says.source ?? "").trim() === ""}>Keep what it says</Primary>
-        <Secondary onClick={onClose}>Leave it</Secondary>
+        <Primary busy={(says.source ?? "").trim() === ""}>{say("herbs.keepWhatItSays")}</Primary>
+        <Secondary onClick={onClose}>{say("herbs.leaveIt")}</Secondary>
       </div>
     </form>
   );

@@ -4,6 +4,7 @@ import type { HerbResponse, OwnHerbDocument } from "../../api/client";
 import { useOwnHerb } from "../../api/queries";
 import { NumberField, Primary, Secondary, SelectField } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
+import { say } from "../../words/say";
 import { CUTS, FORMS } from "../recipe/doc";
 import { AskForget } from "./AskForget";
 
@@ -17,7 +18,7 @@ export function OwnWeights({ herb }: { herb: HerbResponse }) {
     return (
       <p className="mt-2">
         <button type="button" className="min-h-11 underline underline-offset-4" onClick={() => setOpen(true)}>
-          {own.data ? "Change my own weights" : "I weighed my own spoon"}
+          {own.data ? say("herbs.changeMyOwnWeights") : say("herbs.iWeighedMyOwnSpoon")}
         </button>
       </p>
     );
@@ -56,29 +57,27 @@ function Form({
         keep.mutate({ slug: herb.slug, doc: { ...kept, weights } }, { onSuccess: onClose });
       }}
     >
-      <p className="text-muted text-sm">
-        Weigh ten level teaspoons and divide by ten: one spoon alone is too little for most scales.
-      </p>
+      <p className="text-muted text-sm">{say("herbs.weighTenLevelTeaspoonsAnd")}</p>
       {weights.map((w, i) => (
         <div key={i} className="mt-1 grid grid-cols-[6rem_1fr_7rem] gap-3">
           <SelectField
             quiet
-            label={`Form of weight ${i + 1}`}
+            label={say("herbs.formOfWeight", { number: i + 1 })}
             value={w.form ?? "dried"}
             options={FORMS}
             onChange={(form) => change(i, { form: form as "dried" })}
           />
           <SelectField
             quiet
-            label={`Cut of weight ${i + 1}`}
+            label={say("herbs.cutOfWeight", { number: i + 1 })}
             value={w.cut ?? "chopped"}
             options={CUTS}
             onChange={(cut) => change(i, { cut: cut as "chopped" })}
           />
           <NumberField
             quiet
-            label={`Grams of a teaspoon, weight ${i + 1}`}
-            unit="g"
+            label={say("herbs.gramsOfATeaspoonWeight", { number: i + 1 })}
+            unit={say("herbs.g")}
             value={w.gPerTsp}
             onChange={(gPerTsp) => change(i, { gPerTsp })}
           />
@@ -86,16 +85,16 @@ function Form({
       ))}
       {failure !== null && <Trouble error={failure} />}
       <div className="mt-3 flex flex-wrap gap-3">
-        <Primary>Keep my weights</Primary>
+        <Primary>{say("herbs.keepMyWeights")}</Primary>
         <Secondary onClick={() => setWeights([...weights, { form: "dried", cut: "whole" }])}>
-          Another cut
+          {say("herbs.anotherCut")}
         </Secondary>
         {kept && !asking && (
           <Secondary onClick={() => setAsking(true)}>
-            {ofHerOwn ? "Forget this herb" : "Back to the books"}
+            {ofHerOwn ? say("herbs.forgetThisHerb") : say("herbs.backToTheBooks")}
           </Secondary>
         )}
-        <Secondary onClick={onClose}>Leave it</Secondary>
+        <Secondary onClick={onClose}>{say("herbs.leaveIt")}</Secondary>
       </div>
       {asking && (
         <div className="mt-3 border-ember border-l-[5px] pl-3">

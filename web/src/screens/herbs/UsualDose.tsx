@@ -4,6 +4,7 @@ import { keys } from "../../api/keys";
 import { present } from "../../api/present";
 import { useDay } from "../../api/queries";
 import { grams, range, sameDay } from "../../parts/say";
+import { say } from "../../words/say";
 
 const WIDTH = 360;
 const HEIGHT = 46;
@@ -18,14 +19,17 @@ export function UsualDose({ herb }: { herb: HerbResponse }) {
   const { low, high } = dose.perCupG;
   const most = Math.max(high, ...cups.map((c) => c.perCupG)) * BEYOND;
   const x = (g: number) => (g / most) * WIDTH;
-  const said = cups.map((c) => `${c.name}: ${grams(c.perCupG)} a cup`);
+  const said = cups.map((c) => say("herbs.aCup", { name: c.name, weight: grams(c.perCupG) }));
   return (
     <figure className="mt-2 max-w-full">
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         width={WIDTH}
         role="img"
-        aria-label={`usually ${range("mass", low, high)} a cup; today ${said.join("; ") || "none"}`}
+        aria-label={say("herbs.usuallyACupToday", {
+          weight: range("mass", low, high),
+          list: said.join("; ") || "none",
+        })}
         className="block h-auto max-w-full overflow-visible"
       >
         <line x1={0} x2={WIDTH} y1={22} y2={22} stroke="var(--hairline)" strokeWidth={2} />
@@ -46,7 +50,7 @@ export function UsualDose({ herb }: { herb: HerbResponse }) {
         ))}
       </svg>
       <figcaption className="text-muted text-sm">
-        {said.length > 0 ? `Today: ${said.join("; ")}.` : "None of it is in today’s cups."}
+        {said.length > 0 ? say("herbs.today", { list: said.join("; ") }) : say("herbs.noneOfItIsIn")}
       </figcaption>
     </figure>
   );

@@ -4,6 +4,8 @@ import { Secondary } from "../../parts/Field";
 import { useNow } from "../../parts/now";
 import { fullDate, moment } from "../../parts/say";
 import { Trouble } from "../../parts/states";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 /** The house's calendar: as a file, and at an address that a phone's calendar asks by itself. */
 export function CalendarAddress() {
@@ -17,19 +19,29 @@ export function CalendarAddress() {
   return (
     <section aria-labelledby="calendar">
       <h2 id="calendar" className="mt-8 text-3xl">
-        Calendar
+        {say("household.calendar")}
       </h2>
       <p className="mt-3 max-w-prose">
-        Pots with the steps that need hands, doses and rests, jars and tins that are to be used:{" "}
-        <a href="/api/calendar.ics" download="ember-cup.ics" className="underline underline-offset-4">
-          as a file
-        </a>
-        , or at an address that a calendar asks by itself. Whoever knows the address reads along.
+        <Said
+          of="household.potsWithTheStepsThat"
+          link={
+            <a href="/api/calendar.ics" download="ember-cup.ics" className="underline underline-offset-4">
+              {say("household.asAFile")}
+            </a>
+          }
+        />
       </p>
       {a.until && (
         <p className="mt-2 max-w-prose">
-          There is one, until {fullDate(a.until)};{" "}
-          {a.askedAt ? `asked last ${moment(a.askedAt, now)}` : "nobody has asked yet"}.
+          <Said
+            of="household.thereIsOneUntil"
+            day={fullDate(a.until)}
+            how={
+              a.askedAt
+                ? say("household.askedLast", { when: moment(a.askedAt, now) })
+                : say("household.nobodyHasAskedYet")
+            }
+          />
         </p>
       )}
       {made && (
@@ -39,19 +51,18 @@ export function CalendarAddress() {
             {made}
           </code>
           <span className="block text-muted text-sm">
-            It is shown this once. The one before it is over. From another device it is asked on the house’s
-            network, when Ember Cup is started with <code>./start --kitchen</code>.
+            <Said of="household.itIsShownThisOnce" startKitchen={<code>./start --kitchen</code>} />
           </span>
         </p>
       )}
       {(renew.error || close.error) && <Trouble error={renew.error ?? close.error} />}
       <p className="mt-3 flex flex-wrap gap-3">
         <Secondary onClick={() => renew.mutate(undefined)} disabled={renew.isPending}>
-          {a.until ? "A new address" : "Make an address"}
+          {a.until ? say("household.aNewAddress") : say("household.makeAnAddress")}
         </Secondary>
         {a.until && (
           <Secondary onClick={() => close.mutate(undefined, { onSuccess: () => renew.reset() })}>
-            Close it
+            {say("household.closeIt")}
           </Secondary>
         )}
       </p>

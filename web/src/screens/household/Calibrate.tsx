@@ -7,6 +7,8 @@ import { Panel } from "../../parts/Panel";
 import { timer } from "../../parts/say";
 import { Trouble } from "../../parts/states";
 import { Why } from "../../parts/Why";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 /** Two small measurements with a timer, and what they say of a burner. */
 export function Calibrate({
@@ -41,57 +43,92 @@ export function Calibrate({
     keepBurner.mutate({ id: burner.id, draft }, { onSuccess: onClose });
   };
   return (
-    <Panel open wide onOpenChange={(o) => !o && onClose()} title={`Measure the ${burner.name}`}>
+    <Panel
+      open
+      wide
+      onOpenChange={(o) => !o && onClose()}
+      title={say("household.measureThe", { name: burner.name })}
+    >
       <div className="grid gap-x-10 gap-y-6 sm:grid-cols-2">
         <section>
-          <h3 className="text-xl">1. To the boil</h3>
-          <p className="mt-1">Cold tap water into the pot, lid on, high flame. Stop when it boils.</p>
+          <h3 className="text-xl">{say("household.1ToTheBoil")}</h3>
+          <p className="mt-1">{say("household.coldTapWaterIntoThe")}</p>
           <div className="mt-2 grid grid-cols-2 gap-4">
             <SelectField
-              label="Pot"
+              label={say("household.pot")}
               value={vesselId}
               options={pots.map((v) => ({ value: v.id, label: v.name }))}
               onChange={setVesselId}
             />
-            <QuantityField label="Water" of="volume" value={waterMl} onChange={setWaterMl} />
-            <Clock label="Time to the boil" seconds={heatS} onSeconds={setHeatS} stop="It boils" />
+            <QuantityField label={say("household.water")} of="volume" value={waterMl} onChange={setWaterMl} />
+            <Clock
+              label={say("household.timeToTheBoil")}
+              seconds={heatS}
+              onSeconds={setHeatS}
+              stop={say("household.itBoils")}
+            />
           </div>
         </section>
         <section>
-          <h3 className="text-xl">2. Boiling away</h3>
-          <p className="mt-1">Lid off, medium flame, about ten minutes. Measure what is left.</p>
+          <h3 className="text-xl">{say("household.2BoilingAway")}</h3>
+          <p className="mt-1">{say("household.lidOffMediumFlameAbout")}</p>
           <div className="mt-2 grid grid-cols-2 gap-4">
-            <QuantityField label="Boiled away" of="volume" value={boilOffMl} onChange={setBoilOffMl} />
+            <QuantityField
+              label={say("household.boiledAway")}
+              of="volume"
+              value={boilOffMl}
+              onChange={setBoilOffMl}
+            />
             <span />
-            <Clock label="Time of boiling" seconds={boilOffS} onSeconds={setBoilOffS} stop="Off the flame" />
+            <Clock
+              label={say("household.timeOfBoiling")}
+              seconds={boilOffS}
+              onSeconds={setBoilOffS}
+              stop={say("household.offTheFlame")}
+            />
           </div>
         </section>
       </div>
       {failure !== null && <Trouble error={failure} />}
       <div className="mt-5 flex flex-wrap items-center gap-4">
-        <Secondary onClick={ask}>What do they say?</Secondary>
+        <Secondary onClick={ask}>{say("household.whatDoTheySay")}</Secondary>
         {fitted && (
           <>
             <p>
-              low {Math.round(fitted.lowW)} W, medium{" "}
-              <Why what="Net power, medium" workings={fitted.medium} className="figure text-xl">
-                {Math.round(fitted.mediumW)} W
-              </Why>
-              , high{" "}
-              <Why what="Net power, high" workings={fitted.high} className="figure text-xl">
-                {Math.round(fitted.highW)} W
-              </Why>{" "}
-              <span className="text-muted">
-                (was {burner.lowW}, {burner.mediumW}, {burner.highW})
-              </span>
+              <Said
+                of="household.lowWMediumHigh"
+                lowW={Math.round(fitted.lowW)}
+                netPowerMedium={
+                  <Why
+                    what={say("household.netPowerMedium")}
+                    workings={fitted.medium}
+                    className="figure text-xl"
+                  >
+                    <Said of="household.w" mediumW={Math.round(fitted.mediumW)} />
+                  </Why>
+                }
+                netPowerHigh={
+                  <Why what={say("household.netPowerHigh")} workings={fitted.high} className="figure text-xl">
+                    <Said of="household.wHighW2" highW={Math.round(fitted.highW)} />
+                  </Why>
+                }
+                lowW2={
+                  <span className="text-muted">
+                    <Said
+                      of="household.was"
+                      lowW={burner.lowW}
+                      mediumW={burner.mediumW}
+                      highW={burner.highW}
+                    />
+                  </span>
+                }
+              />
             </p>
-            <Primary onClick={keep}>Keep these</Primary>
+            <Primary onClick={keep}>{say("household.keepThese")}</Primary>
           </>
         )}
       </div>
-      <p className="mt-3 text-muted text-sm">
-        Boiling water and steam scald: stay with the pot, and pour away from you.
-      </p>
+      <p className="mt-3 text-muted text-sm">{say("household.boilingWaterAndSteamScald")}</p>
     </Panel>
   );
 }
@@ -112,10 +149,10 @@ function Clock({
   useNow(500);
   return (
     <>
-      <NumberField label={label} unit="s" value={seconds} onChange={onSeconds} />
+      <NumberField label={label} unit={say("household.s")} value={seconds} onChange={onSeconds} />
       <div className="self-end">
         {since === null ? (
-          <Secondary onClick={() => setSince(Date.now())}>Start the clock</Secondary>
+          <Secondary onClick={() => setSince(Date.now())}>{say("household.startTheClock")}</Secondary>
         ) : (
           <Secondary
             onClick={() => {

@@ -9,6 +9,8 @@ import { QrSquare } from "../../parts/QrSquare";
 import { clock, moment, timer } from "../../parts/say";
 import { Trouble } from "../../parts/states";
 import { TakeAway } from "../../parts/TakeAway";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { NameWord, useInPlace } from "./inPlace";
 
 /** Who of the house's devices is let in, and how another is. */
@@ -18,7 +20,7 @@ export function Devices() {
   return (
     <section aria-labelledby="devices">
       <h2 id="devices" className="mt-8 text-3xl">
-        Phones and tablets
+        {say("household.phonesAndTablets")}
       </h2>
       {me.network ? (
         <>
@@ -26,13 +28,12 @@ export function Devices() {
           {me.role === "cook" ? (
             <Known self={me.device?.id} />
           ) : (
-            <p className="mt-3">This device is a helper’s; the cook lets others in.</p>
+            <p className="mt-3">{say("household.thisDeviceIsAHelpers")}</p>
           )}
         </>
       ) : (
         <p className="mt-2 max-w-md">
-          The kitchen is open to this machine only. Started with <code>./start --kitchen</code> it can be
-          reached from the house’s network, by devices that are let in one by one.
+          <Said of="household.theKitchenIsOpenTo" startKitchen={<code>./start --kitchen</code>} />
         </p>
       )}
     </section>
@@ -42,22 +43,35 @@ export function Devices() {
 function Way({ network }: { network: NetworkLine }) {
   return (
     <div className="mt-3 flex flex-wrap items-start gap-6">
-      <QrSquare rows={network.qr} label={`The address ${network.address} as a square for a phone’s camera`} />
+      <QrSquare
+        rows={network.qr}
+        label={say("household.theAddressAsASquare", { address: network.address })}
+      />
       <ol className="max-w-2xl flex-1 basis-64 list-decimal pl-5 text-sm leading-relaxed">
         <li>
-          Scan the square, or type <strong className="break-all">{network.address}</strong>. The phone warns,
-          as it does not know this kitchen yet: go on.
+          <Said
+            of="household.scanTheSquareOrType"
+            address={<strong className="break-all">{network.address}</strong>}
+          />
         </li>
         <li>
-          Open <strong className="break-all">{network.address}/ember-cup.crt</strong> and install it as a
-          certificate authority, for websites.
+          <Said
+            of="household.openAndInstallItAs"
+            address={
+              <strong className="break-all">
+                <Said of="household.emberCupCrt" address={network.address} />
+              </strong>
+            }
+          />
         </li>
         <li>
-          The phone shows its fingerprint. It must be{" "}
-          <span className="break-all font-mono text-[13px]">{network.fingerprint}</span>
+          <Said
+            of="household.thePhoneShowsItsFingerprint"
+            fingerprint={<span className="break-all font-mono text-[13px]">{network.fingerprint}</span>}
+          />
         </li>
-        <li>Open the address again: no warning any more.</li>
-        <li>Ask for a code here and type it there within two minutes.</li>
+        <li>{say("household.openTheAddressAgainNo")}</li>
+        <li>{say("household.askForACodeHere")}</li>
       </ol>
     </div>
   );
@@ -72,20 +86,17 @@ function Known({ self }: { self: string | undefined }) {
   return (
     <>
       <p className="mt-4 flex flex-wrap gap-3">
-        <Secondary onClick={() => make.mutate("cook")}>A code for a cook</Secondary>
-        <Secondary onClick={() => make.mutate("helper")}>A code for a helper</Secondary>
+        <Secondary onClick={() => make.mutate("cook")}>{say("household.aCodeForACook")}</Secondary>
+        <Secondary onClick={() => make.mutate("helper")}>{say("household.aCodeForAHelper")}</Secondary>
       </p>
-      <p className="mt-1 max-w-md text-muted text-sm">
-        A cook may do everything. A helper takes part in brews and notes: nothing is deleted, nothing of the
-        household changed.
-      </p>
+      <p className="mt-1 max-w-md text-muted text-sm">{say("household.aCookMayDoEverything")}</p>
       {make.data && left > 0 && (
         <p role="status" className="mt-3">
           <span className="figure text-5xl tracking-widest">
             {make.data.code.slice(0, 3)} {make.data.code.slice(3)}
           </span>
           <span className="ml-4 text-muted">
-            for a {make.data.role}, {timer(left)} left
+            <Said of="household.forALeft" role={make.data.role} timer={timer(left)} />
           </span>
         </p>
       )}
@@ -100,9 +111,9 @@ function Known({ self }: { self: string | undefined }) {
       {(devices.data?.length ?? 0) > 1 && (
         <p className="text-sm">
           <TakeAway
-            name="all of them"
-            words="send all away"
-            sureWords="Yes, send all away"
+            name={say("household.allOfThem")}
+            words={say("household.sendAllAway")}
+            sureWords={say("household.yesSendAllAway")}
             error={revoke.error}
             onTake={() => revoke.mutate(undefined)}
           />
@@ -124,18 +135,29 @@ function OneDevice({ device, self }: { device: Device; self: boolean }) {
   return (
     <div className="flex flex-wrap items-baseline justify-between gap-x-5">
       <span>
-        <NameWord label={`Name of ${it.shown.name}`} name={it.shown.name} it={it} />, a {device.role}’s
-        {self && ", this one"}{" "}
-        <span className="text-muted text-sm">
-          let in {moment(device.pairedAt, new Date(presentMs()))}, here last{" "}
-          {moment(device.seenAt, new Date(presentMs()))}
-        </span>
+        <Said
+          of="household.aS"
+          name={
+            <NameWord label={say("household.nameOf", { name: it.shown.name })} name={it.shown.name} it={it} />
+          }
+          role={device.role}
+          said={self && say("household.thisOne")}
+          when={
+            <span className="text-muted text-sm">
+              <Said
+                of="household.letInHereLast"
+                when={moment(device.pairedAt, new Date(presentMs()))}
+                when2={moment(device.seenAt, new Date(presentMs()))}
+              />
+            </span>
+          }
+        />
       </span>
       <span className="text-sm">
         <TakeAway
           name={device.name}
-          words="send away"
-          sureWords={`Yes, send ${device.name} away`}
+          words={say("household.sendAway")}
+          sureWords={say("household.yesSendAway", { name: device.name })}
           error={revoke.error}
           onTake={() => revoke.mutate(device.id)}
         />
@@ -146,15 +168,15 @@ function OneDevice({ device, self }: { device: Device; self: boolean }) {
 }
 
 const WORDS: Record<string, string> = {
-  "code-made": "a code was asked for",
-  paired: "let in",
-  "code-wrong": "a wrong code",
-  "too-many-codes": "too many wrong codes",
+  "code-made": say("household.aCodeWasAskedFor"),
+  paired: say("household.letIn"),
+  "code-wrong": say("household.aWrongCode"),
+  "too-many-codes": say("household.tooManyWrongCodes"),
   renamed: "renamed",
-  revoked: "sent away",
-  "session-unknown": "came with a session that is not known",
-  "not-allowed": "wanted what it may not",
-  foreign: "another page or another name for this address",
+  revoked: say("household.sentAway"),
+  "session-unknown": say("household.cameWithASessionThat"),
+  "not-allowed": say("household.wantedWhatItMayNot"),
+  foreign: say("household.anotherPageOrAnotherName"),
 };
 
 /** What happened at the door. */
@@ -164,16 +186,23 @@ function Happened() {
   return (
     <details className="mt-3 text-sm" onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary className="min-h-11 cursor-pointer underline underline-offset-4">
-        What happened at the door
+        {say("household.whatHappenedAtTheDoor")}
       </summary>
       <ul>
         {audit.data?.map((l) => (
           <li key={l.at + l.what} className="border-hairline border-b py-1">
             {moment(l.at, new Date(presentMs()))}: {l.device ? `${l.device}, ` : ""}
-            {WORDS[l.what] ?? l.what} <span className="text-muted">from {l.address}</span>
+            {WORDS[l.what] ?? l.what}{" "}
+            <span className="text-muted">
+              <Said of="household.from" address={l.address} />
+            </span>
           </li>
         ))}
-        {audit.data?.length === 0 && <li>Nothing yet, {clock(new Date(presentMs()))}.</li>}
+        {audit.data?.length === 0 && (
+          <li>
+            <Said of="household.nothingYet" clock={clock(new Date(presentMs()))} />
+          </li>
+        )}
       </ul>
     </details>
   );

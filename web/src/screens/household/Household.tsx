@@ -1,5 +1,6 @@
 import { useKitchen, usePeople } from "../../api/queries";
 import { Loading, Trouble } from "../../parts/states";
+import { say } from "../../words/say";
 import { CalendarAddress } from "./CalendarAddress";
 import { Devices } from "./Devices";
 import { People } from "./People";
@@ -13,18 +14,18 @@ import { Vessels } from "./Vessels";
 export default function Household() {
   const people = usePeople();
   const kitchen = useKitchen();
-  if (people.isPending || kitchen.isPending) return <Loading what="the household" />;
+  if (people.isPending || kitchen.isPending) return <Loading what={say("household.theHousehold")} />;
   if (people.error || kitchen.error)
     return <Trouble error={people.error ?? kitchen.error} again={() => people.refetch()} />;
   const k = kitchen.data;
   return (
     <div className="grid gap-x-14 gap-y-8 pt-6 lg:grid-cols-2">
-      <title>Household · Ember Cup</title>
-      <h1 className="sr-only">Household</h1>
+      <title>{say("household.householdEmberCup")}</title>
+      <h1 className="sr-only">{say("household.household")}</h1>
       <div>
         <People people={people.data} />
         <Place kitchen={k} />
-        <h2 className="mt-8 text-3xl">How numbers are read</h2>
+        <h2 className="mt-8 text-3xl">{say("household.howNumbersAreRead")}</h2>
         <Reads kitchen={k} />
       </div>
       <div>

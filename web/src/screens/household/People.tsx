@@ -9,6 +9,8 @@ import { HerbPicker } from "../../parts/HerbPicker";
 import { counted, quantity, STRENGTHS } from "../../parts/say";
 import { TakeAway } from "../../parts/TakeAway";
 import { OneOf, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { NameWord, NewThing, NumberWord, useInPlace } from "./inPlace";
 import { OwnCup } from "./OwnCup";
 
@@ -19,7 +21,7 @@ export function People({ people }: { people: Person[] }) {
   return (
     <section aria-labelledby="people">
       <h2 id="people" className="text-3xl">
-        People
+        {say("household.people")}
       </h2>
       <ul className="mt-3 border-hairline border-t">
         {people.map((p) => (
@@ -28,11 +30,16 @@ export function People({ people }: { people: Person[] }) {
           </li>
         ))}
       </ul>
-      <NewThing<PersonRequest> words="Somebody else" none="nobody" start={{ name: "" }} add={add}>
+      <NewThing<PersonRequest>
+        words={say("household.somebodyElse")}
+        none={say("household.nobody")}
+        start={{ name: "" }}
+        add={add}
+      >
         {(draft, set, wrong) => (
           <>
             <TextField
-              label="Name"
+              label={say("household.name")}
               most={length.SHORT_NAME}
               value={draft.name ?? ""}
               wrong={wrong("name")}
@@ -40,8 +47,8 @@ export function People({ people }: { people: Person[] }) {
             />
             <NumberField
               className="w-32"
-              label="Age"
-              unit="years"
+              label={say("household.age")}
+              unit={say("household.years")}
               value={draft.ageYears ?? undefined}
               wrong={wrong("ageYears")}
               onChange={(ageYears) => set({ ageYears })}
@@ -68,97 +75,115 @@ function OnePerson({ person, herbs }: { person: Person; herbs: HerbLine[] }) {
       <OwnCup serving={p.serving} strength={p.usualStrength} brewer={p.brewer} />
       <div className="min-w-0 grow">
         <p className="leading-[2.1rem]">
-          <span className="text-xl">
-            <NameWord label={`Name of ${p.name}`} name={p.name} it={it} />
-          </span>
-          ,{" "}
-          <NumberWord
-            label={`Age of ${p.name}`}
-            shown={`${p.ageYears} years`}
-            value={p.ageYears}
-            unit="years"
-            field="ageYears"
-            wrong={it.wrong}
-            onKeep={(ageYears, close) => it.keep({ ageYears }, close)}
-          />{" "}
-          and{" "}
-          <NumberWord
-            label={`Weight of ${p.name}`}
-            shown={p.weightKg ? quantity("bodyWeight", p.weightKg) : "of a weight not known"}
-            value={p.weightKg ?? undefined}
-            of="bodyWeight"
-            field="weightKg"
-            wrong={it.wrong}
-            mayBeMissing
-            onKeep={(weightKg, close) => it.keep({ weightKg }, close)}
-          />
-          , likes it{" "}
-          <Word label={`Strength for ${p.name}`} shown={p.usualStrength}>
-            {() => (
-              <OneOf
-                label="Usually likes it"
-                value={p.usualStrength}
-                options={STRENGTHS}
-                onPick={(s) => it.keep({ usualStrength: s as PersonRequest["usualStrength"] })}
+          <Said
+            of="household.andLikesItAndTo"
+            name={
+              <span className="text-xl">
+                <NameWord label={say("household.nameOf", { name: p.name })} name={p.name} it={it} />
+              </span>
+            }
+            age={
+              <NumberWord
+                label={say("household.ageOf", { name: p.name })}
+                shown={say("household.yearsAgeYears2", { ageYears: p.ageYears })}
+                value={p.ageYears}
+                unit={say("household.years")}
+                field="ageYears"
+                wrong={it.wrong}
+                onKeep={(ageYears, close) => it.keep({ ageYears }, close)}
               />
-            )}
-          </Word>{" "}
-          and{" "}
-          <Word label={`Brews: ${p.name}`} shown={p.brewer ? "brews" : "does not brew"}>
-            {() => (
-              <OneOf
-                label="Brews"
-                value={String(p.brewer)}
-                options={[
-                  { value: "true", label: "brews", gloss: "the drinker unless another is named" },
-                  { value: "false", label: "does not brew" },
-                ]}
-                onPick={(v) => it.keep({ brewer: v === "true" })}
+            }
+            weight={
+              <NumberWord
+                label={say("household.weightOf", { name: p.name })}
+                shown={p.weightKg ? quantity("bodyWeight", p.weightKg) : say("household.ofAWeightNotKnown")}
+                value={p.weightKg ?? undefined}
+                of="bodyWeight"
+                field="weightKg"
+                wrong={it.wrong}
+                mayBeMissing
+                onKeep={(weightKg, close) => it.keep({ weightKg }, close)}
               />
-            )}
-          </Word>
-          . To be minded:{" "}
-          <Word
-            label={`To be minded of ${p.name}`}
-            shown={conditionsSaid(p.conditions, p.trimester) || "nothing known"}
-          >
-            {() => (
-              <div className="w-[min(30rem,84vw)]">
-                <Conditions
-                  conditions={p.conditions}
-                  trimester={p.trimester}
-                  onConditions={(conditions) => it.keep({ conditions })}
-                  onTrimester={(trimester) => it.keep({ trimester })}
-                />
-              </div>
-            )}
-          </Word>
-          ; allergic to{" "}
-          <HerbsWord
-            label={`Allergic to, ${p.name}`}
-            add="Allergic to"
-            drop="Not allergic to"
-            slugs={p.allergies}
-            named={named}
-            onSlugs={(allergies) => it.keep({ allergies })}
+            }
+            strengthFor={
+              <Word label={say("household.strengthFor", { name: p.name })} shown={p.usualStrength}>
+                {() => (
+                  <OneOf
+                    label={say("household.usuallyLikesIt")}
+                    value={p.usualStrength}
+                    options={STRENGTHS}
+                    onPick={(s) => it.keep({ usualStrength: s as PersonRequest["usualStrength"] })}
+                  />
+                )}
+              </Word>
+            }
+            brews={
+              <Word
+                label={say("household.brews", { name: p.name })}
+                shown={p.brewer ? say("household.brews2") : say("household.doesNotBrew")}
+              >
+                {() => (
+                  <OneOf
+                    label={say("household.brews3")}
+                    value={String(p.brewer)}
+                    options={[
+                      {
+                        value: "true",
+                        label: say("household.brews2"),
+                        gloss: say("household.theDrinkerUnlessAnotherIs"),
+                      },
+                      { value: "false", label: say("household.doesNotBrew") },
+                    ]}
+                    onPick={(v) => it.keep({ brewer: v === "true" })}
+                  />
+                )}
+              </Word>
+            }
+            toBeMinded={
+              <Word
+                label={say("household.toBeMindedOf", { name: p.name })}
+                shown={conditionsSaid(p.conditions, p.trimester) || say("household.nothingKnown")}
+              >
+                {() => (
+                  <div className="w-[min(30rem,84vw)]">
+                    <Conditions
+                      conditions={p.conditions}
+                      trimester={p.trimester}
+                      onConditions={(conditions) => it.keep({ conditions })}
+                      onTrimester={(trimester) => it.keep({ trimester })}
+                    />
+                  </div>
+                )}
+              </Word>
+            }
+            allergicTo={
+              <HerbsWord
+                label={say("household.allergicTo", { name: p.name })}
+                add={say("household.allergicTo2")}
+                drop={say("household.notAllergicTo")}
+                slugs={p.allergies}
+                named={named}
+                onSlugs={(allergies) => it.keep({ allergies })}
+              />
+            }
+            wouldRatherNot={
+              <HerbsWord
+                label={say("household.wouldRatherNotHave", { name: p.name })}
+                add={say("household.doesNotCareFor")}
+                drop={say("household.caresFor")}
+                slugs={p.dislikes}
+                named={named}
+                onSlugs={(dislikes) => it.keep({ dislikes })}
+              />
+            }
           />
-          ; would rather not have{" "}
-          <HerbsWord
-            label={`Would rather not have, ${p.name}`}
-            add="Does not care for"
-            drop="Cares for"
-            slugs={p.dislikes}
-            named={named}
-            onSlugs={(dislikes) => it.keep({ dislikes })}
-          />
-          .
         </p>
         <p className="flex flex-wrap items-center justify-between gap-x-5 text-muted text-sm">
           <span>{servingSaid(p.serving)}</span>
           <TakeAway
             name={p.name}
-            words="off the list"
-            sureWords={`Yes, ${p.name} off the list`}
+            words={say("household.offTheList")}
+            sureWords={say("household.yesOffTheList", { name: p.name })}
             error={remove.error}
             before={
               <a
@@ -166,7 +191,7 @@ function OnePerson({ person, herbs }: { person: Person; herbs: HerbLine[] }) {
                 download
                 className="inline-flex min-h-11 items-center underline underline-offset-4"
               >
-                everything kept about {p.name}, as a file
+                <Said of="household.everythingKeptAboutAsA" name={p.name} />
               </a>
             }
             onTake={() => remove.mutate({ id: p.id, forget: false })}
@@ -184,9 +209,9 @@ function OnePerson({ person, herbs }: { person: Person; herbs: HerbLine[] }) {
 
 /** What the cup beside it shows. */
 function servingSaid(serving: number): string {
-  if (serving >= 1) return "A whole cup.";
-  if (serving <= 0) return "No herb is dosed for this age; ask a paediatrician.";
-  return `${Math.round(serving * 100)} % of an adult’s cup, by age and weight.`;
+  if (serving >= 1) return say("household.aWholeCup");
+  if (serving <= 0) return say("household.noHerbIsDosedFor");
+  return say("household.ofAnAdultsCupBy", { serving: Math.round(serving * 100) });
 }
 
 /** Herbs of somebody, each to be taken out again. */
@@ -206,7 +231,7 @@ function HerbsWord({
   onSlugs: (slugs: string[]) => void;
 }) {
   return (
-    <Word label={label} shown={slugs.length > 0 ? slugs.map(named).join(", ") : "no herb known"}>
+    <Word label={label} shown={slugs.length > 0 ? slugs.map(named).join(", ") : say("household.noHerbKnown")}>
       {() => (
         <div className="w-64">
           <HerbPicker
@@ -256,11 +281,13 @@ function requestOf(p: Person, part: Partial<PersonRequest>): PersonRequest {
 /** What is erased when somebody is forgotten, counted. */
 function Forgotten({ id }: { id: string }) {
   const kept = useKeptOfPerson(id).data;
-  if (!kept) return <>Forget: name and conditions leave old brews and notes too</>;
+  if (!kept) return <>{say("household.forgetNameAndConditionsLeave")}</>;
   return (
-    <>
-      Forget: name and conditions leave {counted(kept.brews, "brew")} and {counted(kept.notes, "note")} too
-      {kept.courses > 0 && `, and ${counted(kept.courses, "course")}`}
-    </>
+    <Said
+      of="household.forgetNameAndConditionsLeaveAnd"
+      counted={counted(kept.brews, "brew")}
+      counted2={counted(kept.notes, "note")}
+      said={kept.courses > 0 && say("household.and", { counted: counted(kept.courses, "course") })}
+    />
   );
 }

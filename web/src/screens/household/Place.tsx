@@ -3,19 +3,21 @@ import type { KitchenResponse, PlaceRequest } from "../../api/client";
 import { ownZone } from "../../api/zone";
 import { celsius, quantity } from "../../parts/say";
 import { OneOf, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { NumberWord, useInPlace } from "./inPlace";
 
 const SYSTEMS = [
-  { value: "us", label: "US", gloss: "tsp 4.9, cup 237 mL" },
-  { value: "metric", label: "metric", gloss: "tsp 5, cup 250 mL" },
-  { value: "au", label: "Australian", gloss: "tbsp 20, cup 250 mL" },
-  { value: "imperial", label: "imperial", gloss: "cup 284 mL" },
+  { value: "us", label: say("household.us"), gloss: say("household.tsp49Cup237") },
+  { value: "metric", label: say("household.metric"), gloss: say("household.tsp5Cup250Ml") },
+  { value: "au", label: say("household.australian"), gloss: say("household.tbsp20Cup250Ml") },
+  { value: "imperial", label: say("household.imperial"), gloss: say("household.cup284Ml") },
 ];
 const LIANG = [
-  { value: "3", label: "3 g", gloss: "as today’s clinics weigh it" },
-  { value: "15.625", label: "15.6 g", gloss: "a reading of old books, disputed" },
-  { value: "37.5", label: "37.5 g", gloss: "as in Taiwan" },
-  { value: "50", label: "50 g", gloss: "as on markets today" },
+  { value: "3", label: say("household.3G"), gloss: say("household.asTodaysClinicsWeighIt") },
+  { value: "15.625", label: say("household.156G"), gloss: say("household.aReadingOfOldBooks") },
+  { value: "37.5", label: say("household.375G"), gloss: say("household.asInTaiwan") },
+  { value: "50", label: say("household.50G"), gloss: say("household.asOnMarketsToday") },
 ];
 
 /** "Europe/Oslo" is "Oslo, Europe". */
@@ -32,91 +34,104 @@ export function Place({ kitchen }: { kitchen: KitchenResponse }) {
   return (
     <section aria-labelledby="place">
       <h2 id="place" className="mt-8 text-3xl">
-        Place
+        {say("household.place")}
       </h2>
       <p className="mt-2 max-w-md leading-[2.1rem]">
-        The kitchen lies{" "}
-        <NumberWord
-          label="Altitude"
-          shown={quantity("height", k.altitudeM)}
-          value={k.altitudeM}
-          of="height"
-          field="altitudeM"
-          wrong={it.wrong}
-          onKeep={(altitudeM, close) => it.keep({ altitudeM }, close)}
-        />{" "}
-        above the sea, so that water boils at {celsius(kitchen.boilingC, true)}. The room is at{" "}
-        <NumberWord
-          label="Room"
-          shown={celsius(k.roomC)}
-          value={k.roomC}
-          of="temperature"
-          field="roomC"
-          wrong={it.wrong}
-          onKeep={(roomC, close) => it.keep({ roomC }, close)}
-        />
-        , the tap gives{" "}
-        <NumberWord
-          label="Cold tap"
-          shown={celsius(k.tapC)}
-          value={k.tapC}
-          of="temperature"
-          field="tapC"
-          wrong={it.wrong}
-          onKeep={(tapC, close) => it.keep({ tapC }, close)}
-        />
-        , and the kettle has{" "}
-        <NumberWord
-          label="Kettle"
-          shown={`${k.kettleW} W`}
-          value={k.kettleW}
-          unit="W"
-          field="kettleW"
-          wrong={it.wrong}
-          onKeep={(kettleW, close) => it.keep({ kettleW }, close)}
-        />
-        . Spoons and cups are{" "}
-        <Word
-          label="Spoons and cups"
-          shown={SYSTEMS.find((s) => s.value === k.measures)?.label ?? k.measures}
-        >
-          {() => (
-            <OneOf
-              label="Spoons and cups"
-              value={k.measures}
-              options={SYSTEMS}
-              onPick={(measures) => it.keep({ measures: measures as PlaceRequest["measures"] })}
+        <Said
+          of="household.theKitchenLiesAboveThe"
+          altitude={
+            <NumberWord
+              label={say("household.altitude")}
+              shown={quantity("height", k.altitudeM)}
+              value={k.altitudeM}
+              of="height"
+              field="altitudeM"
+              wrong={it.wrong}
+              onKeep={(altitudeM, close) => it.keep({ altitudeM }, close)}
             />
-          )}
-        </Word>
-        , and one liang, the ounce of Chinese recipes, is read as{" "}
-        <Word label="One liang" shown={`${k.liangG} g`}>
-          {() => (
-            <OneOf
-              label="One liang is read as"
-              value={String(k.liangG)}
-              options={LIANG}
-              onPick={(g) => it.keep({ liangG: Number(g) })}
+          }
+          temperature={celsius(kitchen.boilingC, true)}
+          room={
+            <NumberWord
+              label={say("household.room")}
+              shown={celsius(k.roomC)}
+              value={k.roomC}
+              of="temperature"
+              field="roomC"
+              wrong={it.wrong}
+              onKeep={(roomC, close) => it.keep({ roomC }, close)}
             />
-          )}
-        </Word>
-        . Its days go by the clock of{" "}
-        <Word label="Time zone" shown={k.zone ? named(k.zone) : "this device, as nobody said another"}>
-          {() => (
-            <OneOf
-              label="Time zone"
-              value={k.zone ?? ""}
-              options={[
-                { value: ownZone, label: named(ownZone), gloss: "as this device has it" },
-                ...Intl.supportedValuesOf("timeZone")
-                  .filter((z) => z !== ownZone)
-                  .map((z) => ({ value: z, label: named(z) })),
-              ]}
-              onPick={(zone) => it.keep({ zone })}
+          }
+          coldTap={
+            <NumberWord
+              label={say("household.coldTap")}
+              shown={celsius(k.tapC)}
+              value={k.tapC}
+              of="temperature"
+              field="tapC"
+              wrong={it.wrong}
+              onKeep={(tapC, close) => it.keep({ tapC }, close)}
             />
-          )}
-        </Word>
-        , on every device.
+          }
+          kettle={
+            <NumberWord
+              label={say("household.kettle")}
+              shown={`${k.kettleW} W`}
+              value={k.kettleW}
+              unit={say("household.w2")}
+              field="kettleW"
+              wrong={it.wrong}
+              onKeep={(kettleW, close) => it.keep({ kettleW }, close)}
+            />
+          }
+          spoonsAndCups={
+            <Word
+              label={say("household.spoonsAndCups")}
+              shown={SYSTEMS.find((s) => s.value === k.measures)?.label ?? k.measures}
+            >
+              {() => (
+                <OneOf
+                  label={say("household.spoonsAndCups")}
+                  value={k.measures}
+                  options={SYSTEMS}
+                  onPick={(measures) => it.keep({ measures: measures as PlaceRequest["measures"] })}
+                />
+              )}
+            </Word>
+          }
+          oneLiang={
+            <Word label={say("household.oneLiang")} shown={`${k.liangG} g`}>
+              {() => (
+                <OneOf
+                  label={say("household.oneLiangIsReadAs")}
+                  value={String(k.liangG)}
+                  options={LIANG}
+                  onPick={(g) => it.keep({ liangG: Number(g) })}
+                />
+              )}
+            </Word>
+          }
+          timeZone={
+            <Word
+              label={say("household.timeZone")}
+              shown={k.zone ? named(k.zone) : say("household.thisDeviceAsNobodySaid")}
+            >
+              {() => (
+                <OneOf
+                  label={say("household.timeZone")}
+                  value={k.zone ?? ""}
+                  options={[
+                    { value: ownZone, label: named(ownZone), gloss: say("household.asThisDeviceHasIt") },
+                    ...Intl.supportedValuesOf("timeZone")
+                      .filter((z) => z !== ownZone)
+                      .map((z) => ({ value: z, label: named(z) })),
+                  ]}
+                  onPick={(zone) => it.keep({ zone })}
+                />
+              )}
+            </Word>
+          }
+        />
       </p>
       {it.trouble}
     </section>

@@ -2,37 +2,39 @@ import { useKeepPlace } from "../../api/changes";
 import type { KitchenResponse, PlaceRequest } from "../../api/client";
 import { Trouble } from "../../parts/states";
 import { OneOf, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 type Units = NonNullable<PlaceRequest["units"]>;
 
 const TEMPERATURES = [
-  { value: "celsius", label: "°C", gloss: "water boils at 100" },
-  { value: "fahrenheit", label: "°F", gloss: "water boils at 212" },
+  { value: "celsius", label: say("household.c"), gloss: say("household.waterBoilsAt100") },
+  { value: "fahrenheit", label: say("household.f"), gloss: say("household.waterBoilsAt212") },
 ];
 const WEIGHTS = [
-  { value: "grams", label: "grams" },
-  { value: "ounces", label: "ounces", gloss: "16 to the pound" },
+  { value: "grams", label: say("household.grams") },
+  { value: "ounces", label: say("household.ounces"), gloss: say("household.16ToThePound") },
 ];
 const VOLUMES = [
-  { value: "millilitres", label: "millilitres" },
-  { value: "fluid-ounces", label: "fluid ounces", gloss: "of the spoons and cups below" },
+  { value: "millilitres", label: say("household.millilitres") },
+  { value: "fluid-ounces", label: say("household.fluidOunces"), gloss: say("household.ofTheSpoonsAndCups") },
 ];
 const LENGTHS = [
-  { value: "centimetres", label: "centimetres" },
-  { value: "inches", label: "inches", gloss: "in eighths, and height above the sea in feet" },
+  { value: "centimetres", label: say("household.centimetres") },
+  { value: "inches", label: say("household.inches"), gloss: say("household.inEighthsAndHeightAbove") },
 ];
 const HOURS = [
-  { value: "twenty-four", label: "24 hours", gloss: "21:05" },
-  { value: "twelve", label: "12 hours", gloss: "9:05 pm" },
+  { value: "twenty-four", label: say("household.24Hours"), gloss: "21:05" },
+  { value: "twelve", label: say("household.12Hours"), gloss: say("household.905Pm") },
 ];
 const DATES = [
-  { value: "day-month", label: "26 Nov" },
-  { value: "month-day", label: "Nov 26" },
+  { value: "day-month", label: say("household.26Nov") },
+  { value: "month-day", label: say("household.nov26") },
   { value: "year-month-day", label: "2026-11-26" },
 ];
 const SETS: { words: string; units: Units }[] = [
   {
-    words: "all metric",
+    words: say("household.allMetric"),
     units: {
       temperatures: "celsius",
       weights: "grams",
@@ -43,7 +45,7 @@ const SETS: { words: string; units: Units }[] = [
     },
   },
   {
-    words: "all as in the US",
+    words: say("household.allAsInTheUs"),
     units: {
       temperatures: "fahrenheit",
       weights: "ounces",
@@ -79,10 +81,15 @@ export function Reads({ kitchen }: { kitchen: KitchenResponse }) {
   return (
     <>
       <p className="mt-2 max-w-md leading-8">
-        Here water boils in {word("Temperatures", "temperatures", TEMPERATURES)}, herbs weigh{" "}
-        {word("Weights", "weights", WEIGHTS)}, a jug shows {word("Volumes", "volumes", VOLUMES)} and a ruler{" "}
-        {word("Lengths", "lengths", LENGTHS)}; a day has {word("Hours", "hours", HOURS)}, and a date is
-        written {word("Dates", "dates", DATES)}.
+        <Said
+          of="household.hereWaterBoilsInHerbs"
+          word={word(say("household.temperatures"), "temperatures", TEMPERATURES)}
+          word2={word(say("household.weights"), "weights", WEIGHTS)}
+          word22={word(say("household.volumes"), "volumes", VOLUMES)}
+          word222={word(say("household.lengths"), "lengths", LENGTHS)}
+          word2222={word(say("household.hours"), "hours", HOURS)}
+          word22222={word(say("household.dates"), "dates", DATES)}
+        />
       </p>
       <p className="flex flex-wrap gap-x-5 text-sm">
         {SETS.map((s) => (
@@ -96,9 +103,7 @@ export function Reads({ kitchen }: { kitchen: KitchenResponse }) {
           </button>
         ))}
       </p>
-      <p className="max-w-md text-muted text-sm">
-        What a recipe says stays as it was written; spoons are always beside the weight.
-      </p>
+      <p className="max-w-md text-muted text-sm">{say("household.whatARecipeSaysStays")}</p>
       {error != null && <Trouble error={error} />}
     </>
   );

@@ -6,6 +6,8 @@ import { useNow } from "../../parts/now";
 import { OpenFile } from "../../parts/OpenFile";
 import { counted, moment, span } from "../../parts/say";
 import { Trouble } from "../../parts/states";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 /** "3 people, 9 recipes, 16 brews": what there is none of is left out. */
 export function heldSaid(h: Held): string {
@@ -23,7 +25,9 @@ export function heldSaid(h: Held): string {
 
 /** "1.2 MB". */
 function size(bytes: number): string {
-  return bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+  return bytes < 1e6
+    ? say("household.kb", { part: Math.max(1, Math.round(bytes / 1e3)) })
+    : say("household.mb", { bytes: (bytes / 1e6).toFixed(1) });
 }
 
 /** How the household is kept safe: every night by itself, and in a file by hand. */
@@ -34,7 +38,7 @@ export function Saved() {
   return (
     <section aria-labelledby="saved">
       <h2 id="saved" className="mt-8 text-3xl">
-        Kept safe
+        {say("household.keptSafe")}
       </h2>
       {household.error && <Trouble error={household.error} again={() => household.refetch()} />}
       {h?.empty && <BringBack />}
@@ -42,11 +46,14 @@ export function Saved() {
         <>
           <Night backups={h.backups} />
           <p className="mt-4">
-            <Download href="/api/household/archive">Save the household in a file</Download>
+            <Download href="/api/household/archive">{say("household.saveTheHouseholdInA")}</Download>
           </p>
           <p className="mt-2 max-w-prose text-muted text-sm">
-            {heldSaid(h.holds)}, and the kitchen: one zip of plain JSON and photos. It comes back into an
-            empty household, here or by <code>./restore</code>.
+            <Said
+              of="household.andTheKitchenOneZip"
+              heldSaid={heldSaid(h.holds)}
+              restore={<code>./restore</code>}
+            />
           </p>
         </>
       )}
@@ -63,30 +70,35 @@ function Night({ backups: b }: { backups: HouseholdResponse["backups"] }) {
     <>
       <p className="mt-3 max-w-prose">
         {last ? (
-          <>
-            Saved {ago < 120 ? "just now" : `${span(ago)} ago`} ({moment(last, now)}, {size(b.lastBytes ?? 0)}
-            ). {b.kept === 1 ? "One night is" : `${b.kept} nights are`} kept, at most {b.most}, in{" "}
-            <code className="wrap-break-word">{b.folder}</code>.
-          </>
+          <Said
+            of="household.savedKeptAtMostIn"
+            how={ago < 120 ? say("household.justNow") : say("household.ago", { time: span(ago) })}
+            when={moment(last, now)}
+            size={size(b.lastBytes ?? 0)}
+            how2={b.kept === 1 ? say("household.oneNightIs") : say("household.nightsAre", { kept: b.kept })}
+            most={b.most}
+            folder={<code className="wrap-break-word">{b.folder}</code>}
+          />
         ) : (
-          <>
-            Every night is saved in <code className="wrap-break-word">{b.folder}</code>, {b.most} of them; the
-            first one within minutes of the start.
-          </>
+          <Said
+            of="household.everyNightIsSavedIn"
+            folder={<code className="wrap-break-word">{b.folder}</code>}
+            most={b.most}
+          />
         )}
       </p>
       {b.ahead > 0 && (
         <p role="alert" className="mt-3 max-w-prose border-amber border-l-4 pl-3">
           {b.ahead === 1
-            ? "One file there is dated ahead of today, by a clock that was wrong. It stays where it is and counts for no night; rename or remove it."
-            : `${b.ahead} files there are dated ahead of today, by a clock that was wrong. They stay where they are and count for no night; rename or remove them.`}
+            ? say("household.oneFileThereIsDated")
+            : say("household.filesThereAreDatedAhead", { ahead: b.ahead })}
         </p>
       )}
       {(b.failedAt || b.late) && (
         <p role="alert" className="mt-3 max-w-prose border-amber border-l-4 pl-3">
           {b.failedAt
-            ? `The last try, ${moment(b.failedAt, now)}, made none: ${b.why ?? ""}. It is tried again every ten minutes.`
-            : "A night was missed. It is made up for within minutes of the start."}
+            ? say("household.theLastTryMadeNone", { when: moment(b.failedAt, now), why: b.why ?? "" })
+            : say("household.aNightWasMissedIt")}
         </p>
       )}
     </>
@@ -99,20 +111,20 @@ export function BringBack() {
   return (
     <div className="mt-3">
       <OpenFile
-        label="A saved household"
+        label={say("household.aSavedHousehold")}
         accept=".zip,application/zip"
         onFiles={([file]) => file && restore.mutate(file)}
       >
         {(choose) => (
           <Secondary onClick={choose} disabled={restore.isPending}>
-            {restore.isPending ? "Bringing it back …" : "Bring a saved household back"}
+            {restore.isPending ? say("household.bringingItBack") : say("household.bringASavedHouseholdBack")}
           </Secondary>
         )}
       </OpenFile>
       {restore.error && <Trouble error={restore.error} />}
       {restore.data && (
         <p role="status" className="mt-3">
-          Brought back: {heldSaid(restore.data)}.
+          <Said of="household.broughtBack" heldSaid={heldSaid(restore.data)} />
         </p>
       )}
     </div>

@@ -4,6 +4,7 @@ import type { BurnerRequest, BurnerResponse, VesselResponse } from "../../api/cl
 import * as length from "../../api/length.gen";
 import { NumberField, TextField } from "../../parts/Field";
 import { TakeAway } from "../../parts/TakeAway";
+import { say } from "../../words/say";
 import { BurnerDrawing } from "./Burner";
 import { Calibrate } from "./Calibrate";
 import { NameWord, NewThing, NumberWord, useInPlace } from "./inPlace";
@@ -20,11 +21,9 @@ export function Stove({ burners, vessels }: { burners: BurnerResponse[]; vessels
   return (
     <section aria-labelledby="stove">
       <h2 id="stove" className="mt-8 text-3xl">
-        Stove
+        {say("household.stove")}
       </h2>
-      <p className="text-muted text-sm">
-        Heat that reaches the water at a low, medium and high flame; the rest goes past the pot.
-      </p>
+      <p className="text-muted text-sm">{say("household.heatThatReachesTheWater")}</p>
       <ul className="mt-2 border-hairline border-t">
         {burners.map((b) => (
           <li key={b.id} className="border-hairline border-b py-3">
@@ -33,8 +32,8 @@ export function Stove({ burners, vessels }: { burners: BurnerResponse[]; vessels
         ))}
       </ul>
       <NewThing<BurnerRequest>
-        words="Another burner"
-        none="none"
+        words={say("household.anotherBurner")}
+        none={say("household.none")}
         start={{ name: "", lowW: 250, mediumW: 700, highW: 1200 }}
         add={add}
       >
@@ -42,7 +41,7 @@ export function Stove({ burners, vessels }: { burners: BurnerResponse[]; vessels
           <>
             <BurnerDrawing low={draft.lowW ?? 0} medium={draft.mediumW ?? 0} high={draft.highW ?? 0} />
             <TextField
-              label="Name"
+              label={say("household.name")}
               most={length.SHORT_NAME}
               value={draft.name ?? ""}
               wrong={wrong("name")}
@@ -53,7 +52,7 @@ export function Stove({ burners, vessels }: { burners: BurnerResponse[]; vessels
                 key={part}
                 className="w-24"
                 label={words}
-                unit="W"
+                unit={say("household.w2")}
                 value={draft[part] ?? undefined}
                 wrong={wrong(part)}
                 onChange={(w) => set({ [part]: w })}
@@ -88,16 +87,16 @@ function OneBurner({ burner, vessels }: { burner: BurnerResponse; vessels: Vesse
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
         <BurnerDrawing low={b.lowW} medium={b.mediumW} high={b.highW} />
         <p className="leading-[2.1rem]">
-          <NameWord label={`Name of ${b.name}`} name={b.name} it={it} />:{" "}
+          <NameWord label={say("household.nameOf", { name: b.name })} name={b.name} it={it} />:{" "}
           {FLAMES.map(([part, words], i) => (
             <span key={part}>
               {i > 0 && ", "}
               {words}{" "}
               <NumberWord
-                label={`${words} flame of ${b.name}`}
+                label={say("household.flameOf", { words, name: b.name })}
                 shown={`${Math.round(b[part])} W`}
                 value={b[part]}
-                unit="W"
+                unit={say("household.w2")}
                 field={part}
                 wrong={it.wrong}
                 onKeep={(w, close) => it.keep({ [part]: w }, close)}
@@ -110,10 +109,10 @@ function OneBurner({ burner, vessels }: { burner: BurnerResponse; vessels: Vesse
         <button
           type="button"
           className="min-h-11 underline underline-offset-4"
-          aria-label={`measure it: ${b.name}`}
+          aria-label={say("household.measureIt", { name: b.name })}
           onClick={() => setMeasuring(true)}
         >
-          measure it with two small trials
+          {say("household.measureItWithTwoSmall")}
         </button>
         <TakeAway name={b.name} error={remove.error} onTake={() => remove.mutate(b.id)} />
       </p>

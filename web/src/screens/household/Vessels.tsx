@@ -9,22 +9,24 @@ import { QuantityField, SelectField, TextField } from "../../parts/Field";
 import { apart, centimetres, millilitres } from "../../parts/say";
 import { TakeAway } from "../../parts/TakeAway";
 import { OneOf, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { type InPlace, NameWord, NewThing, NumberWord, useInPlace } from "./inPlace";
 
 type Kind = NonNullable<VesselRequest["kind"]>;
 
 const KINDS: { value: Kind; label: string; gloss: string }[] = [
-  { value: "pot", label: "pot", gloss: "stands on a flame" },
-  { value: "jar", label: "jar", gloss: "with a lid, for what stands cold and long" },
-  { value: "press", label: "press", gloss: "with a plunger that keeps the herbs down" },
-  { value: "teapot", label: "teapot", gloss: "for what is poured over and steeps" },
-  { value: "thermos", label: "thermos", gloss: "keeps hot for hours" },
-  { value: "mug", label: "mug", gloss: "brewed in and drunk from" },
+  { value: "pot", label: say("household.pot2"), gloss: say("household.standsOnAFlame") },
+  { value: "jar", label: say("household.jar"), gloss: say("household.withALidForWhat") },
+  { value: "press", label: say("household.press"), gloss: say("household.withAPlungerThatKeeps") },
+  { value: "teapot", label: say("household.teapot"), gloss: say("household.forWhatIsPouredOver") },
+  { value: "thermos", label: say("household.thermos"), gloss: say("household.keepsHotForHours") },
+  { value: "mug", label: say("household.mug"), gloss: say("household.brewedInAndDrunkFrom") },
 ];
 
 const COMPANIONS: { value: NonNullable<VesselRequest["companions"]>[number]; label: string }[] = [
-  { value: "tea-ball", label: "a tea ball: it is lifted out, nothing is strained" },
-  { value: "blender", label: "a blender" },
+  { value: "tea-ball", label: say("household.aTeaBallItIs") },
+  { value: "blender", label: say("household.aBlender") },
 ];
 
 /** Height of the largest vessel of the shelf, px. */
@@ -41,7 +43,7 @@ export function Vessels({ vessels }: { vessels: VesselResponse[] }) {
   return (
     <section aria-labelledby="vessels">
       <h2 id="vessels" className="text-3xl">
-        Vessels
+        {say("household.vessels")}
       </h2>
       <ul className="mt-4 flex flex-wrap items-end gap-x-7 gap-y-5">
         {vessels.map((v) => (
@@ -49,7 +51,7 @@ export function Vessels({ vessels }: { vessels: VesselResponse[] }) {
             <button
               type="button"
               className="text-left hover:bg-strip aria-expanded:bg-strip"
-              aria-label={`Change ${v.name}`}
+              aria-label={say("household.change", { name: v.name })}
               aria-expanded={v.id === openId}
               onClick={() => setOpenId(v.id === openId ? null : v.id)}
             >
@@ -70,7 +72,12 @@ export function Vessels({ vessels }: { vessels: VesselResponse[] }) {
         ))}
       </ul>
       {open && <OneVessel key={open.id} vessel={open} onClose={() => setOpenId(null)} />}
-      <NewThing<VesselRequest> words="Another vessel" none="none" start={{ name: "", kind: "pot" }} add={add}>
+      <NewThing<VesselRequest>
+        words={say("household.anotherVessel")}
+        none={say("household.none")}
+        start={{ name: "", kind: "pot" }}
+        add={add}
+      >
         {(draft, set, wrong) => <Asked draft={draft} set={set} wrong={wrong} />}
       </NewThing>
     </section>
@@ -95,85 +102,95 @@ function OneVessel({ vessel, onClose }: { vessel: VesselResponse; onClose: () =>
         <Measured vessel={v} it={it} />
         <div className="min-w-56 grow basis-56">
           <p className="leading-[2.1rem]">
-            <span className="text-xl">
-              <NameWord label={`Name of ${v.name}`} name={v.name} it={it} />
-            </span>{" "}
-            is a{" "}
-            <Word label="What it is" shown={v.kind}>
-              {() => (
-                <OneOf
-                  label="What it is"
-                  value={v.kind as Kind}
-                  options={KINDS}
-                  onPick={(kind) => it.keep({ kind })}
+            <Said
+              of="household.isAWideAndHigh"
+              name={
+                <span className="text-xl">
+                  <NameWord label={say("household.nameOf", { name: v.name })} name={v.name} it={it} />
+                </span>
+              }
+              whatItIs={
+                <Word label={say("household.whatItIs")} shown={v.kind}>
+                  {() => (
+                    <OneOf
+                      label={say("household.whatItIs")}
+                      value={v.kind as Kind}
+                      options={KINDS}
+                      onPick={(kind) => it.keep({ kind })}
+                    />
+                  )}
+                </Word>
+              }
+              wideInside={
+                <NumberWord
+                  label={say("household.wideInside")}
+                  shown={centimetres(v.innerDiameterCm)}
+                  value={v.innerDiameterCm}
+                  of="length"
+                  field="innerDiameterCm"
+                  wrong={it.wrong}
+                  onKeep={(innerDiameterCm, close) => it.keep({ innerDiameterCm, brimMl: undefined }, close)}
                 />
-              )}
-            </Word>
-            ,{" "}
-            <NumberWord
-              label="Wide inside"
-              shown={centimetres(v.innerDiameterCm)}
-              value={v.innerDiameterCm}
-              of="length"
-              field="innerDiameterCm"
-              wrong={it.wrong}
-              onKeep={(innerDiameterCm, close) => it.keep({ innerDiameterCm, brimMl: undefined }, close)}
-            />{" "}
-            wide and{" "}
-            <NumberWord
-              label="High inside"
-              shown={centimetres(v.heightCm)}
-              value={v.heightCm}
-              of="length"
-              field="heightCm"
-              wrong={it.wrong}
-              onKeep={(heightCm, close) => it.keep({ heightCm, brimMl: undefined }, close)}
-            />{" "}
-            high inside, and holds{" "}
-            <NumberWord
-              label="Full to the brim"
-              shown={millilitres(v.brimMl)}
-              value={v.brimMl}
-              of="volume"
-              field="brimMl"
-              wrong={it.wrong}
-              onKeep={(brimMl, close) => it.keep({ brimMl }, close)}
-            />{" "}
-            to the brim; with it goes{" "}
-            <Word
-              label="What goes with it"
-              shown={v.companions.map((c) => `a ${c.replace("-", " ")}`).join(" and ") || "nothing"}
-            >
-              {() => (
-                <div className="w-72">
-                  {COMPANIONS.map((c) => (
-                    <label key={c.value} className="flex min-h-11 items-center gap-2">
-                      <input
-                        type="checkbox"
-                        className="size-4 accent-[var(--ink)]"
-                        checked={v.companions.includes(c.value)}
-                        onChange={(e) =>
-                          it.keep({
-                            companions: (e.target.checked
-                              ? [...v.companions, c.value]
-                              : v.companions.filter((x) => x !== c.value)) as VesselRequest["companions"],
-                          })
-                        }
-                      />
-                      {c.label}
-                    </label>
-                  ))}
-                </div>
-              )}
-            </Word>
-            .
+              }
+              highInside={
+                <NumberWord
+                  label={say("household.highInside")}
+                  shown={centimetres(v.heightCm)}
+                  value={v.heightCm}
+                  of="length"
+                  field="heightCm"
+                  wrong={it.wrong}
+                  onKeep={(heightCm, close) => it.keep({ heightCm, brimMl: undefined }, close)}
+                />
+              }
+              fullToThe={
+                <NumberWord
+                  label={say("household.fullToTheBrim")}
+                  shown={millilitres(v.brimMl)}
+                  value={v.brimMl}
+                  of="volume"
+                  field="brimMl"
+                  wrong={it.wrong}
+                  onKeep={(brimMl, close) => it.keep({ brimMl }, close)}
+                />
+              }
+              whatGoesWith={
+                <Word
+                  label={say("household.whatGoesWithIt")}
+                  shown={
+                    v.companions.map((c) => `a ${c.replace("-", " ")}`).join(say("household.and2")) ||
+                    say("household.nothing")
+                  }
+                >
+                  {() => (
+                    <div className="w-72">
+                      {COMPANIONS.map((c) => (
+                        <label key={c.value} className="flex min-h-11 items-center gap-2">
+                          <input
+                            type="checkbox"
+                            className="size-4 accent-[var(--ink)]"
+                            checked={v.companions.includes(c.value)}
+                            onChange={(e) =>
+                              it.keep({
+                                companions: (e.target.checked
+                                  ? [...v.companions, c.value]
+                                  : v.companions.filter((x) => x !== c.value)) as VesselRequest["companions"],
+                              })
+                            }
+                          />
+                          {c.label}
+                        </label>
+                      ))}
+                    </div>
+                  )}
+                </Word>
+              }
+            />
           </p>
-          <p className="text-muted text-sm">
-            Measured with a tape inside and a jug to the brim. Pull a wall or the rim, or type the number.
-          </p>
+          <p className="text-muted text-sm">{say("household.measuredWithATapeInside")}</p>
           <p className="flex flex-wrap justify-between gap-x-5">
             <button type="button" className="min-h-11 underline underline-offset-4" onClick={onClose}>
-              done
+              {say("household.done")}
             </button>
             <TakeAway
               name={v.name}
@@ -229,13 +246,13 @@ function Measured({ vessel: v, it }: { vessel: VesselResponse; it: InPlace<Vesse
     <div className="relative mb-2 shrink-0">
       <Silhouette kind={v.kind} diameterCm={d} heightCm={h} pxPerCm={pxPerCm} />
       <div
-        {...slider("Pull the wall", "horizontal", v.innerDiameterCm, toWide)}
+        {...slider(say("household.pullTheWall"), "horizontal", v.innerDiameterCm, toWide)}
         className={`${grip} cursor-ew-resize`}
         style={{ left: BESIDE + d * pxPerCm - 22, top: ABOVE + (h * pxPerCm) / 2 - 22 }}
         {...wide.handlers}
       />
       <div
-        {...slider("Pull the rim", "vertical", v.heightCm, toHigh)}
+        {...slider(say("household.pullTheRim"), "vertical", v.heightCm, toHigh)}
         className={`${grip} cursor-ns-resize`}
         style={{ left: BESIDE + (d * pxPerCm) / 2 - 22, top: ABOVE - 22 }}
         {...high.handlers}
@@ -272,14 +289,14 @@ function Asked({
       ) : null}
       <SelectField
         className="w-28"
-        label="What it is"
+        label={say("household.whatItIs")}
         value={draft.kind ?? "pot"}
         options={KINDS}
         onChange={(kind) => set({ kind })}
       />
       <TextField
         className="w-48"
-        label="Name"
+        label={say("household.name")}
         most={length.SHORT_NAME}
         value={draft.name ?? ""}
         wrong={wrong("name")}
@@ -287,7 +304,7 @@ function Asked({
       />
       <QuantityField
         className="w-28"
-        label="Wide inside"
+        label={say("household.wideInside")}
         of="length"
         value={d ?? undefined}
         wrong={wrong("innerDiameterCm")}
@@ -295,7 +312,7 @@ function Asked({
       />
       <QuantityField
         className="w-28"
-        label="High inside"
+        label={say("household.highInside")}
         of="length"
         value={h ?? undefined}
         wrong={wrong("heightCm")}
@@ -303,7 +320,7 @@ function Asked({
       />
       <QuantityField
         className="w-44"
-        label="To the brim, if measured"
+        label={say("household.toTheBrimIfMeasured")}
         of="volume"
         value={draft.brimMl ?? undefined}
         wrong={wrong("brimMl")}

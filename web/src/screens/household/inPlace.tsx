@@ -5,6 +5,7 @@ import * as length from "../../api/length.gen";
 import { DateField, NumberField, Primary, QuantityField, Secondary, TextField } from "../../parts/Field";
 import { Trouble } from "../../parts/states";
 import { Word } from "../../parts/Word";
+import { say } from "../../words/say";
 
 /** A change as it is made here. */
 interface Change<T, Draft> {
@@ -55,10 +56,12 @@ export function useInPlace<T extends { version: number }, Draft>(
   const theirs = keptInstead<T>(change.error);
   const trouble = theirs ? (
     <div role="alert" className="mt-2 border-amber border-l-4 pl-3">
-      <p>This was changed elsewhere meanwhile.</p>
+      <p>{say("household.thisWasChangedElsewhereMeanwhile")}</p>
       <div className="mt-2 flex flex-wrap gap-3">
-        <Secondary onClick={() => keep(refused, undefined, theirs)}>Change it all the same</Secondary>
-        <Secondary onClick={change.reset}>Leave it</Secondary>
+        <Secondary onClick={() => keep(refused, undefined, theirs)}>
+          {say("household.changeItAllTheSame")}
+        </Secondary>
+        <Secondary onClick={change.reset}>{say("household.leaveIt")}</Secondary>
       </div>
     </div>
   ) : change.error ? (
@@ -83,7 +86,7 @@ function Typed({ onKeep, children }: { onKeep: () => void; children: ReactNode }
       }}
     >
       <div className="min-w-0 grow">{children}</div>
-      <Primary>Keep</Primary>
+      <Primary>{say("household.keep")}</Primary>
     </form>
   );
 }
@@ -118,7 +121,7 @@ function NameTyped<T, D extends { name?: string | null }>({
   return (
     <Typed onKeep={() => it.keep({ name: typed } as Partial<D>, close)}>
       <TextField
-        label="Name"
+        label={say("household.name")}
         most={length.SHORT_NAME}
         value={typed}
         wrong={it.wrong("name")}
@@ -279,7 +282,12 @@ function NumberTyped({
 }) {
   const [typed, setTyped] = useState(start);
   const missing = typed === undefined && !mayBeMissing;
-  const field = { label, value: typed, wrong: missing ? "a number" : wrong, onChange: setTyped };
+  const field = {
+    label,
+    value: typed,
+    wrong: missing ? say("household.aNumber") : wrong,
+    onChange: setTyped,
+  };
   return (
     <Typed onKeep={() => !missing && onKeep(typed)}>
       {of ? <QuantityField of={of} {...field} /> : <NumberField unit={unit} {...field} />}
@@ -326,7 +334,7 @@ export function NewThing<D extends object>({
       }}
     >
       {children(draft, (part) => setDraft({ ...draft, ...part }), wrongOf(add.error))}
-      <Primary>Keep it</Primary>
+      <Primary>{say("household.keepIt")}</Primary>
       <button
         type="button"
         className="min-h-11 underline underline-offset-4"

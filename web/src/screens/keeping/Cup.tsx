@@ -11,67 +11,77 @@ import { millilitres, timer } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
 import { Why } from "../../parts/Why";
 import { CupSize, OneOf, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 /** Tells what was done last with a jar, so that it can be undone. */
-export type Said = (brewId: string, event: string, words: string) => void;
+export type OnDone = (brewId: string, event: string, words: string) => void;
 
 /** A cup of it: how large, warmed or cold, what is done for it in order; then it is made, with a clock, and poured. */
-export function Cup({ jar, onSaid }: { jar: JarResponse; onSaid: Said }) {
-  if (jar.making) return <Making jar={jar} making={jar.making} onSaid={onSaid} />;
-  return <Planned jar={jar} onSaid={onSaid} />;
+export function Cup({ jar, onDone }: { jar: JarResponse; onDone: OnDone }) {
+  if (jar.making) return <Making jar={jar} making={jar.making} onDone={onDone} />;
+  return <Planned jar={jar} onDone={onDone} />;
 }
 
-function Planned({ jar, onSaid }: { jar: JarResponse; onSaid: Said }) {
+function Planned({ jar, onDone }: { jar: JarResponse; onDone: OnDone }) {
   const [chosen, setChosen] = useState<number>();
   const [warm, setWarm] = useState(true);
   const [drinkerId, setDrinkerId] = useState<string>();
   const who = drinkerId ?? jar.drinkerId;
   const people = usePeople().data ?? [];
   const cup = useLaterCup(jar.id, { drinkerId: who, ml: chosen, warm });
-  if (cup.isPending) return <Loading what="the cup" />;
+  if (cup.isPending) return <Loading what={say("keeping.theCup")} />;
   if (cup.error) return <Trouble error={cup.error} again={() => cup.refetch()} />;
   const { ml, fromJarMl, waterMl, warmingMin, steps, workings, cautions, stopped } = cup.data;
-  const madeFor = jar.drinkerName || "an adult";
+  const madeFor = jar.drinkerName || say("keeping.anAdult");
   const drinker = people.find((p) => p.id === who)?.name ?? madeFor;
   return (
     <>
       <p className="mt-3 text-lg">
-        A cup of{" "}
-        <Word label="Cup" shown={millilitres(ml)}>
-          {() => <CupSize value={ml} onChange={setChosen} />}
-        </Word>{" "}
-        out of it,{" "}
-        <Word label="How it is drunk" shown={warm ? "warmed" : "cold"}>
-          {() => (
-            <OneOf
-              label="How it is drunk"
-              value={warm ? "warm" : "cold"}
-              options={[
-                { value: "warm", label: "warmed", gloss: "gently, below the boil" },
-                { value: "cold", label: "cold", gloss: "as it comes out of the fridge" },
-              ]}
-              onPick={(v) => setWarm(v === "warm")}
-            />
-          )}
-        </Word>
-        , for{" "}
-        <Word label="Drinker" shown={drinker}>
-          {() => (
-            <OneOf
-              label="Drinker"
-              value={who ?? ""}
-              options={[
-                ...(jar.drinkerId ? [] : [{ value: "", label: madeFor }]),
-                ...people.map(personOption),
-              ]}
-              onPick={(v) => {
-                setDrinkerId(v || undefined);
-                setChosen(undefined);
-              }}
-            />
-          )}
-        </Word>
-        :
+        <Said
+          of="keeping.aCupOfOutOf"
+          cup={
+            <Word label={say("keeping.cup")} shown={millilitres(ml)}>
+              {() => <CupSize value={ml} onChange={setChosen} />}
+            </Word>
+          }
+          howItIs={
+            <Word
+              label={say("keeping.howItIsDrunk")}
+              shown={warm ? say("keeping.warmed") : say("keeping.cold")}
+            >
+              {() => (
+                <OneOf
+                  label={say("keeping.howItIsDrunk")}
+                  value={warm ? "warm" : "cold"}
+                  options={[
+                    { value: "warm", label: say("keeping.warmed"), gloss: say("keeping.gentlyBelowTheBoil") },
+                    { value: "cold", label: say("keeping.cold"), gloss: say("keeping.asItComesOutOf") },
+                  ]}
+                  onPick={(v) => setWarm(v === "warm")}
+                />
+              )}
+            </Word>
+          }
+          drinker={
+            <Word label={say("keeping.drinker")} shown={drinker}>
+              {() => (
+                <OneOf
+                  label={say("keeping.drinker")}
+                  value={who ?? ""}
+                  options={[
+                    ...(jar.drinkerId ? [] : [{ value: "", label: madeFor }]),
+                    ...people.map(personOption),
+                  ]}
+                  onPick={(v) => {
+                    setDrinkerId(v || undefined);
+                    setChosen(undefined);
+                  }}
+                />
+              )}
+            </Word>
+          }
+        />
       </p>
       {cautions.length > 0 && (
         <ul className="mt-2 flex flex-col gap-2.5">
@@ -81,7 +91,7 @@ function Planned({ jar, onSaid }: { jar: JarResponse; onSaid: Said }) {
         </ul>
       )}
       {stopped ? (
-        <p className="mt-3 text-muted">Choose another drinker, or another pot.</p>
+        <p className="mt-3 text-muted">{say("keeping.chooseAnotherDrinkerOrAnother")}</p>
       ) : (
         <>
           <ol className="mt-2 list-decimal space-y-1 pl-6 text-lg">
@@ -91,46 +101,68 @@ function Planned({ jar, onSaid }: { jar: JarResponse; onSaid: Said }) {
           </ol>
           <p className="mt-2 flex flex-wrap gap-x-5 text-muted text-sm">
             <span>
-              out of the jar{" "}
-              <Why what="What leaves the jar" workings={workings.fromJarMl} className="text-ink">
-                {millilitres(fromJarMl)}
-              </Why>
+              <Said
+                of="keeping.outOfTheJar"
+                whatLeavesThe={
+                  <Why
+                    what={say("keeping.whatLeavesTheJar")}
+                    workings={workings.fromJarMl}
+                    className="text-ink"
+                  >
+                    {millilitres(fromJarMl)}
+                  </Why>
+                }
+              />
             </span>
             {waterMl > 0 && (
               <span>
-                water{" "}
-                <Why what="Water" workings={workings.waterMl} className="text-ink">
-                  {millilitres(waterMl)}
-                </Why>
+                <Said
+                  of="keeping.waterWater2"
+                  water={
+                    <Why what={say("keeping.water")} workings={workings.waterMl} className="text-ink">
+                      {millilitres(waterMl)}
+                    </Why>
+                  }
+                />
               </span>
             )}
             {warmingMin != null && (
               <span>
-                on the flame{" "}
-                <Why what="Time on the flame" workings={workings.warmingMin} className="text-ink">
-                  {warmingMin.toFixed(1)} min
-                </Why>
+                <Said
+                  of="keeping.onTheFlame"
+                  timeOnThe={
+                    <Why
+                      what={say("keeping.timeOnTheFlame")}
+                      workings={workings.warmingMin}
+                      className="text-ink"
+                    >
+                      <Said of="keeping.min" warmingMin={warmingMin.toFixed(1)} />
+                    </Why>
+                  }
+                />
               </span>
             )}
           </p>
           {fromJarMl > jar.leftMl + 1 && (
             <p className="mt-2 font-semibold text-amber-text">
-              There are only {millilitres(jar.leftMl)} in it: the cup will be smaller.
+              <Said of="keeping.thereAreOnlyInIt" amount={millilitres(jar.leftMl)} />
             </p>
           )}
           <p className="mt-3 flex flex-wrap gap-3">
             <Primary
               onClick={() =>
-                onSaid(
+                onDone(
                   jar.id,
                   confirm(jar.id, { kind: "cup-begun", value: ml, warm, drinkerId }),
-                  `A cup of ${jar.name} is begun.`,
+                  say("keeping.aCupOfIsBegun", { name: jar.name }),
                 )
               }
             >
-              Make it, step by step
+              {say("keeping.makeItStepByStep")}
             </Primary>
-            <Secondary onClick={() => pour(jar, fromJarMl, drinkerId, onSaid)}>Poured</Secondary>
+            <Secondary onClick={() => pour(jar, fromJarMl, drinkerId, onDone)}>
+              {say("keeping.poured")}
+            </Secondary>
           </p>
         </>
       )}
@@ -139,17 +171,17 @@ function Planned({ jar, onSaid }: { jar: JarResponse; onSaid: Said }) {
 }
 
 /** @param drinkerId who drinks it, when that is said; else whoever the pot was made for */
-function pour(jar: JarResponse, fromJarMl: number, drinkerId: string | undefined, onSaid: Said) {
+function pour(jar: JarResponse, fromJarMl: number, drinkerId: string | undefined, onDone: OnDone) {
   const poured = Math.min(fromJarMl, jar.leftMl);
-  onSaid(
+  onDone(
     jar.id,
     confirm(jar.id, { kind: "poured", value: poured, drinkerId }),
-    `${millilitres(poured)} poured out of the jar of ${jar.name}.`,
+    say("keeping.pouredOutOfTheJar", { amount: millilitres(poured), name: jar.name }),
   );
 }
 
 /** The cup that is being made: what is done, what is now and how long it still takes, what comes. */
-function Making({ jar, making, onSaid }: { jar: JarResponse; making: CupMaking; onSaid: Said }) {
+function Making({ jar, making, onDone }: { jar: JarResponse; making: CupMaking; onDone: OnDone }) {
   useNow(1000);
   const other = usePeople().data?.find((p) => p.id === making.drinkerId);
   const now = making.acts.findIndex((a) => !a.doneAt);
@@ -157,8 +189,12 @@ function Making({ jar, making, onSaid }: { jar: JarResponse; making: CupMaking; 
   return (
     <>
       <p className="mt-3 text-lg">
-        A cup of {millilitres(making.ml)}, {making.warm ? "warmed" : "cold"}
-        {other && `, for ${other.name}`}:
+        <Said
+          of="keeping.aCupOf"
+          amount={millilitres(making.ml)}
+          how={making.warm ? "warmed" : "cold"}
+          said={other && say("keeping.for", { name: other.name })}
+        />
       </p>
       <ol className="mt-2 space-y-1 text-lg">
         {making.acts.map((a, i) => (
@@ -168,7 +204,7 @@ function Making({ jar, making, onSaid }: { jar: JarResponse; making: CupMaking; 
             className={`border-l-[5px] py-1 pl-3 ${i === now ? "border-ember" : "border-hairline"} ${a.doneAt ? "text-muted" : ""}`}
           >
             {a.doneAt && <span aria-hidden>✓ </span>}
-            {a.doneAt && <span className="sr-only">done: </span>}
+            {a.doneAt && <span className="sr-only">{say("keeping.done")} </span>}
             <span className={i === now ? "font-semibold" : ""}>{a.text}</span>
             {i === now && (
               <span className="mt-1 flex flex-wrap items-center gap-x-5 gap-y-2">
@@ -184,10 +220,14 @@ function Making({ jar, making, onSaid }: { jar: JarResponse; making: CupMaking; 
                   type="button"
                   className="min-h-12 rounded-one bg-ember px-6 font-semibold text-ember-ink"
                   onClick={() =>
-                    onSaid(jar.id, confirm(jar.id, { kind: "cup-acted", act: i }), `Done: ${a.text}`)
+                    onDone(
+                      jar.id,
+                      confirm(jar.id, { kind: "cup-acted", act: i }),
+                      say("keeping.doneText2", { text: a.text }),
+                    )
                   }
                 >
-                  Done
+                  {say("keeping.done2")}
                 </button>
               </span>
             )}
@@ -196,12 +236,16 @@ function Making({ jar, making, onSaid }: { jar: JarResponse; making: CupMaking; 
       </ol>
       <p className="mt-3 flex flex-wrap gap-3">
         {now < 0 ? (
-          <Primary onClick={() => pour(jar, making.fromJarMl, making.drinkerId, onSaid)}>It is drunk</Primary>
+          <Primary onClick={() => pour(jar, making.fromJarMl, making.drinkerId, onDone)}>
+            {say("keeping.itIsDrunk")}
+          </Primary>
         ) : (
-          <Secondary onClick={() => pour(jar, making.fromJarMl, making.drinkerId, onSaid)}>Poured</Secondary>
+          <Secondary onClick={() => pour(jar, making.fromJarMl, making.drinkerId, onDone)}>
+            {say("keeping.poured")}
+          </Secondary>
         )}
         <Secondary onClick={() => confirm(jar.id, { kind: "undone", event: making.id })}>
-          Not after all
+          {say("keeping.notAfterAll")}
         </Secondary>
       </p>
     </>

@@ -3,56 +3,71 @@ import { confirm } from "../../api/outbox";
 import { Primary } from "../../parts/Field";
 import { millilitres } from "../../parts/say";
 import { Why } from "../../parts/Why";
-import type { Said } from "./Cup";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
+import type { OnDone } from "./Cup";
 
 /** How a tincture is taken: by the drop or the spoon, how strong it is, and a dose of it. */
-export function Drops({ jar, drops, onSaid }: { jar: JarResponse; drops: DropsLine; onSaid: Said }) {
+export function Drops({ jar, drops, onDone }: { jar: JarResponse; drops: DropsLine; onDone: OnDone }) {
   const count = Math.round(drops.drops);
   const { workings: why } = drops;
   return (
     <>
       <p className="mt-3 max-w-prose text-lg">
-        A dose is{" "}
-        <Why what="Drops" workings={why.drops} className="font-semibold">
-          {count} drops
-        </Why>
-        , that is{" "}
-        <Why what="A dose" workings={why.doseMl}>
-          {drops.doseMl.toFixed(1)} mL
-        </Why>{" "}
-        or{" "}
-        <Why what="By the spoon" workings={why.teaspoons}>
-          {drops.teaspoons.toFixed(1)} of a level teaspoon
-        </Why>
-        , in a little water, at most {drops.timesADay} times a day.
+        <Said
+          of="keeping.aDoseIsThatIs"
+          drops={
+            <Why what={say("keeping.drops2")} workings={why.drops} className="font-semibold">
+              <Said of="keeping.drops" count={count} />
+            </Why>
+          }
+          aDose={
+            <Why what={say("keeping.aDose")} workings={why.doseMl}>
+              <Said of="keeping.ml" doseMl={drops.doseMl.toFixed(1)} />
+            </Why>
+          }
+          byTheSpoon={
+            <Why what={say("keeping.byTheSpoon")} workings={why.teaspoons}>
+              <Said of="keeping.ofALevelTeaspoon" teaspoons={drops.teaspoons.toFixed(1)} />
+            </Why>
+          }
+          timesADay={drops.timesADay}
+        />
       </p>
       <p className="mt-1 text-muted">
-        Drawn 1 :{" "}
-        <Why what="Menstruum on a gram of herb" workings={why.strength}>
-          {drops.strength.toFixed(1)}
-        </Why>
-        {drops.alcoholPercent != null && (
-          <>
-            , with{" "}
-            <Why what="Alcohol" workings={why.alcoholPercent}>
-              {Math.round(drops.alcoholPercent)} % of alcohol
+        <Said
+          of="keeping.drawn1ClosedAndIn"
+          menstruumOnA={
+            <Why what={say("keeping.menstruumOnAGramOf")} workings={why.strength}>
+              {drops.strength.toFixed(1)}
             </Why>
-            : {drops.alcoholG?.toFixed(1)} g in a dose
-          </>
-        )}
-        . Closed and in the dark it keeps for months.
+          }
+          part={
+            drops.alcoholPercent != null && (
+              <Said
+                of="keeping.withGInADose"
+                alcohol={
+                  <Why what={say("keeping.alcohol")} workings={why.alcoholPercent}>
+                    <Said of="keeping.ofAlcohol" alcoholPercent={Math.round(drops.alcoholPercent)} />
+                  </Why>
+                }
+                alcoholG={drops.alcoholG?.toFixed(1)}
+              />
+            )
+          }
+        />
       </p>
       <p className="mt-3">
         <Primary
           onClick={() =>
-            onSaid(
+            onDone(
               jar.id,
               confirm(jar.id, { kind: "poured", value: Math.min(drops.doseMl, jar.leftMl) }),
-              `${count} drops of ${jar.name} taken, ${millilitres(drops.doseMl)}.`,
+              say("keeping.dropsOfTaken", { count, name: jar.name, amount: millilitres(drops.doseMl) }),
             )
           }
         >
-          Taken: {String(count)} drops
+          <Said of="keeping.takenDrops" string={String(count)} />
         </Primary>
       </p>
     </>

@@ -4,6 +4,7 @@ import * as length from "../../api/length.gen";
 import { DateField, NumberField, Primary, SelectField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
 import { Trouble } from "../../parts/states";
+import { say } from "../../words/say";
 import { FORMS } from "../recipe/doc";
 
 /** Puts something of a herb into the house; where it usually stands, and moved from there. */
@@ -31,20 +32,25 @@ export function Fill() {
       }}
     >
       <h2 id="fill" className="text-2xl">
-        Put a tin on it
+        {say("keeping.putATinOnIt")}
       </h2>
       <div className="mt-2 grid grid-cols-2 gap-4">
         <div className="col-span-2">
-          <HerbPicker value={herb} onPick={setHerb} label="Herb in the tin" />
+          <HerbPicker value={herb} onPick={setHerb} label={say("keeping.herbInTheTin")} />
         </div>
-        <SelectField label="Form" value={form} options={FORMS} onChange={setForm} />
-        <NumberField label="How much, if known" unit="g" value={grams} onChange={setGrams} />
+        <SelectField label={say("keeping.form")} value={form} options={FORMS} onChange={setForm} />
+        <NumberField
+          label={say("keeping.howMuchIfKnown")}
+          unit={say("keeping.g")}
+          value={grams}
+          onChange={setGrams}
+        />
         <div className="col-span-2">
-          <DateField label="Filled on (today when left open)" value={filledOn} onChange={setFilledOn} />
+          <DateField label={say("keeping.filledOnTodayWhenLeft")} value={filledOn} onChange={setFilledOn} />
         </div>
         <TextField
           className="col-span-2"
-          label="Where from"
+          label={say("keeping.whereFrom")}
           most={length.LINE}
           value={note}
           onChange={setNote}
@@ -52,7 +58,7 @@ export function Fill() {
       </div>
       {put.error && <Trouble error={put.error} />}
       <div className="mt-4">
-        <Primary busy={!herb}>Put it on the shelf</Primary>
+        <Primary busy={!herb}>{say("keeping.putItOnTheShelf")}</Primary>
       </div>
     </form>
   );

@@ -7,10 +7,12 @@ import { Secondary } from "../../parts/Field";
 import { Glossed } from "../../parts/Glossed";
 import { useInSight } from "../../parts/inSight";
 import { day, millilitres, moment } from "../../parts/say";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { TextWord } from "../household/inPlace";
 import { secondOrder } from "../live/again";
 import { writeOrder } from "../sheet/order";
-import { Cup, type Said } from "./Cup";
+import { Cup, type OnDone } from "./Cup";
 import { Drops } from "./Drops";
 import { useDrawn } from "./drawn";
 
@@ -21,11 +23,12 @@ const TALLEST_PX = 150;
 
 /** What stands beside a jar, by its age. */
 function until({ jar }: JarResponse, now: Date): { words: string; care: boolean } {
-  if (!jar.goodUntil || !jar.drinkBy) return { words: "keeps", care: false };
-  if (jar.age === "over") return { words: `past its time since ${moment(jar.drinkBy, now)}`, care: true };
+  if (!jar.goodUntil || !jar.drinkBy) return { words: say("keeping.keeps"), care: false };
+  if (jar.age === "over")
+    return { words: say("keeping.pastItsTimeSince", { when: moment(jar.drinkBy, now) }), care: true };
   if (jar.age === "doubtful")
-    return { words: `look and smell first; ${moment(jar.drinkBy, now)} at the latest`, care: true };
-  return { words: `drink by ${moment(jar.goodUntil, now)}`, care: jar.age === "going" };
+    return { words: say("keeping.lookAndSmellFirstAt", { when: moment(jar.drinkBy, now) }), care: true };
+  return { words: say("keeping.drinkBy", { when: moment(jar.goodUntil, now) }), care: jar.age === "going" };
 }
 
 /** The fridge: the rest of pots in jars, to one scale and filled to their level; what is about to go stands first. */
@@ -34,38 +37,38 @@ export function Fridge({
   marcs,
   gone,
   now,
-  onSaid,
+  onDone,
 }: {
   jars: JarResponse[];
   marcs: MarcInFridge[];
   /** The brew whose jar’s label was read, when it is nowhere any more. */
   gone: string | null;
   now: Date;
-  onSaid: Said;
+  onDone: OnDone;
 }) {
   return (
     <section aria-labelledby="jars">
       <h1 id="jars" className="text-3xl">
-        In the fridge
+        {say("keeping.inTheFridge")}
       </h1>
-      {jars.length === 0 && (
-        <p className="mt-1 text-muted">
-          No jar. What is left of a pot is put into one on the page of its brew: “Keep the rest”.
-        </p>
-      )}
-      <Jars jars={jars} now={now} onSaid={onSaid} />
+      {jars.length === 0 && <p className="mt-1 text-muted">{say("keeping.noJarWhatIsLeft")}</p>}
+      <Jars jars={jars} now={now} onDone={onDone} />
       {gone && (
         <p role="status" className="mt-3 border-amber border-l-[5px] pl-3">
-          The jar of this label is empty, or gone.{" "}
-          <Link to={`/brew/${gone}`} className="underline underline-offset-4">
-            Its brew
-          </Link>
+          <Said
+            of="keeping.theJarOfThisLabel"
+            link={
+              <Link to={`/brew/${gone}`} className="underline underline-offset-4">
+                {say("keeping.itsBrew")}
+              </Link>
+            }
+          />
         </p>
       )}
       {marcs.length > 0 && (
-        <ul aria-label="Spent herbs" className="mt-4 max-w-2xl border-hairline border-t">
+        <ul aria-label={say("keeping.spentHerbs")} className="mt-4 max-w-2xl border-hairline border-t">
           {marcs.map((m) => (
-            <Spent key={m.id} marc={m} now={now} onSaid={onSaid} />
+            <Spent key={m.id} marc={m} now={now} onDone={onDone} />
           ))}
         </ul>
       )}
@@ -74,7 +77,7 @@ export function Fridge({
 }
 
 /** Jars to one scale, filled to their level; one of them is opened by a tap. */
-export function Jars({ jars, now, onSaid }: { jars: JarResponse[]; now: Date; onSaid: Said }) {
+export function Jars({ jars, now, onDone }: { jars: JarResponse[]; now: Date; onDone: OnDone }) {
   // The square on a jar’s label leads to it.
   const labelled = useSearchParams()[0].get("jar");
   const [openId, setOpenId] = useState<string | null>(labelled);
@@ -95,7 +98,11 @@ export function Jars({ jars, now, onSaid }: { jars: JarResponse[]; now: Date; on
                   type="button"
                   className="w-full text-left hover:bg-strip aria-expanded:bg-strip"
                   aria-expanded={j.id === openId}
-                  aria-label={`The jar of ${j.name}: ${millilitres(j.leftMl)}, ${age.words}`}
+                  aria-label={say("keeping.theJarOf", {
+                    name: j.name,
+                    amount: millilitres(j.leftMl),
+                    words: age.words,
+                  })}
                   onClick={() => setOpenId(j.id === openId ? null : j.id)}
                 >
                   <span className="block border-ink border-b-2" style={{ minHeight: TALLEST_PX + ABOVE + 4 }}>
@@ -116,7 +123,9 @@ export function Jars({ jars, now, onSaid }: { jars: JarResponse[]; now: Date; on
                   <span className="figure block text-lg">{millilitres(j.leftMl)}</span>
                   {j.jar.note && <span className="block pr-3 text-muted">{j.jar.note}</span>}
                   {j.making && (
-                    <span className="block pr-3 font-semibold text-ember-text">a cup is made of it</span>
+                    <span className="block pr-3 font-semibold text-ember-text">
+                      {say("keeping.aCupIsMadeOf")}
+                    </span>
                   )}
                   <span className={`block pr-3 ${age.care ? "font-semibold text-amber-text" : "text-muted"}`}>
                     {age.words}
@@ -133,16 +142,16 @@ export function Jars({ jars, now, onSaid }: { jars: JarResponse[]; now: Date; on
           className="mt-3 min-h-11 underline underline-offset-4"
           onClick={() => setAll(true)}
         >
-          The other {jars.length - SHOWN} jars
+          <Said of="keeping.theOtherJars" count={jars.length - SHOWN} />
         </button>
       )}
-      {open && <OneJar key={open.id} jar={open} labelled={open.id === labelled} now={now} onSaid={onSaid} />}
+      {open && <OneJar key={open.id} jar={open} labelled={open.id === labelled} now={now} onDone={onDone} />}
     </>
   );
 }
 
 /** Spent herbs in their bowl, and what becomes of them. */
-function Spent({ marc, now, onSaid }: { marc: MarcInFridge; now: Date; onSaid: Said }) {
+function Spent({ marc, now, onDone }: { marc: MarcInFridge; now: Date; onDone: OnDone }) {
   const navigate = useNavigate();
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-hairline border-b py-2">
@@ -161,11 +170,13 @@ function Spent({ marc, now, onSaid }: { marc: MarcInFridge; now: Date; onSaid: S
         />
       </svg>
       <span className="min-w-0 grow">
-        <span className="font-semibold">Spent herbs of {marc.name}</span>
+        <span className="font-semibold">
+          <Said of="keeping.spentHerbsOf" name={marc.name} />
+        </span>
         <span className={`block text-sm ${marc.over ? "font-semibold text-amber-text" : "text-muted"}`}>
           {marc.over
-            ? `past their day since ${moment(marc.until, now)}: onto the compost`
-            : `brewed once more by ${moment(marc.until, now)}, or onto the compost`}
+            ? say("keeping.pastTheirDaySinceOnto", { when: moment(marc.until, now) })
+            : say("keeping.brewedOnceMoreByOr", { when: moment(marc.until, now) })}
         </span>
       </span>
       <span className="flex gap-4 text-sm">
@@ -186,22 +197,22 @@ function Spent({ marc, now, onSaid }: { marc: MarcInFridge; now: Date; onSaid: S
             }}
             className="relative inline-flex min-h-9 items-center underline underline-offset-4 max-sm:min-h-11"
           >
-            plan the second brew
+            {say("keeping.planTheSecondBrew")}
           </Link>
         )}
         <button
           type="button"
           className="min-h-9 underline underline-offset-4 max-sm:min-h-11"
-          aria-label={`gone: the spent herbs of ${marc.name}`}
+          aria-label={say("keeping.goneTheSpentHerbsOf", { name: marc.name })}
           onClick={() =>
-            onSaid(
+            onDone(
               marc.id,
               confirm(marc.id, { kind: "marc-gone" }),
-              `The spent herbs of ${marc.name} are gone.`,
+              say("keeping.theSpentHerbsOfAre", { name: marc.name }),
             )
           }
         >
-          gone
+          {say("keeping.gone")}
         </button>
       </span>
     </li>
@@ -213,13 +224,13 @@ function OneJar({
   jar,
   labelled,
   now,
-  onSaid,
+  onDone,
 }: {
   jar: JarResponse;
   /** Whether it is the one whose label was read. */
   labelled: boolean;
   now: Date;
-  onSaid: Said;
+  onDone: OnDone;
 }) {
   const it = useInSight<HTMLDivElement>(labelled);
   const age = until(jar, now);
@@ -227,37 +238,63 @@ function OneJar({
   return (
     <div ref={it} className="mt-4 max-w-2xl border-water border-l-[5px] pl-4">
       <p>
-        <Link to={`/brew/${jar.id}`} className="font-semibold underline underline-offset-4">
-          {jar.name}
-        </Link>{" "}
-        for {jar.drinkerName || "whoever drinks it"}, made {day(jar.jar.madeAt)}, in the{" "}
-        {jar.vessel.name.toLowerCase()}. {jar.text && <Glossed text={jar.text} />}
-        {age.care && <span className="font-semibold text-amber-text"> It is {ageWords(jar)}.</span>}
+        <Said
+          of="keeping.forMadeInThe"
+          link={
+            <Link to={`/brew/${jar.id}`} className="font-semibold underline underline-offset-4">
+              {jar.name}
+            </Link>
+          }
+          drinkerName={jar.drinkerName || say("keeping.whoeverDrinksIt")}
+          day={day(jar.jar.madeAt)}
+          name={jar.vessel.name.toLowerCase()}
+          glossed={jar.text && <Glossed text={jar.text} />}
+          ageWords={
+            age.care && (
+              <span className="font-semibold text-amber-text">
+                {" "}
+                <Said of="keeping.itIs" ageWords={ageWords(jar)} />
+              </span>
+            )
+          }
+        />
       </p>
       <p className="mt-1 text-muted">
-        On the jar:{" "}
-        <TextWord
-          label="What stands on the jar"
-          shown={jar.jar.note || "nothing yet"}
-          value={jar.jar.note}
-          onKeep={(text, close) => {
-            onSaid(jar.id, confirm(jar.id, { kind: "jar-noted", text }), `The jar of ${jar.name} is marked.`);
-            close();
-          }}
+        <Said
+          of="keeping.onTheJar"
+          whatStandsOn={
+            <TextWord
+              label={say("keeping.whatStandsOnTheJar")}
+              shown={jar.jar.note || say("keeping.nothingYet")}
+              value={jar.jar.note}
+              onKeep={(text, close) => {
+                onDone(
+                  jar.id,
+                  confirm(jar.id, { kind: "jar-noted", text }),
+                  say("keeping.theJarOfIsMarked", { name: jar.name }),
+                );
+                close();
+              }}
+            />
+          }
         />
       </p>
       {jar.drops ? (
-        <Drops jar={jar} drops={jar.drops} onSaid={onSaid} />
+        <Drops jar={jar} drops={jar.drops} onDone={onDone} />
       ) : (
-        !over && <Cup jar={jar} onSaid={onSaid} />
+        !over && <Cup jar={jar} onDone={onDone} />
       )}
       <p className="mt-3">
         <Secondary
           onClick={() =>
-            onSaid(jar.id, confirm(jar.id, { kind: "emptied" }), `The jar of ${jar.name} is gone.`)
+            onDone(
+              jar.id,
+              confirm(jar.id, { kind: "emptied" }),
+              say("keeping.theJarOfIsGone", { name: jar.name }),
+            )
           }
         >
-          {over ? "Throw it away" : "It is gone"}
+          {over ? say("keeping.throwItAway") : say("keeping.itIsGone")}
         </Secondary>
         {!over && (
           <a
@@ -266,7 +303,7 @@ function OneJar({
             rel="noreferrer"
             className="ml-4 inline-flex min-h-11 items-center underline underline-offset-4"
           >
-            A label for it
+            {say("keeping.aLabelForIt")}
           </a>
         )}
       </p>
@@ -276,7 +313,7 @@ function OneJar({
 
 const ageWords = ({ jar }: JarResponse) =>
   jar.age === "over"
-    ? "past the longest time that is given: throw it away"
+    ? say("keeping.pastTheLongestTimeThat")
     : jar.age === "doubtful"
-      ? "past its cautious time: look at it and smell it first"
-      : "about to go";
+      ? say("keeping.pastItsCautiousTimeLook")
+      : say("keeping.aboutToGo");

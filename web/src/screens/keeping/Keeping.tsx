@@ -8,7 +8,9 @@ import { SearchField } from "../../parts/SearchField";
 import { counted } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { Undo } from "../../parts/Undo";
-import type { Said } from "./Cup";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
+import type { OnDone } from "./Cup";
 import { useDrawn } from "./drawn";
 import { Fill } from "./Fill";
 import { Fridge } from "./Jars";
@@ -27,14 +29,14 @@ export default function Keeping() {
   const labelled = useSearchParams()[0].get("jar");
   const [said, setSaid] = useState<{ brewId: string; event: string; words: string }>();
   // Both at once: the fridge stands over the shelf, and would push it down.
-  if (shelf.isPending || keeping.isPending) return <Loading what="what is kept" />;
+  if (shelf.isPending || keeping.isPending) return <Loading what={say("keeping.whatIsKept")} />;
   if (shelf.error) return <Trouble error={shelf.error} again={() => shelf.refetch()} />;
-  const onSaid: Said = (brewId, event, words) => setSaid({ brewId, event, words });
+  const onDone: OnDone = (brewId, event, words) => setSaid({ brewId, event, words });
   const kept = keeping.data;
   const now = new Date(kept?.serverNow ?? 0);
   return (
     <div className="grid gap-x-14 gap-y-10 pt-6 lg:grid-cols-[minmax(0,1fr)_320px]">
-      <title>Keeping · Ember Cup</title>
+      <title>{say("keeping.keepingEmberCup")}</title>
       <div className="lg:col-span-2">
         {kept ? (
           <>
@@ -43,7 +45,7 @@ export default function Keeping() {
               marcs={kept.marcs}
               gone={kept.jars.some((j) => j.id === labelled) ? null : labelled}
               now={now}
-              onSaid={onSaid}
+              onDone={onDone}
             />
             {said && (
               <Undo
@@ -54,7 +56,7 @@ export default function Keeping() {
                 }}
               />
             )}
-            <Dark jars={kept.standing} bottles={kept.jars.filter((j) => j.drops)} now={now} onSaid={onSaid} />
+            <Dark jars={kept.standing} bottles={kept.jars.filter((j) => j.drops)} now={now} onDone={onDone} />
           </>
         ) : (
           <Trouble error={keeping.error} again={() => keeping.refetch()} />
@@ -88,13 +90,15 @@ function OnTheShelf({ tins: all, children }: { tins: Tin[]; children: React.Reac
     (tin: Tin) =>
       put.mutate(
         { ...asItIs(tin), filledOn: undefined, grams: tin.grams ?? undefined },
-        { onSuccess: () => setChanged({ was: tin, words: "filled anew today" }) },
+        { onSuccess: () => setChanged({ was: tin, words: say("keeping.filledAnewToday") }) },
       ),
     [put.mutate],
   );
   const gone = useCallback(
     (tin: Tin) =>
-      remove.mutate(tin.id, { onSuccess: () => setChanged({ was: tin, words: "taken off the shelf" }) }),
+      remove.mutate(tin.id, {
+        onSuccess: () => setChanged({ was: tin, words: say("keeping.takenOffTheShelf") }),
+      }),
     [remove.mutate],
   );
   const back = () => {
@@ -114,30 +118,37 @@ function OnTheShelf({ tins: all, children }: { tins: Tin[]; children: React.Reac
       {fresh.length > 0 && (
         <section aria-labelledby="fresh" className="mb-8">
           <h2 id="fresh" className="text-3xl">
-            Fresh
+            {say("keeping.fresh")}
           </h2>
-          <p className="mt-1 text-muted">
-            What is fresh has a short life; where it stands decides how short.
-          </p>
+          <p className="mt-1 text-muted">{say("keeping.whatIsFreshHasA")}</p>
           <ul className="mt-3 border-hairline border-t">{fresh.slice(0, drawn).map(line)}</ul>
         </section>
       )}
       <section aria-labelledby="tins">
         <h2 id="tins" className="text-3xl">
-          On the shelf
+          {say("keeping.onTheShelf")}
         </h2>
         <p className="mt-1 text-muted">
-          {counted(onShelf.length, "tin")}
-          {stale.length > 0 && `, ${stale.length} past their time`}. A stale herb gives less: smell it, and
-          fill it anew.
+          <Said
+            of="keeping.aStaleHerbGivesLess"
+            counted={counted(onShelf.length, "tin")}
+            said={stale.length > 0 && say("keeping.pastTheirTime", { count: stale.length })}
+          />
         </p>
-        {all.length === 0 && <Empty title="No tins yet">Put the first one on the shelf here.</Empty>}
+        {all.length === 0 && (
+          <Empty title={say("keeping.noTinsYet")}>{say("keeping.putTheFirstOneOn")}</Empty>
+        )}
         {children}
         {all.length > 6 && (
           <div className="mt-3 flex flex-wrap items-baseline gap-x-6 gap-y-1">
-            <SearchField label="with the words" example="sage, allotment" value={words} onChange={setWords} />
+            <SearchField
+              label={say("keeping.withTheWords")}
+              example={say("keeping.sageAllotment")}
+              value={words}
+              onChange={setWords}
+            />
             <label className="flex items-baseline gap-2">
-              <span className="text-muted">first</span>
+              <span className="text-muted">{say("keeping.first")}</span>
               <select
                 value={sort}
                 onChange={(e) => setSort(e.target.value as Sort)}
@@ -159,7 +170,7 @@ function OnTheShelf({ tins: all, children }: { tins: Tin[]; children: React.Reac
             className="mt-3 min-h-11 underline underline-offset-4"
             onClick={() => setWhole(true)}
           >
-            The other {tins.length - SHOWN}
+            <Said of="keeping.theOther" count={tins.length - SHOWN} />
           </button>
         )}
       </section>

@@ -6,7 +6,9 @@ import { ShakingDays } from "../../drawings/ShakingDays";
 import { ABOVE, Silhouette } from "../../drawings/Silhouette";
 import { Primary, Secondary } from "../../parts/Field";
 import { day } from "../../parts/say";
-import type { Said } from "./Cup";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
+import type { OnDone } from "./Cup";
 import { Jars } from "./Jars";
 
 const TALLEST_PX = 130;
@@ -16,24 +18,22 @@ export function Dark({
   jars,
   bottles,
   now,
-  onSaid,
+  onDone,
 }: {
   jars: StandingJar[];
   bottles: JarResponse[];
   now: Date;
-  onSaid: Said;
+  onDone: OnDone;
 }) {
   if (jars.length + bottles.length === 0) return null;
   const pxPerCm = TALLEST_PX / Math.max(...jars.map((j) => j.vessel.heightCm), 1);
   return (
     <section aria-labelledby="standing" className="mt-8">
       <h2 id="standing" className="text-3xl">
-        In the dark
+        {say("keeping.inTheDark")}
       </h2>
-      <Jars jars={bottles} now={now} onSaid={onSaid} />
-      {jars.length > 0 && (
-        <p className="mt-4 text-muted">Long jars are shaken once a day, and pressed when their time is up.</p>
-      )}
+      <Jars jars={bottles} now={now} onDone={onDone} />
+      {jars.length > 0 && <p className="mt-4 text-muted">{say("keeping.longJarsAreShakenOnce")}</p>}
       <ul className="mt-3 flex flex-wrap gap-x-12 gap-y-6">
         {jars.map((j) => (
           <li key={j.id} className="flex gap-2">
@@ -50,8 +50,10 @@ export function Dark({
               <Link to={`/brew/${j.id}`} className="font-semibold underline underline-offset-4">
                 {j.name}
               </Link>
-              <p className="text-muted text-sm">in {j.menstruum}</p>
-              <Shaken brewId={j.id} shaking={j.shaking} now={now} onSaid={onSaid} />
+              <p className="text-muted text-sm">
+                <Said of="keeping.in" menstruum={j.menstruum} />
+              </p>
+              <Shaken brewId={j.id} shaking={j.shaking} now={now} onDone={onDone} />
               <p className="mt-1 text-sm">
                 <a
                   href={`/api/labels.pdf?paper=roll&jar=${j.id}`}
@@ -59,7 +61,7 @@ export function Dark({
                   rel="noreferrer"
                   className="relative underline underline-offset-4 max-sm:reach"
                 >
-                  A label for it
+                  {say("keeping.aLabelForIt")}
                 </a>
               </p>
             </div>
@@ -75,17 +77,17 @@ export function Shaken({
   brewId,
   shaking,
   now,
-  onSaid,
+  onDone,
 }: {
   brewId: string;
   shaking: ShakingLine;
   now: Date;
-  onSaid?: Said;
+  onDone?: OnDone;
 }) {
   const over = shaking.press <= dayOf(now);
   const shake = () => {
     const event = confirm(brewId, { kind: "shaken" });
-    onSaid?.(brewId, event, "Shaken today.");
+    onDone?.(brewId, event, say("keeping.shakenToday"));
   };
   return (
     <>
@@ -93,13 +95,15 @@ export function Shaken({
         <ShakingDays days={shaking.days} />
       </div>
       <p className={`mt-1 text-sm ${over ? "font-semibold text-amber-text" : "text-muted"}`}>
-        {over ? "its time is up: strain and press it" : `pressed on ${day(noonOf(shaking.press))}`}
+        {over
+          ? say("keeping.itsTimeIsUpStrain")
+          : say("keeping.pressedOn", { day: day(noonOf(shaking.press)) })}
       </p>
       <p className="mt-2">
         {shaking.due ? (
-          <Primary onClick={shake}>Shaken today</Primary>
+          <Primary onClick={shake}>{say("keeping.shakenToday2")}</Primary>
         ) : (
-          over && <Secondary onClick={shake}>Shaken</Secondary>
+          over && <Secondary onClick={shake}>{say("keeping.shaken")}</Secondary>
         )}
       </p>
     </>

@@ -6,12 +6,14 @@ import { OpenFile } from "../../parts/OpenFile";
 import { grams } from "../../parts/say";
 import { Trouble } from "../../parts/states";
 import { OneOf, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 type Paper = "a4" | "letter" | "roll";
 const PAPERS: { value: Paper; label: string; gloss: string }[] = [
-  { value: "a4", label: "A4 sheets", gloss: "24 on each" },
-  { value: "letter", label: "letter sheets", gloss: "21 on each" },
-  { value: "roll", label: "a roll", gloss: "one after the other, 62 × 35 mm" },
+  { value: "a4", label: say("keeping.a4Sheets"), gloss: say("keeping.24OnEach") },
+  { value: "letter", label: say("keeping.letterSheets"), gloss: say("keeping.21OnEach") },
+  { value: "roll", label: say("keeping.aRoll"), gloss: say("keeping.oneAfterTheOther62") },
 ];
 
 /** The shelf on paper and as a table, and tins out of one. */
@@ -24,18 +26,29 @@ export function Tables({ tins, jars }: { tins: Tin[]; jars: JarResponse[] }) {
       <p className="mt-2 flex flex-wrap items-baseline gap-x-5 gap-y-1 text-sm">
         {tins.length + jars.length > 0 && (
           <span>
-            <a
-              href={`/api/labels.pdf?paper=${paper}&everything=true`}
-              target="_blank"
-              rel="noreferrer"
-              className="relative underline underline-offset-4 max-sm:reach"
-            >
-              Labels for all of it
-            </a>{" "}
-            on{" "}
-            <Word label="Paper of the labels" shown={PAPERS.find((p) => p.value === paper)?.label ?? ""}>
-              {() => <OneOf label="Paper" value={paper} options={PAPERS} onPick={setPaper} />}
-            </Word>
+            <Said
+              of="keeping.on"
+              link={
+                <a
+                  href={`/api/labels.pdf?paper=${paper}&everything=true`}
+                  target="_blank"
+                  rel="noreferrer"
+                  className="relative underline underline-offset-4 max-sm:reach"
+                >
+                  {say("keeping.labelsForAllOfIt")}
+                </a>
+              }
+              paperOfThe={
+                <Word
+                  label={say("keeping.paperOfTheLabels")}
+                  shown={PAPERS.find((p) => p.value === paper)?.label ?? ""}
+                >
+                  {() => (
+                    <OneOf label={say("keeping.paper")} value={paper} options={PAPERS} onPick={setPaper} />
+                  )}
+                </Word>
+              }
+            />
           </span>
         )}
         <a
@@ -43,10 +56,10 @@ export function Tables({ tins, jars }: { tins: Tin[]; jars: JarResponse[] }) {
           download
           className="relative underline underline-offset-4 max-sm:reach"
         >
-          The tins as a table
+          {say("keeping.theTinsAsATable")}
         </a>
         <OpenFile
-          label="A table of tins"
+          label={say("keeping.aTableOfTins")}
           accept=".csv,.txt,text/csv"
           onFiles={([table]) => {
             if (!table) return;
@@ -60,7 +73,7 @@ export function Tables({ tins, jars }: { tins: Tin[]; jars: JarResponse[] }) {
               className="relative underline underline-offset-4 max-sm:reach"
               onClick={choose}
             >
-              Tins out of a table
+              {say("keeping.tinsOutOfATable")}
             </button>
           )}
         </OpenFile>
@@ -81,8 +94,8 @@ export function Tables({ tins, jars }: { tins: Tin[]; jars: JarResponse[] }) {
   );
 }
 
-const tinsSaid = (n: number) => (n === 1 ? "One tin was" : `${n} tins were`);
-const rowsSaid = (n: number) => (n === 1 ? "one row was" : `${n} rows were`);
+const tinsSaid = (n: number) => (n === 1 ? say("keeping.oneTinWas") : say("keeping.tinsWere", { n }));
+const rowsSaid = (n: number) => (n === 1 ? say("keeping.oneRowWas") : say("keeping.rowsWere", { n }));
 
 /** What was made of a table, row by row, before anything is kept. */
 function Read({
@@ -102,19 +115,27 @@ function Read({
     <div role="status" className="mt-3 border-water border-l-[5px] pl-4">
       {made.kept > 0 ? (
         <p>
-          {tinsSaid(made.kept)} put on the shelf{bad > 0 && `; ${rowsSaid(bad)} left out`}.
+          <Said
+            of="keeping.putOnTheShelf"
+            tinsSaid={tinsSaid(made.kept)}
+            said={bad > 0 && say("keeping.leftOut", { rowsSaid: rowsSaid(bad) })}
+          />
         </p>
       ) : (
         <>
           <p>
-            {tinsSaid(good)} read{bad > 0 && `, ${rowsSaid(bad)} not understood`}. Nothing is kept yet.
+            <Said
+              of="keeping.readNothingIsKeptYet"
+              tinsSaid={tinsSaid(good)}
+              said={bad > 0 && say("keeping.notUnderstood", { rowsSaid: rowsSaid(bad) })}
+            />
           </p>
-          <ul className="mt-2 gap-8 text-sm sm:columns-2" aria-label="Rows of the table">
+          <ul className="mt-2 gap-8 text-sm sm:columns-2" aria-label={say("keeping.rowsOfTheTable")}>
             {made.lines.map((l) => (
               <li key={l.row} className={l.problem ? "text-amber-text" : ""}>
                 {l.row}. {l.common ?? l.text}
                 {l.problem ? `: ${l.problem}` : `, ${l.form}${l.grams != null ? `, ${grams(l.grams)}` : ""}`}
-                {!l.problem && l.fillsAnew && " (there already: filled anew)"}
+                {!l.problem && l.fillsAnew && say("keeping.thereAlreadyFilledAnew")}
               </li>
             ))}
           </ul>
@@ -123,10 +144,12 @@ function Read({
       <p className="mt-2 flex flex-wrap gap-3">
         {made.kept === 0 && good > 0 && (
           <Primary busy={busy} onClick={onKeep}>
-            Put {good} on the shelf
+            <Said of="keeping.putOnTheShelfGood2" good={good} />
           </Primary>
         )}
-        <Secondary onClick={onClose}>{made.kept > 0 ? "Good" : "Leave it"}</Secondary>
+        <Secondary onClick={onClose}>
+          {made.kept > 0 ? say("keeping.good") : say("keeping.leaveIt")}
+        </Secondary>
       </p>
     </div>
   );

@@ -6,6 +6,8 @@ import { ThingShape } from "../../drawings/Things";
 import { useInSight } from "../../parts/inSight";
 import { fullDate, grams } from "../../parts/say";
 import { OneOf, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { DayWord, NumberWord, TextWord, useInPlace } from "../household/inPlace";
 import { asItIs, isFresh, PLACES, share } from "./things";
 
@@ -14,7 +16,7 @@ function leftSaid(t: Tin): string {
   if (!t.left) return "";
   const { grams: left, lowG, highG, brews } = t.left;
   if (brews === 0) return grams(left);
-  return highG - lowG < 0.5 ? grams(left) : `about ${grams(left)}`;
+  return highG - lowG < 0.5 ? grams(left) : say("keeping.about", { weight: grams(left) });
 }
 
 interface LineProps {
@@ -41,7 +43,7 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
     }),
   );
   const until = tin.bestBefore
-    ? `${tin.stale ? "past its time since" : "good until"} ${fullDate(tin.bestBefore)}`
+    ? `${tin.stale ? say("keeping.pastItsTimeSince2") : say("keeping.goodUntil")} ${fullDate(tin.bestBefore)}`
     : "keeps";
   return (
     <li
@@ -58,10 +60,14 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
         </Link>
         <span className="block text-muted text-sm max-sm:leading-10">
           {tin.form},{" "}
-          <Word quiet label={`Where ${tin.common} stands`} shown={PLACES[tin.place]?.words ?? tin.place}>
+          <Word
+            quiet
+            label={say("keeping.whereStands", { common: tin.common })}
+            shown={PLACES[tin.place]?.words ?? tin.place}
+          >
             {(close) => (
               <OneOf
-                label="Where it stands"
+                label={say("keeping.whereItStands")}
                 value={tin.place}
                 options={tin.places.map((p) => ({
                   value: p,
@@ -73,20 +79,23 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
             )}
           </Word>{" "}
           <span className="whitespace-nowrap">
-            since{" "}
-            <DayWord
-              quiet
-              label={`Day of ${tin.common}`}
-              shown={fullDate(tin.filledOn)}
-              value={tin.filledOn}
-              wrong={it.wrong("filledOn")}
-              onKeep={(filledOn, close) => it.keep({ filledOn }, close)}
+            <Said
+              of="keeping.since"
+              day={
+                <DayWord
+                  quiet
+                  label={say("keeping.dayOf", { common: tin.common })}
+                  shown={fullDate(tin.filledOn)}
+                  value={tin.filledOn}
+                  wrong={it.wrong("filledOn")}
+                  onKeep={(filledOn, close) => it.keep({ filledOn }, close)}
+                />
+              }
             />
-            ,
           </span>{" "}
           <TextWord
             quiet
-            label={`A word on ${tin.common}`}
+            label={say("keeping.aWordOn", { common: tin.common })}
             shown={tin.note || "+"}
             value={tin.note}
             wrong={it.wrong("note")}
@@ -97,8 +106,8 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
       </span>
       <span className="text-right">
         <NumberWord
-          label={`How much is in ${tin.common}`}
-          shown={leftSaid(tin) || "weigh it"}
+          label={say("keeping.howMuchIsIn", { common: tin.common })}
+          shown={leftSaid(tin) || say("keeping.weighIt")}
           value={tin.left?.grams}
           of="mass"
           field="grams"
@@ -108,19 +117,30 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
         />
         {tin.left && tin.left.brews > 0 && (
           <span className="block text-muted text-sm max-sm:w-24">
-            {tin.left.brews === 1 ? "taken from once" : `taken from ${tin.left.brews} times`} since{" "}
-            {grams(tin.grams ?? 0)}
+            <Said
+              of="keeping.sinceHow2"
+              how={
+                tin.left.brews === 1
+                  ? say("keeping.takenFromOnce")
+                  : say("keeping.takenFromTimes", { brews: tin.left.brews })
+              }
+              weight={grams(tin.grams ?? 0)}
+            />
           </span>
         )}
       </span>
       <span
         className={`text-sm max-sm:col-span-2 max-sm:col-start-2 ${tin.stale ? "font-semibold text-amber-text" : tin.going ? "text-amber-text" : "text-muted"}`}
       >
-        <Word quiet label={`Why ${tin.common} keeps so long`} shown={until}>
+        <Word quiet label={say("keeping.whyKeepsSoLong", { common: tin.common })} shown={until}>
           {() => (
             <p className="max-w-72 p-1">
               {tin.why}
-              {tin.source && <span className="mt-1 block text-muted text-sm">Source: {tin.source}</span>}
+              {tin.source && (
+                <span className="mt-1 block text-muted text-sm">
+                  <Said of="keeping.source" source={tin.source} />
+                </span>
+              )}
             </p>
           )}
         </Word>
@@ -129,7 +149,7 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
             to={`/choose?words=${encodeURIComponent(tin.common)}`}
             className="ml-2 underline underline-offset-4"
           >
-            use it up
+            {say("keeping.useItUp")}
           </Link>
         )}
       </span>
@@ -137,18 +157,18 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
         <button
           type="button"
           className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
-          aria-label={`filled anew today: ${tin.common}`}
+          aria-label={say("keeping.filledAnewTodayCommon2", { common: tin.common })}
           onClick={() => onFill(tin)}
         >
-          filled anew
+          {say("keeping.filledAnew")}
         </button>
         <button
           type="button"
           className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
-          aria-label={`gone: take ${tin.common} off the shelf`}
+          aria-label={say("keeping.goneTakeOffTheShelf", { common: tin.common })}
           onClick={() => onGone(tin)}
         >
-          gone
+          {say("keeping.gone")}
         </button>
       </span>
     </li>

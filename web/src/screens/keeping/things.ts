@@ -1,4 +1,5 @@
 import type { Tin } from "../../api/client";
+import { say } from "../../words/say";
 
 /** What was done to a tin last, and how it was before. */
 export interface Changed {
@@ -8,18 +9,18 @@ export interface Changed {
 
 export type Sort = "first" | "name" | "left";
 export const SORTS: { value: Sort; label: string }[] = [
-  { value: "first", label: "what is to be used first" },
-  { value: "name", label: "by name" },
-  { value: "left", label: "what runs out first" },
+  { value: "first", label: say("keeping.whatIsToBeUsed") },
+  { value: "name", label: say("keeping.byName") },
+  { value: "left", label: say("keeping.whatRunsOutFirst") },
 ];
 
 /** Where things stand, as it is said within a sentence. */
 export const PLACES: Record<string, { words: string; gloss: string }> = {
-  shelf: { words: "on the shelf", gloss: "closed, dry and dark" },
-  counter: { words: "on the counter", gloss: "fresh, at hand" },
-  water: { words: "in water", gloss: "cut branches in a glass" },
-  fridge: { words: "in the fridge", gloss: "closed; what is fresh without air" },
-  freezer: { words: "frozen", gloss: "juice in cubes, the rest in bags" },
+  shelf: { words: say("keeping.onTheShelf2"), gloss: say("keeping.closedDryAndDark") },
+  counter: { words: say("keeping.onTheCounter"), gloss: say("keeping.freshAtHand") },
+  water: { words: say("keeping.inWater"), gloss: say("keeping.cutBranchesInAGlass") },
+  fridge: { words: say("keeping.inTheFridge2"), gloss: say("keeping.closedWhatIsFreshWithout") },
+  freezer: { words: say("keeping.frozen"), gloss: say("keeping.juiceInCubesTheRest") },
 };
 
 /** A tin as the wire takes it, without how much is in it. */

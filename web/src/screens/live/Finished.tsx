@@ -5,6 +5,8 @@ import { useRecipe } from "../../api/queries";
 import { measuredOut } from "../../parts/measured";
 import { clock, day, forWhom } from "../../parts/say";
 import { TakeAway } from "../../parts/TakeAway";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { writeOrder } from "../sheet/order";
 import { asNoted, sameOrder } from "./again";
 import { Note } from "./Note";
@@ -20,8 +22,8 @@ function Remove({ brew }: { brew: BrewResponse }) {
     <div className="mt-6 text-sm">
       <TakeAway
         name={brew.name}
-        words="Delete this brew"
-        sureWords="Yes, delete it with its note"
+        words={say("live.deleteThisBrew")}
+        sureWords={say("live.yesDeleteItWithIts")}
         error={remove.error}
         onTake={() => remove.mutate(brew.id, { onSuccess: () => navigate("/notebook") })}
       />
@@ -34,15 +36,15 @@ export function Finished({ brew }: { brew: BrewResponse }) {
   const whom = forWhom(brew.drinkerName, brew.plan.others, brew.plan.cupMl);
   return (
     <div className="pt-6">
-      <title>{`${brew.name} · Ember Cup`}</title>
+      <title>{say("live.emberCup", { name: brew.name })}</title>
       <p className="md:hidden">
         <Link to="/" className="relative max-sm:reach text-muted">
-          ‹ Today
+          {say("live.today")}
         </Link>
       </p>
       <h1 className="text-[2rem]">{brew.name}</h1>
       <p className="mt-1 text-muted">
-        {brew.phase === "abandoned" ? "Given up " : "Made "}
+        {brew.phase === "abandoned" ? say("live.givenUp") : say("live.made")}
         {brew.startedAt && `${day(brew.startedAt)}, ${clock(brew.startedAt)}`}
         {brew.readyAt && `–${clock(brew.readyAt)}`}
         {whom && `,${whom}`}
@@ -50,7 +52,7 @@ export function Finished({ brew }: { brew: BrewResponse }) {
       <div className="mt-6 grid grid-cols-[minmax(0,1fr)] gap-12 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
         <section aria-labelledby="note">
           <h2 id="note" className="text-2xl">
-            How was it?
+            {say("live.howWasIt")}
           </h2>
           <Note brew={brew} />
           <Photo brew={brew} />
@@ -58,7 +60,7 @@ export function Finished({ brew }: { brew: BrewResponse }) {
         </section>
         <section aria-labelledby="planned">
           <h2 id="planned" className="text-2xl">
-            Planned and done
+            {say("live.plannedAndDone")}
           </h2>
           <PlannedAndDone brew={brew} />
           {brew.phase === "finished" && <Servings brew={brew} />}
@@ -71,7 +73,7 @@ export function Finished({ brew }: { brew: BrewResponse }) {
                   to={`/notebook?recipe=${brew.recipeId}`}
                   className="relative max-sm:reach underline underline-offset-4"
                 >
-                  Over time
+                  {say("live.overTime")}
                 </Link>
               </>
             )}
@@ -80,11 +82,11 @@ export function Finished({ brew }: { brew: BrewResponse }) {
                 to={`/compare?of=${brew.ancestorId},${brew.id}`}
                 className="relative max-sm:reach underline underline-offset-4"
               >
-                Beside the one before
+                {say("live.besideTheOneBefore")}
               </Link>
             )}
             <Link to="/notebook" className="relative max-sm:reach underline underline-offset-4">
-              To the notebook
+              {say("live.toTheNotebook")}
             </Link>
           </p>
         </section>
@@ -106,11 +108,11 @@ function Again({ brew }: { brew: BrewResponse }) {
         to={`/sheet/${brew.recipeId}?${writeOrder(noted?.order ?? order)}`}
         className="relative font-semibold max-sm:reach underline underline-offset-4"
       >
-        {noted && noted.done.length > 0 ? "Again, with this change" : "Brew it again"}
+        {noted && noted.done.length > 0 ? say("live.againWithThisChange") : say("live.brewItAgain")}
       </Link>
       {noted && noted.left.length > 0 && (
         <span className="w-full text-muted text-sm">
-          Left to you, as the sheet cannot do it: {noted.left.join("; ")}.
+          <Said of="live.leftToYouAsThe" list={noted.left.join("; ")} />
         </span>
       )}
     </>

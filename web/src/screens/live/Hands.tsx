@@ -3,6 +3,8 @@ import { confirm } from "../../api/outbox";
 import { ofStage, powerOf, ripens } from "../../api/steps";
 import { useKey } from "../../parts/Keys";
 import { millilitres } from "../../parts/say";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 type Turn = NonNullable<TurnedRequest["turn"]>;
 
@@ -28,25 +30,25 @@ export function Hands({ brew }: { brew: BrewResponse }) {
   return (
     <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2">
       <button type="button" className={button} onClick={lid}>
-        {fire.lid ? "Lid off" : "Lid on"}
+        {fire.lid ? say("live.lidOff") : say("live.lidOn")}
       </button>
       {ripe && (
         <>
           <button type="button" className={button} onClick={smells}>
-            Smells ready
+            {say("live.smellsReady")}
           </button>
           <button
             type="button"
             className={button}
             onClick={() => confirm(brew.id, { kind: "step-done", step: step.key, sign: "colour" })}
           >
-            Looks ready
+            {say("live.looksReady")}
           </button>
         </>
       )}
       {onFlame && (
         <Setting
-          name="Flame"
+          name={say("live.flame")}
           all={FLAMES.map((f) => ({ value: f, words: f }))}
           now={fire.flame}
           onPick={(f) => turn(`flame-${f}`)}
@@ -91,15 +93,17 @@ function Marc({ brew, pressed, turn }: { brew: BrewResponse; pressed: boolean; t
   return (
     <div className="mt-2 flex flex-wrap items-center gap-x-4">
       <Setting
-        name="The spent herbs"
+        name={say("live.theSpentHerbs")}
         all={[
-          { value: "drained", words: "let it drip" },
-          { value: "pressed", words: "press it" },
+          { value: "drained", words: say("live.letItDrip") },
+          { value: "pressed", words: say("live.pressIt") },
         ]}
         now={pressed ? "pressed" : "drained"}
         onPick={(m) => turn(`marc-${m}`)}
       />
-      <span className="text-muted">{millilitres(brew.leftMl)} for the mugs</span>
+      <span className="text-muted">
+        <Said of="live.forTheMugs" amount={millilitres(brew.leftMl)} />
+      </span>
     </div>
   );
 }
@@ -107,12 +111,12 @@ function Marc({ brew, pressed, turn }: { brew: BrewResponse; pressed: boolean; t
 /** What an event was, as its undo says it. */
 export function eventWords(brew: BrewResponse, event: BrewResponse["events"][number]): string {
   if (event.kind === "step-done") {
-    return `“${brew.plan.steps.find((s) => s.key === event.step)?.confirm ?? "the last step"}”`;
+    return `“${brew.plan.steps.find((s) => s.key === event.step)?.confirm ?? say("live.theLastStep")}”`;
   }
   if (event.kind === "turned") return `“${event.text}”`;
-  if (event.kind === "poured") return `the ${event.text} poured`;
+  if (event.kind === "poured") return say("live.thePoured", { text: event.text });
   if (event.kind === "kept" || event.kind === "emptied") return `“${event.text?.toLowerCase()}”`;
-  return `the reading, ${event.text}`;
+  return say("live.theReading", { text: event.text });
 }
 
 const UNDOABLE = ["step-done", "turned", "measured", "poured", "kept", "emptied"];

@@ -4,6 +4,8 @@ import type { BrewResponse } from "../../api/client";
 import { scaleOf } from "../../api/house";
 import { confirm } from "../../api/outbox";
 import { apart } from "../../parts/say";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { type KitchenReadings, useKitchenReadings } from "./devices";
 import { Unread } from "./Unread";
 
@@ -70,15 +72,18 @@ export function Instruments({ brew, kitchen }: { brew: BrewResponse; kitchen: Ki
           className="min-h-11 max-md:min-h-14 underline underline-offset-4"
           onClick={() => void setSpeed(1)}
         >
-          No pot at hand? Use the simulated kitchen
+          {say("live.noPotAtHandUse")}
         </button>
       </p>
     );
   }
   return (
-    <section aria-label="Simulated kitchen" className="mb-4 border-water border-l-4 pl-3">
+    <section aria-label={say("live.simulatedKitchen")} className="mb-4 border-water border-l-4 pl-3">
       <p className="font-semibold">
-        Simulated kitchen <span className="font-normal text-muted">its stove is not the plan’s</span>
+        <Said
+          of="live.simulatedKitchenItsStove2"
+          itsStove={<span className="font-normal text-muted">{say("live.itsStoveIsNotThe")}</span>}
+        />
       </p>
       <Unread since={lostSince} />
       <p className="mt-1 flex flex-wrap items-baseline gap-x-5" aria-live="off">
@@ -89,13 +94,20 @@ export function Instruments({ brew, kitchen }: { brew: BrewResponse; kitchen: Ki
           {scaleOf("temperature").unit}
         </span>
         <span>
-          <span className="figure text-2xl">{readings ? apart("mass", readings.weightG).number : "–"}</span>{" "}
-          {scaleOf("mass").unit} on the scale
+          <Said
+            of="live.onTheScale"
+            number={
+              <span className="figure text-2xl">
+                {readings ? apart("mass", readings.weightG).number : "–"}
+              </span>
+            }
+            unit={scaleOf("mass").unit}
+          />
         </span>
-        <span>{readings?.boils ? "it boils" : "quiet"}</span>
+        <span>{readings?.boils ? say("live.itBoils") : "quiet"}</span>
       </p>
       <div className="mt-1 flex flex-wrap items-center gap-x-4">
-        <span className="flex gap-3" role="group" aria-label="Speed of its clock">
+        <span className="flex gap-3" role="group" aria-label={say("live.speedOfItsClock")}>
           {SPEEDS.map((s) => (
             <button
               key={s}
@@ -109,13 +121,17 @@ export function Instruments({ brew, kitchen }: { brew: BrewResponse; kitchen: Ki
           ))}
         </span>
         <label className="flex min-h-14 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4"
-            checked={auto}
-            onChange={(e) => setAuto(e.target.checked)}
+          <Said
+            of="live.confirmByTheInstruments"
+            field={
+              <input
+                type="checkbox"
+                className="size-4"
+                checked={auto}
+                onChange={(e) => setAuto(e.target.checked)}
+              />
+            }
           />
-          confirm by the instruments
         </label>
       </div>
     </section>

@@ -12,6 +12,8 @@ import { useNow } from "../../parts/now";
 import { clock, forWhom, millilitres, moment, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { Loading, Missing } from "../../parts/states";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { Measures } from "../sheet/Measures";
 import { writeOrder } from "../sheet/order";
 import { movedOrder } from "./again";
@@ -27,11 +29,11 @@ export default function Live() {
     brew: (data) => keepNewer(JSON.parse(data)),
     beat: () => {},
   });
-  if (brew.isPending) return <Loading what="the brew" />;
+  if (brew.isPending) return <Loading what={say("live.theBrew")} />;
   if (brew.error)
     return (
       <Missing error={brew.error} again={() => brew.refetch()} to="/notebook">
-        Look in the notebook
+        {say("live.lookInTheNotebook")}
       </Missing>
     );
   const b = brew.data;
@@ -40,8 +42,7 @@ export default function Live() {
       {lostSince && (
         <Notice>
           <p role="status" className="border-amber border-l-[5px] px-4 py-1.5 text-sm md:px-6">
-            Not live since {clock(lostSince)}: trying again. The clocks here go on, and what you confirm is
-            kept.
+            <Said of="live.notLiveSinceTryingAgain" clock={clock(lostSince)} />
           </p>
         </Notice>
       )}
@@ -67,38 +68,47 @@ function Planned({ brew }: { brew: BrewResponse }) {
   const left = (new Date(plan.startAt).getTime() - at()) / 1000;
   return (
     <div className="pt-6">
-      <title>{`${brew.name} · Ember Cup`}</title>
+      <title>{say("live.emberCup", { name: brew.name })}</title>
       <h1 className="text-[2rem]">{brew.name}</h1>
       <p className="mt-2 text-lg">
-        {plan.cups} {plan.cups === 1 ? "cup" : "cups"} of {millilitres(plan.cupMl)}
-        {forWhom(brew.drinkerName, plan.others, plan.cupMl)}, in the {plan.vessel.name}. Starts at{" "}
-        {moment(plan.startAt, present())}, ready {moment(plan.readyAt, present())}.
+        <Said
+          of="live.ofInTheStartsAt"
+          cups={plan.cups}
+          how={plan.cups === 1 ? "cup" : "cups"}
+          amount={millilitres(plan.cupMl)}
+          forWhom={forWhom(brew.drinkerName, plan.others, plan.cupMl)}
+          name={plan.vessel.name}
+          when={moment(plan.startAt, present())}
+          when2={moment(plan.readyAt, present())}
+        />
       </p>
       <p className="figure mt-4 text-7xl" role="timer">
         {timer(left)}
       </p>
-      <p className="text-muted">{left > 0 ? "until it starts" : "since it should have started"}</p>
+      <p className="text-muted">
+        {left > 0 ? say("live.untilItStarts") : say("live.sinceItShouldHaveStarted")}
+      </p>
       <div className="mt-6 flex flex-wrap gap-3">
         <button
           type="button"
           className="min-h-14 rounded-one bg-ember px-6 font-semibold text-ember-ink text-lg"
           onClick={() => confirm(brew.id, { kind: "started" })}
         >
-          Start now
+          {say("live.startNow")}
         </button>
         <button
           type="button"
           className="min-h-14 rounded-one border border-ink px-6"
           onClick={() => confirm(brew.id, { kind: "abandoned" })}
         >
-          Not today
+          {say("live.notToday")}
         </button>
         {brew.recipeId && (
           <Link
             to={`/sheet/${brew.recipeId}?${writeOrder(movedOrder(brew, kept.data?.recipe))}`}
             className="grid min-h-14 place-items-center rounded-one border border-ink px-6"
           >
-            Move or change it
+            {say("live.moveOrChangeIt")}
           </Link>
         )}
       </div>

@@ -6,6 +6,7 @@ import { confirm } from "../../api/outbox";
 import { Choice } from "../../parts/Choice";
 import { LIKINGS, Liking, likingWords } from "../../parts/Liking";
 import { FELT } from "../../parts/say";
+import { say } from "../../words/say";
 import { COLOURS, Swatch } from "./colours";
 
 /** How the cup was: what is kept, or the form for it. */
@@ -24,18 +25,18 @@ function NoteShown({ brew, onEdit }: { brew: BrewResponse; onEdit: () => void })
     <div className="mt-3">
       {n ? (
         <dl className="grid grid-cols-[8rem_1fr] gap-y-2">
-          <dt className="text-muted">Strength felt</dt>
-          <dd>{FELT.find((f) => f.value === n.strength)?.label ?? "not said"}</dd>
-          <dt className="text-muted">Liking</dt>
+          <dt className="text-muted">{say("live.strengthFelt")}</dt>
+          <dd>{FELT.find((f) => f.value === n.strength)?.label ?? say("live.notSaid")}</dd>
+          <dt className="text-muted">{say("live.liking")}</dt>
           <dd>
             {n.liking > 0 && <Liking of={n.liking} className="mr-2" />}
             {likingWords(n.liking)}
           </dd>
-          <dt className="text-muted">What it was like</dt>
-          <dd>{n.taste || "not said"}</dd>
+          <dt className="text-muted">{say("live.whatItWasLike")}</dt>
+          <dd>{n.taste || say("live.notSaid")}</dd>
           {(n.colour || n.clarity) && (
             <>
-              <dt className="text-muted">Colour</dt>
+              <dt className="text-muted">{say("live.colour")}</dt>
               <dd>
                 {n.colour && <Swatch colour={n.colour} words />} {n.clarity}
               </dd>
@@ -43,30 +44,30 @@ function NoteShown({ brew, onEdit }: { brew: BrewResponse; onEdit: () => void })
           )}
           {n.smell && (
             <>
-              <dt className="text-muted">Smell</dt>
+              <dt className="text-muted">{say("live.smell")}</dt>
               <dd>{n.smell}</dd>
             </>
           )}
           {n.effect && (
             <>
-              <dt className="text-muted">Afterwards</dt>
+              <dt className="text-muted">{say("live.afterwards")}</dt>
               <dd>{n.effect}</dd>
             </>
           )}
           {n.meanwhile && (
             <>
-              <dt className="text-muted">What else</dt>
+              <dt className="text-muted">{say("live.whatElse")}</dt>
               <dd>{n.meanwhile}</dd>
             </>
           )}
-          <dt className="text-muted">Next time</dt>
-          <dd>{n.change || "as it was"}</dd>
+          <dt className="text-muted">{say("live.nextTime")}</dt>
+          <dd>{n.change || say("live.asItWas")}</dd>
         </dl>
       ) : (
-        <p className="text-muted">Nothing noted.</p>
+        <p className="text-muted">{say("live.nothingNoted")}</p>
       )}
       <button type="button" className="mt-4 min-h-14 rounded-one border border-ink px-4" onClick={onEdit}>
-        {n ? "Change the note" : "Note something"}
+        {n ? say("live.changeTheNote") : say("live.noteSomething")}
       </button>
     </div>
   );
@@ -106,41 +107,43 @@ function NoteForm({ brew, onDone }: { brew: BrewResponse; onDone: () => void }) 
       }}
     >
       <Choice
-        label="Strength felt"
+        label={say("live.strengthFelt")}
         value={felt === undefined ? "" : String(felt)}
         options={FELT.map((f) => ({ value: String(f.value), label: f.label }))}
         onPick={(v) => setFelt(Number(v))}
       />
-      <Choice label="Liking" value={String(liking)} options={LIKINGS} onPick={(v) => setLiking(Number(v))} />
+      <Choice
+        label={say("live.liking")}
+        value={String(liking)}
+        options={LIKINGS}
+        onPick={(v) => setLiking(Number(v))}
+      />
       <Look look={look} onLook={setLook} field={field} />
       <label>
-        <span className="text-muted">What it was like</span>
+        <span className="text-muted">{say("live.whatItWasLike")}</span>
         <textarea
           rows={2}
           maxLength={length.NOTE}
           className={field}
           value={taste}
           onChange={(e) => setTaste(e.target.value)}
-          placeholder="round, a little bitter at the end"
+          placeholder={say("live.roundALittleBitterAt")}
         />
       </label>
       <label>
-        <span className="text-muted">What to change next time</span>
+        <span className="text-muted">{say("live.whatToChangeNextTime")}</span>
         <textarea
           rows={2}
           maxLength={length.NOTE}
           className={field}
           value={change}
           onChange={(e) => setChange(e.target.value)}
-          placeholder="a little more bark"
+          placeholder={say("live.aLittleMoreBark")}
         />
-        <span className="text-muted text-sm">
-          The sheet does for you: minutes longer or shorter, stronger or weaker, cups, “half the …”, “a third
-          more …”, “without …”.
-        </span>
+        <span className="text-muted text-sm">{say("live.theSheetDoesForYou")}</span>
       </label>
       <div className="-mt-2 flex flex-wrap gap-2">
-        {["stronger", "weaker", "5 min longer", "5 min shorter"].map((w) => (
+        {["stronger", "weaker", say("live.5MinLonger"), say("live.5MinShorter")].map((w) => (
           <button
             key={w}
             type="button"
@@ -155,7 +158,7 @@ function NoteForm({ brew, onDone }: { brew: BrewResponse; onDone: () => void }) 
         type="submit"
         className="min-h-14 rounded-one bg-ember px-6 font-semibold text-ember-ink text-lg"
       >
-        Keep the note
+        {say("live.keepTheNote")}
       </button>
     </form>
   );
@@ -175,7 +178,7 @@ function Look({ look, onLook, field }: { look: Looked; onLook: (l: Looked) => vo
     <>
       <div>
         <span className="text-muted" id="liquor">
-          Colour of the liquor
+          {say("live.colourOfTheLiquor")}
         </span>
         <RadioGroup.Root
           aria-labelledby="liquor"
@@ -203,24 +206,24 @@ function Look({ look, onLook, field }: { look: Looked; onLook: (l: Looked) => vo
         </RadioGroup.Root>
         <Choice
           quiet
-          label="How clear it is"
+          label={say("live.howClearItIs")}
           value={look.clarity}
           options={["clear", "cloudy", "sediment"].map((c) => ({
             value: c,
-            label: c === "sediment" ? "with sediment" : c,
+            label: c === "sediment" ? say("live.withSediment") : c,
           }))}
           onPick={(clarity) => onLook({ ...look, clarity })}
         />
       </div>
       <details>
         <summary className="min-h-14 cursor-pointer py-2 text-muted underline underline-offset-4">
-          Smell, afterwards, and what else
+          {say("live.smellAfterwardsAndWhatElse")}
         </summary>
         {(
           [
-            ["smell", "Smell", "hay, honey, smoke", length.LINE],
-            ["effect", "Afterwards, in your own words", "slept early", length.REMARK],
-            ["meanwhile", "What else was going on", "long walk, heavy supper", length.REMARK],
+            ["smell", say("live.smell"), "hay, honey, smoke", length.LINE],
+            ["effect", say("live.afterwardsInYourOwnWords"), say("live.sleptEarly"), length.REMARK],
+            ["meanwhile", say("live.whatElseWasGoingOn"), say("live.longWalkHeavySupper"), length.REMARK],
           ] as const
         ).map(([key, label, example, most]) => (
           <label key={key} className="mt-2 block">

@@ -13,6 +13,8 @@ import { useNow } from "../../parts/now";
 import { capital, celsius, forWhom, millilitres, moment, share, span, timer } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { FiguresOf } from "../../parts/Why";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { Shaken } from "../keeping/Standing";
 import { Measures } from "../sheet/Measures";
 import { useAlarm } from "./alarm";
@@ -36,16 +38,20 @@ function Aloud({ words }: { words: string }) {
   }, [on, words]);
   return (
     <label className="mt-3 flex min-h-14 items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-4"
-        checked={on}
-        onChange={(e) => {
-          sayThem(e.target.checked);
-          setOn(e.target.checked);
-        }}
+      <Said
+        of="live.sayEachStepAloud"
+        field={
+          <input
+            type="checkbox"
+            className="size-4"
+            checked={on}
+            onChange={(e) => {
+              sayThem(e.target.checked);
+              setOn(e.target.checked);
+            }}
+          />
+        }
       />
-      say each step aloud
     </label>
   );
 }
@@ -56,8 +62,11 @@ function Shares({ brew }: { brew: BrewResponse }) {
   if (!others || others.length === 0) return null;
   return (
     <p className="mt-2 text-lg">
-      A cup of {millilitres(cupMl)}
-      {forWhom(brew.drinkerName ?? "the drinker", others, cupMl)}.
+      <Said
+        of="live.aCupOf"
+        amount={millilitres(cupMl)}
+        forWhom={forWhom(brew.drinkerName ?? say("live.theDrinker"), others, cupMl)}
+      />
     </p>
   );
 }
@@ -77,7 +86,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
   const left = live ? (new Date(live.dueAt).getTime() - at) / 1000 : 0;
   const waits = current ? !current.handsOn : false;
   const soon = current?.kind === "reduce" && left > 0 && left <= SOON_S;
-  const due = waits && left <= 0 && current ? current.confirm : soon ? "The mark is near" : null;
+  const due = waits && left <= 0 && current ? current.confirm : soon ? say("live.theMarkIsNear") : null;
   const alarm = useAlarm(due, `${timer(left)} ${brew.name}`, brew.id);
   const kitchen = useInstruments(brew);
   const index = main.findIndex((s) => s.key === brew.nowKey);
@@ -134,7 +143,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
       ? (inVesselMl / drawn.vessel.brimMl) * drawn.vessel.heightCm + (drawn.vessel.displacedCm ?? 0)
       : undefined;
   const fire = brew.fire ? brew.fire.flame !== "off" && plan.vessel.kind === "pot" : false;
-  const headline = done ? "The cup is ready" : current.label;
+  const headline = done ? say("live.theCupIsReady") : current.label;
   const ticked = new Set(
     plan.steps
       .flatMap((p) => (p.kind === "prep" ? [p] : []))
@@ -150,10 +159,10 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
   };
   return (
     <div className="pt-3 md:pt-5">
-      <title>{`${brew.name} · Ember Cup`}</title>
+      <title>{say("live.emberCup", { name: brew.name })}</title>
       <p className="flex justify-between gap-4 text-muted md:hidden">
         <Link to="/" className="relative max-sm:reach whitespace-nowrap">
-          ‹ Today
+          {say("live.today")}
         </Link>
         <span className="truncate">
           {brew.name}, {plan.cups} {plan.cups === 1 ? "cup" : "cups"}
@@ -163,11 +172,13 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
         {brew.name}, {plan.cups} {plan.cups === 1 ? "cup" : "cups"}
         {forWhom(brew.drinkerName, plan.others, plan.cupMl)}
         {brew.readyAt && (
-          <span className="font-normal text-muted">, ready about {moment(brew.readyAt, present())}</span>
+          <span className="font-normal text-muted">
+            <Said of="live.readyAbout" when={moment(brew.readyAt, present())} />
+          </span>
         )}
       </p>
       <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-3 md:grid-cols-[minmax(0,1fr)_400px]">
-        <section aria-live="polite" aria-label="Now">
+        <section aria-live="polite" aria-label={say("live.now")}>
           <h1 className="text-[2.15rem] md:text-[2.6rem]">{headline}</h1>
           {waits && !done && (
             <>
@@ -180,27 +191,29 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
               <p className="text-muted">
                 {left > 0 ? "left" : "over"}
                 {current.until && `, ${current.until}`}
-                {coming[0] && `; then: ${short(coming[0].label)}`}
+                {coming[0] && say("live.then", { short: short(coming[0].label) })}
               </p>
             </>
           )}
           {(done || current.kind === "strain" || current.kind === "finish") && <Shares brew={brew} />}
           {!waits && !done && (
             <p className="mt-2 text-lg text-muted">
-              By hand, about {span(current.durationS)}. Confirm when it is done.
+              <Said of="live.byHandAboutConfirmWhen" time={span(current.durationS)} />
             </p>
           )}
           {waits && brew.shaking && <Shaken brewId={brew.id} shaking={brew.shaking} now={present()} />}
           {waits && <Meanwhile brew={brew} at={at} />}
           {waits && !done && left < -ABSENT_S && (
             <p className="mt-2 max-w-prose border-ember border-l-[5px] pl-3">
-              Its time ran out {span(-left)} ago.{" "}
-              {fire && <strong>Look at the pot first: left on the flame it boils dry. </strong>}
-              What that did to the cup is reckoned when you confirm.
+              <Said
+                of="live.itsTimeRanOutAgo"
+                time={span(-left)}
+                lookAt={fire && <strong>{say("live.lookAtThePotFirst")} </strong>}
+              />
             </p>
           )}
           {alarm.ringing && (
-            <p className="mt-2 flex flex-wrap gap-2" role="group" aria-label="Alarm">
+            <p className="mt-2 flex flex-wrap gap-2" role="group" aria-label={say("live.alarm")}>
               {[1, 3, 5].map((m) => (
                 <button
                   key={m}
@@ -208,7 +221,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
                   className="min-h-14 rounded-one border border-ink px-4"
                   onClick={() => alarm.snooze(m)}
                 >
-                  Quiet for {m} min
+                  <Said of="live.quietForMin" m={m} />
                 </button>
               ))}
             </p>
@@ -216,7 +229,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
           {current && <Otherwise brew={brew} current={current} />}
           <Changed brew={brew} overS={overS} />
         </section>
-        <section ref={pot.ref} aria-label="Vessel" className="flex items-end gap-4">
+        <section ref={pot.ref} aria-label={say("live.vessel")} className="flex items-end gap-4">
           <VesselDrawing
             plan={drawn}
             levelCm={level}
@@ -240,7 +253,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
           )}
         </section>
       </div>
-      <section aria-label="Fire line" ref={line.ref} className="mt-3">
+      <section aria-label={say("live.fireLine")} ref={line.ref} className="mt-3">
         <FireLine
           steps={timeline.steps}
           curve={timeline.curve}
@@ -257,7 +270,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
           nowS={nowS}
           against={otherwise ? planned : undefined}
         />
-        {otherwise && <p className="text-muted text-sm">Dashed: as it was planned.</p>}
+        {otherwise && <p className="text-muted text-sm">{say("live.dashedAsItWasPlanned")}</p>}
       </section>
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-4 md:grid-cols-[minmax(0,1fr)_400px]">
         <div>
@@ -269,7 +282,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
             hidden={asks}
             className="min-h-16 w-full rounded-one bg-ember px-6 font-display font-semibold text-[1.4rem] text-ember-ink [font-stretch:85%] hover:brightness-110"
           >
-            {done ? "To the note" : current.confirm}
+            {done ? say("live.toTheNote") : current.confirm}
           </button>
           {asItIs && (
             <button
@@ -277,7 +290,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
               onClick={() => confirm(brew.id, { kind: "finished" })}
               className="mt-2 min-h-14 w-full rounded-one border border-ink px-6 text-lg"
             >
-              Drink it as it is
+              {say("live.drinkItAsItIs")}
             </button>
           )}
           <Hands brew={brew} />
@@ -289,11 +302,11 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
                 onClick={undo}
                 className="min-h-14 rounded-one border border-hairline px-4"
               >
-                Undo {eventWords(brew, last)}
+                <Said of="live.undo" eventWords={eventWords(brew, last)} />
               </button>
             )}
           </div>
-          <h2 className="sr-only">What comes next</h2>
+          <h2 className="sr-only">{say("live.whatComesNext")}</h2>
           <ul className="mt-3 border-hairline border-t">
             {coming.map((s) => (
               <li key={s.key} className="flex justify-between gap-4 border-hairline border-b py-2">
@@ -327,18 +340,18 @@ function GiveUp({ onGiveUp }: { onGiveUp: () => void }) {
         onClick={() => setSure(true)}
         className="mt-4 min-h-14 text-muted underline underline-offset-4"
       >
-        Give it up
+        {say("live.giveItUp")}
       </button>
     );
   return (
-    <div className="mt-4 border-stop border-l-[5px] pl-3" role="group" aria-label="Give it up">
-      <p>The brew ends here; what happened so far stays in the notebook.</p>
+    <div className="mt-4 border-stop border-l-[5px] pl-3" role="group" aria-label={say("live.giveItUp")}>
+      <p>{say("live.theBrewEndsHereWhat")}</p>
       <p className="mt-2 flex flex-wrap gap-3">
         <button type="button" onClick={onGiveUp} className={`${button} border-stop text-stop`}>
-          Yes, give it up
+          {say("live.yesGiveItUp")}
         </button>
         <button type="button" onClick={() => setSure(false)} className={`${button} border-ink`}>
-          No, go on
+          {say("live.noGoOn")}
         </button>
       </p>
     </div>
@@ -347,15 +360,19 @@ function GiveUp({ onGiveUp }: { onGiveUp: () => void }) {
 
 /** Where the water is that stands beside the vessel. */
 function where(plan: PlanResponse, served: boolean, read: boolean): string {
-  if (served) return plan.cups === 1 ? "in the mug" : `in ${plan.cups} mugs`;
-  return read ? "in the pot" : "predicted";
+  if (served) return plan.cups === 1 ? say("live.inTheMug") : say("live.inMugs", { cups: plan.cups });
+  return read ? say("live.inThePot") : "predicted";
 }
 
 /** "aroma 55 % instead of 74 %", when it is worth a word. */
 function moved(brew: BrewResponse, what: "aroma" | "bite"): string | false {
   return (
     brew.told.includes(what) &&
-    `${what === "bite" ? "bitterness" : what} ${share(brew[what])} instead of ${share(brew.plan[what])}`
+    say("live.insteadOf", {
+      how: what === "bite" ? "bitterness" : what,
+      share: share(brew[what]),
+      share2: share(brew.plan[what]),
+    })
   );
 }
 
@@ -364,12 +381,12 @@ function Otherwise({ brew, current }: { brew: BrewResponse; current: StepLine })
   const fire = brew.fire;
   if (!fire?.otherwise || !ofStage(current)) return null;
   const words = [
-    fire.lid !== current.lid && `the lid is ${fire.lid ? "on" : "off"}`,
-    fire.powerW !== powerOf(current) && `the flame is ${fire.flame}`,
+    fire.lid !== current.lid && say("live.theLidIs", { how: fire.lid ? "on" : "off" }),
+    fire.powerW !== powerOf(current) && say("live.theFlameIs", { flame: fire.flame }),
   ].filter(Boolean);
   return (
     <p className="mt-2 max-w-prose border-ember border-l-[5px] pl-3">
-      Other than planned, {words.join(" and ")}.
+      <Said of="live.otherThanPlanned" list={words.join(say("live.and"))} />
     </p>
   );
 }
@@ -384,10 +401,18 @@ function Changed({ brew, overS }: { brew: BrewResponse; overS: number }) {
   return (
     <p className="mt-3 max-w-prose border-amber border-l-[5px] pl-3">
       {late &&
-        `It is ${span(Math.abs(lateS))} ${lateS > 0 ? "behind" : "ahead of"} the plan, ready about ${moment(later(new Date(brew.readyAt ?? brew.plan.readyAt), overS), present())}. `}
+        say("live.itIsThePlanReady", {
+          time: span(Math.abs(lateS)),
+          how: lateS > 0 ? "behind" : say("live.aheadOf"),
+          when: moment(later(new Date(brew.readyAt ?? brew.plan.readyAt), overS), present()),
+        })}
       {stronger
-        ? `The cup will be ${brew.strengthChange > 0 ? "stronger" : "weaker"} than planned: ${share(brew.strength)} instead of ${share(brew.plan.strength)}.`
-        : `Strength stays ${share(brew.strength)}.`}
+        ? say("live.theCupWillBeThan", {
+            how: brew.strengthChange > 0 ? "stronger" : "weaker",
+            share: share(brew.strength),
+            share2: share(brew.plan.strength),
+          })
+        : say("live.strengthStays", { share: share(brew.strength) })}
       {beside.length > 0 && ` ${capital(beside.join(", "))}.`}
       {brew.advice && <strong> {brew.advice}</strong>}
     </p>

@@ -1,6 +1,7 @@
 import { usePhoto } from "../../api/changes";
 import type { BrewResponse } from "../../api/client";
 import { Trouble } from "../../parts/states";
+import { say } from "../../words/say";
 
 /** The one photo of a brew, kept in the household's own database. */
 export function Photo({ brew }: { brew: BrewResponse }) {
@@ -10,7 +11,7 @@ export function Photo({ brew }: { brew: BrewResponse }) {
       {brew.photo && (
         <img
           src={`/api/brews/${brew.id}/photo?${photo.submittedAt}`}
-          alt={`The cup of ${brew.name}`}
+          alt={say("live.theCupOf", { name: brew.name })}
           className="max-h-72 rounded-one border border-hairline"
         />
       )}
@@ -26,7 +27,7 @@ export function Photo({ brew }: { brew: BrewResponse }) {
               e.target.value = "";
             }}
           />
-          {brew.photo ? "Another photo" : "Add a photo"}
+          {brew.photo ? say("live.anotherPhoto") : say("live.addAPhoto")}
         </label>
         {brew.photo && (
           <button
@@ -34,7 +35,7 @@ export function Photo({ brew }: { brew: BrewResponse }) {
             className="underline underline-offset-4"
             onClick={() => photo.mutate(undefined)}
           >
-            Take it out
+            {say("live.takeItOut")}
           </button>
         )}
       </p>

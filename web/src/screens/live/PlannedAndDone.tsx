@@ -9,6 +9,8 @@ import { FireLine } from "../../drawings/FireLine";
 import { measuredOut } from "../../parts/measured";
 import { capital, clock, grams, millilitres, share, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { writeOrder } from "../sheet/order";
 import { secondOrder } from "./again";
 import { reality } from "./reality";
@@ -29,15 +31,18 @@ export function SecondBrew({ brew }: { brew: BrewResponse }) {
   if (!again.data || !brew.recipeId) return null;
   return (
     <p className="mt-4 max-w-prose border-herb border-l-[5px] pl-3">
-      The spent herbs once more would make a cup of {share(again.data.strength)} strength, from what is left
-      in them.{" "}
-      <Link
-        to={`/sheet/${brew.recipeId}?${writeOrder(secondOrder(brew, kept))}`}
-        className="underline underline-offset-4"
-      >
-        Plan the second brew
-      </Link>
-      , or compost them.
+      <Said
+        of="live.theSpentHerbsOnceMore"
+        share={share(again.data.strength)}
+        link={
+          <Link
+            to={`/sheet/${brew.recipeId}?${writeOrder(secondOrder(brew, kept))}`}
+            className="underline underline-offset-4"
+          >
+            {say("live.planTheSecondBrew")}
+          </Link>
+        }
+      />
     </p>
   );
 }
@@ -63,25 +68,39 @@ export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
   return (
     <div className="mt-3">
       <dl className="grid grid-cols-[8rem_1fr] gap-y-1.5">
-        <dt className="text-muted">Strength</dt>
+        <dt className="text-muted">{say("live.strength")}</dt>
         <dd>
-          planned {share(brew.plan.strength)},{" "}
-          {strained(brew) ? `as it went ${share(brew.strength)}` : "ended before there was a cup"}
+          <Said
+            of="live.planned"
+            share={share(brew.plan.strength)}
+            how={
+              strained(brew)
+                ? say("live.asItWent", { share: share(brew.strength) })
+                : say("live.endedBeforeThereWasA")
+            }
+          />
         </dd>
-        <dt className="text-muted">Herbs</dt>
+        <dt className="text-muted">{say("live.herbs")}</dt>
         <dd>
           {measuredOut(brew.plan.additions)
             .map((o) => `${grams(o.amounts.grams)} ${o.name.toLowerCase()}`)
             .join(", ")}
         </dd>
-        <dt className="text-muted">Water</dt>
+        <dt className="text-muted">{say("live.water")}</dt>
         <dd>
-          {millilitres(brew.plan.water.pourMl)} in, planned {millilitres(brew.plan.water.yieldMl)} strained
-          {strained(brew) && `, as it went ${millilitres(brew.leftMl + brew.pouredMl)}`}
+          <Said
+            of="live.inPlannedStrained"
+            amount={millilitres(brew.plan.water.pourMl)}
+            amount2={millilitres(brew.plan.water.yieldMl)}
+            said={
+              strained(brew) &&
+              say("live.asItWentAmount2", { amount: millilitres(brew.leftMl + brew.pouredMl) })
+            }
+          />
         </dd>
         {turns.length > 0 && (
           <>
-            <dt className="text-muted">By hand</dt>
+            <dt className="text-muted">{say("live.byHand")}</dt>
             <dd>{turns.map((e) => `${clock(e.at)} ${e.text}`).join(", ")}</dd>
           </>
         )}
@@ -91,9 +110,9 @@ export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
       <table className="mt-4 w-full text-sm">
         <thead>
           <tr className="border-hairline border-b text-left text-muted">
-            <th className="py-1 font-normal">Step</th>
-            <th className="py-1 text-right font-normal">planned</th>
-            <th className="py-1 pl-3 text-right font-normal">done</th>
+            <th className="py-1 font-normal">{say("live.step")}</th>
+            <th className="py-1 text-right font-normal">{say("live.planned2")}</th>
+            <th className="py-1 pl-3 text-right font-normal">{say("live.done")}</th>
           </tr>
         </thead>
         <tbody>
@@ -109,7 +128,11 @@ export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
                 <td className="whitespace-nowrap py-1.5 text-right">{span(s.durationS)}</td>
                 <td className="whitespace-nowrap py-1.5 pl-3 text-right">
                   {took === null ? "–" : span(took)}
-                  {live?.sign && <span className="block text-muted">by its {live.sign}</span>}
+                  {live?.sign && (
+                    <span className="block text-muted">
+                      <Said of="live.byIts" sign={live.sign} />
+                    </span>
+                  )}
                 </td>
               </tr>
             );
@@ -136,10 +159,12 @@ function Because({ brew, cup }: { brew: BrewResponse; cup: boolean }) {
       : [];
   });
   const turned = brew.events.filter((e) => e.kind === "turned").map((e) => e.text);
-  const what = { strength: "strength", aroma: "aroma", bite: "bitterness and tannin" } as const;
+  const what = { strength: "strength", aroma: "aroma", bite: say("live.bitternessAndTannin") } as const;
   const moved = (["strength", "aroma", "bite"] as const)
     .filter((k) => brew.told.includes(k))
-    .map((k) => `${what[k]} ${share(brew[k])} instead of ${share(brew.plan[k])}`);
+    .map((k) =>
+      say("live.insteadOfWhat2", { what: what[k], share: share(brew[k]), share2: share(brew.plan[k]) }),
+    );
   const why = [...reasons, ...(reasons.length === 0 ? turned : [])];
   return (
     <p className="mt-3 max-w-prose border-amber border-l-[5px] pl-3">
@@ -175,7 +200,7 @@ function Lines({ brew }: { brew: BrewResponse }) {
         height={width < 560 ? 176 : 190}
         against={planned}
       />
-      <p className="text-muted text-sm">Dashed: as it was planned.</p>
+      <p className="text-muted text-sm">{say("live.dashedAsItWasPlanned")}</p>
     </div>
   );
 }

@@ -3,11 +3,12 @@ import type { BrewResponse, MeasuredRequest } from "../../api/client";
 import { inCore, onScale, scaleOf } from "../../api/house";
 import * as limit from "../../api/limit.gen";
 import { confirm } from "../../api/outbox";
+import { say } from "../../words/say";
 
 const KINDS = [
-  { value: "level-cm", label: "surface under the rim", of: "length", range: limit.READ_CM },
-  { value: "volume-ml", label: "in the pot or jug", of: "volume", range: limit.READ_ML },
-  { value: "temperature-c", label: "thermometer", of: "temperature", range: limit.READ_C },
+  { value: "level-cm", label: say("live.surfaceUnderTheRim"), of: "length", range: limit.READ_CM },
+  { value: "volume-ml", label: say("live.inThePotOrJug"), of: "volume", range: limit.READ_ML },
+  { value: "temperature-c", label: say("live.thermometer"), of: "temperature", range: limit.READ_C },
 ] as const;
 
 /** What the cook reads off a spoon, a jug or a thermometer; the rest is predicted anew from it. */
@@ -24,7 +25,7 @@ export function Read({ brew }: { brew: BrewResponse }) {
         onClick={() => setOpen(true)}
         className="min-h-14 rounded-one border border-hairline px-4"
       >
-        I read …
+        {say("live.iRead")}
       </button>
     );
   }
@@ -43,7 +44,7 @@ export function Read({ brew }: { brew: BrewResponse }) {
       }}
     >
       <select
-        aria-label="What was read"
+        aria-label={say("live.whatWasRead")}
         value={kind}
         onChange={(e) => setKind(e.target.value as typeof kind)}
         className="min-h-14 border-ink border-b-2 bg-transparent px-1"
@@ -69,14 +70,14 @@ export function Read({ brew }: { brew: BrewResponse }) {
         {scale.unit}
       </label>
       <button type="submit" className="min-h-14 rounded-one bg-ink px-4 text-ground">
-        Note it
+        {say("live.noteIt")}
       </button>
       <button
         type="button"
         className="min-h-14 px-2 underline underline-offset-4"
         onClick={() => setOpen(false)}
       >
-        not now
+        {say("live.notNow")}
       </button>
     </form>
   );

@@ -2,13 +2,15 @@ import type { BrewResponse } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { present } from "../../api/present";
 import { moment, timer } from "../../parts/say";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 /** What can be got ready while the pot waits, each a line that its going in closes; and what rests, with its own clock. */
 export function Meanwhile({ brew, at }: { brew: BrewResponse; at: number }) {
   if (brew.meanwhile.length === 0) return null;
   return (
     <div className="mt-2 border-herb border-l-[5px] pl-3">
-      <strong className="text-herb">Meanwhile</strong>
+      <strong className="text-herb">{say("live.meanwhile")}</strong>
       <ul>
         {brew.meanwhile.map((key) => (
           <li key={key}>
@@ -27,7 +29,7 @@ function One({ brew, step, at }: { brew: BrewResponse; step: string; at: number 
     const left = due ? (new Date(due).getTime() - at) / 1000 : 0;
     return (
       <p className="flex min-h-10 items-center gap-3 max-md:min-h-14">
-        <span>{left > 0 ? planned.label : `${planned.label}: it has rested`}</span>
+        <span>{left > 0 ? planned.label : say("live.itHasRested", { name: planned.label })}</span>
         {left > 0 && <span className="figure text-2xl">{timer(left)}</span>}
       </p>
     );
@@ -69,23 +71,27 @@ export function NotReady({
   const resting = open.filter((o) => o.restsUntil);
   const button = "min-h-14 rounded-one border border-ink px-5 font-semibold";
   return (
-    <div role="group" aria-label="Not ready yet" className="border-amber border-l-[5px] pl-3">
+    <div role="group" aria-label={say("live.notReadyYet")} className="border-amber border-l-[5px] pl-3">
       {toDo.length > 0 && (
         <p className="text-lg">
-          Not ticked yet: <strong>{toDo.join(", ")}</strong>.
+          <Said of="live.notTickedYet" list={<strong>{toDo.join(", ")}</strong>} />
         </p>
       )}
       {resting.map((o) => (
         <p key={o.key} className="text-lg">
-          <strong>{o.herb}</strong> rests until {moment(o.restsUntil ?? "", present())}.
+          <Said
+            of="live.restsUntil"
+            herb={<strong>{o.herb}</strong>}
+            when={moment(o.restsUntil ?? "", present())}
+          />
         </p>
       ))}
       <p className="mt-2 flex flex-wrap gap-3">
         <button type="button" className={button} onClick={onGoOn}>
-          {resting.length > 0 ? "It goes in now" : "It is in, go on"}
+          {resting.length > 0 ? say("live.itGoesInNow") : say("live.itIsInGoOn")}
         </button>
         <button type="button" className={button} onClick={onWait}>
-          Not yet
+          {say("live.notYet")}
         </button>
       </p>
     </div>

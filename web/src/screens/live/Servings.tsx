@@ -4,6 +4,8 @@ import { confirm } from "../../api/outbox";
 import { present, presentMs } from "../../api/present";
 import { Glossed } from "../../parts/Glossed";
 import { millilitres, moment } from "../../parts/say";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { eventWords, lastSaid } from "./Hands";
 
 const OF_THE_REST = ["poured", "kept", "emptied", "marc-kept", "marc-gone"];
@@ -13,7 +15,7 @@ function goodFor(brew: BrewResponse): string {
   const keeps = brew.plan.keeps;
   if (!keeps) return "";
   return brew.goodUntil
-    ? ` ${keeps.text} That is by ${moment(brew.goodUntil, present())}.`
+    ? say("live.thatIsBy", { text: keeps.text, when: moment(brew.goodUntil, present()) })
     : ` ${keeps.text}`;
 }
 
@@ -26,25 +28,25 @@ export function Servings({ brew }: { brew: BrewResponse }) {
   const some = brew.servingMl > 0;
   const cup = Math.round(brew.servingMl / 5) * 5;
   return (
-    <section aria-label="Servings" className="mt-4">
+    <section aria-label={say("live.servings")} className="mt-4">
       <p>
-        {brew.pouredMl > 0 ? `${millilitres(brew.pouredMl)} poured, ` : ""}
+        {brew.pouredMl > 0 ? say("live.poured", { amount: millilitres(brew.pouredMl) }) : ""}
         {some ? (
           <Glossed
-            text={`${millilitres(brew.leftMl)} ${brew.jar ? (tincture ? "in its bottle" : "in a jar") : brew.pouredMl > 0 ? "left" : "to pour"}.${goodFor(brew)}`}
+            text={`${millilitres(brew.leftMl)} ${brew.jar ? (tincture ? say("live.inItsBottle") : say("live.inAJar")) : brew.pouredMl > 0 ? "left" : say("live.toPour")}.${goodFor(brew)}`}
           />
         ) : (
-          "nothing left."
+          say("live.nothingLeft")
         )}{" "}
         {some && brew.jar && (
           <Link to={`/keeping?jar=${brew.id}`} className="font-semibold underline underline-offset-4">
-            {tincture ? "A dose of it" : "A cup out of the jar"}
+            {tincture ? say("live.aDoseOfIt") : say("live.aCupOutOfThe")}
           </Link>
         )}
       </p>
       {brew.marc && (
         <p className="mt-1">
-          The spent herbs stand in the fridge, to be brewed once more by {moment(brew.marc.until, present())}.
+          <Said of="live.theSpentHerbsStandIn" when={moment(brew.marc.until, present())} />
         </p>
       )}
       <p className="mt-2 flex flex-wrap gap-2">
@@ -54,7 +56,7 @@ export function Servings({ brew }: { brew: BrewResponse }) {
             className="min-h-14 rounded-one border border-ink px-4"
             onClick={() => confirm(brew.id, { kind: "poured", value: cup })}
           >
-            Pour {millilitres(cup)}
+            <Said of="live.pour" amount={millilitres(cup)} />
           </button>
         )}
         {brew.mayKeep && (
@@ -63,7 +65,7 @@ export function Servings({ brew }: { brew: BrewResponse }) {
             className="min-h-14 rounded-one border border-ink px-4"
             onClick={() => confirm(brew.id, { kind: "kept" })}
           >
-            {tincture ? "Into its bottle" : "Keep the rest in a jar"}
+            {tincture ? say("live.intoItsBottle") : say("live.keepTheRestInA")}
           </button>
         )}
         {brew.mayKeepMarc && (
@@ -72,7 +74,7 @@ export function Servings({ brew }: { brew: BrewResponse }) {
             className="min-h-14 rounded-one border border-ink px-4"
             onClick={() => confirm(brew.id, { kind: "marc-kept" })}
           >
-            Keep the spent herbs
+            {say("live.keepTheSpentHerbs")}
           </button>
         )}
         {last && OF_THE_REST.includes(last.kind) && (
@@ -81,7 +83,7 @@ export function Servings({ brew }: { brew: BrewResponse }) {
             className="min-h-14 rounded-one border border-hairline px-4"
             onClick={() => confirm(brew.id, { kind: "undone", event: last.id })}
           >
-            Undo {eventWords(brew, last)}
+            <Said of="live.undo" eventWords={eventWords(brew, last)} />
           </button>
         )}
       </p>

@@ -1,5 +1,6 @@
 import { presentMs } from "../../api/present";
 import { useNow } from "../../parts/now";
+import { Said } from "../../words/Said";
 
 /** An instrument that is not heard any more: since how long, counted from its last reading. */
 export function Unread({ since }: { since: Date | null }) {
@@ -7,7 +8,7 @@ export function Unread({ since }: { since: Date | null }) {
   if (!since) return null;
   return (
     <p role="status" className="text-amber-text">
-      No reading for {Math.round((presentMs() - since.getTime()) / 1000)} s; asking again.
+      <Said of="live.noReadingForSAsking" presentMs={Math.round((presentMs() - since.getTime()) / 1000)} />
     </p>
   );
 }

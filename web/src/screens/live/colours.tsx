@@ -1,3 +1,4 @@
+import { say } from "../../words/say";
 /** Colours of liquors, from pale to brown and the few that are not: compared by eye in a white cup, day or night. */
 export const COLOURS = [
   { value: "pale", hex: "#efe9c9" },
@@ -19,7 +20,13 @@ export function Swatch({ colour, words = false }: { colour: string; words?: bool
   const c = COLOURS.find((x) => x.value === colour);
   return (
     <span className="mr-2 inline-flex items-baseline gap-1.5">
-      <svg width={14} height={14} className="self-center" role="img" aria-label={`colour: ${colour}`}>
+      <svg
+        width={14}
+        height={14}
+        className="self-center"
+        role="img"
+        aria-label={say("live.colourColour2", { colour })}
+      >
         <circle cx={7} cy={7} r={6.3} fill={c?.hex ?? "transparent"} stroke="var(--muted)" />
       </svg>
       {words && colour}

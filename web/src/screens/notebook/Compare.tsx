@@ -6,6 +6,8 @@ import { stagesOf } from "../../api/steps";
 import { likingWords } from "../../parts/Liking";
 import { clock, day, FELT, grams, millilitres, share, span } from "../../parts/say";
 import { Empty, Loading, Missing } from "../../parts/states";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { Curves } from "./Curves";
 
 /** Two or three brews side by side, in the order of the work; where they first part is marked. */
@@ -17,19 +19,19 @@ export default function Compare() {
   });
   if (ids.length < 2)
     return (
-      <Empty page title="Choose two or three brews">
+      <Empty page title={say("notebook.chooseTwoOrThreeBrews")}>
         <Link to="/notebook" className="underline underline-offset-4">
-          Tick them in the notebook
+          {say("notebook.tickThemInTheNotebook")}
         </Link>
         .
       </Empty>
     );
-  if (found.some((f) => f.isPending)) return <Loading what="the brews" />;
+  if (found.some((f) => f.isPending)) return <Loading what={say("notebook.theBrews")} />;
   const error = found.find((f) => f.error)?.error;
   if (error)
     return (
       <Missing error={error} again={() => found.map((f) => f.refetch())} to="/notebook">
-        Look in the notebook
+        {say("notebook.lookInTheNotebook")}
       </Missing>
     );
   const brews = found.map((f) => f.data as BrewResponse);
@@ -39,15 +41,17 @@ export default function Compare() {
   const columns = `repeat(${brews.length}, minmax(0, 1fr))`;
   return (
     <div className="pt-6">
-      <title>Compare · Ember Cup</title>
-      <h1 className="text-3xl">Side by side</h1>
+      <title>{say("notebook.compareEmberCup")}</title>
+      <h1 className="text-3xl">{say("notebook.sideBySide")}</h1>
       <p className="mt-1">
         {first ? (
-          <>
-            They first part at <strong>{first.what}</strong>: {first.values.join(", then ")}.
-          </>
+          <Said
+            of="notebook.theyFirstPartAt"
+            what={<strong>{first.what}</strong>}
+            list={first.values.join(say("notebook.then"))}
+          />
         ) : (
-          "Nothing that is known of them differs."
+          say("notebook.nothingThatIsKnownOf")
         )}
       </p>
       <Curves brews={brews} />
@@ -59,7 +63,7 @@ export default function Compare() {
               style={{ gridTemplateColumns: columns }}
             >
               <th className="py-2 pr-4 font-normal text-muted max-sm:col-span-full">
-                In the order of the work
+                {say("notebook.inTheOrderOfThe")}
               </th>
               {brews.map((b) => (
                 <th key={b.id} className="py-2 pr-4">
@@ -110,10 +114,10 @@ interface Row {
   differs: boolean;
 }
 
-function row(what: string, numbers: (number | null)[], say: (n: number) => string): Row {
+function row(what: string, numbers: (number | null)[], shown: (n: number) => string): Row {
   return text(
     what,
-    numbers.map((n) => (n == null ? "" : say(n))),
+    numbers.map((n) => (n == null ? "" : shown(n))),
   );
 }
 
@@ -144,7 +148,7 @@ function compared(brews: BrewResponse[]): Row[] {
     ),
     ...herbs.map((h) =>
       row(
-        `${h.toLowerCase()}, a cup`,
+        say("notebook.aCup", { h: h.toLowerCase() }),
         plans.map((p) => p.additions.find((a) => a.common === h)?.perCupG ?? null),
         grams,
       ),
@@ -154,7 +158,7 @@ function compared(brews: BrewResponse[]): Row[] {
       plans.map((p) => p.vessel.name),
     ),
     row(
-      "water in",
+      say("notebook.waterIn"),
       plans.map((p) => p.water.pourMl),
       millilitres,
     ),
@@ -167,7 +171,7 @@ function compared(brews: BrewResponse[]): Row[] {
       );
     }),
     row(
-      "strength as it went",
+      say("notebook.strengthAsItWent"),
       brews.map((b) => b.strength),
       share,
     ),
@@ -177,7 +181,7 @@ function compared(brews: BrewResponse[]): Row[] {
       share,
     ),
     row(
-      "bitterness and tannin",
+      say("notebook.bitternessAndTannin"),
       brews.map((b) => b.bite),
       share,
     ),
@@ -190,7 +194,7 @@ function compared(brews: BrewResponse[]): Row[] {
       brews.map((b) => b.note?.colour ?? ""),
     ),
     text(
-      "what it was like",
+      say("notebook.whatItWasLike"),
       brews.map((b) => b.note?.taste ?? ""),
     ),
     row(

@@ -4,6 +4,7 @@ import type { BrewResponse, CurvePoint } from "../../api/client";
 import { apart } from "../../drawings/apart";
 import { clock, date, share, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
+import { say } from "../../words/say";
 
 const LINES = [
   { colour: "var(--herb)", dash: undefined },
@@ -34,15 +35,19 @@ export function Curves({ brews }: { brews: BrewResponse[] }) {
     .x((p) => x(p.tS))
     .y((p) => y(p.body))
     .curve(curveMonotoneX);
-  const said = brews.map(
-    (b, i) => `${when(b)}: strength ${share(b.strength)} after ${span(all[i]?.at(-1)?.tS ?? 0)}`,
+  const said = brews.map((b, i) =>
+    say("notebook.strengthAfter", {
+      when: when(b),
+      share: share(b.strength),
+      time: span(all[i]?.at(-1)?.tS ?? 0),
+    }),
   );
   const labels = apart(
     all.map((c) => y(c.at(-1)?.body ?? 0)),
     APART,
   );
   return (
-    <section aria-label="Strength over time" className="mt-4" ref={ref}>
+    <section aria-label={say("notebook.strengthOverTime")} className="mt-4" ref={ref}>
       <svg
         width={width}
         height={HEIGHT}
@@ -53,7 +58,7 @@ export function Curves({ brews }: { brews: BrewResponse[] }) {
         <line x1={0} x2={right} y1={BASE} y2={BASE} stroke="var(--ink)" strokeWidth={1.5} />
         <line x1={0} x2={right} y1={y(1)} y2={y(1)} stroke="var(--hairline)" strokeDasharray="3 4" />
         <text x={4} y={y(1) - 5} fontSize={13} style={{ fill: "var(--muted)" }}>
-          as strong as written
+          {say("notebook.asStrongAsWritten")}
         </text>
         {ticks(most, narrow ? 3 : 6).map((t) => (
           <text

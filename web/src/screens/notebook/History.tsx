@@ -5,6 +5,8 @@ import { useHistory } from "../../api/queries";
 import { LikingCup } from "../../parts/Liking";
 import { date, day, grams, share } from "../../parts/say";
 import { useWidth } from "../../parts/size";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 /** Half of a cup of liking, px: so far the last reaches beyond its brew. */
 const HALF_A_CUP = 14;
@@ -37,14 +39,14 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
     <section aria-labelledby="history" className="mt-4" ref={box.ref}>
       <div className="flex flex-wrap items-baseline justify-between gap-4">
         <h2 id="history" className="text-2xl">
-          {last.name} over time
+          <Said of="notebook.overTime" name={last.name} />
         </h2>
         <span className="flex gap-5">
           <Link to={`/sheet/${recipeId}`} className="underline underline-offset-4">
-            To its sheet
+            {say("notebook.toItsSheet")}
           </Link>
           <button type="button" className="underline underline-offset-4" onClick={onAll}>
-            All brews
+            {say("notebook.allBrews")}
           </button>
         </span>
       </div>
@@ -52,7 +54,11 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
         width={box.width}
         height={height}
         role="img"
-        aria-label={`${entries.length} brews from ${day(first.brewedAt)} to ${day(last.brewedAt)}: dose, strength and liking`}
+        aria-label={say("notebook.brewsFromToDoseStrength", {
+          count: entries.length,
+          day: day(first.brewedAt),
+          day2: day(last.brewedAt),
+        })}
       >
         <line
           x1={left}
@@ -114,30 +120,28 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
         ))}
         <g fontSize={13}>
           <text x={right + 8} y={strength(last.predictedStrength) + 4} style={{ fill: "var(--herb)" }}>
-            strength {share(last.predictedStrength)}
+            <Said of="notebook.strength" share={share(last.predictedStrength)} />
           </text>
           <text
             x={right + 8}
             y={besideOf(dose(last.gramsPerCup), strength(last.predictedStrength)) + 4}
             style={{ fill: "var(--muted)" }}
           >
-            {grams(last.gramsPerCup)} a cup
+            <Said of="notebook.aCupWeight2" weight={grams(last.gramsPerCup)} />
           </text>
           {left > 60 && (
             <text x={right + 8 + HALF_A_CUP} y={height - BELOW + 20} style={{ fill: "var(--herb)" }}>
-              liking
+              {say("notebook.liking")}
             </text>
           )}
           {left > 60 && (
             <text x={0} y={strength(1) + 4} style={{ fill: "var(--muted)" }}>
-              as written
+              {say("notebook.asWritten")}
             </text>
           )}
         </g>
       </svg>
-      <p className="text-muted text-sm">
-        Amber marks: how strong it was felt. Dotted: grams of herb in a cup.
-      </p>
+      <p className="text-muted text-sm">{say("notebook.amberMarksHowStrongIt")}</p>
     </section>
   );
 }

@@ -7,6 +7,8 @@ import { SearchField } from "../../parts/SearchField";
 import { clock, day, FELT, share } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { useParam } from "../../parts/useParam";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { Swatch } from "../live/colours";
 import { History } from "./History";
 
@@ -23,27 +25,27 @@ export default function Notebook() {
   const notes = useNotebook({ words, page, drinker, liking, recipeId });
   return (
     <div className="pt-6">
-      <title>Notebook · Ember Cup</title>
+      <title>{say("notebook.notebookEmberCup")}</title>
       <div className="flex flex-wrap items-baseline justify-between gap-x-8 gap-y-2">
         <div className="flex items-baseline gap-x-5">
-          <h1 className="text-3xl">Notebook</h1>
+          <h1 className="text-3xl">{say("notebook.notebook")}</h1>
           <a
             href="/api/notebook/file?as=csv"
             download
             className="relative underline underline-offset-4 max-sm:reach"
           >
-            as a table
+            {say("notebook.asATable")}
           </a>
         </div>
         <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 max-sm:w-full">
           <label className="flex items-baseline gap-2">
-            <span className="text-muted">of</span>
+            <span className="text-muted">{say("notebook.of")}</span>
             <select
               value={drinker}
               onChange={(e) => set("who", e.target.value)}
               className="min-h-11 border-ink border-b-2 bg-transparent px-1"
             >
-              <option value="">everybody</option>
+              <option value="">{say("notebook.everybody")}</option>
               {people.data?.map((p) => (
                 <option key={p.id} value={p.name} className="bg-raised text-ink">
                   {p.name}
@@ -52,23 +54,23 @@ export default function Notebook() {
             </select>
           </label>
           <label className="flex items-baseline gap-2">
-            <span className="text-muted">liked</span>
+            <span className="text-muted">{say("notebook.liked")}</span>
             <select
               value={String(liking)}
               onChange={(e) => set("liking", e.target.value === "0" ? "" : e.target.value)}
               className="min-h-11 border-ink border-b-2 bg-transparent px-1"
             >
-              <option value="0">or not</option>
-              <option value="3">well enough</option>
-              <option value="4">good or better</option>
-              <option value="5">the best</option>
+              <option value="0">{say("notebook.orNot")}</option>
+              <option value="3">{say("notebook.wellEnough")}</option>
+              <option value="4">{say("notebook.goodOrBetter")}</option>
+              <option value="5">{say("notebook.theBest")}</option>
             </select>
           </label>
           <SearchField
             className="max-sm:w-full"
-            label="with the words"
+            label={say("notebook.withTheWords")}
             value={words}
-            example="bitter, linden …"
+            example={say("notebook.bitterLinden")}
             onChange={(w) => set("words", w)}
           />
         </div>
@@ -76,31 +78,36 @@ export default function Notebook() {
       {recipeId && <History recipeId={recipeId} onAll={() => set("recipe", "")} />}
       {chosen.length > 0 && (
         <p className="mt-3 flex flex-wrap items-baseline gap-x-4 border-water border-l-4 pl-3">
-          {chosen.length} chosen
-          {chosen.length > 1 && (
-            <Link
-              className="font-semibold underline underline-offset-4"
-              to={`/compare?of=${chosen.join(",")}`}
-            >
-              Compare them
-            </Link>
-          )}
-          <button
-            type="button"
-            className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
-            onClick={() => setChosen([])}
-          >
-            none
-          </button>
+          <Said
+            of="notebook.chosen"
+            count={chosen.length}
+            link={
+              chosen.length > 1 && (
+                <Link
+                  className="font-semibold underline underline-offset-4"
+                  to={`/compare?of=${chosen.join(",")}`}
+                >
+                  {say("notebook.compareThem")}
+                </Link>
+              )
+            }
+            button={
+              <button
+                type="button"
+                className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
+                onClick={() => setChosen([])}
+              >
+                {say("notebook.none")}
+              </button>
+            }
+          />
         </p>
       )}
-      {notes.isPending && <Loading what="the notebook" />}
+      {notes.isPending && <Loading what={say("notebook.theNotebook")} />}
       {notes.error && <Trouble error={notes.error} again={() => notes.refetch()} />}
       {notes.data?.entries.length === 0 && (
-        <Empty title={words ? "Nothing with these words" : "Nothing noted yet"}>
-          {words
-            ? "Try fewer or other words."
-            : "A brew stands here once it is finished, beside what was planned."}
+        <Empty title={words ? say("notebook.nothingWithTheseWords") : say("notebook.nothingNotedYet")}>
+          {words ? say("notebook.tryFewerOrOtherWords") : say("notebook.aBrewStandsHereOnce")}
         </Empty>
       )}
       {notes.data && notes.data.entries.length > 0 && (
@@ -125,7 +132,7 @@ export default function Notebook() {
                 className="min-h-11 underline underline-offset-4"
                 onClick={() => set("page", String(page - 1))}
               >
-                Newer
+                {say("notebook.newer")}
               </button>
             ) : (
               <span />
@@ -136,7 +143,7 @@ export default function Notebook() {
                 className="min-h-11 underline underline-offset-4"
                 onClick={() => set("page", String(page + 1))}
               >
-                Older
+                {say("notebook.older")}
               </button>
             )}
           </div>
@@ -162,7 +169,7 @@ function Line({
     <li className="flex items-start gap-3 border-hairline border-b">
       <label className="grid min-h-14 w-7 shrink-0 place-items-center">
         <span className="sr-only">
-          Compare {e.name}, {day(e.brewedAt)}
+          <Said of="notebook.compare" name={e.name} day={day(e.brewedAt)} />
         </span>
         <input
           type="checkbox"
@@ -176,7 +183,7 @@ function Line({
           className="grid min-h-14 shrink-0 place-items-center border-water border-l-4 px-3 font-semibold underline underline-offset-4"
           to={`/compare?of=${compare.join(",")}`}
         >
-          Compare {compare.length}
+          <Said of="notebook.compareCount2" count={compare.length} />
         </Link>
       )}
       <Link
@@ -189,18 +196,24 @@ function Line({
           </span>
           <span className="block text-muted text-sm">
             {day(e.brewedAt)}, {clock(e.brewedAt)}, {e.cups} {e.cups === 1 ? "cup" : "cups"}
-            {e.drinkerName && ` for ${e.drinkerName}`}
-            {e.phase === "abandoned" && ", given up"}
+            {e.drinkerName && say("notebook.for", { drinkerName: e.drinkerName })}
+            {e.phase === "abandoned" && say("notebook.givenUp")}
           </span>
         </span>
         <span className="flex items-center gap-4">
           <Strengths entry={e} />
           <span className="text-sm">
             <span className="block">
-              strength planned {share(e.plannedStrength)}, went {share(e.predictedStrength)}
+              <Said
+                of="notebook.strengthPlannedWent"
+                share={share(e.plannedStrength)}
+                share2={share(e.predictedStrength)}
+              />
             </span>
             <span className="block text-muted">
-              {e.felt == null ? "not judged" : `felt ${FELT.find((f) => f.value === e.felt)?.label}`}
+              {e.felt == null
+                ? say("notebook.notJudged")
+                : say("notebook.felt", { label: FELT.find((f) => f.value === e.felt)?.label })}
             </span>
           </span>
         </span>
@@ -208,7 +221,11 @@ function Line({
           {e.liking != null && <Liking of={e.liking} className="mr-2" />}
           {e.colour && <Swatch colour={e.colour} />}
           {e.taste && <span>“{e.taste}”</span>}
-          {e.change && <span className="block text-amber-text">Next time: {e.change}</span>}
+          {e.change && (
+            <span className="block text-amber-text">
+              <Said of="notebook.nextTime" change={e.change} />
+            </span>
+          )}
         </span>
       </Link>
     </li>

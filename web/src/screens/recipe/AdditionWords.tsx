@@ -5,6 +5,8 @@ import { HerbPicker } from "../../parts/HerbPicker";
 import type { Out } from "../../parts/measured";
 import { fraction, grams, range } from "../../parts/say";
 import { OneOf, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { CUTS, FORMS, placeWords, UNITS } from "./doc";
 import type { Wrong } from "./draft";
 
@@ -41,20 +43,24 @@ export function AdditionWords({
   return (
     <div>
       <p className="text-[1.12rem] leading-[2.1rem]">
-        <Word label={`Amount of herb ${n}`} shown={amountWords(a)}>
+        <Word label={say("recipe.amountOfHerb", { n })} shown={amountWords(a)}>
           {() => (
             <div className="flex w-64 flex-col gap-2">
               <div className="grid grid-cols-3 gap-2">
-                <NumberField label="Amount" value={a.amount} onChange={(amount) => onChange({ amount })} />
+                <NumberField
+                  label={say("recipe.amount")}
+                  value={a.amount}
+                  onChange={(amount) => onChange({ amount })}
+                />
                 {!portion && (
                   <NumberField
-                    label="or up to"
+                    label={say("recipe.orUpTo")}
                     value={a.amountTo}
                     onChange={(amountTo) => onChange({ amountTo })}
                   />
                 )}
                 <SelectField
-                  label="Unit"
+                  label={say("recipe.unit")}
                   value={a.unit ?? "g"}
                   options={UNITS}
                   onChange={(unit) => onChange({ unit })}
@@ -62,40 +68,44 @@ export function AdditionWords({
               </div>
               {!portion && (
                 <label className="flex min-h-11 items-center gap-2">
-                  <input
-                    type="checkbox"
-                    className="size-4 accent-[var(--ink)]"
-                    checked={a.optional ?? false}
-                    onChange={(e) => onChange({ optional: e.target.checked || undefined })}
+                  <Said
+                    of="recipe.itMayBeLeftOut"
+                    field={
+                      <input
+                        type="checkbox"
+                        className="size-4 accent-[var(--ink)]"
+                        checked={a.optional ?? false}
+                        onChange={(e) => onChange({ optional: e.target.checked || undefined })}
+                      />
+                    }
                   />
-                  it may be left out
                 </label>
               )}
             </div>
           )}
         </Word>{" "}
-        <Word label={`Herb ${n}`} shown={herb?.named ?? a.herb ?? "which herb?"}>
+        <Word label={say("recipe.herb", { n })} shown={herb?.named ?? a.herb ?? say("recipe.whichHerb")}>
           {(close) => (
             <div className="flex w-64 flex-col gap-3">
               <HerbPicker
-                label="Another herb"
+                label={say("recipe.anotherHerb")}
                 value={a.herb ?? ""}
                 onPick={(slug) => {
                   onChange({ herb: slug });
                   close();
                 }}
               />
-              <Secondary onClick={onRemove}>Take it out</Secondary>
+              <Secondary onClick={onRemove}>{say("recipe.takeItOut")}</Secondary>
             </div>
           )}
         </Word>
         {!asItIs && (
           <>
             ,{" "}
-            <Word label={`Form of herb ${n}`} shown={a.form ?? "dried"}>
+            <Word label={say("recipe.formOfHerb", { n })} shown={a.form ?? say("recipe.dried")}>
               {() => (
                 <OneOf
-                  label="Form"
+                  label={say("recipe.form")}
                   value={a.form ?? "dried"}
                   options={FORMS as { value: "dried" | "fresh"; label: string }[]}
                   onPick={(form) => onChange({ form })}
@@ -103,19 +113,22 @@ export function AdditionWords({
               )}
             </Word>
             ,{" "}
-            <Word label={`Cut of herb ${n}`} shown={[a.cut ?? "chopped", a.prep].filter(Boolean).join("; ")}>
+            <Word
+              label={say("recipe.cutOfHerb", { n })}
+              shown={[a.cut ?? "chopped", a.prep].filter(Boolean).join("; ")}
+            >
               {() => (
                 <div className="flex w-64 flex-col gap-2">
                   <SelectField
-                    label="Cut"
+                    label={say("recipe.cut")}
                     value={a.cut ?? "chopped"}
                     options={CUTS}
                     onChange={(cut) => onChange({ cut: cut as AdditionDocument["cut"] })}
                   />
                   {!portion && (
                     <TextField
-                      label={`Preparation of herb ${n}`}
-                      placeholder="as the book has it"
+                      label={say("recipe.preparationOfHerb", { n })}
+                      placeholder={say("recipe.asTheBookHasIt")}
                       most={length.PREP}
                       value={a.prep ?? ""}
                       onChange={(prep) => onChange({ prep: prep || undefined })}
@@ -128,32 +141,36 @@ export function AdditionWords({
         )}
         {stages.length > 0 && (
           <span className="text-muted">
-            , in at{" "}
-            <Word
-              label={`Where herb ${n} goes in`}
-              shown={placeWords(stages)[a.stage ?? 0]?.label ?? "the start"}
-            >
-              {() => (
-                <OneOf
-                  label="Where it goes in"
-                  value={String(a.stage ?? 0)}
-                  options={placeWords(stages)}
-                  onPick={(stage) => onChange({ stage: Number(stage) })}
-                />
-              )}
-            </Word>
+            <Said
+              of="recipe.inAt"
+              whereHerb={
+                <Word
+                  label={say("recipe.whereHerbGoesIn", { n })}
+                  shown={placeWords(stages)[a.stage ?? 0]?.label ?? say("recipe.theStart")}
+                >
+                  {() => (
+                    <OneOf
+                      label={say("recipe.whereItGoesIn")}
+                      value={String(a.stage ?? 0)}
+                      options={placeWords(stages)}
+                      onPick={(stage) => onChange({ stage: Number(stage) })}
+                    />
+                  )}
+                </Word>
+              }
+            />
           </span>
         )}
         {stages[a.stage ?? 0]?.kind === "finish" && (
           <>
             ,{" "}
             <Word
-              label={`Into which cups herb ${n} goes`}
-              shown={INTO.find((i) => i.value === (a.into ?? "each-cup"))?.label ?? "each cup"}
+              label={say("recipe.intoWhichCupsHerbGoes", { n })}
+              shown={INTO.find((i) => i.value === (a.into ?? "each-cup"))?.label ?? say("recipe.eachCup")}
             >
               {() => (
                 <OneOf
-                  label="Into which cups"
+                  label={say("recipe.intoWhichCups")}
                   value={a.into ?? "each-cup"}
                   options={INTO}
                   onPick={(into) => onChange({ into: into === "each-cup" ? undefined : into })}
@@ -162,10 +179,14 @@ export function AdditionWords({
             </Word>
           </>
         )}
-        {a.optional && <span className="text-muted">, may be left out</span>}
+        {a.optional && <span className="text-muted">{say("recipe.mayBeLeftOut")}</span>}
         {(a.or ?? []).map((o) => (
           <span key={o.herb} className="text-muted">
-            , or {amountWords(o)} {herbs.find((h) => h.slug === o.herb)?.named ?? o.herb}
+            <Said
+              of="recipe.or"
+              amountWords={amountWords(o)}
+              named={herbs.find((h) => h.slug === o.herb)?.named ?? o.herb}
+            />
           </span>
         ))}{" "}
         {planned && <span className="text-muted text-sm">{beside(a, planned)}</span>}
@@ -222,17 +243,17 @@ function said(n: number | undefined): string {
 
 /** Which cups something is stirred into. */
 const INTO: { value: NonNullable<AdditionDocument["into"]>; label: string; gloss?: string }[] = [
-  { value: "each-cup", label: "into each cup" },
-  { value: "first-cup", label: "into the first cup", gloss: "the one that is drunk at once" },
-  { value: "later-cups", label: "into each later cup", gloss: "when it is warmed again" },
+  { value: "each-cup", label: say("recipe.intoEachCup") },
+  { value: "first-cup", label: say("recipe.intoTheFirstCup"), gloss: say("recipe.theOneThatIsDrunk") },
+  { value: "later-cups", label: say("recipe.intoEachLaterCup"), gloss: say("recipe.whenItIsWarmedAgain") },
 ];
 
 /** What stands beside: grams, and what is usual of it. */
 function beside(a: AdditionDocument, p: Out["amounts"]): string {
-  const weight = a.unit === "g" ? "" : `about ${grams(p.grams)}`;
+  const weight = a.unit === "g" ? "" : say("recipe.about", { weight: grams(p.grams) });
   const usual =
     p.usualLowG === undefined || p.usualHighG === undefined
       ? ""
-      : `usually ${range("mass", p.usualLowG, p.usualHighG)} a cup`;
-  return [weight, usual, p.weigh ? "weigh this one" : ""].filter(Boolean).join("; ");
+      : say("recipe.usuallyACup", { weight: range("mass", p.usualLowG, p.usualHighG) });
+  return [weight, usual, p.weigh ? say("recipe.weighThisOne") : ""].filter(Boolean).join("; ");
 }

@@ -1,6 +1,7 @@
 import type { CautionLine } from "../../api/client";
 import { Secondary } from "../../parts/Field";
 import { cupsSaid, millilitres } from "../../parts/say";
+import { say } from "../../words/say";
 import type { Meant } from "./doc";
 
 /** A recipe that contradicts itself: which of the two is meant, each one tap. */
@@ -15,12 +16,14 @@ export function Decide({
   return (
     <span className="no-print mt-1 flex flex-wrap gap-2 text-ink">
       <Secondary onClick={() => onMeant({ meant: "cups", says: decide.says })}>
-        {reduced
-          ? "The cups are meant: stop at all of them"
-          : "The cups are meant: as much water as they need"}
+        {reduced ? say("recipe.theCupsAreMeantStop") : say("recipe.theCupsAreMeantAs")}
       </Secondary>
       <Secondary onClick={() => onMeant({ meant: "other", cups: decide.cups, cupMl: decide.cupMl })}>
-        {`${reduced ? "The mark" : "The water"} is meant: ${cupsSaid(decide.cups)} of ${millilitres(decide.cupMl)}`}
+        {say("recipe.isMeantOf", {
+          how: reduced ? say("recipe.theMark") : say("recipe.theWater"),
+          amount: cupsSaid(decide.cups),
+          amount2: millilitres(decide.cupMl),
+        })}
       </Secondary>
     </span>
   );

@@ -3,11 +3,13 @@ import { useShare } from "../../api/queries";
 import { Download, Secondary } from "../../parts/Field";
 import { QrSquare } from "../../parts/QrSquare";
 import { Trouble } from "../../parts/states";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 const FORMS = [
-  { as: "html", label: "a page", gloss: "opens in any browser" },
-  { as: "text", label: "a text", gloss: "for a message" },
-  { as: "jsonld", label: "structured data", gloss: "for another program" },
+  { as: "html", label: say("recipe.aPage"), gloss: say("recipe.opensInAnyBrowser") },
+  { as: "text", label: say("recipe.aText"), gloss: say("recipe.forAMessage") },
+  { as: "jsonld", label: say("recipe.structuredData"), gloss: say("recipe.forAnotherProgram") },
 ];
 
 /** A recipe for a friend: a file that comes back whole, or a link that carries it. */
@@ -16,19 +18,16 @@ export function Give({ id, name }: { id: string; name: string }) {
   return (
     <section aria-labelledby="give" className="mt-8 border-hairline border-t pt-4">
       <h2 id="give" className="text-xl">
-        For a friend
+        {say("recipe.forAFriend")}
       </h2>
-      <p className="mt-1 max-w-prose text-muted text-sm">
-        Anybody reads it; in another Ember Cup it comes back as it is, by “Open a saved page or text”. Who
-        drinks and what was brewed stay here.
-      </p>
+      <p className="mt-1 max-w-prose text-muted text-sm">{say("recipe.anybodyReadsItInAnother")}</p>
       <p className="mt-2 flex flex-wrap gap-3">
         {FORMS.map((f) => (
           <Download key={f.as} href={`/api/recipes/${id}/file?as=${f.as}`} title={f.gloss}>
-            As {f.label}
+            <Said of="recipe.as" name={f.label} />
           </Download>
         ))}
-        {!linked && <Secondary onClick={() => setLinked(true)}>As a link</Secondary>}
+        {!linked && <Secondary onClick={() => setLinked(true)}>{say("recipe.asALink")}</Secondary>}
       </p>
       {linked && <ByLink id={id} name={name} />}
     </section>
@@ -44,19 +43,18 @@ function ByLink({ id, name }: { id: string; name: string }) {
   return (
     <div className="mt-3 flex flex-wrap items-start gap-5">
       {share.data.square && (
-        <QrSquare rows={share.data.square} label={`The recipe of ${name} as a square for a camera`} />
+        <QrSquare rows={share.data.square} label={say("recipe.theRecipeOfAsA", { name })} />
       )}
       <div className="min-w-0 flex-1 basis-72">
         <input
           readOnly
-          aria-label="The link"
+          aria-label={say("recipe.theLink")}
           value={link}
           onFocus={(e) => e.target.select()}
           className="min-h-11 w-full rounded-one border border-hairline bg-transparent px-3 font-mono text-sm"
         />
         <p className="mt-2 text-muted text-sm">
-          The whole recipe is in it; nothing is kept anywhere for it.
-          {!share.data.square && " It is too long for a square: give it as a file, or send the link."}
+          <Said of="recipe.theWholeRecipeIsIn" said={!share.data.square && say("recipe.itIsTooLongFor")} />
         </p>
         <p className="mt-2">
           <Secondary
@@ -64,7 +62,7 @@ function ByLink({ id, name }: { id: string; name: string }) {
               void navigator.clipboard?.writeText(link).then(() => setCopied(true));
             }}
           >
-            {copied ? "Copied" : "Copy the link"}
+            {copied ? say("recipe.copied") : say("recipe.copyTheLink")}
           </Secondary>
         </p>
       </div>

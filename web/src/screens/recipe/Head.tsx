@@ -4,6 +4,8 @@ import * as limit from "../../api/limit.gen";
 import { NumberField, QuantityField, SelectField, TextField } from "../../parts/Field";
 import { centimetres, millilitres } from "../../parts/say";
 import { CupSize, OneOf, Stepper, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { MENSTRUA, TRADITIONS } from "./doc";
 import type { Draft, Wrong } from "./draft";
 
@@ -26,64 +28,74 @@ export function Head({ draft, set, setRecipe, wrong, suggestion }: HeadProps) {
     <div className="mt-3">
       <TextField
         className="max-w-2xl text-2xl"
-        label="Name"
+        label={say("recipe.name")}
         value={r.name ?? ""}
         placeholder={suggestion}
         wrong={wrong("name")}
         onChange={(name) => setRecipe({ name })}
       />
       <p className="mt-2 text-[1.12rem] text-muted leading-[2.1rem]">
-        Makes{" "}
-        <Word label="Cups" shown={`${r.cups ?? "?"} ${r.cups === 1 ? "cup" : "cups"}`}>
-          {() => (
-            <Stepper
-              label="cups"
-              value={r.cups ?? 1}
-              {...limit.CUPS}
-              unit="cups"
-              onChange={(cups) => setRecipe({ cups })}
-            />
-          )}
-        </Word>{" "}
-        of{" "}
-        <Word label="Size of a cup" shown={millilitres(r.cupMl ?? 0)}>
-          {() => <CupSize value={r.cupMl ?? 240} onChange={(cupMl) => setRecipe({ cupMl })} />}
-        </Word>
-        , from <Liquid r={r} setRecipe={setRecipe} />; taken{" "}
-        <Taken posology={r.posology} setRecipe={setRecipe} />; dosed by{" "}
-        <Word
-          label="How the dose is said"
-          shown={
-            (TRADITIONS.find((t) => t.value === (r.tradition ?? "folk"))?.label ?? "").split(":")[0] ?? ""
-          }
-        >
-          {() => (
-            <OneOf
-              label="How the dose is said"
-              value={r.tradition ?? "folk"}
-              options={TRADITIONS as { value: NonNullable<RecipeDocument["tradition"]>; label: string }[]}
-              onPick={(tradition) => setRecipe({ tradition })}
-            />
-          )}
-        </Word>
-        {r.keepsDays !== undefined && (
-          <>
-            ; keeps{" "}
-            <Word
-              label="How long it keeps"
-              shown={`${r.keepsDays} ${r.keepsDays === 1 ? "day" : "days"}${r.keepsWhere === "fridge" ? " in the fridge" : ""}`}
-            >
+        <Said
+          of="recipe.makesOfFromTakenDosed"
+          cups={
+            <Word label={say("recipe.cups")} shown={`${r.cups ?? "?"} ${r.cups === 1 ? "cup" : "cups"}`}>
               {() => (
-                <NumberField
-                  label="Days it keeps"
-                  value={r.keepsDays}
-                  onChange={(keepsDays) => setRecipe({ keepsDays })}
+                <Stepper
+                  label={say("recipe.cups2")}
+                  value={r.cups ?? 1}
+                  {...limit.CUPS}
+                  unit={say("recipe.cups2")}
+                  onChange={(cups) => setRecipe({ cups })}
                 />
               )}
             </Word>
-          </>
-        )}
-        .
+          }
+          sizeOfA={
+            <Word label={say("recipe.sizeOfACup")} shown={millilitres(r.cupMl ?? 0)}>
+              {() => <CupSize value={r.cupMl ?? 240} onChange={(cupMl) => setRecipe({ cupMl })} />}
+            </Word>
+          }
+          liquid={<Liquid r={r} setRecipe={setRecipe} />}
+          taken={<Taken posology={r.posology} setRecipe={setRecipe} />}
+          howTheDose={
+            <Word
+              label={say("recipe.howTheDoseIsSaid")}
+              shown={
+                (TRADITIONS.find((t) => t.value === (r.tradition ?? "folk"))?.label ?? "").split(":")[0] ?? ""
+              }
+            >
+              {() => (
+                <OneOf
+                  label={say("recipe.howTheDoseIsSaid")}
+                  value={r.tradition ?? "folk"}
+                  options={TRADITIONS as { value: NonNullable<RecipeDocument["tradition"]>; label: string }[]}
+                  onPick={(tradition) => setRecipe({ tradition })}
+                />
+              )}
+            </Word>
+          }
+          part={
+            r.keepsDays !== undefined && (
+              <Said
+                of="recipe.keeps"
+                howLongIt={
+                  <Word
+                    label={say("recipe.howLongItKeeps")}
+                    shown={`${r.keepsDays} ${r.keepsDays === 1 ? "day" : "days"}${r.keepsWhere === "fridge" ? say("recipe.inTheFridge") : ""}`}
+                  >
+                    {() => (
+                      <NumberField
+                        label={say("recipe.daysItKeeps")}
+                        value={r.keepsDays}
+                        onChange={(keepsDays) => setRecipe({ keepsDays })}
+                      />
+                    )}
+                  </Word>
+                }
+              />
+            )
+          }
+        />
       </p>
       {complaints.map((c) => (
         <p key={c} className="text-sm text-stop">
@@ -92,10 +104,10 @@ export function Head({ draft, set, setRecipe, wrong, suggestion }: HeadProps) {
       ))}
       <TextField
         className="mt-1 max-w-2xl"
-        label="About it"
+        label={say("recipe.aboutIt")}
         most={length.ABOUT}
         value={draft.about}
-        placeholder="Traditionally used …"
+        placeholder={say("recipe.traditionallyUsed")}
         onChange={(about) => set({ about })}
       />
     </div>
@@ -107,36 +119,36 @@ function Liquid({ r, setRecipe }: { r: RecipeDocument; setRecipe: HeadProps["set
   const kind = r.menstruum ?? "water";
   const filled =
     r.headspaceCm !== undefined
-      ? ` to ${centimetres(r.headspaceCm)} below the rim`
+      ? say("recipe.toBelowTheRim", { length: centimetres(r.headspaceCm) })
       : r.coverCm !== undefined
-        ? ` ${centimetres(r.coverCm)} over the herbs`
+        ? say("recipe.overTheHerbs", { length: centimetres(r.coverCm) })
         : "";
-  const ball = r.with?.includes("tea-ball") ? ", in a tea ball" : "";
-  const shown = `${r.pourMl === undefined ? (filled ? "" : "as much as it needs of ") : `${millilitres(r.pourMl)} of `}${kind}${filled}${ball}`;
+  const ball = r.with?.includes("tea-ball") ? say("recipe.inATeaBall") : "";
+  const shown = `${r.pourMl === undefined ? (filled ? "" : say("recipe.asMuchAsItNeeds")) : say("recipe.of", { amount: millilitres(r.pourMl) })}${kind}${filled}${ball}`;
   return (
-    <Word label="Water to start with" shown={shown}>
+    <Word label={say("recipe.waterToStartWith")} shown={shown}>
       {() => (
         <div className="flex w-64 flex-col gap-2">
           <QuantityField
             of="volume"
-            label="How much; empty for as much as it needs"
+            label={say("recipe.howMuchEmptyForAs")}
             value={r.pourMl}
             onChange={(pourMl) => setRecipe({ pourMl, headspaceCm: undefined, coverCm: undefined })}
           />
           <QuantityField
             of="length"
-            label="Or filled up to below the rim"
+            label={say("recipe.orFilledUpToBelow")}
             value={r.headspaceCm}
             onChange={(headspaceCm) => setRecipe({ headspaceCm, pourMl: undefined, coverCm: undefined })}
           />
           <QuantityField
             of="length"
-            label="Or standing over the herbs"
+            label={say("recipe.orStandingOverTheHerbs")}
             value={r.coverCm}
             onChange={(coverCm) => setRecipe({ coverCm, pourMl: undefined, headspaceCm: undefined })}
           />
           <SelectField
-            label="Of what"
+            label={say("recipe.ofWhat")}
             value={kind}
             options={MENSTRUA}
             onChange={(m) =>
@@ -148,26 +160,30 @@ function Liquid({ r, setRecipe }: { r: RecipeDocument; setRecipe: HeadProps["set
           />
           {r.menstruum === "spirit" && (
             <NumberField
-              label="Strength of the spirit, %"
+              label={say("recipe.strengthOfTheSpirit")}
               value={r.alcoholPercent}
               onChange={(alcoholPercent) => setRecipe({ alcoholPercent })}
             />
           )}
           <label className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-4 accent-[var(--ink)]"
-              checked={ball !== ""}
-              onChange={(e) => {
-                const others = (r.with ?? []).filter((w) => w !== "tea-ball");
-                const all: RecipeDocument["with"] = e.target.checked ? [...others, "tea-ball"] : others;
-                setRecipe({ with: all.length > 0 ? all : undefined });
-              }}
+            <Said
+              of="recipe.theHerbsAreInA"
+              field={
+                <input
+                  type="checkbox"
+                  className="size-4 accent-[var(--ink)]"
+                  checked={ball !== ""}
+                  onChange={(e) => {
+                    const others = (r.with ?? []).filter((w) => w !== "tea-ball");
+                    const all: RecipeDocument["with"] = e.target.checked ? [...others, "tea-ball"] : others;
+                    setRecipe({ with: all.length > 0 ? all : undefined });
+                  }}
+                />
+              }
             />
-            the herbs are in a tea ball
           </label>
           <NumberField
-            label="Parts of water to one of it, in the cup"
+            label={say("recipe.partsOfWaterToOne")}
             value={r.dilutionParts}
             onChange={(dilutionParts) => setRecipe({ dilutionParts })}
           />
@@ -178,10 +194,10 @@ function Liquid({ r, setRecipe }: { r: RecipeDocument; setRecipe: HeadProps["set
 }
 
 const WHEN = [
-  { value: "any-time", label: "at any time" },
-  { value: "with-food", label: "with food" },
-  { value: "empty-stomach", label: "on an empty stomach" },
-  { value: "before-bed", label: "before bed" },
+  { value: "any-time", label: say("recipe.atAnyTime") },
+  { value: "with-food", label: say("recipe.withFood") },
+  { value: "empty-stomach", label: say("recipe.onAnEmptyStomach") },
+  { value: "before-bed", label: say("recipe.beforeBed") },
 ];
 
 /** Posology: how much of it, when, and for how long. Without cups a day the recipe does not say. */
@@ -197,25 +213,41 @@ function Taken({
     setRecipe({ posology: next.cupsADay === undefined ? undefined : next });
   };
   return (
-    <Word label="How it is taken" shown={takenWords(p)}>
+    <Word label={say("recipe.howItIsTaken")} shown={takenWords(p)}>
       {() => (
         <div className="grid w-72 grid-cols-2 gap-2">
-          <NumberField label="Cups a day" value={p?.cupsADay} onChange={(cupsADay) => set({ cupsADay })} />
           <NumberField
-            label="or up to"
+            label={say("recipe.cupsADay")}
+            value={p?.cupsADay}
+            onChange={(cupsADay) => set({ cupsADay })}
+          />
+          <NumberField
+            label={say("recipe.orUpTo")}
             value={p?.cupsADayTo}
             onChange={(cupsADayTo) => set({ cupsADayTo })}
           />
           <SelectField
             className="col-span-2"
-            label="When"
+            label={say("recipe.when")}
             value={p?.when ?? "any-time"}
             options={WHEN}
             onChange={(when) => set({ when: when as NonNullable<RecipeDocument["posology"]>["when"] })}
           />
-          <NumberField label="Days in a row" value={p?.daysOn} onChange={(daysOn) => set({ daysOn })} />
-          <NumberField label="Then days off" value={p?.daysOff} onChange={(daysOff) => set({ daysOff })} />
-          <NumberField label="Days at most" value={p?.mostDays} onChange={(mostDays) => set({ mostDays })} />
+          <NumberField
+            label={say("recipe.daysInARow")}
+            value={p?.daysOn}
+            onChange={(daysOn) => set({ daysOn })}
+          />
+          <NumberField
+            label={say("recipe.thenDaysOff")}
+            value={p?.daysOff}
+            onChange={(daysOff) => set({ daysOff })}
+          />
+          <NumberField
+            label={say("recipe.daysAtMost")}
+            value={p?.mostDays}
+            onChange={(mostDays) => set({ mostDays })}
+          />
         </div>
       )}
     </Word>
@@ -223,15 +255,20 @@ function Taken({
 }
 
 function takenWords(p: RecipeDocument["posology"]): string {
-  if (!p) return "as you like";
+  if (!p) return say("recipe.asYouLike");
   const cups = p.cupsADayTo
     ? `${p.cupsADay}–${p.cupsADayTo}`
     : `${Math.round((p.cupsADay ?? 1) * 100) / 100}`;
   return [
-    `${cups} ${cups === "1" ? "cup" : "cups"} a day`,
+    say("recipe.aDay", { cups, how: cups === "1" ? "cup" : "cups" }),
     p.when && p.when !== "any-time" ? WHEN.find((w) => w.value === p.when)?.label : "",
-    p.daysOn ? `${p.daysOn} days${p.daysOff ? `, then ${p.daysOff} off` : ""}` : "",
-    p.mostDays ? `at most ${p.mostDays} days` : "",
+    p.daysOn
+      ? say("recipe.days", {
+          daysOn: p.daysOn,
+          how: p.daysOff ? say("recipe.thenOff", { daysOff: p.daysOff }) : "",
+        })
+      : "",
+    p.mostDays ? say("recipe.atMostDays", { mostDays: p.mostDays }) : "",
   ]
     .filter(Boolean)
     .join(", ");

@@ -2,12 +2,14 @@ import type { AdditionDocument, HerbLine, QuestionLine, RecipeDocument, WrittenL
 import { HerbPicker } from "../../parts/HerbPicker";
 import type { Out } from "../../parts/measured";
 import { capital } from "../../parts/say";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { AdditionWords } from "./AdditionWords";
 import type { Wrong } from "./draft";
 
 const MARK: Record<string, string> = {
-  read: "underline decoration-herb decoration-2 underline-offset-4",
-  asked: "underline decoration-amber decoration-2 decoration-dotted underline-offset-4",
+  read: say("recipe.underlineDecorationHerbDecoration2"),
+  asked: say("recipe.underlineDecorationAmberDecoration2"),
   kept: "text-muted",
 };
 
@@ -35,24 +37,24 @@ export function Lines(props: LinesProps) {
   return (
     <section aria-labelledby="lines" className="mt-5">
       <h2 id="lines" className={lines.length > 0 ? "sr-only" : "text-xl"}>
-        Herbs
+        {say("recipe.herbs")}
       </h2>
       {lines.length > 0 && (
         <div
           aria-hidden
           className="hidden gap-x-8 text-muted text-sm md:grid md:grid-cols-[24rem_minmax(0,1fr)]"
         >
-          <span>As it was written</span>
-          <span>As it is read</span>
+          <span>{say("recipe.asItWasWritten")}</span>
+          <span>{say("recipe.asItIsRead")}</span>
         </div>
       )}
-      <ol aria-label="What was read" className="border-hairline border-t empty:border-t-0">
+      <ol aria-label={say("recipe.whatWasRead")} className="border-hairline border-t empty:border-t-0">
         {lines.map((l, i) => (
           <Row key={i} {...props} line={l} at={i} />
         ))}
       </ol>
       <ul
-        aria-label="Herbs by hand"
+        aria-label={say("recipe.herbsByHand")}
         className={lines.length > 0 ? "" : "border-hairline border-t empty:border-t-0"}
       >
         {byHand.map((i) => (
@@ -63,8 +65,8 @@ export function Lines(props: LinesProps) {
       </ul>
       <div className="mt-2 max-w-80">
         <HerbPicker
-          label={`Herb ${additions.length + 1}`}
-          hint={additions.length === 0 ? "a herb: 1 inch fresh ginger, sleep, hinojo" : "another herb"}
+          label={say("recipe.herbCount2", { count: additions.length + 1 })}
+          hint={additions.length === 0 ? say("recipe.aHerb1InchFresh") : say("recipe.anotherHerb2")}
           value=""
           onPick={(slug, typed) => {
             const herb = herbs.find((h) => h.slug === slug);
@@ -94,7 +96,9 @@ function Row({ line, at, ...props }: LinesProps & { line: WrittenLine; at: numbe
           <Question key={ask.key} ask={ask} onAnswer={(v) => props.onAnswer(at, ask, v)} />
         ))}
         {line.kept.length > 0 && (
-          <p className="text-muted text-sm">Kept as a note: {line.kept.map((k) => `“${k}”`).join(", ")}</p>
+          <p className="text-muted text-sm">
+            <Said of="recipe.keptAsANote" list={line.kept.map((k) => `“${k}”`).join(", ")} />
+          </p>
         )}
       </div>
     </li>
@@ -138,8 +142,8 @@ function Question({ ask, onAnswer }: { ask: QuestionLine; onAnswer: (value: stri
         {ask.herb && (
           <div className="w-56">
             <HerbPicker
-              label={`${ask.question} Another herb`}
-              hint="another herb"
+              label={say("recipe.anotherHerbQuestion2", { question: ask.question })}
+              hint={say("recipe.anotherHerb2")}
               value=""
               onPick={(slug) => onAnswer(slug)}
             />

@@ -9,6 +9,8 @@ import { Glossed } from "../../parts/Glossed";
 import { millilitres, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { OneOf, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { applied } from "../sheet/order";
 import { Decide } from "./Decide";
 import {
@@ -47,15 +49,18 @@ export function MethodLine({
     <section aria-labelledby="method" className="mt-6" ref={box.ref}>
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-2">
         <h2 id="method" className="text-xl">
-          What is done
+          {say("recipe.whatIsDone")}
         </h2>
         <Secondary onClick={onPropose}>
-          {stages.length === 0 ? "Propose the stages" : "Propose them anew"}
+          {stages.length === 0 ? say("recipe.proposeTheStages") : say("recipe.proposeThemAnew")}
         </Secondary>
       </div>
       {stages.length === 0 && (
         <p className="mt-1 text-muted">
-          Nothing is said of the method{drawn ? ": the line shows what its herbs usually want" : " yet"}.
+          <Said
+            of="recipe.nothingIsSaidOfThe"
+            how={drawn ? say("recipe.theLineShowsWhatIts") : say("recipe.yet")}
+          />
         </p>
       )}
       {drawn && plan && (
@@ -82,15 +87,20 @@ export function MethodLine({
             }
           />
           <p className="text-muted text-sm">
-            {millilitres(plan.water.startMl)} in, {millilitres(plan.water.yieldMl)} strained, in{" "}
-            {span(plan.totalS)}.
-            {box.width >= 560 &&
-              stages.length > 0 &&
-              " Drag a stage to another place, the end of a wait, or a herb’s mark; the words open too."}
+            <Said
+              of="recipe.inStrainedIn"
+              amount={millilitres(plan.water.startMl)}
+              amount2={millilitres(plan.water.yieldMl)}
+              time={span(plan.totalS)}
+              said={box.width >= 560 && stages.length > 0 && say("recipe.dragAStageToAnother")}
+            />
           </p>
         </div>
       )}
-      <ol aria-label="Stages" className="mt-2 flex flex-wrap items-center gap-x-1.5 gap-y-1 text-[1.05rem]">
+      <ol
+        aria-label={say("recipe.stages")}
+        className="mt-2 flex flex-wrap items-center gap-x-1.5 gap-y-1 text-[1.05rem]"
+      >
         <Insert at={0} recipe={recipe} onChange={onChange} />
         {stages.map((s, i) => (
           <Stage key={i} stage={s} at={i} recipe={recipe} wrong={wrong} onChange={onChange} />
@@ -127,10 +137,13 @@ function Insert({ at, recipe, onChange }: InPlace) {
   const count = recipe.stages?.length ?? 0;
   return (
     <li className="list-none">
-      <Word label={count === 0 ? "The first stage" : `A stage before the ${at + 1}.`} shown="+">
+      <Word
+        label={count === 0 ? say("recipe.theFirstStage") : say("recipe.aStageBeforeThe", { at: at + 1 })}
+        shown="+"
+      >
         {() => (
           <OneOf
-            label="What is done here"
+            label={say("recipe.whatIsDoneHere")}
             value={"" as string}
             options={STAGES}
             onPick={(kind) => onChange(withStage(recipe, at, stageOf(kind)))}
@@ -157,11 +170,11 @@ function Stage({
   return (
     <>
       <li>
-        <Word label={`Stage ${at + 1}`} shown={stageWords(stage)}>
+        <Word label={say("recipe.stage", { at: at + 1 })} shown={stageWords(stage)}>
           {(close) => (
             <div className="flex w-72 flex-col gap-2">
               <SelectField
-                label="What is done"
+                label={say("recipe.whatIsDone")}
                 value={stage.kind ?? "heat"}
                 options={STAGES}
                 onChange={(kind) => change({ ...blank, ...stageOf(kind) })}
@@ -170,33 +183,36 @@ function Stage({
               <div className="flex flex-wrap gap-2">
                 {at > 0 && (
                   <Secondary
-                    label={`Stage ${at + 1} earlier`}
+                    label={say("recipe.stageEarlier", { at: at + 1 })}
                     onClick={() => onChange(swapped(recipe, at - 1))}
                   >
-                    Earlier
+                    {say("recipe.earlier")}
                   </Secondary>
                 )}
                 {at < stages.length - 1 && (
-                  <Secondary label={`Stage ${at + 1} later`} onClick={() => onChange(swapped(recipe, at))}>
-                    Later
+                  <Secondary
+                    label={say("recipe.stageLater", { at: at + 1 })}
+                    onClick={() => onChange(swapped(recipe, at))}
+                  >
+                    {say("recipe.later")}
                   </Secondary>
                 )}
                 {stage.minutes !== undefined && stages[at + 1]?.kind === stage.kind && (
                   <Secondary
-                    label={`Join stage ${at + 1} with the next`}
+                    label={say("recipe.joinStageWithTheNext", { at: at + 1 })}
                     onClick={() => onChange(joined(recipe, at))}
                   >
-                    Join with the next
+                    {say("recipe.joinWithTheNext")}
                   </Secondary>
                 )}
                 <Secondary
-                  label={`Take stage ${at + 1} out`}
+                  label={say("recipe.takeStageOut", { at: at + 1 })}
                   onClick={() => {
                     close();
                     onChange(withoutStage(recipe, at));
                   }}
                 >
-                  Take it out
+                  {say("recipe.takeItOut")}
                 </Secondary>
               </div>
             </div>
@@ -237,19 +253,19 @@ function Numbers({
         <>
           <div className="grid grid-cols-2 gap-2">
             <NumberField
-              label="Minutes"
+              label={say("recipe.minutes")}
               value={stage.minutes}
               onChange={(minutes) => onChange({ minutes })}
             />
             <NumberField
-              label="or up to"
+              label={say("recipe.orUpTo")}
               value={stage.minutesTo}
               onChange={(minutesTo) => onChange({ minutesTo })}
             />
           </div>
           <TextField
-            label="Done when"
-            placeholder="it has turned yellowish"
+            label={say("recipe.doneWhen")}
+            placeholder={say("recipe.itHasTurnedYellowish")}
             value={stage.sign ?? ""}
             onChange={(sign) => onChange({ sign: sign || undefined })}
           />
@@ -257,7 +273,7 @@ function Numbers({
       )}
       {kind?.toMl !== undefined && (
         <QuantityField
-          label="Down to"
+          label={say("recipe.downTo")}
           of="volume"
           value={stage.toMl}
           onChange={(toMl) => onChange({ toMl })}
@@ -266,19 +282,19 @@ function Numbers({
       {kind?.degrees && (
         <QuantityField
           of="temperature"
-          label={stage.kind === "cool" ? "Degrees" : "Degrees; empty for the boil"}
+          label={stage.kind === "cool" ? say("recipe.degrees") : say("recipe.degreesEmptyForTheBoil")}
           value={stage.toC}
           onChange={(toC) => onChange({ toC })}
         />
       )}
       {stage.kind === "macerate" && (
         <SelectField
-          label="Where it stands"
+          label={say("recipe.whereItStands")}
           value={stage.place ?? "room"}
           options={[
-            { value: "room", label: "in the room" },
-            { value: "fridge", label: "in the fridge" },
-            { value: "sun", label: "in the sun" },
+            { value: "room", label: say("recipe.inTheRoom") },
+            { value: "fridge", label: say("recipe.inTheFridge2") },
+            { value: "sun", label: say("recipe.inTheSun") },
           ]}
           onChange={(place) =>
             onChange({ place: place === "room" ? undefined : (place as StageDocument["place"]) })
@@ -287,18 +303,18 @@ function Numbers({
       )}
       {kind?.flame && (
         <SelectField
-          label="Flame"
+          label={say("recipe.flame")}
           value={stage.flame ?? kind.flame}
           options={FLAMES}
           onChange={(flame) => onChange({ flame: flame as StageDocument["flame"] })}
         />
       )}
       {kind?.lid !== undefined && (
-        <Tick label="lid on" on={stage.lid ?? false} onChange={(lid) => onChange({ lid })} />
+        <Tick label={say("recipe.lidOn")} on={stage.lid ?? false} onChange={(lid) => onChange({ lid })} />
       )}
       {stage.kind === "strain" && (
         <Tick
-          label="press the herbs out"
+          label={say("recipe.pressTheHerbsOut")}
           on={stage.pressed ?? false}
           onChange={(pressed) => onChange({ pressed: pressed || undefined })}
         />

@@ -17,6 +17,8 @@ import { useCarriedRecipe, useHerbs, useOccasions, usePlan, useRecipe } from "..
 import { Primary, Secondary } from "../../parts/Field";
 import { measuredOut } from "../../parts/measured";
 import { Empty, Loading, Missing, Trouble } from "../../parts/states";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { nameOf, saidLine, usualLine } from "./doc";
 import { type Draft, draftOf, readDoc } from "./draft";
 import { Give } from "./Give";
@@ -34,11 +36,11 @@ export default function Recipe() {
   const [params] = useSearchParams();
   const from = id ?? params.get("copy") ?? undefined;
   const kept = useRecipe(from ?? "");
-  if (from && kept.isPending) return <Loading what="the recipe" />;
+  if (from && kept.isPending) return <Loading what={say("recipe.theRecipe")} />;
   if (from && kept.error)
     return (
       <Missing error={kept.error} again={() => kept.refetch()} to="/choose">
-        Choose a pot
+        {say("recipe.chooseAPot")}
       </Missing>
     );
   const start = kept.data && from ? kept.data : undefined;
@@ -46,12 +48,15 @@ export default function Recipe() {
   const doc = blend === null ? undefined : readDoc(blend);
   if (blend !== null && !doc)
     return (
-      <Empty page title="There is no recipe in this address">
-        It was cut short, or is not one of ours.{" "}
-        <Link to="/recipe/new" className="underline underline-offset-4">
-          Write a new recipe
-        </Link>
-        .
+      <Empty page title={say("recipe.thereIsNoRecipeIn")}>
+        <Said
+          of="recipe.itWasCutShortOr"
+          link={
+            <Link to="/recipe/new" className="underline underline-offset-4">
+              {say("recipe.writeANewRecipe")}
+            </Link>
+          }
+        />
       </Empty>
     );
   return (
@@ -189,9 +194,11 @@ function Editor({
         keep(draft.version);
       }}
     >
-      <title>{`${recipe.name || "A new recipe"} · Ember Cup`}</title>
+      <title>{say("recipe.emberCup", { name: recipe.name || say("recipe.aNewRecipe") })}</title>
       <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
-        <h1 className="text-3xl">{id ? "Change the recipe" : start ? "A copy of it" : "A new recipe"}</h1>
+        <h1 className="text-3xl">
+          {id ? say("recipe.changeTheRecipe") : start ? say("recipe.aCopyOfIt") : say("recipe.aNewRecipe")}
+        </h1>
         <div className="flex flex-wrap gap-3">
           <Secondary
             disabled={before.length === 0}
@@ -201,9 +208,11 @@ function Editor({
               setBefore(before.slice(0, -1));
             }}
           >
-            Undo
+            {say("recipe.undo")}
           </Secondary>
-          <Primary busy={keeping.isPending}>{id ? "Keep the change" : "Keep it"}</Primary>
+          <Primary busy={keeping.isPending}>
+            {id ? say("recipe.keepTheChange") : say("recipe.keepIt")}
+          </Primary>
         </div>
       </div>
       {theirs && (
@@ -258,7 +267,7 @@ function Editor({
               setAnswers([]);
             }}
           >
-            Change the text and read it again
+            {say("recipe.changeTheTextAndRead")}
           </button>
         </p>
       )}
@@ -269,7 +278,7 @@ function Editor({
             className="min-h-11 underline underline-offset-4"
             onClick={() => reading.mutate({ text: start.recipe.written }, { onSuccess: begin })}
           >
-            Read its text again
+            {say("recipe.readItsTextAgain")}
           </button>
         </p>
       )}
@@ -288,7 +297,7 @@ function Editor({
       />
       <Notes recipe={recipe} setRecipe={setRecipe} />
       <fieldset className="mt-6">
-        <legend className="text-muted text-sm">For which occasions</legend>
+        <legend className="text-muted text-sm">{say("recipe.forWhichOccasions")}</legend>
         <div className="flex flex-wrap gap-x-5">
           {occasions.data?.map((o) => (
             <label key={o} className="flex min-h-11 items-center gap-2">
@@ -340,7 +349,7 @@ function useDraftPlan(recipe: RecipeDocument) {
     () => ({
       recipe: {
         ...recipe,
-        name: recipe.name?.trim() || "A pot",
+        name: recipe.name?.trim() || say("recipe.aPot"),
         stages: recipe.stages?.length ? recipe.stages : undefined,
         written: undefined,
       },

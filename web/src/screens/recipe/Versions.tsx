@@ -6,6 +6,8 @@ import { useVersions } from "../../api/queries";
 import { Secondary } from "../../parts/Field";
 import { day } from "../../parts/say";
 import { Trouble } from "../../parts/states";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 /** Somebody changed it meanwhile: both stay until the cook decides. */
 export function Stale({
@@ -20,13 +22,17 @@ export function Stale({
   return (
     <div role="alert" className="mt-4 border-amber border-l-4 pl-4">
       <p className="max-w-prose">
-        This recipe was changed elsewhere ({day(theirs.updatedAt)}): it is now “{theirs.recipe.name}” with{" "}
-        {theirs.recipe.additions?.length} herbs and {theirs.recipe.stages?.length} stages. Nothing of yours is
-        lost.
+        <Said
+          of="recipe.thisRecipeWasChangedElsewhere"
+          day={day(theirs.updatedAt)}
+          name={theirs.recipe.name}
+          count={theirs.recipe.additions?.length}
+          count2={theirs.recipe.stages?.length}
+        />
       </p>
       <div className="mt-3 flex flex-wrap gap-3">
-        <Secondary onClick={onMine}>Keep mine; theirs stays as a version</Secondary>
-        <Secondary onClick={onTheirs}>Show theirs instead</Secondary>
+        <Secondary onClick={onMine}>{say("recipe.keepMineTheirsStaysAs")}</Secondary>
+        <Secondary onClick={onTheirs}>{say("recipe.showTheirsInstead")}</Secondary>
       </div>
     </div>
   );
@@ -48,9 +54,9 @@ export function Versions({
   return (
     <section aria-labelledby="versions">
       <h2 id="versions" className="text-xl">
-        Before
+        {say("recipe.before")}
       </h2>
-      {versions.data?.length === 0 && <p className="mt-1 text-muted">It has not been changed yet.</p>}
+      {versions.data?.length === 0 && <p className="mt-1 text-muted">{say("recipe.itHasNotBeenChanged")}</p>}
       <ul className="mt-1 border-hairline border-t">
         {versions.data?.map((v) => (
           <li
@@ -58,21 +64,26 @@ export function Versions({
             className="flex items-baseline justify-between gap-3 border-hairline border-b py-2"
           >
             <span>
-              until {day(v.until)}: {v.recipe.name}, {v.recipe.additions?.length} herbs
+              <Said
+                of="recipe.untilHerbs"
+                day={day(v.until)}
+                name={v.recipe.name}
+                count={v.recipe.additions?.length}
+              />
             </span>
             <button
               type="button"
               className="relative max-sm:reach underline underline-offset-4"
               onClick={() => onTake(v)}
             >
-              take it up again
+              {say("recipe.takeItUpAgain")}
             </button>
           </li>
         ))}
       </ul>
       <p className="mt-4 flex flex-wrap gap-x-5">
         <Link className="relative max-sm:reach underline underline-offset-4" to={`/recipe/new?copy=${id}`}>
-          Copy it
+          {say("recipe.copyIt")}
         </Link>
         {sure ? (
           <button
@@ -80,7 +91,7 @@ export function Versions({
             className="text-stop underline underline-offset-4"
             onClick={() => remove.mutate(id, { onSuccess: onRemoved })}
           >
-            Yes, take it off the list; its brews stay
+            {say("recipe.yesTakeItOffThe")}
           </button>
         ) : (
           <button
@@ -88,7 +99,7 @@ export function Versions({
             className="relative max-sm:reach underline underline-offset-4"
             onClick={() => setSure(true)}
           >
-            Take it off the list
+            {say("recipe.takeItOffTheList")}
           </button>
         )}
       </p>

@@ -4,9 +4,10 @@ import type { WrittenResponse } from "../../api/client";
 import { Primary, Secondary } from "../../parts/Field";
 import { OpenFile } from "../../parts/OpenFile";
 import { Trouble } from "../../parts/states";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
-const EXAMPLE =
-  "Evening roots\n2 tbsp dried burdock root, sliced\n1 cinnamon stick\n3 cups water\nBring to a boil, simmer for 20 minutes, strain.\nHoney to taste, in the cup.";
+const EXAMPLE = say("recipe.eveningRoots2TbspDried");
 
 /** A recipe as somebody wrote it: pasted, or from a saved page. */
 export function Written({
@@ -40,10 +41,10 @@ export function Written({
   return (
     <section aria-labelledby="written" className="mt-4 max-w-3xl">
       <h2 id="written" className="text-xl">
-        From what is written
+        {say("recipe.fromWhatIsWritten")}
       </h2>
       <label htmlFor="written-text" className="text-muted">
-        A list, a method, a paragraph, in English or Spanish: paste it as it is.
+        {say("recipe.aListAMethodA")}
       </label>
       <textarea
         id="written-text"
@@ -55,16 +56,16 @@ export function Written({
       />
       <div className="mt-2 flex flex-wrap gap-3">
         <Primary onClick={onRead} busy={busy || text.trim() === ""}>
-          Read it
+          {say("recipe.readIt")}
         </Primary>
         <OpenFile
-          label="A saved page or text"
+          label={say("recipe.aSavedPageOrText")}
           accept=".html,.htm,.json,.jsonld,.txt,.md,text/html,application/ld+json,text/plain"
           multiple
           // What failed says so itself.
           onFiles={(files) => void open(files).catch(() => {})}
         >
-          {(choose) => <Secondary onClick={choose}>Open a saved page or text</Secondary>}
+          {(choose) => <Secondary onClick={choose}>{say("recipe.openASavedPageOr")}</Secondary>}
         </OpenFile>
       </div>
       {found.length > 0 && <Several found={found} onLook={onFound} onKept={(rest) => setFound(rest)} />}
@@ -110,7 +111,11 @@ function Several({
   return (
     <div className="mt-4">
       <h3 className="text-lg">
-        {found.length} recipes{kept > 0 && `, ${kept} kept already`}
+        <Said
+          of="recipe.recipes"
+          count={found.length}
+          said={kept > 0 && say("recipe.keptAlready", { kept })}
+        />
       </h3>
       <ul className="mt-1 border-hairline border-t">
         {found.map((w, i) => (
@@ -119,19 +124,22 @@ function Several({
             className="flex flex-wrap items-center justify-between gap-x-4 border-hairline border-b py-1"
           >
             <span>
-              <span className="font-semibold">{w.recipe.name || `the ${i + 1}.`}</span>
+              <span className="font-semibold">{w.recipe.name || say("recipe.the", { number: i + 1 })}</span>
               <span className="block text-muted text-sm">
-                {(w.recipe.additions ?? []).map((a) => a.herb).join(", ") || "no herb was read"}
+                {(w.recipe.additions ?? []).map((a) => a.herb).join(", ") || say("recipe.noHerbWasRead")}
               </span>
             </span>
             <span className="flex items-center gap-4">
               <span className={asks(w) > 0 ? "text-amber-text text-sm" : "text-muted text-sm"}>
                 {asks(w) > 0
-                  ? `${asks(w)} open ${asks(w) === 1 ? "question" : "questions"}`
-                  : "nothing is open"}
+                  ? say("recipe.open", { asks: asks(w), how: asks(w) === 1 ? "question" : "questions" })
+                  : say("recipe.nothingIsOpen")}
               </span>
-              <Secondary label={`Look at ${w.recipe.name || `the ${i + 1}.`}`} onClick={() => onLook(w)}>
-                Look at it
+              <Secondary
+                label={say("recipe.lookAt", { name: w.recipe.name || say("recipe.the", { number: i + 1 }) })}
+                onClick={() => onLook(w)}
+              >
+                {say("recipe.lookAtIt")}
               </Secondary>
             </span>
           </li>
@@ -142,8 +150,8 @@ function Several({
         <p className="mt-2">
           <Primary busy={keep.isPending} onClick={() => void keepAll()}>
             {sure.length === found.length
-              ? `Keep all ${sure.length}`
-              : `Keep the ${sure.length} without a question`}
+              ? say("recipe.keepAll", { count: sure.length })
+              : say("recipe.keepTheWithoutAQuestion", { count: sure.length })}
           </Primary>
         </p>
       )}

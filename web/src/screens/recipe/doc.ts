@@ -1,22 +1,23 @@
 import type { AdditionDocument, HerbLine, RecipeDocument, StageDocument } from "../../api/client";
 import { KINDS, type StageKind, traitsOf } from "../../api/stages";
 import { capital, celsius, millilitres, span } from "../../parts/say";
+import { say } from "../../words/say";
 
 /** What a stage of each kind is called. */
 const STAGE_WORDS: Record<StageKind, string> = {
   heat: "heat",
-  pour: "pour hot water on",
+  pour: say("recipe.pourHotWaterOn"),
   boil: "boil",
   simmer: "simmer",
-  reduce: "boil down to",
-  steep: "steep off the heat",
-  macerate: "stand in cold water",
-  rest: "rest, flame off",
+  reduce: say("recipe.boilDownTo"),
+  steep: say("recipe.steepOffTheHeat"),
+  macerate: say("recipe.standInColdWater"),
+  rest: say("recipe.restFlameOff"),
   cool: "cool",
   strain: "strain",
-  refill: "fresh water on the same herbs",
-  combine: "pour the liquids together",
-  finish: "finish the cup",
+  refill: say("recipe.freshWaterOnTheSame"),
+  combine: say("recipe.pourTheLiquidsTogether"),
+  finish: say("recipe.finishTheCup"),
   stir: "stir",
   shake: "shake",
   blend: "blend",
@@ -70,25 +71,25 @@ export const CUTS = ["whole", "chopped", "sliced", "grated", "crushed", "bruised
   }),
 );
 export const FORMS = [
-  { value: "dried", label: "dried" },
-  { value: "fresh", label: "fresh" },
+  { value: "dried", label: say("recipe.dried") },
+  { value: "fresh", label: say("recipe.fresh") },
 ];
 export const TRADITIONS = [
-  { value: "folk", label: "folk: spoons per cup" },
-  { value: "monograph", label: "monograph: by the cup of 150 mL" },
-  { value: "chinese", label: "Chinese: grams a day, two boils" },
-  { value: "ayurvedic", label: "kitchen decoction: start and end volume" },
+  { value: "folk", label: say("recipe.folkSpoonsPerCup") },
+  { value: "monograph", label: say("recipe.monographByTheCupOf") },
+  { value: "chinese", label: say("recipe.chineseGramsADayTwo") },
+  { value: "ayurvedic", label: say("recipe.kitchenDecoctionStartAndEnd") },
 ];
 export const FLAMES = [
-  { value: "low", label: "low flame" },
-  { value: "medium", label: "medium flame" },
-  { value: "high", label: "high flame" },
+  { value: "low", label: say("recipe.lowFlame") },
+  { value: "medium", label: say("recipe.mediumFlame") },
+  { value: "high", label: say("recipe.highFlame") },
 ];
 export const MENSTRUA = [
-  { value: "water", label: "water" },
-  { value: "spirit", label: "spirit" },
-  { value: "glycerin", label: "glycerin" },
-  { value: "vinegar", label: "vinegar" },
+  { value: "water", label: say("recipe.water") },
+  { value: "spirit", label: say("recipe.spirit") },
+  { value: "glycerin", label: say("recipe.glycerin") },
+  { value: "vinegar", label: say("recipe.vinegar") },
 ];
 
 /** A stage of a kind with its usual numbers. */
@@ -139,7 +140,10 @@ export function nameOf(additions: AdditionDocument[], herbs: HerbLine[]): string
   const names = [...new Set(additions.map((a) => a.herb))].map(
     (slug) => herbs.find((h) => h.slug === slug)?.named ?? slug ?? "",
   );
-  const all = names.length < 2 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
+  const all =
+    names.length < 2
+      ? names.join("")
+      : say("recipe.and", { list: names.slice(0, -1).join(", "), at: names.at(-1) });
   return capital(all);
 }
 
@@ -149,28 +153,36 @@ export function stageWords(s: StageDocument): string {
     ? s.minutesTo
       ? s.minutesTo < 60
         ? `${Math.round(s.minutes)}–${spanned(s.minutesTo)}`
-        : `${spanned(s.minutes)} to ${spanned(s.minutesTo)}`
+        : say("recipe.to", { spanned: spanned(s.minutes), spanned2: spanned(s.minutesTo) })
       : spanned(s.minutes)
     : "";
   switch (s.kind) {
     case "heat":
-      return s.toC === undefined ? "bring to the boil" : `heat to ${celsius(s.toC)}`;
+      return s.toC === undefined
+        ? say("recipe.bringToTheBoil")
+        : say("recipe.heatTo", { temperature: celsius(s.toC) });
     case "pour":
-      return s.toC === undefined ? "pour boiling water on" : `pour on at ${celsius(s.toC)}`;
+      return s.toC === undefined
+        ? say("recipe.pourBoilingWaterOn")
+        : say("recipe.pourOnAt", { temperature: celsius(s.toC) });
     case "reduce":
-      return `boil down to ${millilitres(s.toMl ?? 0)}`;
+      return say("recipe.boilDownToAmount2", { amount: millilitres(s.toMl ?? 0) });
     case "refill":
-      return `${millilitres(s.toMl ?? 0)} of fresh water on the same herbs`;
+      return say("recipe.ofFreshWaterOnThe", { amount: millilitres(s.toMl ?? 0) });
     case "cool":
-      return `cool to ${celsius(s.toC ?? traitsOf(s.kind)?.toC ?? 0)}`;
+      return say("recipe.coolTo", { temperature: celsius(s.toC ?? traitsOf(s.kind)?.toC ?? 0) });
     case "macerate":
-      return `stand cold ${time}${s.place === "fridge" ? " in the fridge" : s.place === "sun" ? " in the sun" : ""}`;
+      return say("recipe.standCold", {
+        time,
+        how:
+          s.place === "fridge" ? say("recipe.inTheFridge") : s.place === "sun" ? say("recipe.inTheSun2") : "",
+      });
     case "steep":
-      return `steep ${time}`;
+      return say("recipe.steep", { time });
     case "rest":
-      return `flame off, rest ${time}`;
+      return say("recipe.flameOffRest", { time });
     case "strain":
-      return s.pressed ? "strain and press" : "strain";
+      return s.pressed ? say("recipe.strainAndPress") : "strain";
     case "boil":
     case "simmer":
     case "combine":

@@ -1,4 +1,5 @@
 import type { RecipeDocument, RecipeResponse } from "../../api/client";
+import { say } from "../../words/say";
 import { EMPTY } from "./doc";
 
 /** A recipe while it is written; without a version it is new. */
@@ -23,7 +24,7 @@ export function draftOf(
     version: copy ? undefined : start.version,
     about: start.about,
     purposes: start.purposes,
-    recipe: copy ? { ...start.recipe, name: `${start.recipe.name}, my way` } : start.recipe,
+    recipe: copy ? { ...start.recipe, name: say("recipe.myWay", { name: start.recipe.name }) } : start.recipe,
     from: byHand(start.recipe),
   };
 }

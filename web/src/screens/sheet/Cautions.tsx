@@ -4,6 +4,8 @@ import { Caution } from "../../parts/Caution";
 import { Secondary } from "../../parts/Field";
 import { capital } from "../../parts/say";
 import { Why } from "../../parts/Why";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { Decide } from "../recipe/Decide";
 import type { Meant } from "../recipe/doc";
 
@@ -39,7 +41,7 @@ export function Cautions({
       className={`md:max-xl:col-span-2 ${first ? "max-md:order-first" : "max-md:order-2"}`}
     >
       <h2 id="cautions" className="sr-only">
-        Cautions
+        {say("sheet.cautions")}
       </h2>
       <ul className="flex flex-col gap-2.5">
         {shown.map((c, i) => (
@@ -47,12 +49,16 @@ export function Cautions({
             {c.decide && onMeant && <Decide decide={c.decide} onMeant={onMeant} />}
             {c.openStage != null && onLid && (
               <span className="ml-2 inline-block max-md:mt-1 max-md:ml-0">
-                <Secondary onClick={() => onLid(c.openStage as number, false)}>Take the lid off</Secondary>
+                <Secondary onClick={() => onLid(c.openStage as number, false)}>
+                  {say("sheet.takeTheLidOff")}
+                </Secondary>
               </span>
             )}
             {c.coverStage != null && onLid && (
               <span className="ml-2 inline-block max-md:mt-1 max-md:ml-0">
-                <Secondary onClick={() => onLid(c.coverStage as number, true)}>Put the lid on</Secondary>
+                <Secondary onClick={() => onLid(c.coverStage as number, true)}>
+                  {say("sheet.putTheLidOn")}
+                </Secondary>
               </span>
             )}
           </Caution>
@@ -66,45 +72,51 @@ export function Cautions({
           aria-expanded={all}
           onClick={() => setAll(!all)}
         >
-          {all ? "Fewer words" : `${hidden} more ${hidden === 1 ? "note" : "notes"}, and the sources`}
+          {all
+            ? say("sheet.fewerWords")
+            : say("sheet.moreAndTheSources", { hidden, how: hidden === 1 ? "note" : "notes" })}
         </button>
       )}
       <Ask plan={plan} />
       <dl className="mt-3 grid grid-cols-3 gap-4 border-hairline border-t pt-2">
         <div>
           <dd>
-            <Why what="strength; 100 % is as strong as written" of="strength" className="figure text-2xl">
+            <Why what={say("sheet.strength100IsAsStrong")} of="strength" className="figure text-2xl">
               {Math.round(plan.strength * 100)} %
             </Why>
           </dd>
           <dt className="text-muted text-sm">
-            strength,
-            <span className="block">
-              <Why what="strength, low" of="strengthLow">
-                {Math.round(plan.strengthLow * 100)}
-              </Why>
-              –
-              <Why what="strength, high" of="strengthHigh">
-                {Math.round(plan.strengthHigh * 100)} %
-              </Why>
-            </span>
+            <Said
+              of="sheet.strength"
+              span={
+                <span className="block">
+                  <Why what={say("sheet.strengthLow")} of="strengthLow">
+                    {Math.round(plan.strengthLow * 100)}
+                  </Why>
+                  –
+                  <Why what={say("sheet.strengthHigh")} of="strengthHigh">
+                    {Math.round(plan.strengthHigh * 100)} %
+                  </Why>
+                </span>
+              }
+            />
           </dt>
         </div>
         <div>
           <dd>
-            <Why what="aroma in the cup" of="aroma" className="figure text-2xl">
+            <Why what={say("sheet.aromaInTheCup")} of="aroma" className="figure text-2xl">
               {Math.round(plan.aroma * 100)} %
             </Why>
           </dd>
-          <dt className="text-muted text-sm">aroma in the cup</dt>
+          <dt className="text-muted text-sm">{say("sheet.aromaInTheCup")}</dt>
         </div>
         <div>
           <dd>
-            <Why what="bitterness and tannin in the cup" of="bite" className="figure text-2xl">
+            <Why what={say("sheet.bitternessAndTanninInThe")} of="bite" className="figure text-2xl">
               {Math.round(plan.bite * 100)} %
             </Why>
           </dd>
-          <dt className="text-muted text-sm">bitterness and tannin</dt>
+          <dt className="text-muted text-sm">{say("sheet.bitternessAndTannin")}</dt>
         </div>
       </dl>
     </section>
@@ -118,7 +130,7 @@ function Ask({ plan }: { plan: PlanResponse }) {
   return (
     <details className="text-[15px] leading-snug">
       <summary className="min-h-9 max-sm:min-h-11 cursor-pointer py-2 text-sm underline underline-offset-4">
-        When to stop and ask a clinician
+        {say("sheet.whenToStopAndAsk")}
       </summary>
       <Signs ask={ask} />
     </details>
@@ -148,8 +160,8 @@ export function Ways({
 }) {
   if (row)
     return (
-      <div className="mt-3 flex flex-wrap items-center gap-2" role="group" aria-label="Ways out">
-        <span className="mr-2 font-semibold">Ways out</span>
+      <div className="mt-3 flex flex-wrap items-center gap-2" role="group" aria-label={say("sheet.waysOut")}>
+        <span className="mr-2 font-semibold">{say("sheet.waysOut")}</span>
         {ways.map((w) => (
           <button
             key={w.text}
@@ -160,12 +172,12 @@ export function Ways({
             {w.text}
           </button>
         ))}
-        <span className="text-muted text-sm">or choose another drinker, or another pot.</span>
+        <span className="text-muted text-sm">{say("sheet.orChooseAnotherDrinkerOr")}</span>
       </div>
     );
   return (
-    <div className="max-xl:mt-3 xl:mb-3" role="group" aria-label="Ways out">
-      <p className="font-semibold">Ways out</p>
+    <div className="max-xl:mt-3 xl:mb-3" role="group" aria-label={say("sheet.waysOut")}>
+      <p className="font-semibold">{say("sheet.waysOut")}</p>
       <ul className="mt-1 flex flex-col">
         {ways.map((w) => (
           <li key={w.text}>
@@ -178,7 +190,7 @@ export function Ways({
             </button>
           </li>
         ))}
-        <li className="py-1.5 text-muted text-sm">Or choose another drinker, or another pot.</li>
+        <li className="py-1.5 text-muted text-sm">{say("sheet.orChooseAnotherDrinkerOrAnother")}</li>
       </ul>
     </div>
   );

@@ -11,6 +11,8 @@ import { Glossed } from "../../parts/Glossed";
 import { celsius, centimetres, clock, millilitres } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { Why } from "../../parts/Why";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { Cautions, Ways } from "./Cautions";
 import { Measures } from "./Measures";
 import type { Change, Strength, Tweak } from "./order";
@@ -70,10 +72,10 @@ export const Drawn = memo(function Drawn({
     <>
       {wide && plan.stopped && <Ways row ways={plan.waysOut} onWay={onWay} />}
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] xl:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px]">
-        <section ref={pot.ref} aria-label="Vessel" className="max-md:order-3">
+        <section ref={pot.ref} aria-label={say("sheet.vessel")} className="max-md:order-3">
           <p className="mb-1 text-muted text-sm">
             {plan.vessel.name}
-            {lid && fire ? ", lid on while it simmers" : lid ? ", covered" : ""}
+            {lid && fire ? say("sheet.lidOnWhileItSimmers") : lid ? say("sheet.covered") : ""}
           </p>
           <VesselDrawing
             plan={plan}
@@ -93,69 +95,111 @@ export const Drawn = memo(function Drawn({
             }
           />
           <p className="mt-1 text-muted text-sm">
-            <Why what="water to pour" of="water.pourMl" className="text-ink">
-              {never || (cold && fire) ? "Pour" : "Heat"} {millilitres(w.startMl)}
-            </Why>
-            {w.pourMl > w.startMl + 1 && `, then ${millilitres(w.pourMl - w.startMl)} fresh`}: herbs keep{" "}
-            <Why what="kept by the herbs" of="water.retainedMl" className="text-ink">
-              {millilitres(w.retainedMl)}
-            </Why>
-            {!never && (
-              <>
-                , steam takes{" "}
-                <Why what="steam" of="water.evaporatedMl" className="text-ink">
-                  {millilitres(w.evaporatedMl)}
+            <Said
+              of="sheet.herbsKeepStrainedSurfaceUnder"
+              waterToPour={
+                <Why what={say("sheet.waterToPour")} of="water.pourMl" className="text-ink">
+                  {never || (cold && fire) ? say("sheet.pour") : say("sheet.heat")} {millilitres(w.startMl)}
                 </Why>
-              </>
-            )}
-            . Strained:{" "}
-            <Why what="strained liquor" of="water.yieldMl" className="text-ink">
-              {millilitres(w.yieldMl)}
-            </Why>
-            . Surface {centimetres(rim)} under the rim
-            {w.dipMl > 0 && (
-              <>
-                ; stop at{" "}
-                <Why what="the mark of the reduction" of="water.dipMl" className="text-ink">
-                  {centimetres(plan.vessel.heightCm - plan.vessel.dipLevelCm)}
-                </Why>{" "}
-                under it
-              </>
-            )}
-            .
-            {!never && (
-              <>
-                {" "}
-                Water boils at{" "}
-                <Why what="water boils at" of="boilingC" className="text-ink">
-                  {celsius(plan.boilingC, true)}
+              }
+              said={
+                w.pourMl > w.startMl + 1 &&
+                say("sheet.thenFresh", { amount: millilitres(w.pourMl - w.startMl) })
+              }
+              keptByThe={
+                <Why what={say("sheet.keptByTheHerbs")} of="water.retainedMl" className="text-ink">
+                  {millilitres(w.retainedMl)}
                 </Why>
-                .
-              </>
-            )}
-            {reasons.length <= FEW && ` ${reasons.join(" ")}`}
+              }
+              part={
+                !never && (
+                  <Said
+                    of="sheet.steamTakes"
+                    steam={
+                      <Why what={say("sheet.steam")} of="water.evaporatedMl" className="text-ink">
+                        {millilitres(w.evaporatedMl)}
+                      </Why>
+                    }
+                  />
+                )
+              }
+              strainedLiquor={
+                <Why what={say("sheet.strainedLiquor")} of="water.yieldMl" className="text-ink">
+                  {millilitres(w.yieldMl)}
+                </Why>
+              }
+              length={centimetres(rim)}
+              part2={
+                w.dipMl > 0 && (
+                  <Said
+                    of="sheet.stopAtUnderIt"
+                    theMarkOf={
+                      <Why what={say("sheet.theMarkOfTheReduction")} of="water.dipMl" className="text-ink">
+                        {centimetres(plan.vessel.heightCm - plan.vessel.dipLevelCm)}
+                      </Why>
+                    }
+                  />
+                )
+              }
+              part22={
+                !never && (
+                  <>
+                    {" "}
+                    <Said
+                      of="sheet.waterBoilsAtWaterBoilsAt2"
+                      waterBoilsAt={
+                        <Why what={say("sheet.waterBoilsAt")} of="boilingC" className="text-ink">
+                          {celsius(plan.boilingC, true)}
+                        </Why>
+                      }
+                    />
+                  </>
+                )
+              }
+              said2={reasons.length <= FEW && ` ${reasons.join(" ")}`}
+            />
           </p>
         </section>
         <div className="max-md:order-1">
           <Measures plan={plan} onChange={onChange} />
           <p className="mt-1 text-muted text-sm">
-            {plan.posology && !ordered && <span className="text-ink">Taken: {plan.posology}. </span>}
-            {course && (
-              <>
-                <Link to={course} className="relative text-ink underline underline-offset-4 max-sm:reach">
-                  Day by day
-                </Link>
-                .{" "}
-              </>
-            )}
-            {notes && notes.length > 0 && <span className="text-ink">Notes: {notes.join(" ")} </span>}
-            {plan.keeps && (plan.days ?? 1) > 1 && (
-              <span className="text-ink">
-                <Glossed text={plan.keeps.text} />{" "}
-              </span>
-            )}
-            Strength and curves are an estimate. Ask a clinician about illness, medicines and pregnancy; local
-            law decides on regulated herbs.
+            <Said
+              of="sheet.strengthAndCurvesAreAn"
+              posology={
+                plan.posology &&
+                !ordered && (
+                  <span className="text-ink">
+                    <Said of="sheet.taken" posology={plan.posology} />{" "}
+                  </span>
+                )
+              }
+              part={
+                course && (
+                  <>
+                    <Link to={course} className="relative text-ink underline underline-offset-4 max-sm:reach">
+                      {say("sheet.dayByDay")}
+                    </Link>
+                    .{" "}
+                  </>
+                )
+              }
+              list={
+                notes &&
+                notes.length > 0 && (
+                  <span className="text-ink">
+                    <Said of="sheet.notes" list={notes.join(" ")} />{" "}
+                  </span>
+                )
+              }
+              said={
+                plan.keeps &&
+                (plan.days ?? 1) > 1 && (
+                  <span className="text-ink">
+                    <Glossed text={plan.keeps.text} />{" "}
+                  </span>
+                )
+              }
+            />
           </p>
         </div>
         <Cautions
@@ -166,7 +210,7 @@ export const Drawn = memo(function Drawn({
         />
       </div>
       {reasons.length > FEW && <p className="mt-2 max-w-5xl text-muted text-sm">{reasons.join(" ")}</p>}
-      <section aria-label="Fire line" className="mt-1" ref={line.ref}>
+      <section aria-label={say("sheet.fireLine")} className="mt-1" ref={line.ref}>
         {held && <WhatIf held={held} plan={plan} onDrop={onDrop} />}
         <FireLine
           {...ofPlan(plan)}

@@ -7,15 +7,17 @@ import { conditionsSaid, personName } from "../../parts/conditions";
 import { TextField } from "../../parts/Field";
 import { cupsSaid, millilitres, quantity } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import type { Guest, Order, Ordered, Sharer } from "./order";
 
 /** What a cook says to parts of a cup. */
 const SERVINGS = [
-  { value: "", label: "as much as suits the age", gloss: "a whole cup, or a child's share of it" },
-  { value: "0.75", label: "three quarters of a cup" },
-  { value: "0.5", label: "half a cup" },
-  { value: "0.33", label: "a third of a cup" },
-  { value: "0.25", label: "a quarter of a cup" },
+  { value: "", label: say("sheet.asMuchAsSuitsThe"), gloss: say("sheet.aWholeCupOrA") },
+  { value: "0.75", label: say("sheet.threeQuartersOfACup") },
+  { value: "0.5", label: say("sheet.halfACup") },
+  { value: "0.33", label: say("sheet.aThirdOfACup") },
+  { value: "0.25", label: say("sheet.aQuarterOfACup") },
 ] as const;
 const GUEST = "guest";
 
@@ -32,7 +34,10 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
   const put = (i: number, part: Partial<Sharer>) =>
     onChange({ others: order.others.map((o, at) => (at === i ? { ...o, ...part } : o)) });
   const somebody = (
-    <Word label="Somebody else" shown={order.others.length === 0 ? "alone" : "and nobody else"}>
+    <Word
+      label={say("sheet.somebodyElse")}
+      shown={order.others.length === 0 ? say("sheet.alone") : say("sheet.andNobodyElse")}
+    >
       {(close) => (
         <Somebody
           people={people.filter((p) => p.id !== order.drinkerId && !order.others.some((o) => o.id === p.id))}
@@ -47,15 +52,15 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
   return (
     <>
       {order.others.length === 0 && <> {somebody}</>},{" "}
-      <Word label="Cups a day" shown={`${cupsSaid(aDay)} a day`}>
+      <Word label={say("sheet.cupsADay")} shown={say("sheet.aDay", { amount: cupsSaid(aDay) })}>
         {(close) => (
           <div className="flex flex-col gap-2">
             <Stepper
-              label="cups a day"
+              label={say("sheet.cupsADay2")}
               value={aDay}
               {...limit.CUPS_A_DAY}
               step={0.5}
-              unit="a day"
+              unit={say("sheet.aDay2")}
               onChange={(v) => onChange({ aDay: v })}
             />
             {order.aDay !== undefined && (
@@ -65,7 +70,7 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
                   close();
                 }}
               >
-                As the recipe has it
+                {say("sheet.asTheRecipeHasIt")}
               </Small>
             )}
             {order.prescribed === undefined && (
@@ -75,57 +80,71 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
                   close();
                 }}
               >
-                A practitioner prescribed it
+                {say("sheet.aPractitionerPrescribedIt")}
               </Small>
             )}
           </div>
         )}
       </Word>
       {order.prescribed !== undefined && (
-        <>
-          , prescribed{" "}
-          <Word label="Prescribed by" shown={order.prescribedBy ? `by ${order.prescribedBy}` : "by whom?"}>
-            {() => (
-              <TextField
-                label="Who prescribed it"
-                value={order.prescribedBy ?? ""}
-                onChange={(v) => onChange({ prescribedBy: v || undefined })}
-              />
-            )}
-          </Word>{" "}
-          for{" "}
-          <Word label="Prescribed" shown={order.prescribed === 1 ? "one day" : `${order.prescribed} days`}>
-            {(close) => (
-              <div className="flex max-w-72 flex-col gap-2">
-                <Stepper
-                  label="days"
-                  value={order.prescribed ?? 3}
-                  {...limit.PRESCRIBED_DAYS}
-                  unit="days"
-                  onChange={(v) => onChange({ prescribed: v })}
+        <Said
+          of="sheet.prescribedFor"
+          prescribedBy={
+            <Word
+              label={say("sheet.prescribedBy")}
+              shown={
+                order.prescribedBy
+                  ? say("sheet.by", { prescribedBy: order.prescribedBy })
+                  : say("sheet.byWhom")
+              }
+            >
+              {() => (
+                <TextField
+                  label={say("sheet.whoPrescribedIt")}
+                  value={order.prescribedBy ?? ""}
+                  onChange={(v) => onChange({ prescribedBy: v || undefined })}
                 />
-                <p className="text-muted text-sm">
-                  By a practitioner, who answers for the dose. The limits of the day are told and do not stop
-                  it; it is kept with the brew.
-                </p>
-                <Small
-                  onClick={() => {
-                    onChange({ prescribed: undefined, prescribedBy: undefined });
-                    close();
-                  }}
-                >
-                  Not prescribed
-                </Small>
-              </div>
-            )}
-          </Word>
-        </>
+              )}
+            </Word>
+          }
+          prescribed={
+            <Word
+              label={say("sheet.prescribed")}
+              shown={
+                order.prescribed === 1
+                  ? say("sheet.oneDay")
+                  : say("sheet.days", { prescribed: order.prescribed })
+              }
+            >
+              {(close) => (
+                <div className="flex max-w-72 flex-col gap-2">
+                  <Stepper
+                    label={say("sheet.days2")}
+                    value={order.prescribed ?? 3}
+                    {...limit.PRESCRIBED_DAYS}
+                    unit={say("sheet.days2")}
+                    onChange={(v) => onChange({ prescribed: v })}
+                  />
+                  <p className="text-muted text-sm">{say("sheet.byAPractitionerWhoAnswers")}</p>
+                  <Small
+                    onClick={() => {
+                      onChange({ prescribed: undefined, prescribedBy: undefined });
+                      close();
+                    }}
+                  >
+                    {say("sheet.notPrescribed")}
+                  </Small>
+                </div>
+              )}
+            </Word>
+          }
+        />
       )}
       {order.others.map((o, i) => (
         <span key={`${o.id}${i}`}>
-          {order.others.length === 1 || i === order.others.length - 1 ? ", and " : ", "}
+          {order.others.length === 1 || i === order.others.length - 1 ? say("sheet.and") : ", "}
           <Word
-            label={`Drinks too, ${i + 1}`}
+            label={say("sheet.drinksToo", { number: i + 1 })}
             shown={sharerSaid(o, plan?.others?.[i], people, plan?.cupMl ?? 240)}
           >
             {(close) => (
@@ -148,13 +167,15 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
 }
 
 const times = (n: number, ml: number) =>
-  n === 1 ? `${millilitres(ml)} once` : `${n} times ${millilitres(ml)}`;
+  n === 1
+    ? say("sheet.once", { amount: millilitres(ml) })
+    : say("sheet.times", { n, amount: millilitres(ml) });
 
 function sharerSaid(o: Sharer, told: SharerLine | undefined, people: Person[], cupMl: number): string {
-  const name = o.id === GUEST ? o.name || "a guest" : personName(o.id, people);
+  const name = o.id === GUEST ? o.name || say("sheet.aGuest") : personName(o.id, people);
   const serving = o.serving ?? told?.serving ?? 1;
   const of = serving >= 1 ? cupsSaid(o.cupsADay) : times(o.cupsADay, Math.round(serving * cupMl));
-  return `${name}, ${of} a day`;
+  return say("sheet.aDayName2", { name, of });
 }
 
 function OneSharer({
@@ -171,24 +192,24 @@ function OneSharer({
   return (
     <div className="flex flex-col gap-3">
       <Stepper
-        label="servings a day"
+        label={say("sheet.servingsADay")}
         value={sharer.cupsADay}
         {...limit.CUPS_A_DAY}
         step={0.5}
-        unit="a day"
+        unit={say("sheet.aDay2")}
         onChange={(cupsADay) => onPut({ cupsADay })}
       />
       <OneOf
-        label="Serving"
+        label={say("sheet.serving")}
         value={sharer.serving === undefined ? "" : String(sharer.serving)}
         options={SERVINGS.map((s) =>
           s.value === "" && told && sharer.serving === undefined
-            ? { ...s, gloss: `${Math.round(told.serving * 100)} % of a cup` }
+            ? { ...s, gloss: say("sheet.ofACup", { serving: Math.round(told.serving * 100) }) }
             : s,
         )}
         onPick={(v) => onPut({ serving: v === "" ? undefined : Number(v) })}
       />
-      <Small onClick={onRemove}>Does not drink of it</Small>
+      <Small onClick={onRemove}>{say("sheet.doesNotDrinkOfIt")}</Small>
     </div>
   );
 }
@@ -196,10 +217,12 @@ function OneSharer({
 function Somebody({ people, onAdd }: { people: Person[]; onAdd: (s: Sharer) => void }) {
   const [guest, setGuest] = useState(false);
   if (guest)
-    return <GuestForm verb="Drinks of it too" onDone={(g) => onAdd({ id: GUEST, cupsADay: 1, ...g })} />;
+    return (
+      <GuestForm verb={say("sheet.drinksOfItToo")} onDone={(g) => onAdd({ id: GUEST, cupsADay: 1, ...g })} />
+    );
   return (
     <div className="flex flex-col">
-      <p className="mb-1 text-muted text-sm">Who drinks of this pot too?</p>
+      <p className="mb-1 text-muted text-sm">{say("sheet.whoDrinksOfThisPot")}</p>
       {people.map((p) => (
         <button
           key={p.id}
@@ -218,7 +241,7 @@ function Somebody({ people, onAdd }: { people: Person[]; onAdd: (s: Sharer) => v
 
 /** "8 years, 26 kg, pregnant". */
 function about(p: Person): string {
-  const parts = [`${p.ageYears} years`];
+  const parts = [say("sheet.years", { ageYears: p.ageYears })];
   if (p.weightKg) parts.push(quantity("bodyWeight", p.weightKg));
   if (p.conditions.length > 0) parts.push(conditionsSaid(p.conditions, p.trimester));
   return parts.join(", ");
@@ -227,19 +250,19 @@ function about(p: Person): string {
 function AGuest({ onClick }: { onClick: () => void }) {
   return (
     <button type="button" className="min-h-11 w-full px-2 text-left hover:bg-strip" onClick={onClick}>
-      A guest
-      <span className="block text-muted text-sm">
-        with a word or two about them; nothing is kept in Household
-      </span>
+      <Said
+        of="sheet.aGuestWithA2"
+        withA={<span className="block text-muted text-sm">{say("sheet.withAWordOrTwo")}</span>}
+      />
     </button>
   );
 }
 
 /** For whom it is: one of the household, or a guest. */
 export function Drinker({ order, people, onChange }: Omit<DrinkersProps, "plan">) {
-  const shown = order.guest ? order.guest.name || "a guest" : personName(order.drinkerId, people);
+  const shown = order.guest ? order.guest.name || say("sheet.aGuest") : personName(order.drinkerId, people);
   return (
-    <Word label="Drinker" shown={shown}>
+    <Word label={say("sheet.drinker")} shown={shown}>
       {(close) => <ForWhom order={order} people={people} onChange={onChange} close={close} />}
     </Word>
   );
@@ -250,25 +273,25 @@ function ForWhom({ order, people, onChange, close }: Omit<DrinkersProps, "plan">
   const known =
     people.length > 0
       ? people.map((p) => ({ value: p.id, label: p.name, gloss: about(p) }))
-      : [{ value: "", label: "an adult", gloss: "with nothing to be minded" }];
+      : [{ value: "", label: say("sheet.anAdult"), gloss: say("sheet.withNothingToBeMinded") }];
   if (guest)
     return (
       <>
         <GuestForm
-          verb="It is for this guest"
+          verb={say("sheet.itIsForThisGuest")}
           start={order.guest}
           onDone={(g) => {
             onChange({ guest: g, drinkerId: undefined });
             close();
           }}
         />
-        <Small onClick={() => setGuest(false)}>Somebody of the household</Small>
+        <Small onClick={() => setGuest(false)}>{say("sheet.somebodyOfTheHousehold")}</Small>
       </>
     );
   return (
     <>
       <OneOf
-        label="Drinker"
+        label={say("sheet.drinker")}
         value={order.drinkerId ?? ""}
         options={known}
         onPick={(id) => onChange({ drinkerId: id || undefined, guest: undefined })}
@@ -299,25 +322,33 @@ function GuestForm({
     >
       <div className="grid grid-cols-[1fr_6rem] gap-3">
         <label className="flex flex-col text-muted text-sm">
-          Called
-          <input
-            className={field}
-            maxLength={length.SHORT_NAME}
-            value={guest.name ?? ""}
-            onChange={(e) => setGuest({ ...guest, name: e.target.value.replaceAll("~", "") })}
+          <Said
+            of="sheet.called"
+            field={
+              <input
+                className={field}
+                maxLength={length.SHORT_NAME}
+                value={guest.name ?? ""}
+                onChange={(e) => setGuest({ ...guest, name: e.target.value.replaceAll("~", "") })}
+              />
+            }
           />
         </label>
         <label className="flex flex-col text-muted text-sm">
-          Years
-          <input
-            className={field}
-            type="number"
-            min={limit.AGE_YEARS.low}
-            max={limit.AGE_YEARS.high}
-            required
-            value={guest.ageYears ?? ""}
-            onChange={(e) =>
-              setGuest({ ...guest, ageYears: e.target.value === "" ? undefined : e.target.valueAsNumber })
+          <Said
+            of="sheet.yearsField2"
+            field={
+              <input
+                className={field}
+                type="number"
+                min={limit.AGE_YEARS.low}
+                max={limit.AGE_YEARS.high}
+                required
+                value={guest.ageYears ?? ""}
+                onChange={(e) =>
+                  setGuest({ ...guest, ageYears: e.target.value === "" ? undefined : e.target.valueAsNumber })
+                }
+              />
             }
           />
         </label>

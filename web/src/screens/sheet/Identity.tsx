@@ -1,6 +1,8 @@
 import { useQueries } from "@tanstack/react-query";
 import { api, type PlanResponse } from "../../api/client";
 import { keys } from "../../api/keys";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 /** Gathered herbs with a look-alike that kills: what to look for, confirmed by the cook before the sheet can be started. */
 export function Identity({
@@ -20,7 +22,7 @@ export function Identity({
   return (
     <section aria-labelledby="identity" className="mt-3 border-amber border-l-4 pl-3">
       <h2 id="identity" className="font-body font-semibold [font-stretch:100%]">
-        Is it what you think it is?
+        {say("sheet.isItWhatYouThink")}
       </h2>
       {herbs.map(({ data: h }, i) =>
         h ? (
@@ -29,23 +31,31 @@ export function Identity({
             <ul className="text-sm">
               {h.lookAlikes.map((l) => (
                 <li key={l.name}>
-                  <strong>Not {l.name}:</strong> {l.tell}
+                  <strong>
+                    <Said of="sheet.not" name={l.name} />
+                  </strong>{" "}
+                  {l.tell}
                 </li>
               ))}
             </ul>
             <label className="flex min-h-11 items-center gap-2 font-semibold">
-              <input
-                type="checkbox"
-                className="size-5 accent-[var(--herb)]"
-                checked={sure.includes(h.slug)}
-                onChange={(e) => onSure(slugs[i] ?? h.slug, e.target.checked)}
+              <Said
+                of="sheet.boughtOrLookedAtClosely"
+                field={
+                  <input
+                    type="checkbox"
+                    className="size-5 accent-[var(--herb)]"
+                    checked={sure.includes(h.slug)}
+                    onChange={(e) => onSure(slugs[i] ?? h.slug, e.target.checked)}
+                  />
+                }
+                common={h.common.toLowerCase()}
               />
-              Bought, or looked at closely: it is {h.common.toLowerCase()}
             </label>
           </div>
         ) : null,
       )}
-      <p className="text-muted text-sm">If in doubt, leave it out.</p>
+      <p className="text-muted text-sm">{say("sheet.ifInDoubtLeaveIt")}</p>
     </section>
   );
 }

@@ -1,5 +1,6 @@
 import { useChangeLearned } from "../../api/changes";
 import type { PlanResponse } from "../../api/client";
+import { say } from "../../words/say";
 
 /** What the household's own brews taught that moves this plan; each can be switched off or forgotten. */
 export function LearnedLines({ plan }: { plan: PlanResponse }) {
@@ -14,14 +15,14 @@ export function LearnedLines({ plan }: { plan: PlanResponse }) {
             className="underline underline-offset-4"
             onClick={() => change.mutate({ what: l.what, used: !l.used })}
           >
-            {l.used ? "do not use it" : "use it again"}
+            {l.used ? say("sheet.doNotUseIt") : say("sheet.useItAgain")}
           </button>
           <button
             type="button"
             className="underline underline-offset-4"
             onClick={() => change.mutate({ what: l.what, forget: true })}
           >
-            forget it
+            {say("sheet.forgetIt")}
           </button>
         </p>
       ))}

@@ -4,6 +4,8 @@ import { Primary, Secondary } from "../../parts/Field";
 import { measuredOut } from "../../parts/measured";
 import { Panel } from "../../parts/Panel";
 import { apart, grams, millilitres } from "../../parts/say";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { useScale } from "../live/devices";
 import { Unread } from "../live/Unread";
 
@@ -25,20 +27,20 @@ export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: ()
     if (weighing) void scale.command("tare");
   };
   return (
-    <Panel open wide onOpenChange={(o) => !o && onClose()} title="Measure one by one">
+    <Panel open wide onOpenChange={(o) => !o && onClose()} title={say("sheet.measureOneByOne")}>
       {out && a ? (
         <div aria-live="polite">
           <p className="text-muted">
-            {at + 1} of {all.length}
+            <Said of="sheet.of" at={at + 1} count={all.length} />
           </p>
           <p className="font-display font-semibold text-4xl leading-tight [font-stretch:80%] sm:text-5xl">
             {out.name}
           </p>
           <p className="mt-1 text-lg text-muted">
             {out.lead.blend
-              ? "blend of the house"
+              ? say("sheet.blendOfTheHouse")
               : [out.lead.form, out.lead.cut, out.lead.prep].filter(Boolean).join(", ")}
-            {out.lead.perCup ? "; into the cups" : ""}
+            {out.lead.perCup ? say("sheet.intoTheCups") : ""}
           </p>
           <p className="mt-4 flex flex-wrap items-baseline gap-x-6">
             <span className="figure text-[5rem] leading-none sm:text-[6.5rem]">
@@ -46,7 +48,11 @@ export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: ()
               <span className="ml-2 text-3xl">{apart("mass", a.grams).unit}</span>
             </span>
             <span className="text-3xl">
-              {a.weigh ? <span className="font-semibold text-amber-text">weigh this one</span> : a.measure}
+              {a.weigh ? (
+                <span className="font-semibold text-amber-text">{say("sheet.weighThisOne")}</span>
+              ) : (
+                a.measure
+              )}
             </span>
           </p>
           <p className="text-muted">
@@ -60,55 +66,60 @@ export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: ()
             <div className="mt-4 border-hairline border-t pt-3">
               <Unread since={scale.lostSince} />
               <p className="flex flex-wrap items-baseline gap-x-5">
-                <span className="text-muted">on the scale</span>
-                <output className="figure text-5xl" aria-label="Weight on the scale">
+                <span className="text-muted">{say("sheet.onTheScale")}</span>
+                <output className="figure text-5xl" aria-label={say("sheet.weightOnTheScale")}>
                   {grams(net)}
                 </output>
                 <span
                   className={`text-xl ${there ? "font-semibold text-herb" : left < 0 ? "text-amber-text" : ""}`}
                 >
-                  {there ? "that is it" : left > 0 ? `${grams(left)} to go` : `${grams(-left)} too much`}
+                  {there
+                    ? say("sheet.thatIsIt")
+                    : left > 0
+                      ? say("sheet.toGo", { weight: grams(left) })
+                      : say("sheet.tooMuch", { weight: grams(-left) })}
                 </span>
               </p>
               <progress
                 className="mt-2 h-3 w-full accent-[var(--herb)]"
                 max={a.grams}
                 value={Math.max(0, Math.min(net, a.grams))}
-                aria-label="Towards the amount"
+                aria-label={say("sheet.towardsTheAmount")}
               />
               <div className="mt-3 flex flex-wrap gap-3">
-                <Secondary onClick={() => void scale.command("tare")}>Tare</Secondary>
+                <Secondary onClick={() => void scale.command("tare")}>{say("sheet.tare")}</Secondary>
                 <Secondary onClick={() => void scale.command("put", Math.max(0.1, a.grams / 8))}>
-                  Put some on
+                  {say("sheet.putSomeOn")}
                 </Secondary>
                 <Secondary onClick={() => void scale.command("put", Math.max(0, left))}>
-                  Put the rest on
+                  {say("sheet.putTheRestOn")}
                 </Secondary>
                 <Secondary onClick={() => void scale.command("take", a.grams / 16)}>
-                  Take a little off
+                  {say("sheet.takeALittleOff")}
                 </Secondary>
               </div>
               <p className="mt-1 text-muted text-sm">
-                {scale.reading
-                  ? "A simulated scale that ships with Ember Cup; the last three buttons are the hands."
-                  : "Waiting for the scale …"}
+                {scale.reading ? say("sheet.aSimulatedScaleThatShips") : say("sheet.waitingForTheScale")}
               </p>
             </div>
           )}
         </div>
       ) : (
         <p className="text-xl">
-          All measured. Pour {millilitres(plan.water.startMl)} of water
-          {plan.additions.some((x) => x.perCup) ? "; what goes into the cups stays aside" : ""}.
+          <Said
+            of="sheet.allMeasuredPourOfWater"
+            amount={millilitres(plan.water.startMl)}
+            how={plan.additions.some((x) => x.perCup) ? say("sheet.whatGoesIntoTheCups") : ""}
+          />
         </p>
       )}
       <div className="mt-6 flex flex-wrap gap-3">
-        {!done && <Primary onClick={next}>Measured</Primary>}
-        {done && <Primary onClick={onClose}>To the sheet</Primary>}
-        {at > 0 && <Secondary onClick={() => setAt(at - 1)}>Back</Secondary>}
+        {!done && <Primary onClick={next}>{say("sheet.measured")}</Primary>}
+        {done && <Primary onClick={onClose}>{say("sheet.toTheSheet")}</Primary>}
+        {at > 0 && <Secondary onClick={() => setAt(at - 1)}>{say("sheet.back")}</Secondary>}
         {!done && (
           <Secondary onClick={() => setWeighing(!weighing)}>
-            {weighing ? "Without the scale" : "Use the scale"}
+            {weighing ? say("sheet.withoutTheScale") : say("sheet.useTheScale")}
           </Secondary>
         )}
       </div>

@@ -3,6 +3,8 @@ import { stagesOf } from "../../api/steps";
 import { measuredOut, type Out } from "../../parts/measured";
 import { apart, grams, range } from "../../parts/say";
 import { Why } from "../../parts/Why";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import type { Change } from "./order";
 
 /** One line per herb, or per blend, the amount as the hero: grams and the kitchen measure side by side. */
@@ -25,7 +27,7 @@ export function Measures({
   return (
     <section aria-labelledby="measures">
       <h2 id="measures" className="font-body font-normal text-muted text-sm [font-stretch:100%]">
-        Measure out
+        {say("sheet.measureOut")}
       </h2>
       <ul className="mt-1 border-hairline border-t">
         {all.map(({ index: i, lead, name, amounts: a, figure, herbs, slug }) => (
@@ -33,7 +35,7 @@ export function Measures({
             key={i}
             className={`grid grid-cols-[5.6rem_minmax(0,1fr)] items-baseline gap-x-4 border-hairline border-b ${narrow ? "" : "sm:grid-cols-[5.6rem_minmax(0,1fr)_minmax(0,8.75rem)]"} ${tight ? "py-1" : "py-2"} ${ticked?.has(i) ? "text-muted" : ""}`}
           >
-            <Why what={`${name}, grams`} of={figure} className="relative text-right max-sm:reach">
+            <Why what={say("sheet.grams", { name })} of={figure} className="relative text-right max-sm:reach">
               <span className="figure text-[1.7rem] leading-none">{apart("mass", a.grams).number}</span>
               <span className="ml-1.5 text-muted">{apart("mass", a.grams).unit}</span>
             </Why>
@@ -57,11 +59,11 @@ export function Measures({
             </div>
             <div className={`min-w-0 ${narrow ? "col-start-2" : "max-sm:col-start-2"}`}>
               {a.weigh ? (
-                <span className="block font-semibold text-amber-text">weigh this one</span>
+                <span className="block font-semibold text-amber-text">{say("sheet.weighThisOne")}</span>
               ) : (
                 <span className="block">
                   {a.measure}
-                  {a.measureTo ? ` to ${a.measureTo}` : ""}
+                  {a.measureTo ? say("sheet.to", { measureTo: a.measureTo }) : ""}
                 </span>
               )}
               <span className="block text-muted text-sm">{spread(a, lead)}</span>
@@ -80,7 +82,7 @@ function Herbs({ of }: { of: Out["herbs"] }) {
     <ul className="text-muted text-sm">
       {of.map(({ index, addition: a }) => (
         <li key={index}>
-          <Why what={`${a.common}, grams`} of={`additions.${index}.grams`}>
+          <Why what={say("sheet.gramsCommon2", { common: a.common })} of={`additions.${index}.grams`}>
             {grams(a.grams)}
           </Why>{" "}
           {a.common.toLowerCase()}
@@ -95,12 +97,12 @@ function Open({ a, slug, onChange }: { a: Out["amounts"]; slug: string; onChange
   const { usualLowG: low, usualHighG: high, usualG: usual, usualAsWrittenG: written, usualSide: off } = a;
   const choices = [
     ...(off && usual !== undefined && written !== undefined && onChange
-      ? [{ words: `take ${grams(usual)}`, change: { herb: slug, perCupG: written } }]
+      ? [{ words: say("sheet.take", { weight: grams(usual) }), change: { herb: slug, perCupG: written } }]
       : []),
-    ...(a.optional && onChange ? [{ words: "leave it out", change: { herb: slug } }] : []),
+    ...(a.optional && onChange ? [{ words: say("sheet.leaveItOut"), change: { herb: slug } }] : []),
     ...(onChange
       ? (a.or ?? []).map((o) => ({
-          words: `take ${o.common} instead`,
+          words: say("sheet.takeInstead", { common: o.common }),
           change: { herb: slug, with: o.herb },
         }))
       : []),
@@ -110,7 +112,7 @@ function Open({ a, slug, onChange }: { a: Out["amounts"]; slug: string; onChange
     <span className="flex flex-wrap gap-x-3 text-sm">
       {off && low !== undefined && high !== undefined && (
         <span className="text-muted">
-          {off} than usual: {range("mass", low, high)} a cup
+          <Said of="sheet.thanUsualACup" off={off} weight={range("mass", low, high)} />
         </span>
       )}
       {choices.map((c) => (
@@ -129,13 +131,14 @@ function Open({ a, slug, onChange }: { a: Out["amounts"]; slug: string; onChange
 
 /** "dried, sliced · into the cold water". */
 function where(a: AdditionLine, plan: PlanResponse): string {
-  if (a.perCup) return `${plantWords(a)}into the cup${a.inCup ? ` ${a.inCup}` : ""}`;
+  if (a.perCup)
+    return say("sheet.intoTheCup", { plantWords: plantWords(a), how: a.inCup ? ` ${a.inCup}` : "" });
   return `${plantWords(a)}${placeOf(a, plan)}`;
 }
 
 /** "dried, sliced · "; nothing for what comes out of a jar as it is. */
 function plantWords(a: AdditionLine): string {
-  if (a.blend) return "blend of the house · ";
+  if (a.blend) return say("sheet.blendOfTheHouse2");
   if (a.perCup && a.form === "fresh" && a.cut === "whole") return "";
   const cut = a.cut === "whole" ? "" : a.cut;
   // "crushed" already says "crush".
@@ -147,17 +150,17 @@ function placeOf(a: AdditionLine, plan: PlanResponse): string {
   const stage = stagesOf(plan.steps).find((s) => s.stage === a.stage);
   if (a.stage === 0) {
     return stagesOf(plan.steps).some((s) => s.stage === 0 && s.kind === "pour")
-      ? "hot water over it"
-      : "into the cold water";
+      ? say("sheet.hotWaterOverIt")
+      : say("sheet.intoTheColdWater");
   }
-  if (stage?.kind === "rest") return "when the flame is off";
-  if (stage?.kind === "pour") return "hot water over it";
-  return stage ? `when it comes to the ${stage.kind}` : "";
+  if (stage?.kind === "rest") return say("sheet.whenTheFlameIsOff");
+  if (stage?.kind === "pour") return say("sheet.hotWaterOverIt");
+  return stage ? say("sheet.whenItComesToThe", { kind: stage.kind }) : "";
 }
 
 function spread(a: Out["amounts"], lead: AdditionLine): string {
-  if (!a.weigh) return `${range("mass", a.lowG, a.highG)} by spoon`;
+  if (!a.weigh) return say("sheet.bySpoon", { weight: range("mass", a.lowG, a.highG) });
   return lead.nearest
-    ? `the weight of ${a.measure} is a rough guess`
-    : `${a.measure} may pass the day’s limit`;
+    ? say("sheet.theWeightOfIsA", { measure: a.measure })
+    : say("sheet.mayPassTheDaysLimit", { measure: a.measure });
 }

@@ -4,34 +4,35 @@ import * as length from "../../api/length.gen";
 import { FavouriteMark } from "../../parts/PotList";
 import { Trouble } from "../../parts/states";
 import { Word } from "../../parts/Word";
+import { say } from "../../words/say";
 import { TextTyped } from "../household/inPlace";
 
 /** What the household says of a recipe for itself: whether it is a favourite, and its own words to find it by. */
 export function Mine({ recipe }: { recipe: RecipeResponse }) {
-  const say = useSayOfRecipe(recipe.id);
-  const wrong = wrongOf(say.error);
+  const keep = useSayOfRecipe(recipe.id);
+  const wrong = wrongOf(keep.error);
   const complaint = wrong("words") ?? wrong("words[0]");
   return (
     <span className="py-0.5">
-      <Word quiet label="What we say of it ourselves" shown="Ours">
+      <Word quiet label={say("sheet.whatWeSayOfIt")} shown={say("sheet.ours")}>
         {(close) => (
           <div className="flex flex-col gap-3">
             <button
               type="button"
               aria-pressed={recipe.favourite}
               className="flex min-h-11 items-center gap-2 text-left underline underline-offset-4"
-              onClick={() => say.mutate({ favourite: !recipe.favourite })}
+              onClick={() => keep.mutate({ favourite: !recipe.favourite })}
             >
               {recipe.favourite && <FavouriteMark />}
-              {recipe.favourite ? "It is a favourite" : "Make it a favourite"}
+              {recipe.favourite ? say("sheet.itIsAFavourite") : say("sheet.makeItAFavourite")}
             </button>
             <TextTyped
-              label="Our own words for it, with commas between"
+              label={say("sheet.ourOwnWordsForIt")}
               start={recipe.words.join(", ")}
               most={length.OWN_WORDS * (length.PURPOSE + 2)}
               wrong={complaint}
               onKeep={(typed) =>
-                say.mutate(
+                keep.mutate(
                   {
                     words: typed
                       .split(",")
@@ -42,7 +43,7 @@ export function Mine({ recipe }: { recipe: RecipeResponse }) {
                 )
               }
             />
-            {say.error && !complaint && <Trouble error={say.error} />}
+            {keep.error && !complaint && <Trouble error={keep.error} />}
           </div>
         )}
       </Word>

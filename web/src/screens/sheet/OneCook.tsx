@@ -6,6 +6,8 @@ import { useDay } from "../../api/queries";
 import { Primary } from "../../parts/Field";
 import { clock, span } from "../../parts/say";
 import { Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { atOn } from "./at";
 
 /** The order once it has rested: other pots are asked after the sheet is redrawn, not with every step of a control. */
@@ -41,7 +43,7 @@ export function OneCook({
   if (clash) {
     return (
       <p className="no-print text-right text-sm">
-        <Word label="One cook" shown={`not beside ${clash.with}`}>
+        <Word label={say("sheet.oneCook")} shown={say("sheet.notBeside", { with: clash.with })}>
           {() => <p className="max-w-72">{clash.why}</p>}
         </Word>
       </p>
@@ -51,14 +53,18 @@ export function OneCook({
     const burner = moved.burnerId;
     return (
       <p className="no-print text-right text-sm">
-        its burner is taken:{" "}
-        <button
-          type="button"
-          className="relative min-h-9 font-semibold underline underline-offset-4 max-sm:min-h-11"
-          onClick={() => onBurner(burner)}
-        >
-          take the {moved.burner}
-        </button>
+        <Said
+          of="sheet.itsBurnerIsTaken"
+          button={
+            <button
+              type="button"
+              className="relative min-h-9 font-semibold underline underline-offset-4 max-sm:min-h-11"
+              onClick={() => onBurner(burner)}
+            >
+              <Said of="sheet.takeThe" burner={moved.burner} />
+            </button>
+          }
+        />
       </p>
     );
   }
@@ -66,26 +72,39 @@ export function OneCook({
   const way = moved.movedS < 0 ? "earlier" : "later";
   return (
     <p className="no-print text-right text-sm">
-      with the other pot:{" "}
-      <Word label="With the other pot" shown={`fits for ${clock(moved.readyAt)}`}>
-        {(close) => (
-          <div className="max-w-72">
-            <p>
-              {moved.why} Started {span(Math.abs(moved.movedS))} {way}, at {clock(moved.startAt)}, it fits.
-            </p>
-            <div className="mt-3">
-              <Primary
-                onClick={() => {
-                  onAt(atOn(new Date(moved.readyAt)));
-                  close();
-                }}
-              >
-                Make it for {clock(moved.readyAt)}
-              </Primary>
-            </div>
-          </div>
-        )}
-      </Word>
+      <Said
+        of="sheet.withTheOtherPotWithTheOther2"
+        withTheOther={
+          <Word
+            label={say("sheet.withTheOtherPot")}
+            shown={say("sheet.fitsFor", { clock: clock(moved.readyAt) })}
+          >
+            {(close) => (
+              <div className="max-w-72">
+                <p>
+                  <Said
+                    of="sheet.startedAtItFits"
+                    why={moved.why}
+                    time={span(Math.abs(moved.movedS))}
+                    way={way}
+                    clock={clock(moved.startAt)}
+                  />
+                </p>
+                <div className="mt-3">
+                  <Primary
+                    onClick={() => {
+                      onAt(atOn(new Date(moved.readyAt)));
+                      close();
+                    }}
+                  >
+                    <Said of="sheet.makeItFor" clock={clock(moved.readyAt)} />
+                  </Primary>
+                </div>
+              </div>
+            )}
+          </Word>
+        }
+      />
     </p>
   );
 }

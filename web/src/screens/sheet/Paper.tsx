@@ -5,6 +5,8 @@ import { FireLine } from "../../drawings/FireLine";
 import { ofPlan } from "../../drawings/lineProps";
 import { measuredOut, type Out } from "../../parts/measured";
 import { capital } from "../../parts/say";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { crowded, ESTIMATE, hours, measure, order, SEVERITIES, steps, taken, water } from "./paperWords";
 
 /** Width of the written part of a page, px. */
@@ -39,9 +41,9 @@ function Page({ plan, name, notes }: { plan: PlanResponse; name: string; notes?:
   const also = taken(plan, notes);
   const zoom = ZOOMS[crowded(plan, outs, notes)];
   return (
-    <article aria-label="On paper" className="hidden print:block" style={{ zoom, width: PAGE }}>
+    <article aria-label={say("sheet.onPaper")} className="hidden print:block" style={{ zoom, width: PAGE }}>
       <Head plan={plan} name={name} />
-      <h2 className="mt-3 text-lg">Measure out</h2>
+      <h2 className="mt-3 text-lg">{say("sheet.measureOut")}</h2>
       <table className="mt-1 w-full text-[14px]">
         <tbody>
           {outs.map((o) => (
@@ -52,16 +54,16 @@ function Page({ plan, name, notes }: { plan: PlanResponse; name: string; notes?:
       <div className="mt-3">
         <FireLine {...ofPlan(plan)} start={new Date(plan.startAt)} width={PAGE - 24} height={168} />
       </div>
-      <h2 className="mt-2 text-lg">What is done</h2>
+      <h2 className="mt-2 text-lg">{say("sheet.whatIsDone")}</h2>
       <Steps plan={plan} />
       <Care plan={plan} />
       {also && <p className="mt-2 text-[13px]">{also}</p>}
       <p className="mt-2 text-[12px]">{ESTIMATE}</p>
       <p className="mt-3 flex items-baseline gap-2 text-[13px]">
-        How it was <Rule />
+        <Said of="sheet.howItWas" rule={<Rule />} />
       </p>
       <p className="mt-3 flex items-baseline gap-2 text-[13px]">
-        Next time <Rule />
+        <Said of="sheet.nextTime" rule={<Rule />} />
       </p>
     </article>
   );
@@ -78,7 +80,7 @@ function Head({ plan, name }: { plan: PlanResponse; name: string }) {
       <div className="flex items-baseline justify-between gap-6 border-ink border-b-2 pb-1">
         <h1 className="text-[26px]">{name}</h1>
         <p className="whitespace-nowrap text-[14px]">
-          {begins}, ready <strong>{ready}</strong>
+          <Said of="sheet.ready" begins={begins} ready={<strong>{ready}</strong>} />
         </p>
       </div>
       <p className="mt-1.5 text-[14px]">{order(plan)}</p>
@@ -115,11 +117,11 @@ function Steps({ plan }: { plan: PlanResponse }) {
     <table className="mt-1 w-full text-[14px]">
       <thead>
         <tr className="border-ink border-b text-left text-[12px]">
-          <th className="w-6 font-normal" aria-label="done" />
-          <th className="w-16 font-normal">clock</th>
-          <th className="font-normal">step</th>
-          <th className="w-20 pr-3 text-right font-normal">takes</th>
-          <th className="w-32 font-normal">as it was</th>
+          <th className="w-6 font-normal" aria-label={say("sheet.done")} />
+          <th className="w-16 font-normal">{say("sheet.clock")}</th>
+          <th className="font-normal">{say("sheet.step")}</th>
+          <th className="w-20 pr-3 text-right font-normal">{say("sheet.takes")}</th>
+          <th className="w-32 font-normal">{say("sheet.asItWas")}</th>
         </tr>
       </thead>
       <tbody>
@@ -147,13 +149,13 @@ function Care({ plan }: { plan: PlanResponse }) {
       <ul className="flex flex-col gap-1">
         {plan.cautions.map((c: CautionLine) => (
           <li key={c.code + c.text}>
-            <strong>{SEVERITIES[c.severity] ?? "Note"}:</strong> {c.text}
+            <strong>{SEVERITIES[c.severity] ?? say("sheet.note")}:</strong> {c.text}
           </li>
         ))}
       </ul>
       {ask.length > 0 && (
         <div>
-          <p className="font-semibold">When to stop and ask a clinician</p>
+          <p className="font-semibold">{say("sheet.whenToStopAndAsk")}</p>
           <ul className="flex flex-col gap-1">
             {ask.map((a) => (
               <li key={a.signs}>{capital(a.signs)}.</li>

@@ -3,6 +3,8 @@ import { present } from "../../api/present";
 import { ofWall, wall } from "../../api/zone";
 import { SelectField } from "../../parts/Field";
 import { clock, clockOf, date, moment, timeValue } from "../../parts/say";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { atOn, dayValue, nextAt } from "./at";
 
 /** "at 19:30", "tomorrow at 07:00", "Sat 28 Nov, 19:30". */
@@ -10,9 +12,9 @@ export function momentAt(at: string): string {
   const then = nextAt(at, present());
   const days = daysFrom(present(), then);
   return days === 0
-    ? `at ${clock(then)}`
+    ? say("sheet.at", { clock: clock(then) })
     : days === 1
-      ? `tomorrow at ${clock(then)}`
+      ? say("sheet.tomorrowAt", { clock: clock(then) })
       : moment(then, present());
 }
 
@@ -54,27 +56,36 @@ export function ReadyAt({
       }}
     >
       <label className="flex items-baseline gap-3">
-        Ready at
-        <input
-          type="time"
-          required
-          value={time}
-          onChange={(e) => setTime(e.target.value)}
-          className="figure min-h-11 border-ink border-b-2 bg-transparent text-2xl"
+        <Said
+          of="sheet.readyAt"
+          field={
+            <input
+              type="time"
+              required
+              value={time}
+              onChange={(e) => setTime(e.target.value)}
+              className="figure min-h-11 border-ink border-b-2 bg-transparent text-2xl"
+            />
+          }
         />
       </label>
-      <SelectField label="Day" value={day} options={days} onChange={setDay} />
+      <SelectField label={say("sheet.day")} value={day} options={days} onChange={setDay} />
       <div className="flex gap-2">
         <button type="submit" className="min-h-11 flex-1 rounded-one bg-ink px-3 text-ground">
-          Drink at {clockOf(time)}
-          {daysFrom(present(), then) > 0 && ` ${days.find((d) => d.value === dayValue(then))?.label ?? ""}`}
+          <Said
+            of="sheet.drinkAt"
+            clock={clockOf(time)}
+            said={
+              daysFrom(present(), then) > 0 && ` ${days.find((d) => d.value === dayValue(then))?.label ?? ""}`
+            }
+          />
         </button>
         <button
           type="button"
           className="min-h-11 rounded-one border border-ink px-3"
           onClick={() => onPick(undefined)}
         >
-          As soon as done
+          {say("sheet.asSoonAsDone")}
         </button>
       </div>
     </form>

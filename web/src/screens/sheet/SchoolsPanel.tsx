@@ -2,6 +2,8 @@ import { useHoldTo } from "../../api/changes";
 import type { PlanResponse } from "../../api/client";
 import { useSchools } from "../../api/queries";
 import { Panel } from "../../parts/Panel";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 /** Where practitioners disagree: what this cook holds to, with the default of the tradition and its why. */
 export function SchoolsPanel({
@@ -19,10 +21,9 @@ export function SchoolsPanel({
   const hold = (question: string, choice: string | undefined) =>
     holdTo.mutate({ question, choice }, { onSuccess: () => onPick(question, undefined) });
   return (
-    <Panel open wide onOpenChange={(o) => !o && onClose()} title="Ways of making">
+    <Panel open wide onOpenChange={(o) => !o && onClose()} title={say("sheet.waysOfMaking")}>
       <p className="text-muted">
-        Practitioners differ on these. How the recipe says its dose ({plan.tradition}) sets the first answer;
-        what you change is for this order, unless you make it the way of the house.
+        <Said of="sheet.practitionersDifferOnTheseHow" tradition={plan.tradition} />
       </p>
       <ul className="mt-3 grid gap-x-8 gap-y-4 sm:grid-cols-2">
         {schools.data?.map((s) => {
@@ -40,7 +41,7 @@ export function SchoolsPanel({
                   {s.choices.map((c) => (
                     <option key={c.choice} value={c.choice} className="bg-raised text-ink">
                       {c.words}
-                      {c.choice === usual ? " (usual)" : ""}
+                      {c.choice === usual ? say("sheet.usual") : ""}
                     </option>
                   ))}
                 </select>
@@ -52,7 +53,7 @@ export function SchoolsPanel({
                   className="min-h-9 max-sm:min-h-11 text-sm underline underline-offset-4"
                   onClick={() => hold(s.question, chosen)}
                 >
-                  Always so in this house
+                  {say("sheet.alwaysSoInThisHouse")}
                 </button>
               )}
               {s.household && chosen === s.household && (
@@ -61,7 +62,7 @@ export function SchoolsPanel({
                   className="min-h-9 max-sm:min-h-11 text-sm underline underline-offset-4"
                   onClick={() => hold(s.question, undefined)}
                 >
-                  The way of this house; leave it to the tradition again
+                  {say("sheet.theWayOfThisHouse")}
                 </button>
               )}
             </li>

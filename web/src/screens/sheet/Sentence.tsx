@@ -3,14 +3,16 @@ import * as limit from "../../api/limit.gen";
 import { present, presentMs } from "../../api/present";
 import { centimetres, millilitres, STRENGTHS } from "../../parts/say";
 import { CupSize, OneOf, Stepper, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { Drinker, Drinkers } from "./Drinkers";
 import type { Order, Ordered } from "./order";
 import { momentAt, ReadyAt } from "./ReadyAt";
 
 const PURPOSES = [
-  { value: "everyday", label: "an everyday", gloss: "up to three cups a day" },
-  { value: "tonic", label: "a tonic", gloss: "daily over weeks: a little less" },
-  { value: "acute", label: "a first-days", gloss: "a few days at the first sign: a little more" },
+  { value: "everyday", label: say("sheet.anEveryday"), gloss: say("sheet.upToThreeCupsA") },
+  { value: "tonic", label: say("sheet.aTonic"), gloss: say("sheet.dailyOverWeeksALittle") },
+  { value: "acute", label: say("sheet.aFirstDays"), gloss: say("sheet.aFewDaysAtThe") },
 ] as const;
 
 interface SentenceProps {
@@ -32,117 +34,151 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
   const purpose = PURPOSES.find((p) => p.value === order.purpose) ?? PURPOSES[0];
   return (
     <p className="mt-2 text-[1.19rem] text-muted leading-[2.05rem]">
-      Make{" "}
-      <Word label="Cups" shown={`${cups} ${cups === 1 ? "cup" : "cups"}`}>
-        {() => (
-          <Stepper
-            label="cups"
-            value={cups}
-            {...limit.CUPS}
-            unit="cups"
-            onChange={(v) => onChange({ cups: v })}
-          />
-        )}
-      </Word>{" "}
-      of{" "}
-      <Word label="Cup size" shown={millilitres(cupMl)}>
-        {() => <CupSize value={cupMl} onChange={(v) => onChange({ cupMl: v })} />}
-      </Word>
-      ,{" "}
-      <Word label="Strength" shown={order.strength}>
-        {() => (
-          <OneOf
-            label="Strength"
-            value={order.strength}
-            options={STRENGTHS}
-            onPick={(strength) => {
-              onChange({ strength });
-            }}
-          />
-        )}
-      </Word>{" "}
-      strength, for <Drinker order={order} people={people} onChange={onChange} />
-      <Drinkers order={order} plan={plan} people={people} onChange={onChange} />, as{" "}
-      <Word label="Purpose" shown={purpose.label}>
-        {() => (
-          <OneOf
-            label="Purpose"
-            value={order.purpose}
-            options={[...PURPOSES]}
-            onPick={(p) => {
-              onChange({ purpose: p });
-            }}
-          />
-        )}
-      </Word>{" "}
-      cup, in the{" "}
-      <Word
-        label="Vessel"
-        shown={
-          vessel?.name ??
-          (order.vesselId ? "vessel that is not kept any more" : (plan?.vessel.name ?? "fitting vessel"))
+      <Said
+        of="sheet.makeOfStrengthForAs"
+        cups={
+          <Word label={say("sheet.cups")} shown={`${cups} ${cups === 1 ? "cup" : "cups"}`}>
+            {() => (
+              <Stepper
+                label={say("sheet.cups2")}
+                value={cups}
+                {...limit.CUPS}
+                unit={say("sheet.cups2")}
+                onChange={(v) => onChange({ cups: v })}
+              />
+            )}
+          </Word>
         }
-      >
-        {() => (
-          <OneOf
-            label="Vessel"
-            value={order.vesselId ?? ""}
-            options={[
-              { value: "", label: "a fitting one", gloss: "the smallest usual vessel that holds it" },
-              ...kitchen.vessels.map((v) => ({
-                value: v.id,
-                label: v.name,
-                gloss: `${centimetres(v.innerDiameterCm)} wide, ${centimetres(v.heightCm)} high, ${millilitres(v.brimMl)}`,
-              })),
-            ]}
-            onPick={(id) => {
-              onChange({ vesselId: id || undefined });
-            }}
-          />
-        )}
-      </Word>
-      {onFire && (
-        <>
-          {" "}
-          on the{" "}
-          <Word
-            label="Burner"
-            shown={
-              burner?.name ??
-              (order.burnerId ? "burner that is not kept any more" : (plan?.burner.name ?? ""))
-            }
-          >
+        cupSize={
+          <Word label={say("sheet.cupSize")} shown={millilitres(cupMl)}>
+            {() => <CupSize value={cupMl} onChange={(v) => onChange({ cupMl: v })} />}
+          </Word>
+        }
+        strength={
+          <Word label={say("sheet.strength2")} shown={order.strength}>
             {() => (
               <OneOf
-                label="Burner"
-                value={burner?.id ?? kitchen.burners.find((b) => b.name === plan?.burner.name)?.id ?? ""}
-                options={kitchen.burners.map((b) => ({
-                  value: b.id,
-                  label: b.name,
-                  gloss: `${b.lowW}, ${b.mediumW}, ${b.highW} W into the water`,
-                }))}
-                onPick={(id) => {
-                  onChange({ burnerId: id });
+                label={say("sheet.strength2")}
+                value={order.strength}
+                options={STRENGTHS}
+                onPick={(strength) => {
+                  onChange({ strength });
                 }}
               />
             )}
           </Word>
-        </>
-      )}
-      , to drink{" "}
-      <Word label="Ready at" shown={order.at ? momentAt(order.at) : "as soon as it is done"}>
-        {(close) => (
-          <ReadyAt
-            at={order.at}
-            soon={plan ? new Date(presentMs() + (plan.readyS ?? plan.totalS) * 1000) : present()}
-            onPick={(at) => {
-              onChange({ at });
-              close();
-            }}
-          />
-        )}
-      </Word>
-      .
+        }
+        drinker={<Drinker order={order} people={people} onChange={onChange} />}
+        drinkers={<Drinkers order={order} plan={plan} people={people} onChange={onChange} />}
+        purpose={
+          <Word label={say("sheet.purpose")} shown={purpose.label}>
+            {() => (
+              <OneOf
+                label={say("sheet.purpose")}
+                value={order.purpose}
+                options={[...PURPOSES]}
+                onPick={(p) => {
+                  onChange({ purpose: p });
+                }}
+              />
+            )}
+          </Word>
+        }
+        vessel={
+          <Word
+            label={say("sheet.vessel")}
+            shown={
+              vessel?.name ??
+              (order.vesselId
+                ? say("sheet.vesselThatIsNotKept")
+                : (plan?.vessel.name ?? say("sheet.fittingVessel")))
+            }
+          >
+            {() => (
+              <OneOf
+                label={say("sheet.vessel")}
+                value={order.vesselId ?? ""}
+                options={[
+                  {
+                    value: "",
+                    label: say("sheet.aFittingOne"),
+                    gloss: say("sheet.theSmallestUsualVesselThat"),
+                  },
+                  ...kitchen.vessels.map((v) => ({
+                    value: v.id,
+                    label: v.name,
+                    gloss: say("sheet.wideHigh", {
+                      length: centimetres(v.innerDiameterCm),
+                      length2: centimetres(v.heightCm),
+                      amount: millilitres(v.brimMl),
+                    }),
+                  })),
+                ]}
+                onPick={(id) => {
+                  onChange({ vesselId: id || undefined });
+                }}
+              />
+            )}
+          </Word>
+        }
+        part={
+          onFire && (
+            <>
+              {" "}
+              <Said
+                of="sheet.onThe"
+                burner={
+                  <Word
+                    label={say("sheet.burner")}
+                    shown={
+                      burner?.name ??
+                      (order.burnerId ? say("sheet.burnerThatIsNotKept") : (plan?.burner.name ?? ""))
+                    }
+                  >
+                    {() => (
+                      <OneOf
+                        label={say("sheet.burner")}
+                        value={
+                          burner?.id ?? kitchen.burners.find((b) => b.name === plan?.burner.name)?.id ?? ""
+                        }
+                        options={kitchen.burners.map((b) => ({
+                          value: b.id,
+                          label: b.name,
+                          gloss: say("sheet.wIntoTheWater", {
+                            lowW: b.lowW,
+                            mediumW: b.mediumW,
+                            highW: b.highW,
+                          }),
+                        }))}
+                        onPick={(id) => {
+                          onChange({ burnerId: id });
+                        }}
+                      />
+                    )}
+                  </Word>
+                }
+              />
+            </>
+          )
+        }
+        readyAt={
+          <Word
+            label={say("sheet.readyAt2")}
+            shown={order.at ? momentAt(order.at) : say("sheet.asSoonAsItIs")}
+          >
+            {(close) => (
+              <ReadyAt
+                at={order.at}
+                soon={plan ? new Date(presentMs() + (plan.readyS ?? plan.totalS) * 1000) : present()}
+                onPick={(at) => {
+                  onChange({ at });
+                  close();
+                }}
+              />
+            )}
+          </Word>
+        }
+      />
     </p>
   );
 }

@@ -14,6 +14,8 @@ import { Favourite } from "../../parts/PotList";
 import { grams } from "../../parts/say";
 import { Loading, Missing, Trouble } from "../../parts/states";
 import { FiguresOf } from "../../parts/Why";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { Drawn } from "./Drawn";
 import { Identity } from "./Identity";
 import { LearnedLines } from "./LearnedLines";
@@ -194,12 +196,13 @@ export default function Sheet() {
   const meant = order.tweaks.flatMap((t) => ("meant" in t && t.meant === "other" ? [t] : []))[0];
   const figures = useMemo(() => ({ key: asked, load: () => api.planWorkings(asked) }), [asked]);
 
-  if (recipe.isPending || people.isPending || kitchen.isPending) return <Loading what="the sheet" />;
+  if (recipe.isPending || people.isPending || kitchen.isPending)
+    return <Loading what={say("sheet.theSheet")} />;
   const error = recipe.error ?? people.error ?? kitchen.error;
   if (error || !recipe.data || !people.data || !kitchen.data)
     return (
       <Missing error={error} again={() => recipe.refetch()} to="/choose">
-        Choose a pot
+        {say("sheet.chooseAPot")}
       </Missing>
     );
 
@@ -209,29 +212,30 @@ export default function Sheet() {
         <Paper plan={plan} name={recipe.data.recipe.name ?? plan.name} notes={recipe.data.recipe.notes} />
       )}
       <div className="pt-2 print:hidden">
-        <title>{`${recipe.data.recipe.name} · Ember Cup`}</title>
+        <title>{say("sheet.emberCup", { name: recipe.data.recipe.name })}</title>
         <div className="flex flex-wrap items-start justify-between gap-x-8 gap-y-3">
           <div className="min-w-0 max-w-[65rem] flex-1 basis-80">
             <div className="flex flex-wrap items-baseline justify-between gap-x-6">
               <h1 className="text-[2rem]">
                 {recipe.data.recipe.name}
-                {order.spent && <span className="text-muted">, second brew</span>}
+                {order.spent && <span className="text-muted">{say("sheet.secondBrew")}</span>}
                 {recipe.data.favourite && <Favourite />}
               </h1>
               <p className="no-print flex flex-wrap items-center gap-x-3 text-sm">
-                {plan && !held && <Quiet onClick={() => setHeld(plan)}>What if?</Quiet>}
-                <Quiet onClick={() => setOpen("measure")}>Measure one by one</Quiet>
-                <Quiet onClick={() => setOpen("schools")}>Ways of making</Quiet>
+                {plan && !held && <Quiet onClick={() => setHeld(plan)}>{say("sheet.whatIf")}</Quiet>}
+                <Quiet onClick={() => setOpen("measure")}>{say("sheet.measureOneByOne")}</Quiet>
+                <Quiet onClick={() => setOpen("schools")}>{say("sheet.waysOfMaking")}</Quiet>
                 <Mine recipe={recipe.data} />
-                <Quiet onClick={() => window.print()}>Print</Quiet>
+                <Quiet onClick={() => window.print()}>{say("sheet.print")}</Quiet>
                 {plan && (
                   <Quiet onClick={() => void give(plan)}>
                     {giving ? (
-                      "making it …"
+                      say("sheet.makingIt")
                     ) : (
-                      <>
-                        <span className="sr-only">Share as </span>PDF
-                      </>
+                      <Said
+                        of="sheet.pdf"
+                        shareAs={<span className="sr-only">{say("sheet.shareAs")} </span>}
+                      />
                     )}
                   </Quiet>
                 )}
@@ -239,7 +243,7 @@ export default function Sheet() {
                   className="relative inline-flex items-center py-0.5 underline underline-offset-4 max-sm:min-h-11"
                   to={`/recipe/${recipeId}`}
                 >
-                  Change the recipe
+                  {say("sheet.changeTheRecipe")}
                 </Link>
                 <Undone on={undoable > 0} onClick={undo} className="md:hidden" />
               </p>
@@ -287,13 +291,13 @@ export default function Sheet() {
             {planned.error instanceof ProblemError && !planned.error.again && changed && (
               <p className="mt-3">
                 <Secondary onClick={undoable > 0 ? undo : asKept}>
-                  {undoable > 0 ? "Take the last change back" : "Make it as it is kept"}
+                  {undoable > 0 ? say("sheet.takeTheLastChangeBack") : say("sheet.makeItAsItIs")}
                 </Secondary>
               </p>
             )}
           </Trouble>
         )}
-        {planned.isPending && <Loading what="the plan" />}
+        {planned.isPending && <Loading what={say("sheet.thePlan")} />}
         {plan && !planned.error && (
           <FiguresOf value={figures}>
             <Identity
@@ -337,7 +341,7 @@ export default function Sheet() {
 function Undone({ on, onClick, className }: { on: boolean; onClick: () => void; className: string }) {
   return (
     <Quiet onClick={onClick} className={`${className} ${on ? "" : "invisible"}`}>
-      Undo
+      {say("sheet.undo")}
     </Quiet>
   );
 }
@@ -370,14 +374,19 @@ function Changed({ order, change }: { order: Order; change: (part: Partial<Order
       back: () => change({ changes: order.changes.filter((o) => o !== c) }),
     })),
     ...(order.menstruum
-      ? [{ words: `made with ${order.menstruum}`, back: () => change({ menstruum: undefined }) }]
+      ? [
+          {
+            words: say("sheet.madeWith", { menstruum: order.menstruum }),
+            back: () => change({ menstruum: undefined }),
+          },
+        ]
       : []),
     ...(order.tweaks.length > 0
       ? [
           {
             words: order.tweaks.every((t) => "meant" in t)
-              ? "decided which is meant"
-              : "moved by hand on the drawing",
+              ? say("sheet.decidedWhichIsMeant")
+              : say("sheet.movedByHandOnThe"),
             back: () => change({ tweaks: [] }),
           },
         ]
@@ -394,7 +403,7 @@ function Changed({ order, change }: { order: Order; change: (part: Partial<Order
             className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
             onClick={i.back}
           >
-            take back
+            {say("sheet.takeBack")}
           </button>
         </span>
       ))}
@@ -405,10 +414,8 @@ function Changed({ order, change }: { order: Order; change: (part: Partial<Order
 /** What the address asks and nobody can make, so that nothing is changed without a word. */
 function LeftOut({ params, order, doc }: { params: URLSearchParams; order: Order; doc?: RecipeDocument }) {
   const said = [
-    ...unread(params).map((u) => `“${u}” of this address is not understood, and left out.`),
-    ...(doc && misplaced(doc, order.tweaks).length > 0
-      ? ["What was moved by hand is of a step or a herb that this pot does not have, and left out."]
-      : []),
+    ...unread(params).map((u) => say("sheet.ofThisAddressIsNot", { u })),
+    ...(doc && misplaced(doc, order.tweaks).length > 0 ? [say("sheet.whatWasMovedByHand")] : []),
   ];
   return said.map((words) => (
     <p key={words} className="mt-1 border-amber border-l-[5px] pl-3 text-sm">
@@ -426,10 +433,14 @@ function Before({ brewId }: { brewId: string }) {
     <p className="mt-1 border-herb border-l-4 pl-2 text-sm">
       {note.change && (
         <>
-          <strong>Last time you noted for this time:</strong> {note.change}.{" "}
+          <strong>{say("sheet.lastTimeYouNotedFor")}</strong> {note.change}.{" "}
         </>
       )}
-      {note.taste && <span className="text-muted">It was {note.taste}.</span>}
+      {note.taste && (
+        <span className="text-muted">
+          <Said of="sheet.itWas" taste={note.taste} />
+        </span>
+      )}
     </p>
   );
 }
@@ -437,10 +448,14 @@ function Before({ brewId }: { brewId: string }) {
 const words = (slug: string) => slug.replaceAll("-", " ");
 
 function changeWords(c: Change): string {
-  if (c.share !== undefined) return `${Math.round(c.share * 100)} % of the ${words(c.herb)}`;
-  if (c.perCupG !== undefined) return `${grams(c.perCupG)} of ${words(c.herb)} a cup, as is usual`;
+  if (c.share !== undefined)
+    return say("sheet.ofThe", { share: Math.round(c.share * 100), words: words(c.herb) });
+  if (c.perCupG !== undefined)
+    return say("sheet.ofACupAsIs", { weight: grams(c.perCupG), words: words(c.herb) });
   if (c.form) return `${words(c.herb)} ${c.form}`;
-  return c.with ? `${words(c.with)} instead of ${words(c.herb)}` : `without ${words(c.herb)}`;
+  return c.with
+    ? say("sheet.insteadOf", { words: words(c.with), words2: words(c.herb) })
+    : say("sheet.without", { words: words(c.herb) });
 }
 
 /** A plan is asked again when the minute changes, not with every second. */

@@ -2,6 +2,8 @@ import { useState } from "react";
 import type { PlanResponse } from "../../api/client";
 import { present, presentMs } from "../../api/present";
 import { clock, day, moment, sameDay } from "../../parts/say";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 /** The one button of the sheet, or why there is none. */
 export function Start({
@@ -25,16 +27,21 @@ export function Start({
   if (plan.stopped) {
     return (
       <p className="max-w-56 border-stop border-l-4 pl-3 text-sm">
-        <strong className="text-stop">Stop.</strong> This must not be brewed as ordered. Read why, and choose
-        a way out.
+        <Said
+          of="sheet.thisMustNotBeBrewed"
+          stop={<strong className="text-stop">{say("sheet.stop")}</strong>}
+        />
       </p>
     );
   }
   if (unsure > 0) {
     return (
       <p className="max-w-56 border-amber border-l-4 pl-3 text-sm">
-        <strong className="text-amber-text">First make sure.</strong> Confirm what the gathered{" "}
-        {unsure === 1 ? "herb is" : "herbs are"} below; then it can be started.
+        <Said
+          of="sheet.confirmWhatTheGatheredBelow"
+          firstMake={<strong className="text-amber-text">{say("sheet.firstMakeSure")}</strong>}
+          how={unsure === 1 ? say("sheet.herbIs") : say("sheet.herbsAre")}
+        />
       </p>
     );
   }
@@ -47,14 +54,18 @@ export function Start({
         className="min-h-[68px] rounded-one bg-ember px-6 text-ember-ink hover:brightness-110 disabled:opacity-60"
       >
         <span className="block font-display font-semibold text-xl [font-stretch:85%]">
-          {asking ? "I have checked" : later ? `Start at ${moment(plan.startAt, present())}` : "Start now"}
+          {asking
+            ? say("sheet.iHaveChecked")
+            : later
+              ? say("sheet.startAt", { when: moment(plan.startAt, present()) })
+              : say("sheet.startNow")}
         </span>
         <span className="block text-[15px]">
           {asking
             ? doubts === 1
-              ? "one thing to check"
-              : `${doubts} things to check`
-            : `ready ${clock(plan.readyAt)}`}
+              ? say("sheet.oneThingToCheck")
+              : say("sheet.thingsToCheck", { doubts })
+            : say("sheet.readyClock2", { clock: clock(plan.readyAt) })}
         </span>
         {/* On a line of its own: late in the evening a button that widens would move all that stands beside it. */}
         {!sameDay(plan.readyAt, present()) && (
@@ -71,7 +82,7 @@ export function Start({
           onClick={() => onStart(true)}
           className="min-h-9 max-sm:min-h-11 text-sm underline underline-offset-4"
         >
-          or start now, ready {moment(soon, present())}
+          <Said of="sheet.orStartNowReady" when={moment(soon, present())} />
         </button>
       )}
     </div>

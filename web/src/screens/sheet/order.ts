@@ -1,4 +1,5 @@
 import type { OrderRequest, Person, RecipeDocument } from "../../api/client";
+import { say } from "../../words/say";
 import { decided, type Meant } from "../recipe/doc";
 import { nextAt, readAt } from "./at";
 
@@ -289,7 +290,7 @@ const drinkerOf = (g: Guest): NonNullable<OrderRequest["drinker"]> => ({
 function sharer(s: Sharer) {
   return s.id === "guest"
     ? {
-        name: s.name || "the guest",
+        name: s.name || say("sheet.theGuest"),
         drinker: drinkerOf(s),
         cupsADay: s.cupsADay,
         serving: s.serving,
@@ -315,7 +316,7 @@ export function ask(
     purpose: order.purpose,
     drinkerId: order.drinkerId,
     drinker: order.guest && drinkerOf(order.guest),
-    guest: order.guest && (order.guest.name || "a guest"),
+    guest: order.guest && (order.guest.name || say("sheet.aGuest")),
     cupsADay: order.aDay,
     prescribedDays: order.prescribed,
     prescribedBy: order.prescribed === undefined ? undefined : order.prescribedBy || undefined,

@@ -2,16 +2,20 @@ import type { PlanResponse, StepLine } from "../../api/client";
 import { stagesOf } from "../../api/steps";
 import type { Out } from "../../parts/measured";
 import { apart, centimetres, clock, date, forWhom, millilitres, range, share, span } from "../../parts/say";
+import { say } from "../../words/say";
 
 /** What stands on paper, printed or as a file: said once for both. */
 
 /** A step shorter than this is done while measuring, s. */
 const SHORT_S = 40;
 
-export const SEVERITIES: Record<string, string> = { stop: "Stop", care: "Take care", note: "Note" };
+export const SEVERITIES: Record<string, string> = {
+  stop: say("sheet.stop2"),
+  care: say("sheet.takeCare"),
+  note: say("sheet.note"),
+};
 
-export const ESTIMATE =
-  "Strength and curves are an estimate. Ask a clinician about illness, medicines and pregnancy; local law decides on regulated herbs.";
+export const ESTIMATE = say("sheet.strengthAndCurvesAreAnEstimate");
 
 /** When it begins and when it is ready. */
 export function hours(plan: PlanResponse): { begins: string; ready: string } {
@@ -21,15 +25,35 @@ export function hours(plan: PlanResponse): { begins: string; ready: string } {
 
 /** What is made, for whom, in what. */
 export const order = (plan: PlanResponse): string =>
-  `${plan.cups} ${plan.cups === 1 ? "cup" : "cups"} of ${millilitres(plan.cupMl)}${forWhom(plan.drinkerName, plan.others, plan.cupMl)}, in the ${plan.vessel.name}. Strength ${share(plan.strength)}, ${share(plan.strengthLow)} to ${share(plan.strengthHigh)}; ${span(plan.readyS ?? plan.totalS)}.`;
+  say("sheet.ofInTheStrengthTo", {
+    cups: plan.cups,
+    how: plan.cups === 1 ? "cup" : "cups",
+    amount: millilitres(plan.cupMl),
+    forWhom: forWhom(plan.drinkerName, plan.others, plan.cupMl),
+    name: plan.vessel.name,
+    share: share(plan.strength),
+    share2: share(plan.strengthLow),
+    share22: share(plan.strengthHigh),
+    time: span(plan.readyS ?? plan.totalS),
+  });
 
 /** How much water: the amount by itself, and the rest of the sentence. */
 export function water({ water: w, vessel }: PlanResponse): { amount: string; rest: string } {
-  const later = w.pourMl > w.startMl + 1 ? `, later ${millilitres(w.pourMl - w.startMl)} fresh` : "";
-  const mark = w.dipMl > 0 ? `, stop at ${centimetres(vessel.heightCm - vessel.dipLevelCm)} under it` : "";
+  const later =
+    w.pourMl > w.startMl + 1 ? say("sheet.laterFresh", { amount: millilitres(w.pourMl - w.startMl) }) : "";
+  const mark =
+    w.dipMl > 0
+      ? say("sheet.stopAtUnderItLength2", { length: centimetres(vessel.heightCm - vessel.dipLevelCm) })
+      : "";
   return {
     amount: millilitres(w.startMl),
-    rest: ` of water${w.startCups ? ` (${w.startCups})` : ""}${later}. Strained ${millilitres(w.yieldMl)}; the surface ${centimetres(vessel.heightCm - vessel.startLevelCm)} under the rim${mark}.`,
+    rest: say("sheet.ofWaterStrainedTheSurface", {
+      how: w.startCups ? ` (${w.startCups})` : "",
+      later,
+      amount: millilitres(w.yieldMl),
+      length: centimetres(vessel.heightCm - vessel.startLevelCm),
+      mark,
+    }),
   };
 }
 
@@ -46,10 +70,12 @@ export function measure(o: Out) {
   return {
     mass: apart("mass", o.amounts.grams),
     name: o.name,
-    how: a.perCup ? `${how}; into the cup ${a.inCup}` : how,
+    how: a.perCup ? say("sheet.intoTheCupHow2", { how, inCup: a.inCup }) : how,
     weigh: o.amounts.weigh,
-    measure: o.amounts.weigh ? "weigh this one" : o.amounts.measure,
-    spread: o.amounts.weigh ? "" : `${range("mass", o.amounts.lowG, o.amounts.highG)} by spoon`,
+    measure: o.amounts.weigh ? say("sheet.weighThisOne") : o.amounts.measure,
+    spread: o.amounts.weigh
+      ? ""
+      : say("sheet.bySpoon", { weight: range("mass", o.amounts.lowG, o.amounts.highG) }),
   };
 }
 
@@ -85,4 +111,6 @@ export function crowded(plan: PlanResponse, outs: Out[], notes: string[] | undef
 
 /** How it is taken, how long it keeps, and what the recipe notes. */
 export const taken = (plan: PlanResponse, notes: string[] | undefined): string =>
-  [plan.posology && `Taken: ${plan.posology}.`, plan.keeps?.text, ...(notes ?? [])].filter(Boolean).join(" ");
+  [plan.posology && say("sheet.taken", { posology: plan.posology }), plan.keeps?.text, ...(notes ?? [])]
+    .filter(Boolean)
+    .join(" ");

@@ -8,6 +8,7 @@ import { FireLine } from "../../drawings/FireLine";
 import { ofPlan } from "../../drawings/lineProps";
 import { measuredOut } from "../../parts/measured";
 import { capital } from "../../parts/say";
+import { say } from "../../words/say";
 import { crowded, ESTIMATE, hours, measure, order, SEVERITIES, steps, taken, water } from "./paperWords";
 
 /** Written width of a sheet of A4, pt. */
@@ -87,7 +88,7 @@ export function paper(plan: PlanResponse, name: string, notes?: string[]): TDocu
         { width: "*", text: spelled(name), fontSize: size * 1.9, bold: true },
         {
           width: "auto",
-          text: [`${begins}, ready `, { text: ready, bold: true }],
+          text: [say("sheet.readyBegins2", { begins }), { text: ready, bold: true }],
           margin: [0, size * 0.7, 0, 0],
         },
       ],
@@ -101,7 +102,7 @@ export function paper(plan: PlanResponse, name: string, notes?: string[]): TDocu
       ],
       margin: [0, 4, 0, 6],
     },
-    { text: "Measure out", fontSize: size * 1.25, bold: true },
+    { text: say("sheet.measureOut"), fontSize: size * 1.25, bold: true },
     {
       table: {
         widths: [16, 52, "*", "auto", "auto"],
@@ -126,13 +127,13 @@ export function paper(plan: PlanResponse, name: string, notes?: string[]): TDocu
       layout: lined,
     },
     { svg: drawn(plan), width: WIDTH, margin: [0, 8, 0, 4] },
-    { text: "What is done", fontSize: size * 1.25, bold: true },
+    { text: say("sheet.whatIsDone"), fontSize: size * 1.25, bold: true },
     {
       table: {
         headerRows: 1,
         widths: [16, 44, "*", 52, 74],
         body: [
-          ["", "clock", "step", "takes", "as it was"].map((text) => ({ text, fontSize: small })),
+          ["", "clock", "step", "takes", say("sheet.asItWas")].map((text) => ({ text, fontSize: small })),
           ...done.map((s) => [
             box(),
             s.clock,
@@ -147,12 +148,12 @@ export function paper(plan: PlanResponse, name: string, notes?: string[]): TDocu
     {
       columns: [
         plan.cautions.map((c) => ({
-          text: [{ text: `${SEVERITIES[c.severity] ?? "Note"}: `, bold: true }, spelled(c.text)],
+          text: [{ text: `${SEVERITIES[c.severity] ?? say("sheet.note")}: `, bold: true }, spelled(c.text)],
           margin: [0, 0, 0, 2],
         })),
         ask.length > 0
           ? [
-              { text: "When to stop and ask a clinician", bold: true },
+              { text: say("sheet.whenToStopAndAsk"), bold: true },
               ...ask.map((a) => ({ text: `${capital(a.signs)}.`, margin: [0, 0, 0, 2] })),
             ]
           : [],
@@ -163,14 +164,14 @@ export function paper(plan: PlanResponse, name: string, notes?: string[]): TDocu
     },
     ...(also ? [{ text: spelled(also), margin: [0, 6, 0, 0] } as Content] : []),
     { text: ESTIMATE, fontSize: small, margin: [0, 6, 0, 0] },
-    rule("How it was"),
-    rule("Next time"),
+    rule(say("sheet.howItWas2")),
+    rule(say("sheet.nextTime2")),
   ];
   return {
     info: { title: name },
     pageSize: "A4",
     pageMargins: [(595 - WIDTH) / 2, 30, (595 - WIDTH) / 2, 24],
-    defaultStyle: { font: "Body", fontSize: size, lineHeight: 1.12 },
+    defaultStyle: { font: say("sheet.body"), fontSize: size, lineHeight: 1.12 },
     content,
   };
 }

@@ -7,6 +7,8 @@ import { PotList } from "../../parts/PotList";
 import { clock, day, moment, timer } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
 import { goesOn, whereTo } from "../../parts/whereTo";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { Welcome } from "./Welcome";
 
 /** What is on the fire, the household's pots, and what was noted last. */
@@ -15,25 +17,26 @@ export function Today() {
   const recipes = useRecipes();
   const notes = useNotebook({ page: 0 });
   // All of the page or nothing: what comes later would push down what is read already.
-  if (recipes.isPending || today.isPending || notes.isPending) return <Loading what="the kitchen" />;
+  if (recipes.isPending || today.isPending || notes.isPending)
+    return <Loading what={say("today.theKitchen")} />;
   if (recipes.data?.length === 0 && today.data?.open.length === 0) return <Welcome />;
   return (
     <div className="grid gap-x-12 gap-y-8 pt-6 lg:grid-cols-[minmax(0,1fr)_300px]">
-      <title>Today · Ember Cup</title>
-      <h1 className="sr-only">Today</h1>
+      <title>{say("today.todayEmberCup")}</title>
+      <h1 className="sr-only">{say("today.today")}</h1>
       <div>
         {(today.data?.open.length ?? 0) > 0 && (
           <section aria-labelledby="fire" className="mb-8">
             <div className="flex flex-wrap items-baseline justify-between gap-x-6">
               <h2 id="fire" className="text-3xl">
-                On the fire
+                {say("today.onTheFire")}
               </h2>
               <a
                 href="/api/calendar.ics"
                 download="ember-cup.ics"
                 className="min-h-11 underline underline-offset-4"
               >
-                Into a calendar
+                {say("today.intoACalendar")}
               </a>
             </div>
             <ul className="mt-3 border-hairline border-t">
@@ -47,14 +50,14 @@ export function Today() {
         <section aria-labelledby="pots">
           <div className="flex flex-wrap items-baseline justify-between gap-x-6">
             <h2 id="pots" className="text-3xl">
-              The household’s pots
+              {say("today.theHouseholdsPots")}
             </h2>
             <span className="flex flex-wrap gap-x-6">
               <Link to="/week" className="min-h-11 underline underline-offset-4">
-                The week, and what to get
+                {say("today.theWeekAndWhatTo")}
               </Link>
               <Link to="/together" className="min-h-11 underline underline-offset-4">
-                Several for one hour
+                {say("today.severalForOneHour")}
               </Link>
             </span>
           </div>
@@ -66,7 +69,7 @@ export function Today() {
       </div>
       <aside aria-labelledby="noted">
         <h2 id="noted" className="text-2xl">
-          Last noted
+          {say("today.lastNoted")}
         </h2>
         <ul className="mt-3 border-hairline border-t">
           {notes.data?.entries.slice(0, 6).map((e) => (
@@ -75,16 +78,20 @@ export function Today() {
                 <span className="block font-semibold leading-tight">{e.name}</span>
                 <span className="block text-muted text-sm">
                   {day(e.brewedAt)}, {clock(e.brewedAt)}
-                  {e.drinkerName && `, for ${e.drinkerName}`}
+                  {e.drinkerName && say("today.for", { drinkerName: e.drinkerName })}
                 </span>
                 {e.taste && <span className="block text-sm">“{e.taste}”</span>}
-                {e.change && <span className="block text-amber-text text-sm">Next time: {e.change}</span>}
+                {e.change && (
+                  <span className="block text-amber-text text-sm">
+                    <Said of="today.nextTime" change={e.change} />
+                  </span>
+                )}
               </Link>
             </li>
           ))}
         </ul>
         <Link to="/notebook" className="mt-3 inline-block relative max-sm:reach underline underline-offset-4">
-          The whole notebook
+          {say("today.theWholeNotebook")}
         </Link>
       </aside>
     </div>
@@ -100,7 +107,7 @@ function Courses() {
   return (
     <section aria-labelledby="courses" className="mb-8">
       <h2 id="courses" className="text-3xl">
-        Day by day
+        {say("today.dayByDay")}
       </h2>
       <ul className="mt-3 border-hairline border-t">
         {going.map((c) => (
@@ -114,10 +121,12 @@ function Courses() {
                   {c.name}
                 </span>
                 <span className="block text-muted text-sm">
-                  {c.drinkers.map((d) => d.name).join(" and ")}
+                  {c.drinkers.map((d) => d.name).join(say("today.and"))}
                   {c.drinkers.length > 0 && ", "}
-                  {c.lastDay === dayOf(now) ? "today is the last day" : `until ${day(noonOf(c.lastDay))}`}
-                  {c.next?.state === "late" && ", late"}
+                  {c.lastDay === dayOf(now)
+                    ? say("today.todayIsTheLastDay")
+                    : say("today.until", { day: day(noonOf(c.lastDay)) })}
+                  {c.next?.state === "late" && say("today.late")}
                 </span>
                 {(c.clashes.length > 0 || c.cautions.some((x) => x.severity === "stop")) && (
                   <span className="block font-semibold text-amber-text text-sm">
@@ -152,8 +161,8 @@ function Fire({ brew }: { brew: BrewLine }) {
             {brew.name}
           </span>
           <span className="block text-muted text-sm">
-            {brew.phase === "planned" ? `Starts at ${moment(brew.startAt, now)}` : brew.now}
-            {brew.readyAt && `, ready about ${moment(brew.readyAt, now)}`}
+            {brew.phase === "planned" ? say("today.startsAt", { when: moment(brew.startAt, now) }) : brew.now}
+            {brew.readyAt && say("today.readyAbout", { when: moment(brew.readyAt, now) })}
           </span>
         </span>
         {left !== null && goesOn(brew) && (

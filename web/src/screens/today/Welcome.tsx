@@ -5,6 +5,8 @@ import { useHousehold, useKitchen, usePeople, useShelf, useStarters } from "../.
 import { POT_LINE, PotLine } from "../../parts/PotList";
 import { celsius } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { BringBack } from "../household/Saved";
 
 /** Whoever has no pot yet: three to begin with, and what to enter first, with what it is good for. */
@@ -15,57 +17,57 @@ export function Welcome() {
   const k = kitchen.data;
   return (
     <div className="grid gap-x-12 gap-y-8 pt-6 lg:grid-cols-[minmax(0,1fr)_380px]">
-      <title>Today · Ember Cup</title>
+      <title>{say("today.todayEmberCup")}</title>
       <section aria-labelledby="first">
         <h1 id="first" className="text-3xl">
-          Begin with a pot
+          {say("today.beginWithAPot")}
         </h1>
-        <p className="mt-2 max-w-prose">
-          Nothing is kept here yet, and nothing has to be entered before the first cup. Take one of these
-          three: one is poured, one simmered, one soaked cold.
-        </p>
+        <p className="mt-2 max-w-prose">{say("today.nothingIsKeptHereYet")}</p>
         <div className="mt-4">
           <StarterPots />
         </div>
         <p className="mt-4 flex flex-wrap gap-x-6">
           <Link to="/recipe/new" className="min-h-11 underline underline-offset-4">
-            Paste or write a recipe of your own
+            {say("today.pasteOrWriteARecipe")}
           </Link>
           <Link to="/herbs" className="min-h-11 underline underline-offset-4">
-            Begin with a herb
+            {say("today.beginWithAHerb")}
           </Link>
         </p>
         <Back />
       </section>
       <section aria-labelledby="enter">
         <h2 id="enter" className="text-2xl">
-          What to enter, and why
+          {say("today.whatToEnterAndWhy")}
         </h2>
         <ol className="mt-3 border-hairline border-t">
-          <Entry to="/household" what="Who drinks" done={people.data?.map((p) => p.name).join(", ")}>
-            Age and what is to be minded decide doses and cautions. A guest needs no entry.
+          <Entry
+            to="/household"
+            what={say("today.whoDrinks")}
+            done={people.data?.map((p) => p.name).join(", ")}
+          >
+            {say("today.ageAndWhatIsTo")}
           </Entry>
           <Entry
             to="/household"
-            what="How numbers are read"
+            what={say("today.howNumbersAreRead")}
             done={k && `water boils here at ${celsius(k.boilingC, true)}`}
           >
-            °C or °F, grams or ounces, 24 or 12 hours; and how high above the sea.
+            {say("today.cOrFGramsOr")}
           </Entry>
           <Entry
             to="/keeping"
-            what="What is in the tins"
+            what={say("today.whatIsInTheTins")}
             done={shelf.data && shelf.data.length > 0 ? `${shelf.data.length} tins` : ""}
           >
-            Then Choose shows what can be brewed from the house.
+            {say("today.thenChooseShowsWhatCan")}
           </Entry>
           <Entry
             to="/household"
-            what="Vessels and stove, later"
+            what={say("today.vesselsAndStoveLater")}
             done={k?.vessels.map((v) => v.name).join(", ")}
           >
-            They may wait: until then a usual kitchen’s are drawn. With your own, the mark on the spoon and
-            the minutes to the boil are yours.
+            {say("today.theyMayWaitUntilThen")}
           </Entry>
         </ol>
       </section>
@@ -78,7 +80,7 @@ function Back() {
   if (!useHousehold().data?.empty) return null;
   return (
     <div className="mt-6 border-hairline border-t pt-4">
-      <p className="max-w-prose">A household that was saved elsewhere comes back whole.</p>
+      <p className="max-w-prose">{say("today.aHouseholdThatWasSaved")}</p>
       <BringBack />
     </div>
   );
@@ -101,7 +103,11 @@ function Entry({
       <Link to={to} className="block py-3 hover:bg-strip">
         <span className="font-semibold underline underline-offset-4">{what}</span>
         <span className="mt-1 block text-muted text-sm">{children}</span>
-        {done && <span className="block text-sm">Now: {done}</span>}
+        {done && (
+          <span className="block text-sm">
+            <Said of="today.now" done={done} />
+          </span>
+        )}
       </Link>
     </li>
   );
@@ -112,11 +118,11 @@ export function StarterPots() {
   const starters = useStarters();
   const navigate = useNavigate();
   const { mutate, isPending, error } = useKeepRecipe();
-  if (starters.isPending) return <Loading what="three pots" />;
+  if (starters.isPending) return <Loading what={say("today.threePots")} />;
   if (starters.error) return <Trouble error={starters.error} again={() => starters.refetch()} />;
   return (
     <>
-      <ul aria-label="Pots to begin with" className="border-hairline border-t">
+      <ul aria-label={say("today.potsToBeginWith")} className="border-hairline border-t">
         {starters.data.map((pot) => (
           <li key={pot.recipe.name} className="border-hairline border-b">
             <button

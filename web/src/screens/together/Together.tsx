@@ -15,6 +15,8 @@ import { clock, moment, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { OneOf, Word } from "../../parts/Word";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 import { atOn, readAt } from "../sheet/at";
 import { ask, readOrder, settled, writeOrder } from "../sheet/order";
 import { momentAt, ReadyAt } from "../sheet/ReadyAt";
@@ -60,7 +62,7 @@ export default function Together() {
     queryFn: () => api.oneCook(orders),
     enabled: orders.length > 0 && people.data !== undefined,
   });
-  if (recipes.isPending || people.isPending) return <Loading what="the pots" />;
+  if (recipes.isPending || people.isPending) return <Loading what={say("together.thePots")} />;
   if (recipes.error || people.error || !recipes.data)
     return <Trouble error={recipes.error ?? people.error} again={() => recipes.refetch()} />;
   const write = (pots: Wanted[], when = at) => {
@@ -71,25 +73,28 @@ export default function Together() {
   };
   return (
     <div className="max-w-5xl pt-6">
-      <title>Several pots · Ember Cup</title>
-      <h1 className="text-3xl">Several pots for one hour</h1>
+      <title>{say("together.severalPotsEmberCup")}</title>
+      <h1 className="text-3xl">{say("together.severalPotsForOneHour")}</h1>
       <p className="mt-2 text-[1.12rem] leading-[2.1rem]">
-        All ready by{" "}
-        <Word label="Ready at" shown={momentAt(at)}>
-          {(close) => (
-            <ReadyAt
-              at={at}
-              soon={present()}
-              onPick={(when) => {
-                write(known, when ?? usual);
-                close();
-              }}
-            />
-          )}
-        </Word>
-        , by one cook.
+        <Said
+          of="together.allReadyByByOne"
+          readyAt={
+            <Word label={say("together.readyAt")} shown={momentAt(at)}>
+              {(close) => (
+                <ReadyAt
+                  at={at}
+                  soon={present()}
+                  onPick={(when) => {
+                    write(known, when ?? usual);
+                    close();
+                  }}
+                />
+              )}
+            </Word>
+          }
+        />
       </p>
-      <ol aria-label="Pots" className="mt-3 border-hairline border-t empty:border-t-0">
+      <ol aria-label={say("together.pots")} className="mt-3 border-hairline border-t empty:border-t-0">
         {known.map((w, i) => (
           <Row
             key={i}
@@ -106,10 +111,13 @@ export default function Together() {
       </ol>
       {known.length < limit.PLANS.high && (
         <p className="mt-3">
-          <Word label="Another pot" shown={known.length === 0 ? "choose a pot" : "another pot"}>
+          <Word
+            label={say("together.anotherPot")}
+            shown={known.length === 0 ? say("together.chooseAPot") : say("together.anotherPot2")}
+          >
             {(close) => (
               <OneOf
-                label="Recipe"
+                label={say("together.recipe")}
                 value=""
                 options={recipes.data.map((r) => ({ value: r.id, label: r.recipe.name ?? "" }))}
                 onPick={(recipeId) => {
@@ -123,16 +131,21 @@ export default function Together() {
       )}
       {wanted.length > known.length && (
         <p className="mt-3 border-amber border-l-[5px] pl-3">
-          {wanted.length - known.length === 1 ? "A pot" : `${wanted.length - known.length} pots`} of this
-          address {wanted.length - known.length === 1 ? "is" : "are"} not kept any more, and left out.
+          <Said
+            of="together.ofThisAddressNotKept"
+            how={
+              wanted.length - known.length === 1
+                ? say("together.aPot")
+                : say("together.potsCount2", { count: wanted.length - known.length })
+            }
+            how2={wanted.length - known.length === 1 ? "is" : "are"}
+          />
         </p>
       )}
       {placed.error && <Trouble error={placed.error} again={() => placed.refetch()} />}
       {known.length === 0 ? (
         <div className="mt-6">
-          <Empty title="Nothing for that hour yet">
-            Choose two or more: they are laid so that your hands, the kettle and the burners are enough.
-          </Empty>
+          <Empty title={say("together.nothingForThatHourYet")}>{say("together.chooseTwoOrMoreThey")}</Empty>
         </div>
       ) : (
         placed.data && (
@@ -172,57 +185,78 @@ function Row({
   return (
     <li className="border-hairline border-b py-2.5">
       <p className="text-[1.12rem] leading-[2.1rem]">
-        <Word label={`Pot ${n}`} shown={recipe?.recipe.name ?? "which pot?"}>
-          {(close) => (
-            <OneOf
-              label="Recipe"
-              value={wanted.recipeId}
-              options={recipes.map((r) => ({ value: r.id, label: r.recipe.name ?? "" }))}
-              onPick={(recipeId) => {
-                onChange({ recipeId });
-                close();
-              }}
-            />
-          )}
-        </Word>{" "}
-        for{" "}
-        <Word label={`Drinker of pot ${n}`} shown={personName(drinkerId, people)}>
-          {(close) => (
-            <OneOf
-              label="Drinker"
-              value={drinkerId ?? ""}
-              options={people.map((p) => ({ value: p.id, label: p.name }))}
-              onPick={(drinkerId) => {
-                onChange({ drinkerId });
-                close();
-              }}
-            />
-          )}
-        </Word>
-        {pot && (
-          <>
-            : start at <strong className="figure text-xl">{clock(pot.startAt)}</strong>, ready{" "}
-            <strong className="figure text-xl">{clock(pot.readyAt)}</strong>, on the {pot.burner}
-            {pot.usualBurnerTaken && <span className="text-muted">, as the usual one is taken</span>}
-          </>
-        )}
-        <button
-          type="button"
-          className="relative ml-4 text-muted text-sm underline underline-offset-4 max-sm:reach"
-          aria-label={`take it out: pot ${n}`}
-          onClick={onRemove}
-        >
-          take it out
-        </button>
+        <Said
+          of="together.for"
+          pot={
+            <Word label={say("together.pot", { n })} shown={recipe?.recipe.name ?? say("together.whichPot")}>
+              {(close) => (
+                <OneOf
+                  label={say("together.recipe")}
+                  value={wanted.recipeId}
+                  options={recipes.map((r) => ({ value: r.id, label: r.recipe.name ?? "" }))}
+                  onPick={(recipeId) => {
+                    onChange({ recipeId });
+                    close();
+                  }}
+                />
+              )}
+            </Word>
+          }
+          drinkerOfPot={
+            <Word label={say("together.drinkerOfPot", { n })} shown={personName(drinkerId, people)}>
+              {(close) => (
+                <OneOf
+                  label={say("together.drinker")}
+                  value={drinkerId ?? ""}
+                  options={people.map((p) => ({ value: p.id, label: p.name }))}
+                  onPick={(drinkerId) => {
+                    onChange({ drinkerId });
+                    close();
+                  }}
+                />
+              )}
+            </Word>
+          }
+          part={
+            pot && (
+              <Said
+                of="together.startAtReadyOnThe"
+                clock={<strong className="figure text-xl">{clock(pot.startAt)}</strong>}
+                clock2={<strong className="figure text-xl">{clock(pot.readyAt)}</strong>}
+                burner={pot.burner}
+                as={
+                  pot.usualBurnerTaken && (
+                    <span className="text-muted">{say("together.asTheUsualOneIs")}</span>
+                  )
+                }
+              />
+            )
+          }
+          button={
+            <button
+              type="button"
+              className="relative ml-4 text-muted text-sm underline underline-offset-4 max-sm:reach"
+              aria-label={say("together.takeItOutPot", { n })}
+              onClick={onRemove}
+            >
+              {say("together.takeItOut")}
+            </button>
+          }
+        />
       </p>
       {pot?.why && (
         <p className="text-muted text-sm">
-          {pot.why} So it is {span(Math.abs(pot.movedS))} {pot.movedS < 0 ? "earlier" : "later"} than asked.
+          <Said
+            of="together.soItIsThanAsked"
+            why={pot.why}
+            time={span(Math.abs(pot.movedS))}
+            how={pot.movedS < 0 ? "earlier" : "later"}
+          />
         </p>
       )}
       {clash && (
         <p className="border-amber border-l-[5px] pl-3">
-          Not beside {clash.with}: {clash.why}
+          <Said of="together.notBeside" with={clash.with} why={clash.why} />
         </p>
       )}
     </li>
@@ -241,7 +275,14 @@ function Lanes({ result }: { result: OneCookResponse }) {
   const x = scaleTime([new Date(Math.min(...starts)), new Date(Math.max(...ends))], [0, width]);
   const base = result.pots.length * LANE + 4;
   const text = result.pots
-    .map((p) => `${p.name}: from ${clock(p.startAt)} to ${clock(p.readyAt)} on the ${p.burner}`)
+    .map((p) =>
+      say("together.fromToOnThe", {
+        name: p.name,
+        clock: clock(p.startAt),
+        clock2: clock(p.readyAt),
+        burner: p.burner,
+      }),
+    )
     .join("; ");
   return (
     <div ref={ref} className="mt-5">
@@ -290,10 +331,14 @@ function Lanes({ result }: { result: OneCookResponse }) {
         {(["hands", "heat", "stand"] as const).map((w) => (
           <span key={w} className="flex items-center gap-1.5">
             <span className="inline-block h-2.5 w-5" style={{ background: COLOURS[w] }} />
-            {w === "hands" ? "your hands" : w === "heat" ? "on the heat" : "stands by itself"}
+            {w === "hands"
+              ? say("together.yourHands")
+              : w === "heat"
+                ? say("together.onTheHeat")
+                : say("together.standsByItself")}
           </span>
         ))}
-        <span>the upright line: ready</span>
+        <span>{say("together.theUprightLineReady")}</span>
       </p>
     </div>
   );
@@ -337,15 +382,27 @@ function PlanAll({
     <div className="mt-5">
       {refused.map((r) => (
         <p key={r.to} className="mb-2 border-stop border-l-[5px] pl-3">
-          <Link to={r.to} className="font-semibold underline underline-offset-4">
-            {r.name}
-          </Link>{" "}
-          is not planned: {r.why}
+          <Said
+            of="together.isNotPlanned"
+            link={
+              <Link to={r.to} className="font-semibold underline underline-offset-4">
+                {r.name}
+              </Link>
+            }
+            why={r.why}
+          />
         </p>
       ))}
       <Primary busy={isPending} onClick={() => void plan()}>
-        {result.pots.length === 1 ? "Plan it" : `Plan all ${result.pots.length}`}, the first at{" "}
-        {moment(first.startAt, present())}
+        <Said
+          of="together.theFirstAt"
+          how={
+            result.pots.length === 1
+              ? say("together.planIt")
+              : say("together.planAll", { count: result.pots.length })
+          }
+          when={moment(first.startAt, present())}
+        />
       </Primary>
     </div>
   );

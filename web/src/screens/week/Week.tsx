@@ -7,6 +7,8 @@ import { noonOf } from "../../api/zone";
 import { NumberField, Primary, Secondary } from "../../parts/Field";
 import { clock, day, grams } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
+import { Said } from "../../words/Said";
+import { say } from "../../words/say";
 
 const TO_GET = ["none", "short", "stale"];
 
@@ -14,22 +16,22 @@ const TO_GET = ["none", "short", "stale"];
 export default function Week() {
   const [days, setDays] = useState(7);
   const week = useWeek(days);
-  if (week.isPending) return <Loading what="the days to come" />;
+  if (week.isPending) return <Loading what={say("week.theDaysToCome")} />;
   if (week.error) return <Trouble error={week.error} again={() => week.refetch()} />;
   return (
     <div className="grid gap-x-14 gap-y-10 pt-6 lg:grid-cols-2">
-      <title>The week · Ember Cup</title>
+      <title>{say("week.theWeekEmberCup")}</title>
       <section aria-labelledby="week">
         <div className="flex flex-wrap items-baseline justify-between gap-x-6">
           <h1 id="week" className="text-3xl">
-            {days === 7 ? "The week" : "Two weeks"}
+            {days === 7 ? say("week.theWeek") : say("week.twoWeeks")}
           </h1>
           <button
             type="button"
             className="no-print min-h-11 underline underline-offset-4"
             onClick={() => setDays(days === 7 ? 14 : 7)}
           >
-            {days === 7 ? "Two weeks" : "One week"}
+            {days === 7 ? say("week.twoWeeks") : say("week.oneWeek")}
           </button>
         </div>
         <ol className="mt-3 border-hairline border-t">
@@ -39,14 +41,14 @@ export default function Week() {
         </ol>
         <p className="no-print mt-3 flex flex-wrap gap-x-6">
           <Link to="/together" className="min-h-11 underline underline-offset-4">
-            Plan several pots for one hour
+            {say("week.planSeveralPotsForOne")}
           </Link>
           <a
             href="/api/calendar.ics"
             download="ember-cup.ics"
             className="min-h-11 underline underline-offset-4"
           >
-            Into a calendar
+            {say("week.intoACalendar")}
           </a>
         </p>
       </section>
@@ -61,14 +63,19 @@ function Day({ of: d }: { of: WeekResponse["days"][number] }) {
     <li className="grid grid-cols-[6.5rem_minmax(0,1fr)] gap-x-4 border-hairline border-b py-2.5">
       <span className={nothing ? "text-muted" : "font-semibold"}>{day(noonOf(d.date))}</span>
       <ul className="space-y-1">
-        {nothing && <li className="text-muted">nothing planned</li>}
+        {nothing && <li className="text-muted">{say("week.nothingPlanned")}</li>}
         {d.pots.map((p) => (
           <li key={p.brewId}>
-            <Link to={`/brew/${p.brewId}`} className="underline underline-offset-4">
-              {p.name}
-            </Link>{" "}
-            at {clock(p.startAt)}
-            {p.drinkerName && `, for ${p.drinkerName}`}
+            <Said
+              of="week.at"
+              link={
+                <Link to={`/brew/${p.brewId}`} className="underline underline-offset-4">
+                  {p.name}
+                </Link>
+              }
+              clock={clock(p.startAt)}
+              said={p.drinkerName && say("week.for", { drinkerName: p.drinkerName })}
+            />
           </li>
         ))}
         {d.courses.map((c) => (
@@ -76,8 +83,12 @@ function Day({ of: d }: { of: WeekResponse["days"][number] }) {
             <Link to={`/course/${c.courseId}`} className="underline underline-offset-4">
               {c.name}
             </Link>
-            {c.kind === "rest" ? ": rest" : c.doses === 1 ? ", once" : `, ${c.doses} times`}
-            {c.last && <strong>, the last day</strong>}
+            {c.kind === "rest"
+              ? ": rest"
+              : c.doses === 1
+                ? say("week.once")
+                : say("week.times", { doses: c.doses })}
+            {c.last && <strong>{say("week.theLastDay")}</strong>}
           </li>
         ))}
         {d.over.map((text) => (
@@ -103,13 +114,11 @@ function Shopping({ all, days }: { all: ToBuy[]; days: number }) {
   return (
     <section aria-labelledby="shopping">
       <h2 id="shopping" className="text-3xl">
-        To get
+        {say("week.toGet")}
       </h2>
       {missing.length === 0 ? (
         <p className="mt-2 text-muted">
-          {all.length === 0
-            ? "Nothing is planned that needs herbs."
-            : "There is enough in the tins for all of it."}
+          {all.length === 0 ? say("week.nothingIsPlannedThatNeeds") : say("week.thereIsEnoughInThe")}
         </p>
       ) : (
         <ul className="mt-3 border-hairline border-t">
@@ -120,28 +129,34 @@ function Shopping({ all, days }: { all: ToBuy[]; days: number }) {
       )}
       {unknown.length > 0 && (
         <p className="mt-3 max-w-prose">
-          Nobody said how much is in the tin of{" "}
-          {unknown.map((t) => `${t.common} (${grams(t.needG)} needed)`).join(", ")}.{" "}
-          <Link to="/keeping" className="underline underline-offset-4">
-            Weigh it
-          </Link>
+          <Said
+            of="week.nobodySaidHowMuchIs"
+            list={unknown
+              .map((t) => say("week.needed", { common: t.common, weight: grams(t.needG) }))
+              .join(", ")}
+            link={
+              <Link to="/keeping" className="underline underline-offset-4">
+                {say("week.weighIt")}
+              </Link>
+            }
+          />
         </p>
       )}
       {enough.length > 0 && (
         <p className="mt-3 max-w-prose text-muted text-sm">
-          Enough of {enough.map((t) => t.common.toLowerCase()).join(", ")}.
+          <Said of="week.enoughOf" list={enough.map((t) => t.common.toLowerCase()).join(", ")} />
         </p>
       )}
       {missing.length > 0 && (
         <p className="no-print mt-4 flex flex-wrap gap-3">
-          <Secondary onClick={() => window.print()}>Print it</Secondary>
-          <Secondary onClick={() => void share()}>Share as text</Secondary>
+          <Secondary onClick={() => window.print()}>{say("week.printIt")}</Secondary>
+          <Secondary onClick={() => void share()}>{say("week.shareAsText")}</Secondary>
           <a
             href={`/api/week/file?as=text&days=${days}`}
             download
             className="inline-flex min-h-11 items-center underline underline-offset-4"
           >
-            as a file
+            {say("week.asAFile")}
           </a>
         </p>
       )}
@@ -149,7 +164,11 @@ function Shopping({ all, days }: { all: ToBuy[]; days: number }) {
   );
 }
 
-const WHY_NOT = { none: "no tin", short: "too little", stale: "too old" } as Record<string, string>;
+const WHY_NOT = {
+  none: say("week.noTin"),
+  short: say("week.tooLittle"),
+  stale: say("week.tooOld"),
+} as Record<string, string>;
 
 function Line({ of: t }: { of: ToBuy }) {
   const [open, setOpen] = useState(false);
@@ -170,7 +189,7 @@ function Line({ of: t }: { of: ToBuy }) {
       <div className="flex items-baseline gap-4">
         <input
           type="checkbox"
-          aria-label={`${t.common} is got`}
+          aria-label={say("week.isGot", { common: t.common })}
           className="no-print size-5 shrink-0 translate-y-0.5 accent-[var(--herb)]"
           checked={open}
           onChange={(e) => setOpen(e.target.checked)}
@@ -178,8 +197,12 @@ function Line({ of: t }: { of: ToBuy }) {
         <span className="min-w-0 grow">
           <span className="font-semibold">{t.common}</span>, {t.form}
           <span className="block text-muted text-sm">
-            {WHY_NOT[t.status]}
-            {t.haveG != null && t.haveG > 0 && `, ${grams(t.haveG)} left`}; for {t.why.join(", ")}
+            <Said
+              of="week.forWHYNot2"
+              wHYNot={WHY_NOT[t.status]}
+              said={t.haveG != null && t.haveG > 0 && say("week.left", { weight: grams(t.haveG) })}
+              list={t.why.join(", ")}
+            />
           </span>
         </span>
         <span className="figure text-xl">{grams(t.missingG)}</span>
@@ -192,8 +215,14 @@ function Line({ of: t }: { of: ToBuy }) {
             keep();
           }}
         >
-          <NumberField className="w-32" label="Got" unit="g" value={got} onChange={setGot} />
-          <Primary busy={put.isPending || !got}>Into the tin</Primary>
+          <NumberField
+            className="w-32"
+            label={say("week.got")}
+            unit={say("week.g")}
+            value={got}
+            onChange={setGot}
+          />
+          <Primary busy={put.isPending || !got}>{say("week.intoTheTin")}</Primary>
         </form>
       )}
       {put.error && <Trouble error={put.error} />}
