@@ -220,7 +220,7 @@ export function FireLine(props: FireLineProps) {
             curveBase={curveBase}
             readyS={readyS}
             sayAt={sayAt}
-            word={props.readyWord ?? (start ? "ready," : "ready in")}
+            word={props.readyWord ?? say(start ? "drawing.readyWord" : "drawing.readyInWord")}
           />
         )}
         {!bare && (
@@ -311,5 +311,5 @@ export function FireLine(props: FireLineProps) {
 
 function describe(steps: StepLine[], totalS: number, sayAt: (s: number) => string): string {
   const stages = stagesOf(steps).map((s) => `${s.label}, ${span(s.durationS)}`);
-  return say("drawing.fireLineFromInAll", { sayAt: sayAt(0), time: span(totalS), list: stages.join("; ") });
+  return say("drawing.fireLineFromInAll", { start: sayAt(0), time: span(totalS), stages: stages.join("; ") });
 }

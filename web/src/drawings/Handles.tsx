@@ -105,10 +105,7 @@ export function Handles({
             key={`${s.key}.lid`}
             type="button"
             aria-pressed={s.lid}
-            aria-label={say("drawing.lidWhileItS", {
-              how: s.lid ? say("drawing.takeItOff") : say("drawing.lidOn"),
-              kind: doc.kind,
-            })}
+            aria-label={say("drawing.lidWhile", { on: s.lid, kind: doc.kind })}
             onClick={() => onTweak({ stage: s.stage, part: "lid", value: s.lid ? 0 : 1 })}
             className="pointer-events-auto absolute -translate-x-full rounded-one px-1.5 text-[13px] text-muted underline decoration-dotted underline-offset-4 hover:bg-strip hover:text-ink"
             style={{ left: x(s.startS + s.durationS) - 6, top: bandTop - 34 }}
@@ -182,7 +179,7 @@ function Whole({
       aria-valuenow={at + 1}
       aria-valuemin={1}
       aria-valuemax={stages.length}
-      aria-valuetext={`${at + 1} of ${stages.length}`}
+      aria-valuetext={say("drawing.atOf", { at: at + 1, count: stages.length })}
       className={`pointer-events-auto absolute cursor-grab touch-none rounded-one hover:bg-ink/5 ${drag.by !== null && Math.abs(drag.by) > 4 ? "z-10 border border-ink border-dashed bg-ink/10" : ""}`}
       style={{ left: from + (drag.by ?? 0), top, width, height }}
       onKeyDown={(e) => {

@@ -31,9 +31,9 @@ export function ReadOff({
   const figures = at && {
     first: `${celsius(at.tempC)} · ${millilitres(at.waterMl)}`,
     second: say("drawing.strengthAromaBitterness", {
-      share: share(at.body),
-      share2: share(at.aroma),
-      share22: share(at.bite),
+      strength: share(at.body),
+      aroma: share(at.aroma),
+      bite: share(at.bite),
     }),
   };
   return (
@@ -49,7 +49,9 @@ export function ReadOff({
       >
         <Slider.Thumb
           aria-label={say("drawing.readTheCurvesOff")}
-          aria-valuetext={figures ? `${moment}: ${figures.first} · ${figures.second}` : "nothing read yet"}
+          aria-valuetext={
+            figures ? `${moment}: ${figures.first} · ${figures.second}` : say("drawing.nothingReadYet")
+          }
           className="block h-full w-1 rounded-one"
           style={{ height: box.height }}
           onFocus={() => onCursor(cursor ?? 0)}

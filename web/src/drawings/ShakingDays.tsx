@@ -13,10 +13,10 @@ const ROW_H = 16;
 export function ShakingDays({ days }: { days: ShakingDay[] }) {
   const count = (kind: string) => days.filter((d) => d.kind === kind).length;
   const press = days.find((d) => d.kind === "press");
-  const said = say("drawing.shakenOnDaysMissedOn", {
-    count: count("shaken"),
-    count2: count("missed"),
-    how: press ? say("drawing.pressedOn", { day: date(noonOf(press.date)) }) : "",
+  const said = say("drawing.shakenOnDays", {
+    shaken: count("shaken"),
+    missed: count("missed"),
+    pressed: press && date(noonOf(press.date)),
   });
   const rows = Math.ceil(days.length / ROW);
   return (

@@ -245,8 +245,8 @@ function describe(plan: PlanResponse, levelCm: number): string {
   const rim = centimetres(v.heightCm - levelCm);
   return say("drawing.wideAndHighFilledTo", {
     name: v.name,
-    length: centimetres(v.innerDiameterCm),
-    length2: centimetres(v.heightCm),
+    wide: centimetres(v.innerDiameterCm),
+    high: centimetres(v.heightCm),
     rim,
   });
 }

@@ -103,7 +103,7 @@ function stageWords(step: StepLine): { main: string; short: string; sub?: string
         : {
             main: say("drawing.flame", { flame: capital(step.flame ?? "high") }),
             short: say("drawing.heat"),
-            sub: say("drawing.in", { how: step.boils === false ? "hot" : "boils", length }),
+            sub: say(step.boils === false ? "drawing.hotIn" : "drawing.boilsIn", { length }),
           };
     case "boil":
       return { main: say("drawing.rollingBoil", { length }), short: say("drawing.boil", { length }) };
@@ -113,8 +113,8 @@ function stageWords(step: StepLine): { main: string; short: string; sub?: string
       return { main: say("drawing.boilItDownAbout", { length }), short: say("drawing.down", { length }) };
     case "steep":
       return {
-        main: say("drawing.steep", { how: step.lid ? "covered" : "open", length }),
-        short: say("drawing.steepLength2", { length }),
+        main: say(step.lid ? "drawing.steepCovered" : "drawing.steepOpen", { length }),
+        short: say("drawing.steep", { length }),
       };
     case "macerate":
       return { main: say("drawing.standCold", { length }), short: say("drawing.stand", { length }) };
@@ -379,9 +379,7 @@ export function Axis({
   const ticks: number[] = [];
   for (let t = first; t < endS; t += step) ticks.push(t);
   const ready =
-    readyS === undefined
-      ? ""
-      : say("drawing.ready", { how: start ? "" : say("drawing.in2"), sayAt: sayAt(readyS) });
+    readyS === undefined ? "" : say(start ? "drawing.readyAt" : "drawing.readyIn", { when: sayAt(readyS) });
   const free = readyS === undefined ? Number.POSITIVE_INFINITY : x(readyS) - ready.length * 7 - 30;
   return (
     <g>

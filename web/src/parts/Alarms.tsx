@@ -43,13 +43,11 @@ export function Alarms() {
       {fresh.map((b) => (
         <li key={b.id} className="flex flex-wrap items-center gap-x-5 border-hairline border-b py-1">
           <span>
+            <span aria-hidden className="mr-2 text-ember-text">
+              ●
+            </span>
             <Said
               of="common.overFor"
-              part={
-                <span aria-hidden className="mr-2 text-ember-text">
-                  ●
-                </span>
-              }
               name={<strong>{b.name}</strong>}
               now={b.now ?? say("common.itIsTime")}
               time={span(Math.max(1, (now - Date.parse(b.dueAt ?? "")) / 1000))}
@@ -76,11 +74,11 @@ export function Alarms() {
         <li className="py-1 text-sm">
           <Said
             of="common.missed"
-            list={missed.map((b, i) => (
+            pots={missed.map((b, i) => (
               <span key={b.id}>
+                {i > 0 && ", "}
                 <Said
                   of="common.ago"
-                  said={i > 0 && ", "}
                   link={
                     <Link to={whereTo(b)} className="relative underline underline-offset-4 max-sm:reach">
                       {b.name}

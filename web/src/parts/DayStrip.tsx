@@ -101,11 +101,16 @@ function Dose({
 }) {
   if (x < 0 || x > width - 18) return null;
   const late = dose.state === "late";
-  const words = `${clock(dose.due)} ${dose.name}${dose.drinkers && say("common.for", { drinkers: dose.drinkers })}${late ? say("common.late") : ""}`;
+  const words = say("common.dose", {
+    clock: clock(dose.due),
+    name: dose.name,
+    drinkers: dose.drinkers,
+    late,
+  });
   return (
     <Link
       to={`/course/${dose.courseId}`}
-      aria-label={say("common.aDoseAt", { words })}
+      aria-label={say("common.aDoseAt", { dose: words })}
       title={words}
       className="absolute max-sm:reach"
       style={{ left: Math.max(0, x - 8), top: y - 15 }}

@@ -55,7 +55,7 @@ export function Glossed({ text }: { text: string }) {
             className="relative underline decoration-1 decoration-dotted underline-offset-4 max-sm:reach"
           >
             {p.words}
-            <span className="sr-only">{say("common.whatIsIt")}</span>
+            <span className="sr-only">{`, ${say("common.whatIsIt")}`}</span>
           </button>
         </Popover.Trigger>
         <Popover.Portal>

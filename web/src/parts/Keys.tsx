@@ -59,7 +59,7 @@ export function Keys() {
           aria-describedby={undefined}
           className="fixed top-1/2 left-1/2 z-50 w-[min(460px,92vw)] -translate-x-1/2 -translate-y-1/2 rounded-one border border-hairline bg-raised p-6 shadow-xl"
         >
-          <Dialog.Title className="text-2xl">{say("common.keys2")}</Dialog.Title>
+          <Dialog.Title className="text-2xl">{say("common.keysTitle")}</Dialog.Title>
           <dl className="mt-3 grid grid-cols-[5rem_1fr] gap-y-2">
             {[
               ...Object.entries(GO).map(([key, g]) => ({

@@ -15,7 +15,7 @@ export function Favourite() {
   return (
     <span className="ml-2 inline-block">
       <FavouriteMark />
-      <span className="sr-only">{say("common.aFavourite")}</span>
+      <span className="sr-only">{`, ${say("common.aFavourite")}`}</span>
     </span>
   );
 }
@@ -49,7 +49,7 @@ export function PotLine({
         <span className="line-clamp-1 block text-muted text-sm">{pot.about}</span>
         {pot.words && pot.words.length > 0 && (
           <span className="block text-muted text-sm">
-            <Said of="common.ourWords" list={pot.words.join(", ")} />
+            <Said of="common.ourWords" words={pot.words.join(", ")} />
           </span>
         )}
         {children}
@@ -59,7 +59,7 @@ export function PotLine({
           thumb={pot.thumb}
           label={say("common.fireLineOf", {
             name: pot.recipe.name,
-            list: pot.thumb.segments.map((s) => s.kind).join(", "),
+            stages: pot.thumb.segments.map((s) => s.kind).join(", "),
           })}
         />
       </span>
@@ -68,9 +68,7 @@ export function PotLine({
         <span className="block text-muted">
           <Said of="common.byHand" time={span(pot.thumb.handsOnMinutes * 60)} />
         </span>
-        <span className="block text-muted">
-          {pot.recipe.cups} {pot.recipe.cups === 1 ? "cup" : "cups"}
-        </span>
+        <span className="block text-muted">{say("common.cups", { n: pot.recipe.cups ?? 1 })}</span>
       </span>
     </>
   );
@@ -111,7 +109,7 @@ export function PotList({
                 )}
                 {gone.length > 0 && (
                   <span className="block text-muted text-sm">
-                    <Said of="common.notInTheHouse" list={gone.join(", ")} />
+                    <Said of="common.notInTheHouse" herbs={gone.join(", ")} />
                   </span>
                 )}
               </PotLine>

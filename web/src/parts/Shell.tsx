@@ -86,24 +86,12 @@ export function Shell() {
         )}
         {waiting > 0 && (
           <p role="status" className="bg-strip px-4 py-1.5 text-sm md:px-6">
-            <Said
-              of="common.keptHereUntilTheKitchen"
-              how={
-                waiting === 1 ? say("common.oneConfirmationIs") : say("common.confirmationsAre", { waiting })
-              }
-            />
+            <Said of="common.keptHereUntilTheKitchen" count={waiting} />
           </p>
         )}
         {atRisk > 0 && (
           <p role="alert" className="border-stop border-l-[5px] px-4 py-1.5 text-sm md:px-6">
-            <Said
-              of="common.thisDeviceHasNoRoom"
-              how={
-                atRisk === 1
-                  ? say("common.oneConfirmationIs")
-                  : say("common.confirmationsAreAtRisk2", { atRisk })
-              }
-            />
+            <Said of="common.thisDeviceHasNoRoom" count={atRisk} />
           </p>
         )}
         {refused.map((r) => (

@@ -56,9 +56,7 @@ export function Why({
           onKeyDown={(e) => e.key === "?" && e.currentTarget.click()}
         >
           {children}
-          <span className="sr-only">
-            <Said of="common.whyThisNumber" what={what} />
-          </span>
+          <span className="sr-only">{`, ${say("common.whyThisNumber", { what })}`}</span>
         </button>
       </Popover.Trigger>
       <Popover.Portal>
@@ -94,7 +92,7 @@ function Tree({ step, depth }: { step: Workings; depth: number }) {
   const sources = useSources();
   const source = sources.data?.find((s) => s.key === step.source);
   const inputs = step.inputs ?? [];
-  const parts = `${inputs.length} ${inputs.length === 1 ? "part" : "parts"}`;
+  const parts = say("common.parts", { n: inputs.length });
   const [open, setOpen] = useState(depth === 0 || lines(step) <= MANY);
   return (
     <div className={depth > 0 ? "mt-2 border-l border-hairline pl-3" : ""}>

@@ -128,7 +128,7 @@ export function OneOf<T extends string>({
       <input
         type="search"
         aria-label={say("common.search", { label: label.toLowerCase() })}
-        placeholder={say("common.search2")}
+        placeholder={say("common.searchWithin")}
         value={words}
         onChange={(e) => setWords(e.target.value)}
         className="sticky top-0 z-10 mb-1 min-h-11 w-full border-ink border-b-2 bg-raised px-2"
@@ -197,7 +197,7 @@ export function Stepper({
       <button
         type="button"
         className={button}
-        aria-label={say("common.moreLabel2", { label })}
+        aria-label={say("common.moreLabel", { label })}
         disabled={value >= high}
         onClick={() => to(next(1))}
       >

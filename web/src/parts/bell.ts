@@ -61,7 +61,7 @@ async function notify(text: string, brewId: string) {
   try {
     const worker = await navigator.serviceWorker?.getRegistration();
     if (worker) await worker.showNotification(say("common.emberCup"), how);
-    else new Notification("Ember Cup", how);
+    else new Notification(say("common.emberCup"), how);
   } catch {
     // A browser that allows neither; sound and title still tell.
   }

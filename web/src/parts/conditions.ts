@@ -74,9 +74,7 @@ export const condition = (code: string) => WORDS.get(code) ?? code.replaceAll("-
 export function conditionsSaid(codes: string[], trimester?: number | null): string {
   return codes
     .map((c) =>
-      c === "pregnant" && trimester
-        ? say("common.pregnantTrimester", { oRDINAL: ORDINAL[trimester - 1] })
-        : condition(c),
+      c === "pregnant" && trimester ? say("common.pregnantTrimester", { trimester }) : condition(c),
     )
     .join(", ");
 }
@@ -85,10 +83,8 @@ export function conditionsSaid(codes: string[], trimester?: number | null): stri
 export const personOption = (p: Person) => ({
   value: p.id,
   label: p.name,
-  gloss: conditionsSaid(p.conditions, p.trimester) || say("common.years", { ageYears: p.ageYears }),
+  gloss: conditionsSaid(p.conditions, p.trimester) || say("common.years", { years: p.ageYears }),
 });
-
-const ORDINAL = ["first", "second", "third"];
 
 /** Nobody said is an adult with nothing to be minded; somebody said who is not of the household is nobody near. */
 export const personName = (id: string | undefined, people: readonly Person[] | undefined): string =>

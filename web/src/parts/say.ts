@@ -1,6 +1,7 @@
 import { onScale, type Quantity, type ScaleLine, scaleOf, stepAt, theHouse } from "../api/house";
 import { wall } from "../api/zone";
-import { say } from "../words/say";
+import { locale } from "../words/catalogue";
+import { listed, say } from "../words/say";
 
 /** How numbers and times are said; one place, so that every screen says them alike. */
 
@@ -57,11 +58,10 @@ export const centimetres = (cm: number) => quantity("length", cm);
 /** "half a cup", "1½ cups". */
 export function cupsSaid(n: number): string {
   if (n === 0.5) return say("common.halfACup");
-  if (n === 1) return "1 cup";
   const whole = Math.floor(n);
   const rest = n - whole;
   const part = rest === 0.5 ? "½" : rest === 0.25 ? "¼" : rest === 0.75 ? "¾" : "";
-  return part || rest === 0 ? say("common.cups", { whole: whole || "", part }) : say("common.cupsN2", { n });
+  return part ? say("common.cupsAndPart", { whole: whole || "", fraction: part }) : say("common.cups", { n });
 }
 
 /** A moment as the kitchen's clock shows it. */
@@ -69,9 +69,11 @@ const shown = (at: Date | string) => wall(typeof at === "string" ? new Date(at) 
 const two = (n: number) => String(n).padStart(2, "0");
 
 const digits = (d: Date) => `${two(d.getHours())}:${two(d.getMinutes())}`;
+const halfDay = (d: { getHours: () => number }, clock: string) =>
+  say("common.halfDay", { clock, before: d.getHours() < 12 });
 const clockFace = (d: Date) =>
   theHouse().units.hours === "twelve"
-    ? `${d.getHours() % 12 || 12}:${two(d.getMinutes())} ${d.getHours() < 12 ? "am" : "pm"}`
+    ? halfDay(d, `${d.getHours() % 12 || 12}:${two(d.getMinutes())}`)
     : digits(d);
 
 /** The value of a control for a time: "21:05", whatever the house says. */
@@ -88,8 +90,9 @@ export function clockOf(value: string): string {
 
 /** A full hour on an axis: "21", "9 pm". */
 export function hour(at: Date): string {
-  const h = shown(at).getHours();
-  return theHouse().units.hours === "twelve" ? `${h % 12 || 12} ${h < 12 ? "am" : "pm"}` : two(h);
+  const d = shown(at);
+  const h = d.getHours();
+  return theHouse().units.hours === "twelve" ? halfDay(d, String(h % 12 || 12)) : two(h);
 }
 
 /** Whether both are of one day of the house. */
@@ -105,13 +108,16 @@ export function date(at: Date | string): string {
   const d = shown(at);
   const order = theHouse().units.dates;
   if (order === "year-month-day") return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
-  const month = d.toLocaleDateString("en-GB", { month: "short" });
-  return order === "month-day" ? `${month} ${d.getDate()}` : `${d.getDate()} ${month}`;
+  const month = d.toLocaleDateString(locale, { month: "short" });
+  return say(order === "month-day" ? "common.monthDay" : "common.dayMonth", { day: d.getDate(), month });
 }
 
 /** "Thu 26 Nov". */
 export function day(at: Date | string): string {
-  return `${shown(at).toLocaleDateString("en-GB", { weekday: "short" })} ${date(at)}`;
+  return say("common.weekday", {
+    weekday: shown(at).toLocaleDateString(locale, { weekday: "short" }),
+    date: date(at),
+  });
 }
 
 /** With its year: "26 Nov 2026", "Nov 26, 2026". */
@@ -119,18 +125,18 @@ export function fullDate(at: Date | string): string {
   const order = theHouse().units.dates;
   const year = shown(at).getFullYear();
   if (order === "year-month-day") return date(at);
-  return order === "month-day" ? `${date(at)}, ${year}` : `${date(at)} ${year}`;
+  return say(order === "month-day" ? "common.monthDayYear" : "common.dayMonthYear", { date: date(at), year });
 }
 
 /** "20 min", "1 h 30", "8 h", "45 s". */
 export function span(seconds: number): string {
   const s = Math.round(seconds);
-  if (s < 60) return `${s} s`;
+  if (s < 60) return say("common.seconds", { seconds: s });
   const minutes = Math.round(s / 60);
   if (minutes < 60) return say("common.min", { minutes });
-  if (minutes >= 48 * 60) return say("common.days", { minutes: Math.round(minutes / 1440) });
+  if (minutes >= 48 * 60) return say("common.days", { days: Math.round(minutes / 1440) });
   const rest = minutes % 60;
-  return rest === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${rest}`;
+  return say("common.hours", { hours: Math.floor(minutes / 60), minutes: rest || false });
 }
 
 /** Longer than this is said in days, h. */
@@ -143,7 +149,8 @@ export function timer(seconds: number): string {
   const s = Math.abs(Math.round(seconds));
   const h = Math.floor(s / 3600);
   const m = Math.floor((s % 3600) / 60);
-  if (h >= TIMED_H) return say("common.daysH", { how: late ? "+" : "", h: Math.floor(h / 24), h2: h % 24 });
+  if (h >= TIMED_H)
+    return `${late ? "+" : ""}${say("common.daysAndHours", { days: Math.floor(h / 24), hours: h % 24 })}`;
   const two = (n: number) => String(n).padStart(2, "0");
   return `${late && s > 0 ? "+" : ""}${h > 0 ? `${h}:${two(m)}` : m}:${two(s % 60)}`;
 }
@@ -160,14 +167,11 @@ export function share(x: number): string {
 /** A number in workings: as many digits as help. */
 export function figure(x: number): string {
   const a = Math.abs(x);
-  if (a >= 10_000) return Math.round(x).toLocaleString("en-GB");
+  if (a >= 10_000) return Math.round(x).toLocaleString(locale);
   if (a >= 100) return x.toFixed(0);
   if (a >= 10) return x.toFixed(1);
   return x === Math.round(x) ? String(x) : x.toFixed(a < 0.1 ? 3 : 2);
 }
-
-/** "1 brew", "3 brews". */
-export const counted = (n: number, one: string, more = `${one}s`) => `${n} ${n === 1 ? one : more}`;
 
 /** How strong a cup was felt to be, as it is asked and as it is shown. */
 export const FELT = [
@@ -195,15 +199,13 @@ interface Drinks {
 /** A serving in a vessel's own measure, for whoever pours it. */
 export const servingMl = (serving: number, cupMl: number) => millilitres(Math.round(serving * cupMl));
 
-/** " for Maren, and 91 mL for Ola"; who has a whole cup is only named. */
+/** "for Maren and 91 mL for Ola"; who has a whole cup is only named. */
 export function forWhom(drinker: string | undefined | null, others: Drinks[] | undefined, cupMl: number) {
   const all = (others ?? []).map((o) =>
     o.serving >= 1
-      ? say("common.forName2", { name: o.name })
-      : say("common.forAmount2", { amount: servingMl(o.serving, cupMl), name: o.name }),
+      ? say("common.forDrinker", { name: o.name })
+      : say("common.amountForDrinker", { amount: servingMl(o.serving, cupMl), name: o.name }),
   );
-  if (drinker) all.unshift(say("common.forDrinker2", { drinker }));
-  const last = all.pop();
-  if (last === undefined) return "";
-  return all.length === 0 ? ` ${last}` : say("common.and", { list: all.join(", "), last });
+  if (drinker) all.unshift(say("common.forDrinker", { name: drinker }));
+  return all.length === 0 ? "" : listed(all);
 }

@@ -184,7 +184,7 @@ function BlendForMe({
               )}
             </Word>
           }
-          button={
+          make={
             occasion &&
             house && (
               <button

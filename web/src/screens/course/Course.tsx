@@ -14,7 +14,7 @@ import { Empty, Loading, Missing, Trouble } from "../../parts/states";
 import { TakeAway } from "../../parts/TakeAway";
 import { Undo } from "../../parts/Undo";
 import { Said } from "../../words/Said";
-import { say } from "../../words/say";
+import { listed, say } from "../../words/say";
 import { Laying } from "./Laying";
 
 /** A course: to be laid, or as it goes. */
@@ -158,12 +158,7 @@ function Running({ id }: { id: string }) {
       </h1>
       {over ? (
         <p className="mt-2 text-lg">
-          {c.endedWhy === "better"
-            ? say("course.itIsBetterEnded")
-            : c.endedWhy
-              ? say("course.stopped")
-              : say("course.overSince")}
-          {day(noonOf(c.lastDay))}.{" "}
+          {say("course.over", { why: c.endedWhy, day: day(noonOf(c.lastDay)) })}{" "}
         </p>
       ) : (
         <Laying course={changed(c, part)} begun onChange={(more) => setPart((p) => ({ ...p, ...more }))} />
@@ -189,7 +184,7 @@ function Running({ id }: { id: string }) {
       {change.error && <Trouble error={change.error} />}
       {c.endedOn && (
         <Undo
-          words={c.endedWhy === "better" ? say("course.endedAsItIsBetter") : say("course.stopped2")}
+          words={c.endedWhy === "better" ? say("course.endedAsItIsBetter") : say("course.stopped")}
           onUndo={() => end.mutate(undefined)}
         />
       )}
@@ -255,19 +250,19 @@ function Next({ course: c, now }: { course: CourseResponse; now: Date }) {
       </h2>
       {c.phase !== "over" && (
         <p className="mt-1">
-          {c.drinkers.length > 0
-            ? c.drinkers.map((d) => `${d.name} ${servingMl(1, d.doseMl)}`).join(", ")
-            : say("course.aCup")}
-          {today &&
-            today.doses.length > 1 &&
-            say("course.ofDrunkToday", { drunk, count: today.doses.length })}
-          .{c.next?.state === "late" && say("course.itMayStillBeDrunk")}
+          {say("course.doseNow", {
+            doses: c.drinkers.map((d) => `${d.name} ${servingMl(1, d.doseMl)}`).join(", "),
+            drunk: today && today.doses.length > 1 && drunk,
+            of: today?.doses.length,
+          })}{" "}
+          {c.next?.state === "late" && `${say("course.itMayStillBeDrunk")} `}
           {missed.length > 0 &&
-            say("course.wasMissedAndIsLeft", {
-              list: missed.map((d) => clock(d.due)).join(say("course.and")),
-            })}
-          {(today?.extra ?? 0) > 0 && say("course.moreWasDrunkTodayThan")}
-          {lastDay && <strong> {say("course.todayIsItsLastDay")}</strong>}
+            `${say("course.wasMissedAndIsLeft", {
+              times: listed(missed.map((d) => clock(d.due))),
+              count: missed.length,
+            })} `}
+          {(today?.extra ?? 0) > 0 && `${say("course.moreWasDrunkTodayThan")} `}
+          {lastDay && <strong>{say("course.todayIsItsLastDay")}</strong>}
         </p>
       )}
       {c.next &&
@@ -305,12 +300,7 @@ function TooLong({ course: c, onShorten }: { course: CourseResponse; onShorten: 
       <p className="max-w-prose">{text}</p>
       {most > 0 && (
         <p className="mt-2">
-          <Secondary onClick={() => onShorten(most)}>
-            <Said
-              of="course.instead"
-              how={most === 1 ? say("course.oneDay") : say("course.days", { most })}
-            />
-          </Secondary>
+          <Secondary onClick={() => onShorten(most)}>{say("course.instead", { days: most })}</Secondary>
         </p>
       )}
     </div>
@@ -319,10 +309,10 @@ function TooLong({ course: c, onShorten }: { course: CourseResponse; onShorten: 
 
 const STATES = {
   ahead: say("course.toCome"),
-  due: "due",
-  late: "late",
-  taken: "drunk",
-  missed: "missed",
+  due: say("course.due"),
+  late: say("course.lateDose"),
+  taken: say("course.drunkDose"),
+  missed: say("course.missed"),
 } as const;
 
 function Drawn({ course: c }: { course: CourseResponse }) {
@@ -330,8 +320,12 @@ function Drawn({ course: c }: { course: CourseResponse }) {
   const said = (d: CourseResponse["days"][number]) => {
     const doses = d.doses.map((x) => `${clock(x.due)} ${STATES[x.state as keyof typeof STATES] ?? x.state}`);
     const what =
-      d.kind === "rest" ? "rest" : d.kind === "ended" ? say("course.endedBeforeIt") : doses.join(", ");
-    return `${day(noonOf(d.date))}: ${what}${d.brewed ? say("course.brewed") : ""}`;
+      d.kind === "rest"
+        ? say("course.rest")
+        : d.kind === "ended"
+          ? say("course.endedBeforeIt")
+          : doses.join(", ");
+    return say("course.dayOfIt", { day: day(noonOf(d.date)), what, brewed: d.brewed });
   };
   const rests = c.days.some((d) => d.kind === "rest");
   return (
@@ -343,9 +337,9 @@ function Drawn({ course: c }: { course: CourseResponse }) {
       <p className="mt-2 text-muted text-sm">
         <Said
           of="course.toACupIsAs"
-          day={day(noonOf(c.firstDay))}
-          day2={day(noonOf(c.lastDay))}
-          said={rests && say("course.aSaucerRest")}
+          first={day(noonOf(c.firstDay))}
+          last={day(noonOf(c.lastDay))}
+          rests={rests}
         />
       </p>
     </section>

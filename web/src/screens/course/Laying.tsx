@@ -5,7 +5,7 @@ import { noonOf } from "../../api/zone";
 import { fullDate, servingMl } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
 import { Said } from "../../words/Said";
-import { say } from "../../words/say";
+import { listed, say } from "../../words/say";
 
 /** A course as a sentence: who, from when, for how long, at which times of day. Each word is changed where it stands. */
 export function Laying({
@@ -19,60 +19,49 @@ export function Laying({
 }) {
   const people = usePeople().data ?? [];
   const named = (d: CourseResponse["drinkers"][number]) =>
-    d.name || (people.find((p) => p.id === d.drinkerId)?.name ?? "somebody");
+    d.name || (people.find((p) => p.id === d.drinkerId)?.name ?? say("course.somebodyWithin"));
   const better = c.drinkingDays === undefined || c.drinkingDays === null;
   const who =
     c.drinkers.length === 0
       ? say("course.somebody")
-      : c.drinkers
-          .map((d) =>
+      : listed(
+          c.drinkers.map((d) =>
             d.serving === 1
               ? named(d)
               : say("course.ofACup", { named: named(d), serving: Math.round(d.serving * 100) }),
-          )
-          .join(say("course.and"));
+          ),
+        );
   return (
     <p className="mt-3 max-w-3xl text-[1.12rem] leading-[2.2rem]">
       <Said
-        of="course.at"
-        whoDrinksIt={
+        of="course.laid"
+        who={
           <Word label={say("course.whoDrinksIt")} shown={who}>
             {() => <Who course={c} onChange={onChange} />}
           </Word>
         }
-        how={c.drinkers.length > 1 ? say("course.drinkIt") : say("course.drinksIt")}
-        part={
+        drinkers={c.drinkers.length || 1}
+        firstDay={
           begun ? (
-            <Said of="course.from" day={fullDate(noonOf(c.firstDay))} />
+            fullDate(noonOf(c.firstDay))
           ) : (
-            <Said
-              of="course.fromFirstDay2"
-              firstDay={
-                <Word label={say("course.firstDay")} shown={fullDate(noonOf(c.firstDay))}>
-                  {() => (
-                    <input
-                      type="date"
-                      aria-label={say("course.firstDay")}
-                      value={c.firstDay}
-                      onChange={(e) => e.target.value && onChange({ firstDay: e.target.value })}
-                      className="min-h-11 rounded-one border border-ink bg-ground px-3"
-                    />
-                  )}
-                </Word>
-              }
-            />
+            <Word label={say("course.firstDay")} shown={fullDate(noonOf(c.firstDay))}>
+              {() => (
+                <input
+                  type="date"
+                  aria-label={say("course.firstDay")}
+                  value={c.firstDay}
+                  onChange={(e) => e.target.value && onChange({ firstDay: e.target.value })}
+                  className="min-h-11 rounded-one border border-ink bg-ground px-3"
+                />
+              )}
+            </Word>
           )
         }
         forHowLong={
           <Word
             label={say("course.forHowLong")}
-            shown={
-              better
-                ? say("course.untilItIsBetter")
-                : c.drinkingDays === 1
-                  ? say("course.forOneDay")
-                  : say("course.forDays", { drinkingDays: c.drinkingDays })
-            }
+            shown={better ? say("course.untilItIsBetter") : say("course.forDays", { days: c.drinkingDays })}
           >
             {() => (
               <>
@@ -100,7 +89,7 @@ export function Laying({
                     label={say("course.daysOfDrinking")}
                     value={c.drinkingDays ?? c.usualDays}
                     {...limit.DAYS_ON}
-                    unit={say("course.days2")}
+                    unit={say("course.days")}
                     onChange={(days) => onChange({ days, untilBetter: false })}
                   />
                 )}
@@ -108,12 +97,8 @@ export function Laying({
             )}
           </Word>
         }
-        part2={
-          !better &&
-          (c.drinkingDays ?? 0) > c.rowDays && (
-            <Said of="course.daysOnAndOff" rowDays={c.rowDays} restDays={c.restDays} />
-          )
-        }
+        row={!better && (c.drinkingDays ?? 0) > c.rowDays && c.rowDays}
+        rest={c.restDays}
         timesOfDay={
           <Word label={say("course.timesOfDay")} shown={c.times.join(", ")}>
             {() => <Times times={c.times} onChange={(times) => onChange({ times })} />}
@@ -160,7 +145,7 @@ function Who({
           {p.name}
           {p.serving < 1 && (
             <span className="text-muted text-sm">
-              <Said of="course.ofACupAmount2" amount={servingMl(p.serving, 240)} />
+              <Said of="course.ofACupAmount" amount={servingMl(p.serving, 240)} />
             </span>
           )}
         </label>
@@ -190,7 +175,7 @@ function Times({ times, onChange }: { times: string[]; onChange: (times: string[
             <button
               type="button"
               className="min-h-11 text-sm underline underline-offset-4"
-              aria-label={say("course.leaveOutT2", { t })}
+              aria-label={say("course.leaveOutT", { t })}
               onClick={() => onChange(times.filter((_, j) => j !== i))}
             >
               {say("course.leaveOut")}

@@ -21,7 +21,7 @@ export function AskForget({
       <p>{inUse ? say("herbs.putItAwayNothingOffers") : question}</p>
       <div className="mt-2 flex flex-wrap gap-3">
         <Secondary onClick={() => onForget(inUse)}>
-          {inUse ? say("herbs.putItAway") : "Yes, forget"}
+          {inUse ? say("herbs.putItAway") : say("herbs.yesForget")}
         </Secondary>
         <Secondary onClick={onKeep}>{say("herbs.keepIt")}</Secondary>
       </div>

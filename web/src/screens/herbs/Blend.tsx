@@ -69,12 +69,10 @@ export function Blend({ herb }: { herb: HerbResponse }) {
           <Said
             of="herbs.aLevelTeaspoonOfIt"
             weight={<span className="figure text-xl">{grams(spoon.gPerTsp.best)}</span>}
-            weight2={
+            spread={
               <span className="text-muted">({range("mass", spoon.gPerTsp.low, spoon.gPerTsp.high)})</span>
             }
-            said={
-              herb.keepsMonths != null && say("herbs.itKeepsAboutMonthsAs", { keepsMonths: herb.keepsMonths })
-            }
+            months={herb.keepsMonths}
           />
         </p>
       )}
@@ -100,7 +98,7 @@ function Forget({ herb }: { herb: HerbResponse }) {
     <div className="border-ember border-l-[5px] pl-3">
       {forget.error && <Trouble error={forget.error} />}
       <AskForget
-        question={`Forget ${herb.common} altogether?`}
+        question={say("herbs.forgetAltogether", { herb: herb.common })}
         error={forget.error}
         onForget={(retire) =>
           forget.mutate({ slug: herb.slug, retire }, { onSuccess: () => navigate("/herbs") })

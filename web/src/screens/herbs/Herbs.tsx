@@ -9,7 +9,7 @@ import { SearchField } from "../../parts/SearchField";
 import { capital, grams, range } from "../../parts/say";
 import { Empty, Loading, Missing, Trouble } from "../../parts/states";
 import { Said } from "../../words/Said";
-import { say } from "../../words/say";
+import { listed, say } from "../../words/say";
 import { Blend, BlendForm } from "./Blend";
 import { Infuses } from "./Infuses";
 import { NewHerb } from "./NewHerb";
@@ -110,7 +110,7 @@ function One({ slug }: { slug: string }) {
   if (herb.error)
     return (
       <Missing error={herb.error} again={() => herb.refetch()} to="/herbs">
-        {say("herbs.allHerbs2")}
+        {say("herbs.allHerbsTitle")}
       </Missing>
     );
   const h = herb.data;
@@ -122,13 +122,17 @@ function One({ slug }: { slug: string }) {
       </Link>
       <h1 className="text-[2rem]">{h.common}</h1>
       <p className="text-muted">
-        <i>{h.latin}</i>, {h.part}
-        {h.also.length > 0 && say("herbs.also", { list: h.also.join(", ") })}
-        {h.names.es && say("herbs.inSpanish", { list: h.names.es.join(", ") })}
+        <Said
+          of="herbs.names"
+          latin={<i>{h.latin}</i>}
+          plantPart={h.part}
+          also={h.also.join(", ")}
+          spanish={h.names.es?.join(", ")}
+        />
       </p>
       {h.stop ? (
         <p className="mt-4 max-w-prose border-stop border-l-[5px] pl-3">
-          <strong className="text-stop">{say("herbs.notForTea2")}</strong> {h.stop}
+          <strong className="text-stop">{say("herbs.notForTeaTitle")}</strong> {h.stop}
         </p>
       ) : (
         <>
@@ -218,16 +222,18 @@ function Doses({ herb }: { herb: HerbResponse }) {
               of="herbs.aCupTimesADay"
               weight={<span className="figure text-xl">{range("mass", d.perCupG.low, d.perCupG.high)}</span>}
               form={d.form}
-              between={between(d.timesADay.low, d.timesADay.high)}
-              weight2={grams(d.perDayG.high)}
-              glossed={<Glossed text={TRADITIONS[d.tradition] ?? d.tradition} />}
+              times={between(d.timesADay.low, d.timesADay.high)}
+              most={grams(d.perDayG.high)}
+              tradition={<Glossed text={TRADITIONS[d.tradition] ?? d.tradition} />}
               source={<Source of={d.source} herb={herb} />}
             />
           </li>
         ))}
         {herb.method && (
           <li>
-            <Glossed text={`${capital(herb.method.kind)}, about ${herb.method.minutes} min`} />
+            <Glossed
+              text={say("herbs.method", { kind: capital(herb.method.kind), minutes: herb.method.minutes })}
+            />
             <Source of={herb.method.source} herb={herb} />
           </li>
         )}
@@ -258,7 +264,7 @@ function Weights({ herb }: { herb: HerbResponse }) {
                   others={
                     b.source === OF_PART ? (
                       <span className="block text-muted text-sm">
-                        <Said of="herbs.estimatedFromOthers2" others={herb.others} />
+                        <Said of="herbs.estimatedFromOthers" others={herb.others} />
                       </span>
                     ) : (
                       b.spreadSource === OF_PART && (
@@ -338,7 +344,7 @@ function Cares({ herb }: { herb: HerbResponse }) {
                       c.trimesters.length > 0
                         ? say("herbs.trimester", {
                             condition: condition(c.when ?? ""),
-                            list: c.trimesters.map((t) => TRIMESTERS[t - 1]).join(say("herbs.and")),
+                            trimesters: listed(c.trimesters.map((t) => TRIMESTERS[t - 1] ?? "")),
                           })
                         : condition(c.when ?? ""),
                     )
@@ -356,8 +362,8 @@ function Cares({ herb }: { herb: HerbResponse }) {
           <Said
             of="herbs.mgForAGram"
             constituent={capital(c.constituent)}
-            between={between(c.mgPerG.low, c.mgPerG.high)}
-            how={c.in === "cup" ? say("herbs.inTheCup") : say("herbs.inTheHerb")}
+            amount={between(c.mgPerG.low, c.mgPerG.high)}
+            where={c.in}
             source={<Source of={c.source} herb={herb} />}
           />
         </p>
@@ -368,7 +374,10 @@ function Cares({ herb }: { herb: HerbResponse }) {
             <Said of="herbs.otherConditionsAreNotListed" count={herb.noneKnown.length} />
           </summary>
           <p className="mt-1 text-muted">
-            <Said of="herbs.noCautionIsListedIn" list={capital(herb.noneKnown.map(condition).join(", "))} />
+            <Said
+              of="herbs.noCautionIsListedIn"
+              conditions={capital(herb.noneKnown.map(condition).join(", "))}
+            />
           </p>
         </details>
       )}

@@ -75,7 +75,7 @@ function Panel({ words, width, lines }: { words: string; width: number; lines: G
   const text = say("herbs.after", {
     words,
     time: span(most * 60),
-    list: lines.map((l) => `${l.cut} ${end(l)} %`).join(", "),
+    cuts: lines.map((l) => `${l.cut} ${end(l)} %`).join(", "),
   });
   const labels = apart(
     lines.map((l) => y(l.over.at(-1)?.body ?? 0)),

@@ -37,7 +37,7 @@ export function Mix({ slug, common }: { slug: string; common: string }) {
               value={amount}
               of="mass"
               field="grams"
-              wrong={() => (amount < 1 || amount > 10_000 ? "1 to 10 000 g" : undefined)}
+              wrong={() => (amount < 1 || amount > 10_000 ? say("herbs.mixBetween") : undefined)}
               onKeep={(g, close) => {
                 if (g !== undefined) setAmount(g);
                 close();
@@ -66,7 +66,7 @@ export function Mix({ slug, common }: { slug: string; common: string }) {
         ))}
       </ul>
       <p className="mt-2 max-w-prose text-muted text-sm">
-        {bestBefore && say("herbs.goodUntil", { day: fullDate(bestBefore) })}
+        {bestBefore && `${say("herbs.goodUntil", { day: fullDate(bestBefore) })} `}
         {why}
       </p>
       {mix.error && <Trouble error={mix.error} />}

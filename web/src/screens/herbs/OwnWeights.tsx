@@ -101,8 +101,8 @@ function Form({
           <AskForget
             question={
               ofHerOwn
-                ? `Forget ${herb.common} altogether? Its weights go with it.`
-                : "Forget your own weights and take those of the books again?"
+                ? say("herbs.forgetAltogetherWeights", { herb: herb.common })
+                : say("herbs.forgetOwnWeights")
             }
             error={failure}
             onForget={(retire) => {

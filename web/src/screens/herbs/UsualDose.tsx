@@ -28,7 +28,7 @@ export function UsualDose({ herb }: { herb: HerbResponse }) {
         role="img"
         aria-label={say("herbs.usuallyACupToday", {
           weight: range("mass", low, high),
-          list: said.join("; ") || "none",
+          cups: said.join("; "),
         })}
         className="block h-auto max-w-full overflow-visible"
       >
@@ -50,7 +50,7 @@ export function UsualDose({ herb }: { herb: HerbResponse }) {
         ))}
       </svg>
       <figcaption className="text-muted text-sm">
-        {said.length > 0 ? say("herbs.today", { list: said.join("; ") }) : say("herbs.noneOfItIsIn")}
+        {said.length > 0 ? say("herbs.today", { cups: said.join("; ") }) : say("herbs.noneOfItIsIn")}
       </figcaption>
     </figure>
   );

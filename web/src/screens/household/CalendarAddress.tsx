@@ -36,11 +36,7 @@ export function CalendarAddress() {
           <Said
             of="household.thereIsOneUntil"
             day={fullDate(a.until)}
-            how={
-              a.askedAt
-                ? say("household.askedLast", { when: moment(a.askedAt, now) })
-                : say("household.nobodyHasAskedYet")
-            }
+            asked={a.askedAt && moment(a.askedAt, now)}
           />
         </p>
       )}

@@ -97,29 +97,24 @@ export function Calibrate({
             <p>
               <Said
                 of="household.lowWMediumHigh"
-                lowW={Math.round(fitted.lowW)}
-                netPowerMedium={
+                low={quantityW(fitted.lowW)}
+                medium={
                   <Why
                     what={say("household.netPowerMedium")}
                     workings={fitted.medium}
                     className="figure text-xl"
                   >
-                    <Said of="household.w" mediumW={Math.round(fitted.mediumW)} />
+                    {quantityW(fitted.mediumW)}
                   </Why>
                 }
-                netPowerHigh={
+                high={
                   <Why what={say("household.netPowerHigh")} workings={fitted.high} className="figure text-xl">
-                    <Said of="household.wHighW2" highW={Math.round(fitted.highW)} />
+                    {quantityW(fitted.highW)}
                   </Why>
                 }
-                lowW2={
+                was={
                   <span className="text-muted">
-                    <Said
-                      of="household.was"
-                      lowW={burner.lowW}
-                      mediumW={burner.mediumW}
-                      highW={burner.highW}
-                    />
+                    {say("household.was", { low: burner.lowW, medium: burner.mediumW, high: burner.highW })}
                   </span>
                 }
               />
@@ -167,3 +162,5 @@ function Clock({
     </>
   );
 }
+
+const quantityW = (watts: number) => say("household.watts", { watts: Math.round(watts) });

@@ -141,13 +141,13 @@ function OneDevice({ device, self }: { device: Device; self: boolean }) {
             <NameWord label={say("household.nameOf", { name: it.shown.name })} name={it.shown.name} it={it} />
           }
           role={device.role}
-          said={self && say("household.thisOne")}
+          self={self}
           when={
             <span className="text-muted text-sm">
               <Said
                 of="household.letInHereLast"
-                when={moment(device.pairedAt, new Date(presentMs()))}
-                when2={moment(device.seenAt, new Date(presentMs()))}
+                paired={moment(device.pairedAt, new Date(presentMs()))}
+                seen={moment(device.seenAt, new Date(presentMs()))}
               />
             </span>
           }
@@ -172,7 +172,7 @@ const WORDS: Record<string, string> = {
   paired: say("household.letIn"),
   "code-wrong": say("household.aWrongCode"),
   "too-many-codes": say("household.tooManyWrongCodes"),
-  renamed: "renamed",
+  renamed: say("household.renamed"),
   revoked: say("household.sentAway"),
   "session-unknown": say("household.cameWithASessionThat"),
   "not-allowed": say("household.wantedWhatItMayNot"),

@@ -6,11 +6,11 @@ import { Conditions } from "../../parts/Conditions";
 import { conditionsSaid } from "../../parts/conditions";
 import { NumberField, TextField } from "../../parts/Field";
 import { HerbPicker } from "../../parts/HerbPicker";
-import { counted, quantity, STRENGTHS } from "../../parts/say";
+import { quantity, STRENGTHS } from "../../parts/say";
 import { TakeAway } from "../../parts/TakeAway";
 import { OneOf, Word } from "../../parts/Word";
 import { Said } from "../../words/Said";
-import { say } from "../../words/say";
+import { listed, say } from "../../words/say";
 import { NameWord, NewThing, NumberWord, useInPlace } from "./inPlace";
 import { OwnCup } from "./OwnCup";
 
@@ -85,7 +85,7 @@ function OnePerson({ person, herbs }: { person: Person; herbs: HerbLine[] }) {
             age={
               <NumberWord
                 label={say("household.ageOf", { name: p.name })}
-                shown={say("household.yearsAgeYears2", { ageYears: p.ageYears })}
+                shown={say("common.years", { years: p.ageYears })}
                 value={p.ageYears}
                 unit={say("household.years")}
                 field="ageYears"
@@ -105,7 +105,7 @@ function OnePerson({ person, herbs }: { person: Person; herbs: HerbLine[] }) {
                 onKeep={(weightKg, close) => it.keep({ weightKg }, close)}
               />
             }
-            strengthFor={
+            strength={
               <Word label={say("household.strengthFor", { name: p.name })} shown={p.usualStrength}>
                 {() => (
                   <OneOf
@@ -120,16 +120,16 @@ function OnePerson({ person, herbs }: { person: Person; herbs: HerbLine[] }) {
             brews={
               <Word
                 label={say("household.brews", { name: p.name })}
-                shown={p.brewer ? say("household.brews2") : say("household.doesNotBrew")}
+                shown={p.brewer ? say("household.brewsWithin") : say("household.doesNotBrew")}
               >
                 {() => (
                   <OneOf
-                    label={say("household.brews3")}
+                    label={say("household.brewsTitle")}
                     value={String(p.brewer)}
                     options={[
                       {
                         value: "true",
-                        label: say("household.brews2"),
+                        label: say("household.brewsWithin"),
                         gloss: say("household.theDrinkerUnlessAnotherIs"),
                       },
                       { value: "false", label: say("household.doesNotBrew") },
@@ -139,7 +139,7 @@ function OnePerson({ person, herbs }: { person: Person; herbs: HerbLine[] }) {
                 )}
               </Word>
             }
-            toBeMinded={
+            minded={
               <Word
                 label={say("household.toBeMindedOf", { name: p.name })}
                 shown={conditionsSaid(p.conditions, p.trimester) || say("household.nothingKnown")}
@@ -156,17 +156,17 @@ function OnePerson({ person, herbs }: { person: Person; herbs: HerbLine[] }) {
                 )}
               </Word>
             }
-            allergicTo={
+            allergic={
               <HerbsWord
                 label={say("household.allergicTo", { name: p.name })}
-                add={say("household.allergicTo2")}
+                add={say("household.allergicToTitle")}
                 drop={say("household.notAllergicTo")}
                 slugs={p.allergies}
                 named={named}
                 onSlugs={(allergies) => it.keep({ allergies })}
               />
             }
-            wouldRatherNot={
+            dislikes={
               <HerbsWord
                 label={say("household.wouldRatherNotHave", { name: p.name })}
                 add={say("household.doesNotCareFor")}
@@ -191,7 +191,7 @@ function OnePerson({ person, herbs }: { person: Person; herbs: HerbLine[] }) {
                 download
                 className="inline-flex min-h-11 items-center underline underline-offset-4"
               >
-                <Said of="household.everythingKeptAboutAsA" name={p.name} />
+                {say("household.everythingKeptAboutAsA", { name: p.name })}
               </a>
             }
             onTake={() => remove.mutate({ id: p.id, forget: false })}
@@ -285,9 +285,13 @@ function Forgotten({ id }: { id: string }) {
   return (
     <Said
       of="household.forgetNameAndConditionsLeaveAnd"
-      counted={counted(kept.brews, "brew")}
-      counted2={counted(kept.notes, "note")}
-      said={kept.courses > 0 && say("household.and", { counted: counted(kept.courses, "course") })}
+      what={listed(
+        [
+          say("common.brews", { n: kept.brews }),
+          say("common.notes", { n: kept.notes }),
+          kept.courses > 0 && say("common.courses", { n: kept.courses }),
+        ].filter((k) => k !== false),
+      )}
     />
   );
 }

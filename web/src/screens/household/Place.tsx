@@ -78,7 +78,7 @@ export function Place({ kitchen }: { kitchen: KitchenResponse }) {
               label={say("household.kettle")}
               shown={`${k.kettleW} W`}
               value={k.kettleW}
-              unit={say("household.w2")}
+              unit={say("household.w")}
               field="kettleW"
               wrong={it.wrong}
               onKeep={(kettleW, close) => it.keep({ kettleW }, close)}

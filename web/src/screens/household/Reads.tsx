@@ -83,12 +83,12 @@ export function Reads({ kitchen }: { kitchen: KitchenResponse }) {
       <p className="mt-2 max-w-md leading-8">
         <Said
           of="household.hereWaterBoilsInHerbs"
-          word={word(say("household.temperatures"), "temperatures", TEMPERATURES)}
-          word2={word(say("household.weights"), "weights", WEIGHTS)}
-          word22={word(say("household.volumes"), "volumes", VOLUMES)}
-          word222={word(say("household.lengths"), "lengths", LENGTHS)}
-          word2222={word(say("household.hours"), "hours", HOURS)}
-          word22222={word(say("household.dates"), "dates", DATES)}
+          temperatures={word(say("household.temperatures"), "temperatures", TEMPERATURES)}
+          weights={word(say("household.weights"), "weights", WEIGHTS)}
+          volumes={word(say("household.volumes"), "volumes", VOLUMES)}
+          lengths={word(say("household.lengths"), "lengths", LENGTHS)}
+          hours={word(say("household.hours"), "hours", HOURS)}
+          dates={word(say("household.dates"), "dates", DATES)}
         />
       </p>
       <p className="flex flex-wrap gap-x-5 text-sm">

@@ -4,7 +4,7 @@ import { useHousehold } from "../../api/queries";
 import { Download, Secondary } from "../../parts/Field";
 import { useNow } from "../../parts/now";
 import { OpenFile } from "../../parts/OpenFile";
-import { counted, moment, span } from "../../parts/say";
+import { moment, span } from "../../parts/say";
 import { Trouble } from "../../parts/states";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
@@ -12,12 +12,12 @@ import { say } from "../../words/say";
 /** "3 people, 9 recipes, 16 brews": what there is none of is left out. */
 export function heldSaid(h: Held): string {
   return [
-    h.people && counted(h.people, "person", "people"),
-    h.recipes && counted(h.recipes, "recipe"),
-    h.brews && counted(h.brews, "brew"),
-    h.notes && counted(h.notes, "note"),
-    h.photos && counted(h.photos, "photo"),
-    h.tins && counted(h.tins, "tin"),
+    h.people && say("common.people", { n: h.people }),
+    h.recipes && say("common.recipes", { n: h.recipes }),
+    h.brews && say("common.brews", { n: h.brews }),
+    h.notes && say("common.notes", { n: h.notes }),
+    h.photos && say("common.photos", { n: h.photos }),
+    h.tins && say("common.tins", { n: h.tins }),
   ]
     .filter(Boolean)
     .join(", ");
@@ -26,8 +26,8 @@ export function heldSaid(h: Held): string {
 /** "1.2 MB". */
 function size(bytes: number): string {
   return bytes < 1e6
-    ? say("household.kb", { part: Math.max(1, Math.round(bytes / 1e3)) })
-    : say("household.mb", { bytes: (bytes / 1e6).toFixed(1) });
+    ? say("household.kb", { size: Math.max(1, Math.round(bytes / 1e3)) })
+    : say("household.mb", { size: (bytes / 1e6).toFixed(1) });
 }
 
 /** How the household is kept safe: every night by itself, and in a file by hand. */
@@ -51,7 +51,7 @@ export function Saved() {
           <p className="mt-2 max-w-prose text-muted text-sm">
             <Said
               of="household.andTheKitchenOneZip"
-              heldSaid={heldSaid(h.holds)}
+              held={heldSaid(h.holds)}
               restore={<code>./restore</code>}
             />
           </p>
@@ -72,10 +72,10 @@ function Night({ backups: b }: { backups: HouseholdResponse["backups"] }) {
         {last ? (
           <Said
             of="household.savedKeptAtMostIn"
-            how={ago < 120 ? say("household.justNow") : say("household.ago", { time: span(ago) })}
+            ago={ago >= 120 && span(ago)}
             when={moment(last, now)}
             size={size(b.lastBytes ?? 0)}
-            how2={b.kept === 1 ? say("household.oneNightIs") : say("household.nightsAre", { kept: b.kept })}
+            kept={b.kept}
             most={b.most}
             folder={<code className="wrap-break-word">{b.folder}</code>}
           />
@@ -89,9 +89,7 @@ function Night({ backups: b }: { backups: HouseholdResponse["backups"] }) {
       </p>
       {b.ahead > 0 && (
         <p role="alert" className="mt-3 max-w-prose border-amber border-l-4 pl-3">
-          {b.ahead === 1
-            ? say("household.oneFileThereIsDated")
-            : say("household.filesThereAreDatedAhead", { ahead: b.ahead })}
+          {say("household.filesThereAreDatedAhead", { ahead: b.ahead })}
         </p>
       )}
       {(b.failedAt || b.late) && (
@@ -124,7 +122,7 @@ export function BringBack() {
       {restore.error && <Trouble error={restore.error} />}
       {restore.data && (
         <p role="status" className="mt-3">
-          <Said of="household.broughtBack" heldSaid={heldSaid(restore.data)} />
+          <Said of="household.broughtBack" held={heldSaid(restore.data)} />
         </p>
       )}
     </div>

@@ -10,13 +10,13 @@ import { apart, centimetres, millilitres } from "../../parts/say";
 import { TakeAway } from "../../parts/TakeAway";
 import { OneOf, Word } from "../../parts/Word";
 import { Said } from "../../words/Said";
-import { say } from "../../words/say";
+import { listed, say } from "../../words/say";
 import { type InPlace, NameWord, NewThing, NumberWord, useInPlace } from "./inPlace";
 
 type Kind = NonNullable<VesselRequest["kind"]>;
 
 const KINDS: { value: Kind; label: string; gloss: string }[] = [
-  { value: "pot", label: say("household.pot2"), gloss: say("household.standsOnAFlame") },
+  { value: "pot", label: say("household.potWithin"), gloss: say("household.standsOnAFlame") },
   { value: "jar", label: say("household.jar"), gloss: say("household.withALidForWhat") },
   { value: "press", label: say("household.press"), gloss: say("household.withAPlungerThatKeeps") },
   { value: "teapot", label: say("household.teapot"), gloss: say("household.forWhatIsPouredOver") },
@@ -24,9 +24,13 @@ const KINDS: { value: Kind; label: string; gloss: string }[] = [
   { value: "mug", label: say("household.mug"), gloss: say("household.brewedInAndDrunkFrom") },
 ];
 
-const COMPANIONS: { value: NonNullable<VesselRequest["companions"]>[number]; label: string }[] = [
-  { value: "tea-ball", label: say("household.aTeaBallItIs") },
-  { value: "blender", label: say("household.aBlender") },
+const COMPANIONS: {
+  value: NonNullable<VesselRequest["companions"]>[number];
+  label: string;
+  within: string;
+}[] = [
+  { value: "tea-ball", label: say("household.aTeaBallItIs"), within: say("household.aTeaBall") },
+  { value: "blender", label: say("household.aBlender"), within: say("household.aBlender") },
 ];
 
 /** Height of the largest vessel of the shelf, px. */
@@ -65,7 +69,7 @@ export function Vessels({ vessels }: { vessels: VesselResponse[] }) {
               <span className="block text-muted">
                 {apart("length", v.innerDiameterCm).number} × {centimetres(v.heightCm)},{" "}
                 {millilitres(v.brimMl)}
-                {v.companions.map((c) => `, ${c.replace("-", " ")}`).join("")}
+                {v.companions.map((c) => `, ${COMPANIONS.find((k) => k.value === c)?.within ?? c}`).join("")}
               </span>
             </button>
           </li>
@@ -109,8 +113,11 @@ function OneVessel({ vessel, onClose }: { vessel: VesselResponse; onClose: () =>
                   <NameWord label={say("household.nameOf", { name: v.name })} name={v.name} it={it} />
                 </span>
               }
-              whatItIs={
-                <Word label={say("household.whatItIs")} shown={v.kind}>
+              kind={
+                <Word
+                  label={say("household.whatItIs")}
+                  shown={KINDS.find((k) => k.value === v.kind)?.label ?? v.kind}
+                >
                   {() => (
                     <OneOf
                       label={say("household.whatItIs")}
@@ -121,7 +128,7 @@ function OneVessel({ vessel, onClose }: { vessel: VesselResponse; onClose: () =>
                   )}
                 </Word>
               }
-              wideInside={
+              wide={
                 <NumberWord
                   label={say("household.wideInside")}
                   shown={centimetres(v.innerDiameterCm)}
@@ -132,7 +139,7 @@ function OneVessel({ vessel, onClose }: { vessel: VesselResponse; onClose: () =>
                   onKeep={(innerDiameterCm, close) => it.keep({ innerDiameterCm, brimMl: undefined }, close)}
                 />
               }
-              highInside={
+              high={
                 <NumberWord
                   label={say("household.highInside")}
                   shown={centimetres(v.heightCm)}
@@ -143,7 +150,7 @@ function OneVessel({ vessel, onClose }: { vessel: VesselResponse; onClose: () =>
                   onKeep={(heightCm, close) => it.keep({ heightCm, brimMl: undefined }, close)}
                 />
               }
-              fullToThe={
+              holds={
                 <NumberWord
                   label={say("household.fullToTheBrim")}
                   shown={millilitres(v.brimMl)}
@@ -154,11 +161,11 @@ function OneVessel({ vessel, onClose }: { vessel: VesselResponse; onClose: () =>
                   onKeep={(brimMl, close) => it.keep({ brimMl }, close)}
                 />
               }
-              whatGoesWith={
+              companions={
                 <Word
                   label={say("household.whatGoesWithIt")}
                   shown={
-                    v.companions.map((c) => `a ${c.replace("-", " ")}`).join(say("household.and2")) ||
+                    listed(v.companions.map((c) => COMPANIONS.find((k) => k.value === c)?.within ?? c)) ||
                     say("household.nothing")
                   }
                 >

@@ -117,7 +117,7 @@ function Planned({ jar, onDone }: { jar: JarResponse; onDone: OnDone }) {
             {waterMl > 0 && (
               <span>
                 <Said
-                  of="keeping.waterWater2"
+                  of="keeping.waterWater"
                   water={
                     <Why what={say("keeping.water")} workings={workings.waterMl} className="text-ink">
                       {millilitres(waterMl)}
@@ -189,12 +189,7 @@ function Making({ jar, making, onDone }: { jar: JarResponse; making: CupMaking; 
   return (
     <>
       <p className="mt-3 text-lg">
-        <Said
-          of="keeping.aCupOf"
-          amount={millilitres(making.ml)}
-          how={making.warm ? "warmed" : "cold"}
-          said={other && say("keeping.for", { name: other.name })}
-        />
+        <Said of="keeping.aCupOf" amount={millilitres(making.ml)} warm={making.warm} name={other?.name} />
       </p>
       <ol className="mt-2 space-y-1 text-lg">
         {making.acts.map((a, i) => (
@@ -223,11 +218,11 @@ function Making({ jar, making, onDone }: { jar: JarResponse; making: CupMaking; 
                     onDone(
                       jar.id,
                       confirm(jar.id, { kind: "cup-acted", act: i }),
-                      say("keeping.doneText2", { text: a.text }),
+                      say("keeping.doneText", { text: a.text }),
                     )
                   }
                 >
-                  {say("keeping.done2")}
+                  {say("keeping.doneTitle")}
                 </button>
               </span>
             )}

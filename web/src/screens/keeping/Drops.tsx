@@ -17,7 +17,7 @@ export function Drops({ jar, drops, onDone }: { jar: JarResponse; drops: DropsLi
         <Said
           of="keeping.aDoseIsThatIs"
           drops={
-            <Why what={say("keeping.drops2")} workings={why.drops} className="font-semibold">
+            <Why what={say("keeping.dropsTitle")} workings={why.drops} className="font-semibold">
               <Said of="keeping.drops" count={count} />
             </Why>
           }
@@ -28,7 +28,7 @@ export function Drops({ jar, drops, onDone }: { jar: JarResponse; drops: DropsLi
           }
           byTheSpoon={
             <Why what={say("keeping.byTheSpoon")} workings={why.teaspoons}>
-              <Said of="keeping.ofALevelTeaspoon" teaspoons={drops.teaspoons.toFixed(1)} />
+              {say("keeping.ofALevelTeaspoon", { teaspoons: drops.teaspoons.toFixed(1) })}
             </Why>
           }
           timesADay={drops.timesADay}
@@ -37,24 +37,19 @@ export function Drops({ jar, drops, onDone }: { jar: JarResponse; drops: DropsLi
       <p className="mt-1 text-muted">
         <Said
           of="keeping.drawn1ClosedAndIn"
-          menstruumOnA={
+          parts={
             <Why what={say("keeping.menstruumOnAGramOf")} workings={why.strength}>
               {drops.strength.toFixed(1)}
             </Why>
           }
-          part={
+          alcohol={
             drops.alcoholPercent != null && (
-              <Said
-                of="keeping.withGInADose"
-                alcohol={
-                  <Why what={say("keeping.alcohol")} workings={why.alcoholPercent}>
-                    <Said of="keeping.ofAlcohol" alcoholPercent={Math.round(drops.alcoholPercent)} />
-                  </Why>
-                }
-                alcoholG={drops.alcoholG?.toFixed(1)}
-              />
+              <Why what={say("keeping.alcohol")} workings={why.alcoholPercent}>
+                {say("keeping.ofAlcohol", { percent: Math.round(drops.alcoholPercent) })}
+              </Why>
             )
           }
+          alcoholG={drops.alcoholG?.toFixed(1)}
         />
       </p>
       <p className="mt-3">

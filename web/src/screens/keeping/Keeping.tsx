@@ -5,7 +5,6 @@ import type { Tin } from "../../api/client";
 import { confirm } from "../../api/outbox";
 import { useKeeping, useShelf } from "../../api/queries";
 import { SearchField } from "../../parts/SearchField";
-import { counted } from "../../parts/say";
 import { Empty, Loading, Trouble } from "../../parts/states";
 import { Undo } from "../../parts/Undo";
 import { Said } from "../../words/Said";
@@ -131,8 +130,8 @@ function OnTheShelf({ tins: all, children }: { tins: Tin[]; children: React.Reac
         <p className="mt-1 text-muted">
           <Said
             of="keeping.aStaleHerbGivesLess"
-            counted={counted(onShelf.length, "tin")}
-            said={stale.length > 0 && say("keeping.pastTheirTime", { count: stale.length })}
+            tins={say("common.tins", { n: onShelf.length })}
+            stale={stale.length || false}
           />
         </p>
         {all.length === 0 && (

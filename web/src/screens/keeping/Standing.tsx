@@ -101,7 +101,7 @@ export function Shaken({
       </p>
       <p className="mt-2">
         {shaking.due ? (
-          <Primary onClick={shake}>{say("keeping.shakenToday2")}</Primary>
+          <Primary onClick={shake}>{say("keeping.shakenTodayTitle")}</Primary>
         ) : (
           over && <Secondary onClick={shake}>{say("keeping.shaken")}</Secondary>
         )}

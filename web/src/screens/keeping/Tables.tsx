@@ -94,9 +94,6 @@ export function Tables({ tins, jars }: { tins: Tin[]; jars: JarResponse[] }) {
   );
 }
 
-const tinsSaid = (n: number) => (n === 1 ? say("keeping.oneTinWas") : say("keeping.tinsWere", { n }));
-const rowsSaid = (n: number) => (n === 1 ? say("keeping.oneRowWas") : say("keeping.rowsWere", { n }));
-
 /** What was made of a table, row by row, before anything is kept. */
 function Read({
   made,
@@ -114,28 +111,16 @@ function Read({
   return (
     <div role="status" className="mt-3 border-water border-l-[5px] pl-4">
       {made.kept > 0 ? (
-        <p>
-          <Said
-            of="keeping.putOnTheShelf"
-            tinsSaid={tinsSaid(made.kept)}
-            said={bad > 0 && say("keeping.leftOut", { rowsSaid: rowsSaid(bad) })}
-          />
-        </p>
+        <p>{say("keeping.putOnTheShelf", { tins: made.kept, rows: bad })}</p>
       ) : (
         <>
-          <p>
-            <Said
-              of="keeping.readNothingIsKeptYet"
-              tinsSaid={tinsSaid(good)}
-              said={bad > 0 && say("keeping.notUnderstood", { rowsSaid: rowsSaid(bad) })}
-            />
-          </p>
+          <p>{say("keeping.readNothingIsKeptYet", { tins: good, rows: bad })}</p>
           <ul className="mt-2 gap-8 text-sm sm:columns-2" aria-label={say("keeping.rowsOfTheTable")}>
             {made.lines.map((l) => (
               <li key={l.row} className={l.problem ? "text-amber-text" : ""}>
                 {l.row}. {l.common ?? l.text}
                 {l.problem ? `: ${l.problem}` : `, ${l.form}${l.grams != null ? `, ${grams(l.grams)}` : ""}`}
-                {!l.problem && l.fillsAnew && say("keeping.thereAlreadyFilledAnew")}
+                {!l.problem && l.fillsAnew && ` ${say("keeping.thereAlreadyFilledAnew")}`}
               </li>
             ))}
           </ul>
@@ -144,7 +129,7 @@ function Read({
       <p className="mt-2 flex flex-wrap gap-3">
         {made.kept === 0 && good > 0 && (
           <Primary busy={busy} onClick={onKeep}>
-            <Said of="keeping.putOnTheShelfGood2" good={good} />
+            <Said of="keeping.putOnTheShelfGood" good={good} />
           </Primary>
         )}
         <Secondary onClick={onClose}>

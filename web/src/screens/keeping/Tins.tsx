@@ -43,8 +43,8 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
     }),
   );
   const until = tin.bestBefore
-    ? `${tin.stale ? say("keeping.pastItsTimeSince2") : say("keeping.goodUntil")} ${fullDate(tin.bestBefore)}`
-    : "keeps";
+    ? say(tin.stale ? "keeping.pastItsTimeSince" : "keeping.goodUntil", { when: fullDate(tin.bestBefore) })
+    : say("keeping.keeps");
   return (
     <li
       ref={line}
@@ -117,15 +117,7 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
         />
         {tin.left && tin.left.brews > 0 && (
           <span className="block text-muted text-sm max-sm:w-24">
-            <Said
-              of="keeping.sinceHow2"
-              how={
-                tin.left.brews === 1
-                  ? say("keeping.takenFromOnce")
-                  : say("keeping.takenFromTimes", { brews: tin.left.brews })
-              }
-              weight={grams(tin.grams ?? 0)}
-            />
+            {say("keeping.takenFromSince", { times: tin.left.brews, weight: grams(tin.grams ?? 0) })}
           </span>
         )}
       </span>
@@ -157,7 +149,7 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
         <button
           type="button"
           className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
-          aria-label={say("keeping.filledAnewTodayCommon2", { common: tin.common })}
+          aria-label={say("keeping.filledAnewTodayCommon", { common: tin.common })}
           onClick={() => onFill(tin)}
         >
           {say("keeping.filledAnew")}

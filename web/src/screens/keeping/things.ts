@@ -16,10 +16,10 @@ export const SORTS: { value: Sort; label: string }[] = [
 
 /** Where things stand, as it is said within a sentence. */
 export const PLACES: Record<string, { words: string; gloss: string }> = {
-  shelf: { words: say("keeping.onTheShelf2"), gloss: say("keeping.closedDryAndDark") },
+  shelf: { words: say("keeping.onTheShelfWithin"), gloss: say("keeping.closedDryAndDark") },
   counter: { words: say("keeping.onTheCounter"), gloss: say("keeping.freshAtHand") },
   water: { words: say("keeping.inWater"), gloss: say("keeping.cutBranchesInAGlass") },
-  fridge: { words: say("keeping.inTheFridge2"), gloss: say("keeping.closedWhatIsFreshWithout") },
+  fridge: { words: say("keeping.inTheFridgeWithin"), gloss: say("keeping.closedWhatIsFreshWithout") },
   freezer: { words: say("keeping.frozen"), gloss: say("keeping.juiceInCubesTheRest") },
 };
 

@@ -44,10 +44,13 @@ export function Finished({ brew }: { brew: BrewResponse }) {
       </p>
       <h1 className="text-[2rem]">{brew.name}</h1>
       <p className="mt-1 text-muted">
-        {brew.phase === "abandoned" ? say("live.givenUp") : say("live.made")}
-        {brew.startedAt && `${day(brew.startedAt)}, ${clock(brew.startedAt)}`}
-        {brew.readyAt && `–${clock(brew.readyAt)}`}
-        {whom && `,${whom}`}
+        {say("live.madeWhen", {
+          givenUp: brew.phase === "abandoned",
+          day: brew.startedAt && day(brew.startedAt),
+          from: brew.startedAt && clock(brew.startedAt),
+          to: brew.readyAt && clock(brew.readyAt),
+          whom,
+        })}
       </p>
       <div className="mt-6 grid grid-cols-[minmax(0,1fr)] gap-12 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
         <section aria-labelledby="note">
@@ -112,7 +115,7 @@ function Again({ brew }: { brew: BrewResponse }) {
       </Link>
       {noted && noted.left.length > 0 && (
         <span className="w-full text-muted text-sm">
-          <Said of="live.leftToYouAsThe" list={noted.left.join("; ")} />
+          <Said of="live.leftToYouAsThe" changes={noted.left.join("; ")} />
         </span>
       )}
     </>

@@ -81,7 +81,7 @@ export function Instruments({ brew, kitchen }: { brew: BrewResponse; kitchen: Ki
     <section aria-label={say("live.simulatedKitchen")} className="mb-4 border-water border-l-4 pl-3">
       <p className="font-semibold">
         <Said
-          of="live.simulatedKitchenItsStove2"
+          of="live.simulatedKitchenItsStove"
           itsStove={<span className="font-normal text-muted">{say("live.itsStoveIsNotThe")}</span>}
         />
       </p>

@@ -71,16 +71,14 @@ function Planned({ brew }: { brew: BrewResponse }) {
       <title>{say("live.emberCup", { name: brew.name })}</title>
       <h1 className="text-[2rem]">{brew.name}</h1>
       <p className="mt-2 text-lg">
-        <Said
-          of="live.ofInTheStartsAt"
-          cups={plan.cups}
-          how={plan.cups === 1 ? "cup" : "cups"}
-          amount={millilitres(plan.cupMl)}
-          forWhom={forWhom(brew.drinkerName, plan.others, plan.cupMl)}
-          name={plan.vessel.name}
-          when={moment(plan.startAt, present())}
-          when2={moment(plan.readyAt, present())}
-        />
+        {say("live.startsAt", {
+          cups: plan.cups,
+          amount: millilitres(plan.cupMl),
+          whom: forWhom(brew.drinkerName, plan.others, plan.cupMl),
+          vessel: plan.vessel.name,
+          start: moment(plan.startAt, present()),
+          ready: moment(plan.readyAt, present()),
+        })}
       </p>
       <p className="figure mt-4 text-7xl" role="timer">
         {timer(left)}

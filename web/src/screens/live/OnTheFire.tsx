@@ -14,7 +14,7 @@ import { capital, celsius, forWhom, millilitres, moment, share, span, timer } fr
 import { useWidth } from "../../parts/size";
 import { FiguresOf } from "../../parts/Why";
 import { Said } from "../../words/Said";
-import { say } from "../../words/say";
+import { listed, say } from "../../words/say";
 import { Shaken } from "../keeping/Standing";
 import { Measures } from "../sheet/Measures";
 import { useAlarm } from "./alarm";
@@ -62,11 +62,10 @@ function Shares({ brew }: { brew: BrewResponse }) {
   if (!others || others.length === 0) return null;
   return (
     <p className="mt-2 text-lg">
-      <Said
-        of="live.aCupOf"
-        amount={millilitres(cupMl)}
-        forWhom={forWhom(brew.drinkerName ?? say("live.theDrinker"), others, cupMl)}
-      />
+      {say("live.aCupOf", {
+        amount: millilitres(cupMl),
+        whom: forWhom(brew.drinkerName ?? say("live.theDrinker"), others, cupMl),
+      })}
     </p>
   );
 }
@@ -164,16 +163,17 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
         <Link to="/" className="relative max-sm:reach whitespace-nowrap">
           {say("live.today")}
         </Link>
-        <span className="truncate">
-          {brew.name}, {plan.cups} {plan.cups === 1 ? "cup" : "cups"}
-        </span>
+        <span className="truncate">{say("live.pot", { name: brew.name, cups: plan.cups, whom: "" })}</span>
       </p>
       <p className="font-semibold max-md:hidden">
-        {brew.name}, {plan.cups} {plan.cups === 1 ? "cup" : "cups"}
-        {forWhom(brew.drinkerName, plan.others, plan.cupMl)}
+        {say("live.pot", {
+          name: brew.name,
+          cups: plan.cups,
+          whom: forWhom(brew.drinkerName, plan.others, plan.cupMl),
+        })}
         {brew.readyAt && (
           <span className="font-normal text-muted">
-            <Said of="live.readyAbout" when={moment(brew.readyAt, present())} />
+            , {say("live.readyAbout", { when: moment(brew.readyAt, present()) })}
           </span>
         )}
       </p>
@@ -189,9 +189,11 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
                 {timer(left)}
               </p>
               <p className="text-muted">
-                {left > 0 ? "left" : "over"}
-                {current.until && `, ${current.until}`}
-                {coming[0] && say("live.then", { short: short(coming[0].label) })}
+                {say("live.clock", {
+                  over: left <= 0,
+                  until: current.until,
+                  next: coming[0] && short(coming[0].label),
+                })}
               </p>
             </>
           )}
@@ -205,11 +207,9 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
           {waits && <Meanwhile brew={brew} at={at} />}
           {waits && !done && left < -ABSENT_S && (
             <p className="mt-2 max-w-prose border-ember border-l-[5px] pl-3">
-              <Said
-                of="live.itsTimeRanOutAgo"
-                time={span(-left)}
-                lookAt={fire && <strong>{say("live.lookAtThePotFirst")} </strong>}
-              />
+              {say("live.itsTimeRanOutAgo", { time: span(-left) })}{" "}
+              {fire && <strong>{say("live.lookAtThePotFirst")} </strong>}
+              {say("live.whatThatDid")}
             </p>
           )}
           {alarm.ringing && (
@@ -242,7 +242,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
           {point && (
             <dl className="mb-6 min-w-24 text-sm">
               <dd className="figure text-2xl">{celsius(kitchen.readings?.tempC ?? point.tempC)}</dd>
-              <dt className="text-muted">{kitchen.readings ? "thermometer" : "predicted"}</dt>
+              <dt className="text-muted">{say(kitchen.readings ? "live.thermometer" : "live.predicted")}</dt>
               <dd className="figure mt-2 text-2xl">
                 {millilitres(kitchen.readings?.waterMl ?? point.waterMl)}
               </dd>
@@ -360,19 +360,15 @@ function GiveUp({ onGiveUp }: { onGiveUp: () => void }) {
 
 /** Where the water is that stands beside the vessel. */
 function where(plan: PlanResponse, served: boolean, read: boolean): string {
-  if (served) return plan.cups === 1 ? say("live.inTheMug") : say("live.inMugs", { cups: plan.cups });
-  return read ? say("live.inThePot") : "predicted";
+  if (served) return say("live.inMugs", { cups: plan.cups });
+  return read ? say("live.inThePot") : say("live.predicted");
 }
 
 /** "aroma 55 % instead of 74 %", when it is worth a word. */
 function moved(brew: BrewResponse, what: "aroma" | "bite"): string | false {
   return (
     brew.told.includes(what) &&
-    say("live.insteadOf", {
-      how: what === "bite" ? "bitterness" : what,
-      share: share(brew[what]),
-      share2: share(brew.plan[what]),
-    })
+    say("live.insteadOf", { what, share: share(brew[what]), planned: share(brew.plan[what]) })
   );
 }
 
@@ -381,12 +377,12 @@ function Otherwise({ brew, current }: { brew: BrewResponse; current: StepLine })
   const fire = brew.fire;
   if (!fire?.otherwise || !ofStage(current)) return null;
   const words = [
-    fire.lid !== current.lid && say("live.theLidIs", { how: fire.lid ? "on" : "off" }),
+    fire.lid !== current.lid && say("live.theLidIs", { on: fire.lid }),
     fire.powerW !== powerOf(current) && say("live.theFlameIs", { flame: fire.flame }),
-  ].filter(Boolean);
+  ].filter((w) => w !== false);
   return (
     <p className="mt-2 max-w-prose border-ember border-l-[5px] pl-3">
-      <Said of="live.otherThanPlanned" list={words.join(say("live.and"))} />
+      {say("live.otherThanPlanned", { what: listed(words) })}
     </p>
   );
 }
@@ -401,16 +397,16 @@ function Changed({ brew, overS }: { brew: BrewResponse; overS: number }) {
   return (
     <p className="mt-3 max-w-prose border-amber border-l-[5px] pl-3">
       {late &&
-        say("live.itIsThePlanReady", {
+        `${say("live.itIsThePlanReady", {
           time: span(Math.abs(lateS)),
-          how: lateS > 0 ? "behind" : say("live.aheadOf"),
+          behind: lateS > 0,
           when: moment(later(new Date(brew.readyAt ?? brew.plan.readyAt), overS), present()),
-        })}
+        })} `}
       {stronger
         ? say("live.theCupWillBeThan", {
-            how: brew.strengthChange > 0 ? "stronger" : "weaker",
+            stronger: brew.strengthChange > 0,
             share: share(brew.strength),
-            share2: share(brew.plan.strength),
+            planned: share(brew.plan.strength),
           })
         : say("live.strengthStays", { share: share(brew.strength) })}
       {beside.length > 0 && ` ${capital(beside.join(", "))}.`}

@@ -72,12 +72,8 @@ export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
         <dd>
           <Said
             of="live.planned"
-            share={share(brew.plan.strength)}
-            how={
-              strained(brew)
-                ? say("live.asItWent", { share: share(brew.strength) })
-                : say("live.endedBeforeThereWasA")
-            }
+            planned={share(brew.plan.strength)}
+            went={strained(brew) && share(brew.strength)}
           />
         </dd>
         <dt className="text-muted">{say("live.herbs")}</dt>
@@ -90,12 +86,9 @@ export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
         <dd>
           <Said
             of="live.inPlannedStrained"
-            amount={millilitres(brew.plan.water.pourMl)}
-            amount2={millilitres(brew.plan.water.yieldMl)}
-            said={
-              strained(brew) &&
-              say("live.asItWentAmount2", { amount: millilitres(brew.leftMl + brew.pouredMl) })
-            }
+            poured={millilitres(brew.plan.water.pourMl)}
+            planned={millilitres(brew.plan.water.yieldMl)}
+            went={strained(brew) && millilitres(brew.leftMl + brew.pouredMl)}
           />
         </dd>
         {turns.length > 0 && (
@@ -111,7 +104,7 @@ export function PlannedAndDone({ brew }: { brew: BrewResponse }) {
         <thead>
           <tr className="border-hairline border-b text-left text-muted">
             <th className="py-1 font-normal">{say("live.step")}</th>
-            <th className="py-1 text-right font-normal">{say("live.planned2")}</th>
+            <th className="py-1 text-right font-normal">{say("live.plannedWithin")}</th>
             <th className="py-1 pl-3 text-right font-normal">{say("live.done")}</th>
           </tr>
         </thead>
@@ -155,15 +148,14 @@ function Because({ brew, cup }: { brew: BrewResponse; cup: boolean }) {
     if (s.handsOn || !live?.beganAt || !live.doneAt) return [];
     const by = (Date.parse(live.doneAt) - Date.parse(live.beganAt)) / 1000 - s.durationS;
     return Math.abs(by) >= TOLD_S && Math.abs(by) >= s.durationS * TOLD_SHARE
-      ? [`${s.kind === "heat" ? "heating" : s.kind} ${span(Math.abs(by))} ${by > 0 ? "longer" : "shorter"}`]
+      ? [say("live.stageChanged", { kind: s.kind, time: span(Math.abs(by)), longer: by > 0 })]
       : [];
   });
   const turned = brew.events.filter((e) => e.kind === "turned").map((e) => e.text);
-  const what = { strength: "strength", aroma: "aroma", bite: say("live.bitternessAndTannin") } as const;
   const moved = (["strength", "aroma", "bite"] as const)
     .filter((k) => brew.told.includes(k))
     .map((k) =>
-      say("live.insteadOfWhat2", { what: what[k], share: share(brew[k]), share2: share(brew.plan[k]) }),
+      say("live.insteadOfPlanned", { what: k, share: share(brew[k]), planned: share(brew.plan[k]) }),
     );
   const why = [...reasons, ...(reasons.length === 0 ? turned : [])];
   return (
@@ -191,7 +183,7 @@ function Lines({ brew }: { brew: BrewResponse }) {
         additions={plan.additions}
         start={new Date(brew.startedAt)}
         totalS={went.totalS}
-        readyWord={brew.phase === "finished" ? "ready," : "ended,"}
+        readyWord={say(brew.phase === "finished" ? "live.readyWord" : "live.endedWord")}
         stageStartS={went.stageStartS}
         startMl={plan.water.startMl}
         yieldMl={went.curve.at(-1)?.waterMl ?? plan.water.yieldMl}

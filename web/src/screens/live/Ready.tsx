@@ -74,7 +74,7 @@ export function NotReady({
     <div role="group" aria-label={say("live.notReadyYet")} className="border-amber border-l-[5px] pl-3">
       {toDo.length > 0 && (
         <p className="text-lg">
-          <Said of="live.notTickedYet" list={<strong>{toDo.join(", ")}</strong>} />
+          <Said of="live.notTickedYet" herbs={<strong>{toDo.join(", ")}</strong>} />
         </p>
       )}
       {resting.map((o) => (

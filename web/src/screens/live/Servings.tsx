@@ -15,8 +15,8 @@ function goodFor(brew: BrewResponse): string {
   const keeps = brew.plan.keeps;
   if (!keeps) return "";
   return brew.goodUntil
-    ? say("live.thatIsBy", { text: keeps.text, when: moment(brew.goodUntil, present()) })
-    : ` ${keeps.text}`;
+    ? `${keeps.text} ${say("live.thatIsBy", { when: moment(brew.goodUntil, present()) })}`
+    : keeps.text;
 }
 
 /** What was poured for somebody to drink, and what is left of it: drunk the same day, or kept in a jar. */
@@ -30,14 +30,13 @@ export function Servings({ brew }: { brew: BrewResponse }) {
   return (
     <section aria-label={say("live.servings")} className="mt-4">
       <p>
-        {brew.pouredMl > 0 ? say("live.poured", { amount: millilitres(brew.pouredMl) }) : ""}
-        {some ? (
-          <Glossed
-            text={`${millilitres(brew.leftMl)} ${brew.jar ? (tincture ? say("live.inItsBottle") : say("live.inAJar")) : brew.pouredMl > 0 ? "left" : say("live.toPour")}.${goodFor(brew)}`}
-          />
-        ) : (
-          say("live.nothingLeft")
-        )}{" "}
+        <Glossed
+          text={`${say("live.left", {
+            poured: brew.pouredMl > 0 && millilitres(brew.pouredMl),
+            left: some && millilitres(brew.leftMl),
+            where: brew.jar ? (tincture ? "bottle" : "jar") : brew.pouredMl > 0 ? "left" : "pot",
+          })} ${some ? goodFor(brew) : ""}`.trim()}
+        />{" "}
         {some && brew.jar && (
           <Link to={`/keeping?jar=${brew.id}`} className="font-semibold underline underline-offset-4">
             {tincture ? say("live.aDoseOfIt") : say("live.aCupOutOfThe")}

@@ -1,6 +1,5 @@
 import type { BrewResponse, RecipeDocument } from "../../api/client";
 import { traitsOf } from "../../api/stages";
-import { say } from "../../words/say";
 import { atOn } from "../sheet/at";
 import type { Change, Order, Strength, Tweak } from "../sheet/order";
 
@@ -100,10 +99,12 @@ const SHARES: [RegExp, number][] = [
   [/^(?:a )?quarter more (?:of )?(?:the )?(.+)$/, 1.25],
 ];
 const WITHOUT = /^(?:without|no|leave out|leave) (?:the |any )?(.+?)(?: out)?$/;
-const LONGER = new RegExp(say("live.minUtesLongerMoreShorter", { nUMBER: NUMBER }));
-const FOR = new RegExp(say("live.letItSteepSimmerBoil", { nUMBER: NUMBER }));
-const KEEP_TO = new RegExp(say("live.keepItToOnlyMin", { nUMBER: NUMBER }));
-const CUPS = new RegExp(say("live.makeOnlyCups", { nUMBER: NUMBER }));
+const LONGER = new RegExp(`^${NUMBER} ?min(?:utes?)? (longer|more|shorter|less)$`);
+const FOR = new RegExp(
+  `^(?:let it )?(steep|simmer|boil|rest|infuse)(?: for)?(?: only)? ${NUMBER} ?min(?:utes?)?$`,
+);
+const KEEP_TO = new RegExp(`^(?:keep (?:it )?to|only) ${NUMBER} ?min(?:utes?)?$`);
+const CUPS = new RegExp(`^(?:make |only )?${NUMBER} cups?$`);
 
 /**
  * The order with what a note says for the next time: less, more or none of a herb of it, minutes more or less, stronger or

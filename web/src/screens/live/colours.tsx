@@ -25,7 +25,7 @@ export function Swatch({ colour, words = false }: { colour: string; words?: bool
         height={14}
         className="self-center"
         role="img"
-        aria-label={say("live.colourColour2", { colour })}
+        aria-label={say("live.colourColour", { colour })}
       >
         <circle cx={7} cy={7} r={6.3} fill={c?.hex ?? "transparent"} stroke="var(--muted)" />
       </svg>

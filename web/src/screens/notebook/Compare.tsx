@@ -48,7 +48,7 @@ export default function Compare() {
           <Said
             of="notebook.theyFirstPartAt"
             what={<strong>{first.what}</strong>}
-            list={first.values.join(say("notebook.then"))}
+            values={first.values.join(`, ${say("notebook.then")} `)}
           />
         ) : (
           say("notebook.nothingThatIsKnownOf")

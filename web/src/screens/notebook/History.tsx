@@ -56,8 +56,8 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
         role="img"
         aria-label={say("notebook.brewsFromToDoseStrength", {
           count: entries.length,
-          day: day(first.brewedAt),
-          day2: day(last.brewedAt),
+          first: day(first.brewedAt),
+          last: day(last.brewedAt),
         })}
       >
         <line
@@ -127,7 +127,7 @@ export function History({ recipeId, onAll }: { recipeId: string; onAll: () => vo
             y={besideOf(dose(last.gramsPerCup), strength(last.predictedStrength)) + 4}
             style={{ fill: "var(--muted)" }}
           >
-            <Said of="notebook.aCupWeight2" weight={grams(last.gramsPerCup)} />
+            <Said of="notebook.aCupWeight" weight={grams(last.gramsPerCup)} />
           </text>
           {left > 60 && (
             <text x={right + 8 + HALF_A_CUP} y={height - BELOW + 20} style={{ fill: "var(--herb)" }}>

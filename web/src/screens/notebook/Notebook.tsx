@@ -81,7 +81,7 @@ export default function Notebook() {
           <Said
             of="notebook.chosen"
             count={chosen.length}
-            link={
+            compare={
               chosen.length > 1 && (
                 <Link
                   className="font-semibold underline underline-offset-4"
@@ -91,7 +91,7 @@ export default function Notebook() {
                 </Link>
               )
             }
-            button={
+            none={
               <button
                 type="button"
                 className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
@@ -183,7 +183,7 @@ function Line({
           className="grid min-h-14 shrink-0 place-items-center border-water border-l-4 px-3 font-semibold underline underline-offset-4"
           to={`/compare?of=${compare.join(",")}`}
         >
-          <Said of="notebook.compareCount2" count={compare.length} />
+          <Said of="notebook.compareCount" count={compare.length} />
         </Link>
       )}
       <Link
@@ -195,9 +195,13 @@ function Line({
             {e.name}
           </span>
           <span className="block text-muted text-sm">
-            {day(e.brewedAt)}, {clock(e.brewedAt)}, {e.cups} {e.cups === 1 ? "cup" : "cups"}
-            {e.drinkerName && say("notebook.for", { drinkerName: e.drinkerName })}
-            {e.phase === "abandoned" && say("notebook.givenUp")}
+            {say("notebook.when", {
+              day: day(e.brewedAt),
+              clock: clock(e.brewedAt),
+              cups: e.cups,
+              drinker: e.drinkerName,
+              givenUp: e.phase === "abandoned",
+            })}
           </span>
         </span>
         <span className="flex items-center gap-4">
@@ -206,8 +210,8 @@ function Line({
             <span className="block">
               <Said
                 of="notebook.strengthPlannedWent"
-                share={share(e.plannedStrength)}
-                share2={share(e.predictedStrength)}
+                planned={share(e.plannedStrength)}
+                went={share(e.predictedStrength)}
               />
             </span>
             <span className="block text-muted">

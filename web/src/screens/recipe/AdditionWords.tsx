@@ -141,9 +141,10 @@ export function AdditionWords({
         )}
         {stages.length > 0 && (
           <span className="text-muted">
+            ,{" "}
             <Said
               of="recipe.inAt"
-              whereHerb={
+              where={
                 <Word
                   label={say("recipe.whereHerbGoesIn", { n })}
                   shown={placeWords(stages)[a.stage ?? 0]?.label ?? say("recipe.theStart")}
@@ -179,14 +180,14 @@ export function AdditionWords({
             </Word>
           </>
         )}
-        {a.optional && <span className="text-muted">{say("recipe.mayBeLeftOut")}</span>}
+        {a.optional && <span className="text-muted">{`, ${say("recipe.mayBeLeftOut")}`}</span>}
         {(a.or ?? []).map((o) => (
           <span key={o.herb} className="text-muted">
-            <Said
-              of="recipe.or"
-              amountWords={amountWords(o)}
-              named={herbs.find((h) => h.slug === o.herb)?.named ?? o.herb}
-            />
+            ,{" "}
+            {say("recipe.or", {
+              amount: amountWords(o),
+              herb: herbs.find((h) => h.slug === o.herb)?.named ?? o.herb,
+            })}
           </span>
         ))}{" "}
         {planned && <span className="text-muted text-sm">{beside(a, planned)}</span>}

@@ -19,10 +19,9 @@ export function Decide({
         {reduced ? say("recipe.theCupsAreMeantStop") : say("recipe.theCupsAreMeantAs")}
       </Secondary>
       <Secondary onClick={() => onMeant({ meant: "other", cups: decide.cups, cupMl: decide.cupMl })}>
-        {say("recipe.isMeantOf", {
-          how: reduced ? say("recipe.theMark") : say("recipe.theWater"),
-          amount: cupsSaid(decide.cups),
-          amount2: millilitres(decide.cupMl),
+        {say(reduced ? "recipe.theMarkIsMeant" : "recipe.theWaterIsMeant", {
+          cups: cupsSaid(decide.cups),
+          amount: millilitres(decide.cupMl),
         })}
       </Secondary>
     </span>

@@ -54,7 +54,7 @@ function ByLink({ id, name }: { id: string; name: string }) {
           className="min-h-11 w-full rounded-one border border-hairline bg-transparent px-3 font-mono text-sm"
         />
         <p className="mt-2 text-muted text-sm">
-          <Said of="recipe.theWholeRecipeIsIn" said={!share.data.square && say("recipe.itIsTooLongFor")} />
+          {say("recipe.theWholeRecipeIsIn")} {!share.data.square && say("recipe.itIsTooLongFor")}
         </p>
         <p className="mt-2">
           <Secondary

@@ -38,26 +38,26 @@ export function Head({ draft, set, setRecipe, wrong, suggestion }: HeadProps) {
         <Said
           of="recipe.makesOfFromTakenDosed"
           cups={
-            <Word label={say("recipe.cups")} shown={`${r.cups ?? "?"} ${r.cups === 1 ? "cup" : "cups"}`}>
+            <Word label={say("recipe.cups")} shown={say("common.cups", { n: r.cups ?? 0 })}>
               {() => (
                 <Stepper
-                  label={say("recipe.cups2")}
+                  label={say("recipe.cupsWithin")}
                   value={r.cups ?? 1}
                   {...limit.CUPS}
-                  unit={say("recipe.cups2")}
+                  unit={say("recipe.cupsWithin")}
                   onChange={(cups) => setRecipe({ cups })}
                 />
               )}
             </Word>
           }
-          sizeOfA={
+          cupSize={
             <Word label={say("recipe.sizeOfACup")} shown={millilitres(r.cupMl ?? 0)}>
               {() => <CupSize value={r.cupMl ?? 240} onChange={(cupMl) => setRecipe({ cupMl })} />}
             </Word>
           }
           liquid={<Liquid r={r} setRecipe={setRecipe} />}
           taken={<Taken posology={r.posology} setRecipe={setRecipe} />}
-          howTheDose={
+          tradition={
             <Word
               label={say("recipe.howTheDoseIsSaid")}
               shown={
@@ -74,25 +74,20 @@ export function Head({ draft, set, setRecipe, wrong, suggestion }: HeadProps) {
               )}
             </Word>
           }
-          part={
+          keeps={
             r.keepsDays !== undefined && (
-              <Said
-                of="recipe.keeps"
-                howLongIt={
-                  <Word
-                    label={say("recipe.howLongItKeeps")}
-                    shown={`${r.keepsDays} ${r.keepsDays === 1 ? "day" : "days"}${r.keepsWhere === "fridge" ? say("recipe.inTheFridge") : ""}`}
-                  >
-                    {() => (
-                      <NumberField
-                        label={say("recipe.daysItKeeps")}
-                        value={r.keepsDays}
-                        onChange={(keepsDays) => setRecipe({ keepsDays })}
-                      />
-                    )}
-                  </Word>
-                }
-              />
+              <Word
+                label={say("recipe.howLongItKeeps")}
+                shown={say("recipe.keepsSoLong", { days: r.keepsDays, fridge: r.keepsWhere === "fridge" })}
+              >
+                {() => (
+                  <NumberField
+                    label={say("recipe.daysItKeeps")}
+                    value={r.keepsDays}
+                    onChange={(keepsDays) => setRecipe({ keepsDays })}
+                  />
+                )}
+              </Word>
             )
           }
         />
@@ -117,14 +112,14 @@ export function Head({ draft, set, setRecipe, wrong, suggestion }: HeadProps) {
 /** Water or what else draws it, and how much at the start. */
 function Liquid({ r, setRecipe }: { r: RecipeDocument; setRecipe: HeadProps["setRecipe"] }) {
   const kind = r.menstruum ?? "water";
-  const filled =
-    r.headspaceCm !== undefined
-      ? say("recipe.toBelowTheRim", { length: centimetres(r.headspaceCm) })
-      : r.coverCm !== undefined
-        ? say("recipe.overTheHerbs", { length: centimetres(r.coverCm) })
-        : "";
-  const ball = r.with?.includes("tea-ball") ? say("recipe.inATeaBall") : "";
-  const shown = `${r.pourMl === undefined ? (filled ? "" : say("recipe.asMuchAsItNeeds")) : say("recipe.of", { amount: millilitres(r.pourMl) })}${kind}${filled}${ball}`;
+  const ball = r.with?.includes("tea-ball") ?? false;
+  const shown = say("recipe.liquid", {
+    liquid: kind,
+    amount: r.pourMl !== undefined && millilitres(r.pourMl),
+    rim: r.headspaceCm !== undefined && centimetres(r.headspaceCm),
+    over: r.headspaceCm === undefined && r.coverCm !== undefined && centimetres(r.coverCm),
+    ball,
+  });
   return (
     <Word label={say("recipe.waterToStartWith")} shown={shown}>
       {() => (
@@ -172,7 +167,7 @@ function Liquid({ r, setRecipe }: { r: RecipeDocument; setRecipe: HeadProps["set
                 <input
                   type="checkbox"
                   className="size-4 accent-[var(--ink)]"
-                  checked={ball !== ""}
+                  checked={ball}
                   onChange={(e) => {
                     const others = (r.with ?? []).filter((w) => w !== "tea-ball");
                     const all: RecipeDocument["with"] = e.target.checked ? [...others, "tea-ball"] : others;
@@ -260,15 +255,10 @@ function takenWords(p: RecipeDocument["posology"]): string {
     ? `${p.cupsADay}–${p.cupsADayTo}`
     : `${Math.round((p.cupsADay ?? 1) * 100) / 100}`;
   return [
-    say("recipe.aDay", { cups, how: cups === "1" ? "cup" : "cups" }),
+    say("recipe.aDay", { cups, one: cups === "1" }),
     p.when && p.when !== "any-time" ? WHEN.find((w) => w.value === p.when)?.label : "",
-    p.daysOn
-      ? say("recipe.days", {
-          daysOn: p.daysOn,
-          how: p.daysOff ? say("recipe.thenOff", { daysOff: p.daysOff }) : "",
-        })
-      : "",
-    p.mostDays ? say("recipe.atMostDays", { mostDays: p.mostDays }) : "",
+    p.daysOn ? say("recipe.days", { on: p.daysOn, off: p.daysOff }) : "",
+    p.mostDays ? say("recipe.atMostDays", { days: p.mostDays }) : "",
   ]
     .filter(Boolean)
     .join(", ");

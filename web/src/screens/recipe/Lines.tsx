@@ -8,8 +8,8 @@ import { AdditionWords } from "./AdditionWords";
 import type { Wrong } from "./draft";
 
 const MARK: Record<string, string> = {
-  read: say("recipe.underlineDecorationHerbDecoration2"),
-  asked: say("recipe.underlineDecorationAmberDecoration2"),
+  read: "underline decoration-herb decoration-2 underline-offset-4",
+  asked: "underline decoration-amber decoration-2 decoration-dotted underline-offset-4",
   kept: "text-muted",
 };
 
@@ -65,8 +65,8 @@ export function Lines(props: LinesProps) {
       </ul>
       <div className="mt-2 max-w-80">
         <HerbPicker
-          label={say("recipe.herbCount2", { count: additions.length + 1 })}
-          hint={additions.length === 0 ? say("recipe.aHerb1InchFresh") : say("recipe.anotherHerb2")}
+          label={say("recipe.herbCount", { count: additions.length + 1 })}
+          hint={additions.length === 0 ? say("recipe.aHerb1InchFresh") : say("recipe.anotherHerbWithin")}
           value=""
           onPick={(slug, typed) => {
             const herb = herbs.find((h) => h.slug === slug);
@@ -97,7 +97,7 @@ function Row({ line, at, ...props }: LinesProps & { line: WrittenLine; at: numbe
         ))}
         {line.kept.length > 0 && (
           <p className="text-muted text-sm">
-            <Said of="recipe.keptAsANote" list={line.kept.map((k) => `“${k}”`).join(", ")} />
+            <Said of="recipe.keptAsANote" words={line.kept.map((k) => `“${k}”`).join(", ")} />
           </p>
         )}
       </div>
@@ -142,8 +142,8 @@ function Question({ ask, onAnswer }: { ask: QuestionLine; onAnswer: (value: stri
         {ask.herb && (
           <div className="w-56">
             <HerbPicker
-              label={say("recipe.anotherHerbQuestion2", { question: ask.question })}
-              hint={say("recipe.anotherHerb2")}
+              label={say("recipe.anotherHerbQuestion", { question: ask.question })}
+              hint={say("recipe.anotherHerbWithin")}
               value=""
               onPick={(slug) => onAnswer(slug)}
             />

@@ -9,7 +9,6 @@ import { Glossed } from "../../parts/Glossed";
 import { millilitres, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
 import { OneOf, Word } from "../../parts/Word";
-import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 import { applied } from "../sheet/order";
 import { Decide } from "./Decide";
@@ -56,12 +55,7 @@ export function MethodLine({
         </Secondary>
       </div>
       {stages.length === 0 && (
-        <p className="mt-1 text-muted">
-          <Said
-            of="recipe.nothingIsSaidOfThe"
-            how={drawn ? say("recipe.theLineShowsWhatIts") : say("recipe.yet")}
-          />
-        </p>
+        <p className="mt-1 text-muted">{say("recipe.nothingIsSaidOfThe", { drawn })}</p>
       )}
       {drawn && plan && (
         <div className="mt-2">
@@ -87,13 +81,12 @@ export function MethodLine({
             }
           />
           <p className="text-muted text-sm">
-            <Said
-              of="recipe.inStrainedIn"
-              amount={millilitres(plan.water.startMl)}
-              amount2={millilitres(plan.water.yieldMl)}
-              time={span(plan.totalS)}
-              said={box.width >= 560 && stages.length > 0 && say("recipe.dragAStageToAnother")}
-            />
+            {say("recipe.inStrainedIn", {
+              start: millilitres(plan.water.startMl),
+              strained: millilitres(plan.water.yieldMl),
+              time: span(plan.totalS),
+            })}{" "}
+            {box.width >= 560 && stages.length > 0 && say("recipe.dragAStageToAnother")}
           </p>
         </div>
       )}
@@ -293,7 +286,7 @@ function Numbers({
           value={stage.place ?? "room"}
           options={[
             { value: "room", label: say("recipe.inTheRoom") },
-            { value: "fridge", label: say("recipe.inTheFridge2") },
+            { value: "fridge", label: say("recipe.inTheFridge") },
             { value: "sun", label: say("recipe.inTheSun") },
           ]}
           onChange={(place) =>

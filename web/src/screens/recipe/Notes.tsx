@@ -14,7 +14,7 @@ export function Notes({
   const notes = recipe.notes ?? [];
   const notFor = [
     ...(recipe.notFor?.length ? [conditionsSaid(recipe.notFor)] : []),
-    ...(recipe.notUnderYears ? [say("recipe.underYears", { notUnderYears: recipe.notUnderYears })] : []),
+    ...(recipe.notUnderYears ? [say("recipe.underYears", { years: recipe.notUnderYears })] : []),
   ];
   return (
     <section aria-labelledby="notes" className="mt-6 max-w-3xl">
@@ -22,8 +22,8 @@ export function Notes({
         <p className="border-stop border-l-4 pl-2">
           <Said
             of="recipe.notFor"
-            list={notFor.join("; ")}
-            button={
+            whom={notFor.join("; ")}
+            takeOut={
               <button
                 type="button"
                 className="min-h-11 text-muted underline underline-offset-4"

@@ -26,8 +26,8 @@ export function Stale({
           of="recipe.thisRecipeWasChangedElsewhere"
           day={day(theirs.updatedAt)}
           name={theirs.recipe.name}
-          count={theirs.recipe.additions?.length}
-          count2={theirs.recipe.stages?.length}
+          herbs={theirs.recipe.additions?.length ?? 0}
+          stages={theirs.recipe.stages?.length ?? 0}
         />
       </p>
       <div className="mt-3 flex flex-wrap gap-3">
@@ -68,7 +68,7 @@ export function Versions({
                 of="recipe.untilHerbs"
                 day={day(v.until)}
                 name={v.recipe.name}
-                count={v.recipe.additions?.length}
+                herbs={v.recipe.additions?.length ?? 0}
               />
             </span>
             <button

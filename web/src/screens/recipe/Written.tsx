@@ -4,7 +4,6 @@ import type { WrittenResponse } from "../../api/client";
 import { Primary, Secondary } from "../../parts/Field";
 import { OpenFile } from "../../parts/OpenFile";
 import { Trouble } from "../../parts/states";
-import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 
 const EXAMPLE = say("recipe.eveningRoots2TbspDried");
@@ -110,13 +109,7 @@ function Several({
   };
   return (
     <div className="mt-4">
-      <h3 className="text-lg">
-        <Said
-          of="recipe.recipes"
-          count={found.length}
-          said={kept > 0 && say("recipe.keptAlready", { kept })}
-        />
-      </h3>
+      <h3 className="text-lg">{say("recipe.found", { count: found.length, kept: kept || false })}</h3>
       <ul className="mt-1 border-hairline border-t">
         {found.map((w, i) => (
           <li
@@ -131,9 +124,7 @@ function Several({
             </span>
             <span className="flex items-center gap-4">
               <span className={asks(w) > 0 ? "text-amber-text text-sm" : "text-muted text-sm"}>
-                {asks(w) > 0
-                  ? say("recipe.open", { asks: asks(w), how: asks(w) === 1 ? "question" : "questions" })
-                  : say("recipe.nothingIsOpen")}
+                {asks(w) > 0 ? say("recipe.open", { questions: asks(w) }) : say("recipe.nothingIsOpen")}
               </span>
               <Secondary
                 label={say("recipe.lookAt", { name: w.recipe.name || say("recipe.the", { number: i + 1 }) })}

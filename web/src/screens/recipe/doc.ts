@@ -1,26 +1,26 @@
 import type { AdditionDocument, HerbLine, RecipeDocument, StageDocument } from "../../api/client";
 import { KINDS, type StageKind, traitsOf } from "../../api/stages";
 import { capital, celsius, millilitres, span } from "../../parts/say";
-import { say } from "../../words/say";
+import { listed, say } from "../../words/say";
 
 /** What a stage of each kind is called. */
 const STAGE_WORDS: Record<StageKind, string> = {
-  heat: "heat",
+  heat: say("recipe.heat"),
   pour: say("recipe.pourHotWaterOn"),
-  boil: "boil",
-  simmer: "simmer",
+  boil: say("recipe.boil"),
+  simmer: say("recipe.simmer"),
   reduce: say("recipe.boilDownTo"),
   steep: say("recipe.steepOffTheHeat"),
   macerate: say("recipe.standInColdWater"),
   rest: say("recipe.restFlameOff"),
-  cool: "cool",
-  strain: "strain",
+  cool: say("recipe.cool"),
+  strain: say("recipe.strain"),
   refill: say("recipe.freshWaterOnTheSame"),
   combine: say("recipe.pourTheLiquidsTogether"),
   finish: say("recipe.finishTheCup"),
-  stir: "stir",
-  shake: "shake",
-  blend: "blend",
+  stir: say("recipe.stir"),
+  shake: say("recipe.shake"),
+  blend: say("recipe.blend"),
 };
 
 export const STAGES = KINDS.map((k) => ({ value: k.kind, label: STAGE_WORDS[k.kind] }));
@@ -140,11 +140,7 @@ export function nameOf(additions: AdditionDocument[], herbs: HerbLine[]): string
   const names = [...new Set(additions.map((a) => a.herb))].map(
     (slug) => herbs.find((h) => h.slug === slug)?.named ?? slug ?? "",
   );
-  const all =
-    names.length < 2
-      ? names.join("")
-      : say("recipe.and", { list: names.slice(0, -1).join(", "), at: names.at(-1) });
-  return capital(all);
+  return capital(listed(names));
 }
 
 /** What is done in a stage, as the order says things: "simmer 20–30 min". */
@@ -153,7 +149,7 @@ export function stageWords(s: StageDocument): string {
     ? s.minutesTo
       ? s.minutesTo < 60
         ? `${Math.round(s.minutes)}–${spanned(s.minutesTo)}`
-        : say("recipe.to", { spanned: spanned(s.minutes), spanned2: spanned(s.minutesTo) })
+        : say("recipe.fromTo", { from: spanned(s.minutes), to: spanned(s.minutesTo) })
       : spanned(s.minutes)
     : "";
   switch (s.kind) {
@@ -166,23 +162,19 @@ export function stageWords(s: StageDocument): string {
         ? say("recipe.pourBoilingWaterOn")
         : say("recipe.pourOnAt", { temperature: celsius(s.toC) });
     case "reduce":
-      return say("recipe.boilDownToAmount2", { amount: millilitres(s.toMl ?? 0) });
+      return say("recipe.boilDownToAmount", { amount: millilitres(s.toMl ?? 0) });
     case "refill":
       return say("recipe.ofFreshWaterOnThe", { amount: millilitres(s.toMl ?? 0) });
     case "cool":
       return say("recipe.coolTo", { temperature: celsius(s.toC ?? traitsOf(s.kind)?.toC ?? 0) });
     case "macerate":
-      return say("recipe.standCold", {
-        time,
-        how:
-          s.place === "fridge" ? say("recipe.inTheFridge") : s.place === "sun" ? say("recipe.inTheSun2") : "",
-      });
+      return say("recipe.standCold", { time, place: s.place });
     case "steep":
       return say("recipe.steep", { time });
     case "rest":
       return say("recipe.flameOffRest", { time });
     case "strain":
-      return s.pressed ? say("recipe.strainAndPress") : "strain";
+      return s.pressed ? say("recipe.strainAndPress") : say("recipe.strain");
     case "boil":
     case "simmer":
     case "combine":

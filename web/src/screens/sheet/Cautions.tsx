@@ -72,9 +72,7 @@ export function Cautions({
           aria-expanded={all}
           onClick={() => setAll(!all)}
         >
-          {all
-            ? say("sheet.fewerWords")
-            : say("sheet.moreAndTheSources", { hidden, how: hidden === 1 ? "note" : "notes" })}
+          {all ? say("sheet.fewerWords") : say("sheet.moreAndTheSources", { hidden })}
         </button>
       )}
       <Ask plan={plan} />

@@ -74,8 +74,10 @@ export const Drawn = memo(function Drawn({
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 md:grid-cols-[minmax(0,340px)_minmax(0,1fr)] xl:grid-cols-[minmax(0,372px)_minmax(0,1fr)_270px]">
         <section ref={pot.ref} aria-label={say("sheet.vessel")} className="max-md:order-3">
           <p className="mb-1 text-muted text-sm">
-            {plan.vessel.name}
-            {lid && fire ? say("sheet.lidOnWhileItSimmers") : lid ? say("sheet.covered") : ""}
+            {say("sheet.vesselAndLid", {
+              vessel: plan.vessel.name,
+              lid: lid && (fire ? "simmer" : "covered"),
+            })}
           </p>
           <VesselDrawing
             plan={plan}
@@ -97,109 +99,73 @@ export const Drawn = memo(function Drawn({
           <p className="mt-1 text-muted text-sm">
             <Said
               of="sheet.herbsKeepStrainedSurfaceUnder"
-              waterToPour={
+              water={
                 <Why what={say("sheet.waterToPour")} of="water.pourMl" className="text-ink">
-                  {never || (cold && fire) ? say("sheet.pour") : say("sheet.heat")} {millilitres(w.startMl)}
+                  {say(never || (cold && fire) ? "sheet.pour" : "sheet.heat", {
+                    amount: millilitres(w.startMl),
+                  })}
                 </Why>
               }
-              said={
-                w.pourMl > w.startMl + 1 &&
-                say("sheet.thenFresh", { amount: millilitres(w.pourMl - w.startMl) })
-              }
-              keptByThe={
+              fresh={w.pourMl > w.startMl + 1 && millilitres(w.pourMl - w.startMl)}
+              herbs={
                 <Why what={say("sheet.keptByTheHerbs")} of="water.retainedMl" className="text-ink">
                   {millilitres(w.retainedMl)}
                 </Why>
               }
-              part={
+              steam={
                 !never && (
-                  <Said
-                    of="sheet.steamTakes"
-                    steam={
-                      <Why what={say("sheet.steam")} of="water.evaporatedMl" className="text-ink">
-                        {millilitres(w.evaporatedMl)}
-                      </Why>
-                    }
-                  />
+                  <Why what={say("sheet.steam")} of="water.evaporatedMl" className="text-ink">
+                    {millilitres(w.evaporatedMl)}
+                  </Why>
                 )
               }
-              strainedLiquor={
+              strained={
                 <Why what={say("sheet.strainedLiquor")} of="water.yieldMl" className="text-ink">
                   {millilitres(w.yieldMl)}
                 </Why>
               }
-              length={centimetres(rim)}
-              part2={
+              rim={centimetres(rim)}
+              mark={
                 w.dipMl > 0 && (
-                  <Said
-                    of="sheet.stopAtUnderIt"
-                    theMarkOf={
-                      <Why what={say("sheet.theMarkOfTheReduction")} of="water.dipMl" className="text-ink">
-                        {centimetres(plan.vessel.heightCm - plan.vessel.dipLevelCm)}
-                      </Why>
-                    }
-                  />
+                  <Why what={say("sheet.theMarkOfTheReduction")} of="water.dipMl" className="text-ink">
+                    {centimetres(plan.vessel.heightCm - plan.vessel.dipLevelCm)}
+                  </Why>
                 )
               }
-              part22={
+              boils={
                 !never && (
-                  <>
-                    {" "}
-                    <Said
-                      of="sheet.waterBoilsAtWaterBoilsAt2"
-                      waterBoilsAt={
-                        <Why what={say("sheet.waterBoilsAt")} of="boilingC" className="text-ink">
-                          {celsius(plan.boilingC, true)}
-                        </Why>
-                      }
-                    />
-                  </>
+                  <Why what={say("sheet.waterBoilsAt")} of="boilingC" className="text-ink">
+                    {celsius(plan.boilingC, true)}
+                  </Why>
                 )
               }
-              said2={reasons.length <= FEW && ` ${reasons.join(" ")}`}
-            />
+            />{" "}
+            {reasons.length <= FEW && reasons.join(" ")}
           </p>
         </section>
         <div className="max-md:order-1">
           <Measures plan={plan} onChange={onChange} />
           <p className="mt-1 text-muted text-sm">
-            <Said
-              of="sheet.strengthAndCurvesAreAn"
-              posology={
-                plan.posology &&
-                !ordered && (
-                  <span className="text-ink">
-                    <Said of="sheet.taken" posology={plan.posology} />{" "}
-                  </span>
-                )
-              }
-              part={
-                course && (
-                  <>
-                    <Link to={course} className="relative text-ink underline underline-offset-4 max-sm:reach">
-                      {say("sheet.dayByDay")}
-                    </Link>
-                    .{" "}
-                  </>
-                )
-              }
-              list={
-                notes &&
-                notes.length > 0 && (
-                  <span className="text-ink">
-                    <Said of="sheet.notes" list={notes.join(" ")} />{" "}
-                  </span>
-                )
-              }
-              said={
-                plan.keeps &&
-                (plan.days ?? 1) > 1 && (
-                  <span className="text-ink">
-                    <Glossed text={plan.keeps.text} />{" "}
-                  </span>
-                )
-              }
-            />
+            {plan.posology && !ordered && (
+              <span className="text-ink">{say("sheet.taken", { posology: plan.posology })} </span>
+            )}
+            {course && (
+              <>
+                <Link to={course} className="relative text-ink underline underline-offset-4 max-sm:reach">
+                  {say("sheet.dayByDay")}
+                </Link>
+                .{" "}
+              </>
+            )}
+            {notes && notes.length > 0 && (
+              <span className="text-ink">{say("sheet.notes", { notes: notes.join(" ") })} </span>
+            )}
+            {plan.keeps && (plan.days ?? 1) > 1 && (
+              <span className="text-ink">
+                <Glossed text={plan.keeps.text} />{" "}
+              </span>
+            )}
+            {say("sheet.strengthAndCurvesAreAnEstimate")}{" "}
           </p>
         </div>
         <Cautions

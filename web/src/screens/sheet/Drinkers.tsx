@@ -7,7 +7,7 @@ import { conditionsSaid, personName } from "../../parts/conditions";
 import { TextField } from "../../parts/Field";
 import { cupsSaid, millilitres, quantity } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
-import { Said } from "../../words/Said";
+import { Listed, Said } from "../../words/Said";
 import { say } from "../../words/say";
 import type { Guest, Order, Ordered, Sharer } from "./order";
 
@@ -50,119 +50,116 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
     </Word>
   );
   return (
-    <>
-      {order.others.length === 0 && <> {somebody}</>},{" "}
-      <Word label={say("sheet.cupsADay")} shown={say("sheet.aDay", { amount: cupsSaid(aDay) })}>
-        {(close) => (
-          <div className="flex flex-col gap-2">
-            <Stepper
-              label={say("sheet.cupsADay2")}
-              value={aDay}
-              {...limit.CUPS_A_DAY}
-              step={0.5}
-              unit={say("sheet.aDay2")}
-              onChange={(v) => onChange({ aDay: v })}
-            />
-            {order.aDay !== undefined && (
-              <Small
-                onClick={() => {
-                  onChange({ aDay: undefined });
-                  close();
-                }}
-              >
-                {say("sheet.asTheRecipeHasIt")}
-              </Small>
-            )}
-            {order.prescribed === undefined && (
-              <Small
-                onClick={() => {
-                  onChange({ prescribed: 3 });
-                  close();
-                }}
-              >
-                {say("sheet.aPractitionerPrescribedIt")}
-              </Small>
-            )}
-          </div>
-        )}
-      </Word>
-      {order.prescribed !== undefined && (
-        <Said
-          of="sheet.prescribedFor"
-          prescribedBy={
-            <Word
-              label={say("sheet.prescribedBy")}
-              shown={
-                order.prescribedBy
-                  ? say("sheet.by", { prescribedBy: order.prescribedBy })
-                  : say("sheet.byWhom")
-              }
-            >
-              {() => (
-                <TextField
-                  label={say("sheet.whoPrescribedIt")}
-                  value={order.prescribedBy ?? ""}
-                  onChange={(v) => onChange({ prescribedBy: v || undefined })}
-                />
+    <Said
+      of="sheet.drinkersOfIt"
+      alone={order.others.length === 0 && somebody}
+      aDay={
+        <Word label={say("sheet.cupsADay")} shown={say("sheet.aDay", { amount: cupsSaid(aDay) })}>
+          {(close) => (
+            <div className="flex flex-col gap-2">
+              <Stepper
+                label={say("sheet.cupsADayWithin")}
+                value={aDay}
+                {...limit.CUPS_A_DAY}
+                step={0.5}
+                unit={say("sheet.aDayWithin")}
+                onChange={(v) => onChange({ aDay: v })}
+              />
+              {order.aDay !== undefined && (
+                <Small
+                  onClick={() => {
+                    onChange({ aDay: undefined });
+                    close();
+                  }}
+                >
+                  {say("sheet.asTheRecipeHasIt")}
+                </Small>
               )}
-            </Word>
-          }
-          prescribed={
-            <Word
-              label={say("sheet.prescribed")}
-              shown={
-                order.prescribed === 1
-                  ? say("sheet.oneDay")
-                  : say("sheet.days", { prescribed: order.prescribed })
-              }
-            >
-              {(close) => (
-                <div className="flex max-w-72 flex-col gap-2">
-                  <Stepper
-                    label={say("sheet.days2")}
-                    value={order.prescribed ?? 3}
-                    {...limit.PRESCRIBED_DAYS}
-                    unit={say("sheet.days2")}
-                    onChange={(v) => onChange({ prescribed: v })}
-                  />
-                  <p className="text-muted text-sm">{say("sheet.byAPractitionerWhoAnswers")}</p>
-                  <Small
-                    onClick={() => {
-                      onChange({ prescribed: undefined, prescribedBy: undefined });
-                      close();
-                    }}
-                  >
-                    {say("sheet.notPrescribed")}
-                  </Small>
-                </div>
+              {order.prescribed === undefined && (
+                <Small
+                  onClick={() => {
+                    onChange({ prescribed: 3 });
+                    close();
+                  }}
+                >
+                  {say("sheet.aPractitionerPrescribedIt")}
+                </Small>
               )}
-            </Word>
-          }
-        />
-      )}
-      {order.others.map((o, i) => (
-        <span key={`${o.id}${i}`}>
-          {order.others.length === 1 || i === order.others.length - 1 ? say("sheet.and") : ", "}
+            </div>
+          )}
+        </Word>
+      }
+      by={
+        order.prescribed !== undefined && (
           <Word
-            label={say("sheet.drinksToo", { number: i + 1 })}
-            shown={sharerSaid(o, plan?.others?.[i], people, plan?.cupMl ?? 240)}
+            label={say("sheet.prescribedBy")}
+            shown={
+              order.prescribedBy ? say("sheet.by", { prescribedBy: order.prescribedBy }) : say("sheet.byWhom")
+            }
           >
-            {(close) => (
-              <OneSharer
-                sharer={o}
-                told={plan?.others?.[i]}
-                onPut={(part) => put(i, part)}
-                onRemove={() => {
-                  onChange({ others: order.others.filter((_, at) => at !== i) });
-                  close();
-                }}
+            {() => (
+              <TextField
+                label={say("sheet.whoPrescribedIt")}
+                value={order.prescribedBy ?? ""}
+                onChange={(v) => onChange({ prescribedBy: v || undefined })}
               />
             )}
           </Word>
-        </span>
-      ))}
-      {order.others.length > 0 && <> {somebody}</>}
-    </>
+        )
+      }
+      days={
+        order.prescribed !== undefined && (
+          <Word label={say("sheet.prescribed")} shown={say("sheet.days", { days: order.prescribed })}>
+            {(close) => (
+              <div className="flex max-w-72 flex-col gap-2">
+                <Stepper
+                  label={say("sheet.daysWithin")}
+                  value={order.prescribed ?? 3}
+                  {...limit.PRESCRIBED_DAYS}
+                  unit={say("sheet.daysWithin")}
+                  onChange={(v) => onChange({ prescribed: v })}
+                />
+                <p className="text-muted text-sm">{say("sheet.byAPractitionerWhoAnswers")}</p>
+                <Small
+                  onClick={() => {
+                    onChange({ prescribed: undefined, prescribedBy: undefined });
+                    close();
+                  }}
+                >
+                  {say("sheet.notPrescribed")}
+                </Small>
+              </div>
+            )}
+          </Word>
+        )
+      }
+      others={
+        order.others.length > 0 && (
+          <Listed>
+            {order.others.map((o, i) => (
+              <Word
+                key={`${o.id}${i}`}
+                label={say("sheet.drinksToo", { number: i + 1 })}
+                shown={sharerSaid(o, plan?.others?.[i], people, plan?.cupMl ?? 240)}
+              >
+                {(close) => (
+                  <OneSharer
+                    sharer={o}
+                    told={plan?.others?.[i]}
+                    onPut={(part) => put(i, part)}
+                    onRemove={() => {
+                      onChange({ others: order.others.filter((_, at) => at !== i) });
+                      close();
+                    }}
+                  />
+                )}
+              </Word>
+            ))}
+          </Listed>
+        )
+      }
+      nobodyElse={order.others.length > 0 && somebody}
+    />
   );
 }
 
@@ -175,7 +172,7 @@ function sharerSaid(o: Sharer, told: SharerLine | undefined, people: Person[], c
   const name = o.id === GUEST ? o.name || say("sheet.aGuest") : personName(o.id, people);
   const serving = o.serving ?? told?.serving ?? 1;
   const of = serving >= 1 ? cupsSaid(o.cupsADay) : times(o.cupsADay, Math.round(serving * cupMl));
-  return say("sheet.aDayName2", { name, of });
+  return say("sheet.aDayName", { name, of });
 }
 
 function OneSharer({
@@ -196,7 +193,7 @@ function OneSharer({
         value={sharer.cupsADay}
         {...limit.CUPS_A_DAY}
         step={0.5}
-        unit={say("sheet.aDay2")}
+        unit={say("sheet.aDayWithin")}
         onChange={(cupsADay) => onPut({ cupsADay })}
       />
       <OneOf
@@ -241,7 +238,7 @@ function Somebody({ people, onAdd }: { people: Person[]; onAdd: (s: Sharer) => v
 
 /** "8 years, 26 kg, pregnant". */
 function about(p: Person): string {
-  const parts = [say("sheet.years", { ageYears: p.ageYears })];
+  const parts = [say("common.years", { years: p.ageYears })];
   if (p.weightKg) parts.push(quantity("bodyWeight", p.weightKg));
   if (p.conditions.length > 0) parts.push(conditionsSaid(p.conditions, p.trimester));
   return parts.join(", ");
@@ -251,7 +248,7 @@ function AGuest({ onClick }: { onClick: () => void }) {
   return (
     <button type="button" className="min-h-11 w-full px-2 text-left hover:bg-strip" onClick={onClick}>
       <Said
-        of="sheet.aGuestWithA2"
+        of="sheet.aGuestWithA"
         withA={<span className="block text-muted text-sm">{say("sheet.withAWordOrTwo")}</span>}
       />
     </button>
@@ -336,7 +333,7 @@ function GuestForm({
         </label>
         <label className="flex flex-col text-muted text-sm">
           <Said
-            of="sheet.yearsField2"
+            of="sheet.yearsField"
             field={
               <input
                 className={field}

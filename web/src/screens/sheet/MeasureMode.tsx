@@ -40,7 +40,7 @@ export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: ()
             {out.lead.blend
               ? say("sheet.blendOfTheHouse")
               : [out.lead.form, out.lead.cut, out.lead.prep].filter(Boolean).join(", ")}
-            {out.lead.perCup ? say("sheet.intoTheCups") : ""}
+            {out.lead.perCup && `; ${say("sheet.intoTheCups")}`}
           </p>
           <p className="mt-4 flex flex-wrap items-baseline gap-x-6">
             <span className="figure text-[5rem] leading-none sm:text-[6.5rem]">
@@ -106,11 +106,10 @@ export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: ()
         </div>
       ) : (
         <p className="text-xl">
-          <Said
-            of="sheet.allMeasuredPourOfWater"
-            amount={millilitres(plan.water.startMl)}
-            how={plan.additions.some((x) => x.perCup) ? say("sheet.whatGoesIntoTheCups") : ""}
-          />
+          {say("sheet.allMeasuredPourOfWater", {
+            amount: millilitres(plan.water.startMl),
+            aside: plan.additions.some((x) => x.perCup),
+          })}
         </p>
       )}
       <div className="mt-6 flex flex-wrap gap-3">

@@ -61,10 +61,7 @@ export function Measures({
               {a.weigh ? (
                 <span className="block font-semibold text-amber-text">{say("sheet.weighThisOne")}</span>
               ) : (
-                <span className="block">
-                  {a.measure}
-                  {a.measureTo ? say("sheet.to", { measureTo: a.measureTo }) : ""}
-                </span>
+                <span className="block">{say("sheet.measure", { measure: a.measure, to: a.measureTo })}</span>
               )}
               <span className="block text-muted text-sm">{spread(a, lead)}</span>
             </div>
@@ -82,7 +79,7 @@ function Herbs({ of }: { of: Out["herbs"] }) {
     <ul className="text-muted text-sm">
       {of.map(({ index, addition: a }) => (
         <li key={index}>
-          <Why what={say("sheet.gramsCommon2", { common: a.common })} of={`additions.${index}.grams`}>
+          <Why what={say("sheet.gramsCommon", { common: a.common })} of={`additions.${index}.grams`}>
             {grams(a.grams)}
           </Why>{" "}
           {a.common.toLowerCase()}
@@ -131,19 +128,19 @@ function Open({ a, slug, onChange }: { a: Out["amounts"]; slug: string; onChange
 
 /** "dried, sliced · into the cold water". */
 function where(a: AdditionLine, plan: PlanResponse): string {
-  if (a.perCup)
-    return say("sheet.intoTheCup", { plantWords: plantWords(a), how: a.inCup ? ` ${a.inCup}` : "" });
-  return `${plantWords(a)}${placeOf(a, plan)}`;
+  return [plantWords(a), a.perCup ? say("sheet.intoTheCup", { cup: a.inCup }) : placeOf(a, plan)]
+    .filter(Boolean)
+    .join(" · ");
 }
 
-/** "dried, sliced · "; nothing for what comes out of a jar as it is. */
+/** "dried, sliced"; nothing for what comes out of a jar as it is. */
 function plantWords(a: AdditionLine): string {
-  if (a.blend) return say("sheet.blendOfTheHouse2");
+  if (a.blend) return say("sheet.blendOfTheHouse");
   if (a.perCup && a.form === "fresh" && a.cut === "whole") return "";
   const cut = a.cut === "whole" ? "" : a.cut;
   // "crushed" already says "crush".
   const prep = a.prep && !a.prep.includes(a.cut) && !cut.startsWith(a.prep) ? a.prep : "";
-  return `${[a.form, cut, prep].filter(Boolean).join(", ")} · `;
+  return [a.form, cut, prep].filter(Boolean).join(", ");
 }
 
 function placeOf(a: AdditionLine, plan: PlanResponse): string {
@@ -155,7 +152,7 @@ function placeOf(a: AdditionLine, plan: PlanResponse): string {
   }
   if (stage?.kind === "rest") return say("sheet.whenTheFlameIsOff");
   if (stage?.kind === "pour") return say("sheet.hotWaterOverIt");
-  return stage ? say("sheet.whenItComesToThe", { kind: stage.kind }) : "";
+  return stage ? say("sheet.whenItComesToThe", { stage: stage.kind }) : "";
 }
 
 function spread(a: Out["amounts"], lead: AdditionLine): string {

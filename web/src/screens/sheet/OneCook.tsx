@@ -55,13 +55,13 @@ export function OneCook({
       <p className="no-print text-right text-sm">
         <Said
           of="sheet.itsBurnerIsTaken"
-          button={
+          other={
             <button
               type="button"
               className="relative min-h-9 font-semibold underline underline-offset-4 max-sm:min-h-11"
               onClick={() => onBurner(burner)}
             >
-              <Said of="sheet.takeThe" burner={moved.burner} />
+              {say("sheet.takeThe", { burner: moved.burner })}
             </button>
           }
         />
@@ -69,12 +69,11 @@ export function OneCook({
     );
   }
   if (!moved || Math.abs(moved.movedS) < 45) return null;
-  const way = moved.movedS < 0 ? "earlier" : "later";
   return (
     <p className="no-print text-right text-sm">
       <Said
-        of="sheet.withTheOtherPotWithTheOther2"
-        withTheOther={
+        of="sheet.withTheOtherPotFits"
+        fits={
           <Word
             label={say("sheet.withTheOtherPot")}
             shown={say("sheet.fitsFor", { clock: clock(moved.readyAt) })}
@@ -82,13 +81,12 @@ export function OneCook({
             {(close) => (
               <div className="max-w-72">
                 <p>
-                  <Said
-                    of="sheet.startedAtItFits"
-                    why={moved.why}
-                    time={span(Math.abs(moved.movedS))}
-                    way={way}
-                    clock={clock(moved.startAt)}
-                  />
+                  {moved.why}{" "}
+                  {say("sheet.startedAtItFits", {
+                    time: span(Math.abs(moved.movedS)),
+                    earlier: moved.movedS < 0,
+                    clock: clock(moved.startAt),
+                  })}
                 </p>
                 <div className="mt-3">
                   <Primary

@@ -42,7 +42,10 @@ export function ReadyAt({
   const [day, setDay] = useState(dayValue(first));
   const days = Array.from({ length: DAYS }, (_, i) => {
     const d = new Date(present().getTime() + i * DAY_MS);
-    return { value: dayValue(d), label: i === 0 ? "today" : i === 1 ? "tomorrow" : date(d) };
+    return {
+      value: dayValue(d),
+      label: i === 0 ? say("sheet.today") : i === 1 ? say("sheet.tomorrow") : date(d),
+    };
   });
   const chosen = ofWall(new Date(`${day}T${time}`));
   // An hour of today that has gone by is tomorrow's.
@@ -72,13 +75,10 @@ export function ReadyAt({
       <SelectField label={say("sheet.day")} value={day} options={days} onChange={setDay} />
       <div className="flex gap-2">
         <button type="submit" className="min-h-11 flex-1 rounded-one bg-ink px-3 text-ground">
-          <Said
-            of="sheet.drinkAt"
-            clock={clockOf(time)}
-            said={
-              daysFrom(present(), then) > 0 && ` ${days.find((d) => d.value === dayValue(then))?.label ?? ""}`
-            }
-          />
+          {say("sheet.drinkAt", {
+            clock: clockOf(time),
+            day: daysFrom(present(), then) > 0 && days.find((d) => d.value === dayValue(then))?.label,
+          })}
         </button>
         <button
           type="button"

@@ -40,8 +40,7 @@ export function SchoolsPanel({
                 >
                   {s.choices.map((c) => (
                     <option key={c.choice} value={c.choice} className="bg-raised text-ink">
-                      {c.words}
-                      {c.choice === usual ? say("sheet.usual") : ""}
+                      {say("sheet.choice", { words: c.words, usual: c.choice === usual })}
                     </option>
                   ))}
                 </select>

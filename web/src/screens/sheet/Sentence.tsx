@@ -37,13 +37,13 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
       <Said
         of="sheet.makeOfStrengthForAs"
         cups={
-          <Word label={say("sheet.cups")} shown={`${cups} ${cups === 1 ? "cup" : "cups"}`}>
+          <Word label={say("sheet.cups")} shown={say("common.cups", { n: cups })}>
             {() => (
               <Stepper
-                label={say("sheet.cups2")}
+                label={say("sheet.cupsWithin")}
                 value={cups}
                 {...limit.CUPS}
-                unit={say("sheet.cups2")}
+                unit={say("sheet.cupsWithin")}
                 onChange={(v) => onChange({ cups: v })}
               />
             )}
@@ -55,10 +55,13 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
           </Word>
         }
         strength={
-          <Word label={say("sheet.strength2")} shown={order.strength}>
+          <Word
+            label={say("sheet.strengthTitle")}
+            shown={STRENGTHS.find((s) => s.value === order.strength)?.label ?? order.strength}
+          >
             {() => (
               <OneOf
-                label={say("sheet.strength2")}
+                label={say("sheet.strengthTitle")}
                 value={order.strength}
                 options={STRENGTHS}
                 onPick={(strength) => {
@@ -108,9 +111,9 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
                     value: v.id,
                     label: v.name,
                     gloss: say("sheet.wideHigh", {
-                      length: centimetres(v.innerDiameterCm),
-                      length2: centimetres(v.heightCm),
-                      amount: millilitres(v.brimMl),
+                      wide: centimetres(v.innerDiameterCm),
+                      high: centimetres(v.heightCm),
+                      holds: millilitres(v.brimMl),
                     }),
                   })),
                 ]}
@@ -121,49 +124,39 @@ export function Sentence({ order, plan, people, kitchen, own, onChange }: Senten
             )}
           </Word>
         }
-        part={
+        burner={
           onFire && (
-            <>
-              {" "}
-              <Said
-                of="sheet.onThe"
-                burner={
-                  <Word
-                    label={say("sheet.burner")}
-                    shown={
-                      burner?.name ??
-                      (order.burnerId ? say("sheet.burnerThatIsNotKept") : (plan?.burner.name ?? ""))
-                    }
-                  >
-                    {() => (
-                      <OneOf
-                        label={say("sheet.burner")}
-                        value={
-                          burner?.id ?? kitchen.burners.find((b) => b.name === plan?.burner.name)?.id ?? ""
-                        }
-                        options={kitchen.burners.map((b) => ({
-                          value: b.id,
-                          label: b.name,
-                          gloss: say("sheet.wIntoTheWater", {
-                            lowW: b.lowW,
-                            mediumW: b.mediumW,
-                            highW: b.highW,
-                          }),
-                        }))}
-                        onPick={(id) => {
-                          onChange({ burnerId: id });
-                        }}
-                      />
-                    )}
-                  </Word>
-                }
-              />
-            </>
+            <Word
+              label={say("sheet.burner")}
+              shown={
+                burner?.name ??
+                (order.burnerId ? say("sheet.burnerThatIsNotKept") : (plan?.burner.name ?? ""))
+              }
+            >
+              {() => (
+                <OneOf
+                  label={say("sheet.burner")}
+                  value={burner?.id ?? kitchen.burners.find((b) => b.name === plan?.burner.name)?.id ?? ""}
+                  options={kitchen.burners.map((b) => ({
+                    value: b.id,
+                    label: b.name,
+                    gloss: say("sheet.wIntoTheWater", {
+                      lowW: b.lowW,
+                      mediumW: b.mediumW,
+                      highW: b.highW,
+                    }),
+                  }))}
+                  onPick={(id) => {
+                    onChange({ burnerId: id });
+                  }}
+                />
+              )}
+            </Word>
           )
         }
         readyAt={
           <Word
-            label={say("sheet.readyAt2")}
+            label={say("sheet.readyAtTitle")}
             shown={order.at ? momentAt(order.at) : say("sheet.asSoonAsItIs")}
           >
             {(close) => (

@@ -218,7 +218,7 @@ export default function Sheet() {
             <div className="flex flex-wrap items-baseline justify-between gap-x-6">
               <h1 className="text-[2rem]">
                 {recipe.data.recipe.name}
-                {order.spent && <span className="text-muted">{say("sheet.secondBrew")}</span>}
+                {order.spent && <span className="text-muted">, {say("sheet.secondBrew")}</span>}
                 {recipe.data.favourite && <Favourite />}
               </h1>
               <p className="no-print flex flex-wrap items-center gap-x-3 text-sm">
@@ -449,13 +449,13 @@ const words = (slug: string) => slug.replaceAll("-", " ");
 
 function changeWords(c: Change): string {
   if (c.share !== undefined)
-    return say("sheet.ofThe", { share: Math.round(c.share * 100), words: words(c.herb) });
+    return say("sheet.ofThe", { share: Math.round(c.share * 100), herb: words(c.herb) });
   if (c.perCupG !== undefined)
-    return say("sheet.ofACupAsIs", { weight: grams(c.perCupG), words: words(c.herb) });
+    return say("sheet.ofACupAsIs", { weight: grams(c.perCupG), herb: words(c.herb) });
   if (c.form) return `${words(c.herb)} ${c.form}`;
   return c.with
-    ? say("sheet.insteadOf", { words: words(c.with), words2: words(c.herb) })
-    : say("sheet.without", { words: words(c.herb) });
+    ? say("sheet.insteadOf", { other: words(c.with), herb: words(c.herb) })
+    : say("sheet.without", { herb: words(c.herb) });
 }
 
 /** A plan is asked again when the minute changes, not with every second. */

@@ -39,8 +39,8 @@ export function Start({
       <p className="max-w-56 border-amber border-l-4 pl-3 text-sm">
         <Said
           of="sheet.confirmWhatTheGatheredBelow"
-          firstMake={<strong className="text-amber-text">{say("sheet.firstMakeSure")}</strong>}
-          how={unsure === 1 ? say("sheet.herbIs") : say("sheet.herbsAre")}
+          first={<strong className="text-amber-text">{say("sheet.firstMakeSure")}</strong>}
+          herbs={unsure}
         />
       </p>
     );
@@ -62,10 +62,8 @@ export function Start({
         </span>
         <span className="block text-[15px]">
           {asking
-            ? doubts === 1
-              ? say("sheet.oneThingToCheck")
-              : say("sheet.thingsToCheck", { doubts })
-            : say("sheet.readyClock2", { clock: clock(plan.readyAt) })}
+            ? say("sheet.thingsToCheck", { doubts })
+            : say("sheet.readyClock", { clock: clock(plan.readyAt) })}
         </span>
         {/* On a line of its own: late in the evening a button that widens would move all that stands beside it. */}
         {!sameDay(plan.readyAt, present()) && (
@@ -82,7 +80,7 @@ export function Start({
           onClick={() => onStart(true)}
           className="min-h-9 max-sm:min-h-11 text-sm underline underline-offset-4"
         >
-          <Said of="sheet.orStartNowReady" when={moment(soon, present())} />
+          {say("sheet.orStartNowReady", { when: moment(soon, present()) })}
         </button>
       )}
     </div>

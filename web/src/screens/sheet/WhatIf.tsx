@@ -13,7 +13,7 @@ export function WhatIf({
   onDrop: () => void;
 }) {
   const rows: { what: string; was: string; is: string }[] = [
-    { what: say("sheet.strength3"), was: share(held.strength), is: share(plan.strength) },
+    { what: say("sheet.strengthWithin"), was: share(held.strength), is: share(plan.strength) },
     { what: say("sheet.aroma"), was: share(held.aroma), is: share(plan.aroma) },
     { what: say("sheet.bitternessAndTannin"), was: share(held.bite), is: share(plan.bite) },
     { what: say("sheet.waterIn"), was: millilitres(held.water.startMl), is: millilitres(plan.water.startMl) },
@@ -32,7 +32,7 @@ export function WhatIf({
   ];
   return (
     <section
-      aria-label={say("sheet.whatIf2")}
+      aria-label={say("sheet.whatIfTitle")}
       className="flex flex-wrap items-baseline gap-x-6 gap-y-1 text-sm"
     >
       <span className="font-semibold">{say("sheet.heldDashedNow")}</span>

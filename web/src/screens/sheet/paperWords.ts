@@ -10,7 +10,7 @@ import { say } from "../../words/say";
 const SHORT_S = 40;
 
 export const SEVERITIES: Record<string, string> = {
-  stop: say("sheet.stop2"),
+  stop: say("sheet.stopTitle"),
   care: say("sheet.takeCare"),
   note: say("sheet.note"),
 };
@@ -27,32 +27,25 @@ export function hours(plan: PlanResponse): { begins: string; ready: string } {
 export const order = (plan: PlanResponse): string =>
   say("sheet.ofInTheStrengthTo", {
     cups: plan.cups,
-    how: plan.cups === 1 ? "cup" : "cups",
     amount: millilitres(plan.cupMl),
-    forWhom: forWhom(plan.drinkerName, plan.others, plan.cupMl),
-    name: plan.vessel.name,
-    share: share(plan.strength),
-    share2: share(plan.strengthLow),
-    share22: share(plan.strengthHigh),
+    whom: forWhom(plan.drinkerName, plan.others, plan.cupMl),
+    vessel: plan.vessel.name,
+    strength: share(plan.strength),
+    low: share(plan.strengthLow),
+    high: share(plan.strengthHigh),
     time: span(plan.readyS ?? plan.totalS),
   });
 
 /** How much water: the amount by itself, and the rest of the sentence. */
 export function water({ water: w, vessel }: PlanResponse): { amount: string; rest: string } {
-  const later =
-    w.pourMl > w.startMl + 1 ? say("sheet.laterFresh", { amount: millilitres(w.pourMl - w.startMl) }) : "";
-  const mark =
-    w.dipMl > 0
-      ? say("sheet.stopAtUnderItLength2", { length: centimetres(vessel.heightCm - vessel.dipLevelCm) })
-      : "";
   return {
     amount: millilitres(w.startMl),
-    rest: say("sheet.ofWaterStrainedTheSurface", {
-      how: w.startCups ? ` (${w.startCups})` : "",
-      later,
-      amount: millilitres(w.yieldMl),
-      length: centimetres(vessel.heightCm - vessel.startLevelCm),
-      mark,
+    rest: say("sheet.ofWater", {
+      cups: w.startCups,
+      later: w.pourMl > w.startMl + 1 && millilitres(w.pourMl - w.startMl),
+      strained: millilitres(w.yieldMl),
+      surface: centimetres(vessel.heightCm - vessel.startLevelCm),
+      mark: w.dipMl > 0 && centimetres(vessel.heightCm - vessel.dipLevelCm),
     }),
   };
 }
@@ -70,7 +63,7 @@ export function measure(o: Out) {
   return {
     mass: apart("mass", o.amounts.grams),
     name: o.name,
-    how: a.perCup ? say("sheet.intoTheCupHow2", { how, inCup: a.inCup }) : how,
+    how: [how, a.perCup && say("sheet.intoTheCup", { cup: a.inCup })].filter(Boolean).join("; "),
     weigh: o.amounts.weigh,
     measure: o.amounts.weigh ? say("sheet.weighThisOne") : o.amounts.measure,
     spread: o.amounts.weigh

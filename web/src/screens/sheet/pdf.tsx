@@ -8,7 +8,7 @@ import { FireLine } from "../../drawings/FireLine";
 import { ofPlan } from "../../drawings/lineProps";
 import { measuredOut } from "../../parts/measured";
 import { capital } from "../../parts/say";
-import { say } from "../../words/say";
+import { partsOf, say } from "../../words/say";
 import { crowded, ESTIMATE, hours, measure, order, SEVERITIES, steps, taken, water } from "./paperWords";
 
 /** Written width of a sheet of A4, pt. */
@@ -88,7 +88,7 @@ export function paper(plan: PlanResponse, name: string, notes?: string[]): TDocu
         { width: "*", text: spelled(name), fontSize: size * 1.9, bold: true },
         {
           width: "auto",
-          text: [say("sheet.readyBegins2", { begins }), { text: ready, bold: true }],
+          text: partsOf<string | Content>("sheet.ready", { begins, ready: { text: ready, bold: true } }),
           margin: [0, size * 0.7, 0, 0],
         },
       ],
@@ -164,8 +164,8 @@ export function paper(plan: PlanResponse, name: string, notes?: string[]): TDocu
     },
     ...(also ? [{ text: spelled(also), margin: [0, 6, 0, 0] } as Content] : []),
     { text: ESTIMATE, fontSize: small, margin: [0, 6, 0, 0] },
-    rule(say("sheet.howItWas2")),
-    rule(say("sheet.nextTime2")),
+    rule(say("sheet.howItWasTitle")),
+    rule(say("sheet.nextTimeTitle")),
   ];
   return {
     info: { title: name },

@@ -8,7 +8,7 @@ import { clock, day, moment, timer } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
 import { goesOn, whereTo } from "../../parts/whereTo";
 import { Said } from "../../words/Said";
-import { say } from "../../words/say";
+import { listed, say } from "../../words/say";
 import { Welcome } from "./Welcome";
 
 /** What is on the fire, the household's pots, and what was noted last. */
@@ -77,8 +77,11 @@ export function Today() {
               <Link to={`/brew/${e.brewId}`} className="block py-2.5 hover:bg-strip">
                 <span className="block font-semibold leading-tight">{e.name}</span>
                 <span className="block text-muted text-sm">
-                  {day(e.brewedAt)}, {clock(e.brewedAt)}
-                  {e.drinkerName && say("today.for", { drinkerName: e.drinkerName })}
+                  {say("today.brewed", {
+                    day: day(e.brewedAt),
+                    clock: clock(e.brewedAt),
+                    drinker: e.drinkerName,
+                  })}
                 </span>
                 {e.taste && <span className="block text-sm">“{e.taste}”</span>}
                 {e.change && (
@@ -121,12 +124,11 @@ function Courses() {
                   {c.name}
                 </span>
                 <span className="block text-muted text-sm">
-                  {c.drinkers.map((d) => d.name).join(say("today.and"))}
-                  {c.drinkers.length > 0 && ", "}
-                  {c.lastDay === dayOf(now)
-                    ? say("today.todayIsTheLastDay")
-                    : say("today.until", { day: day(noonOf(c.lastDay)) })}
-                  {c.next?.state === "late" && say("today.late")}
+                  {say("today.course", {
+                    drinkers: listed(c.drinkers.map((d) => d.name)),
+                    until: c.lastDay !== dayOf(now) && day(noonOf(c.lastDay)),
+                    late: c.next?.state === "late",
+                  })}
                 </span>
                 {(c.clashes.length > 0 || c.cautions.some((x) => x.severity === "stop")) && (
                   <span className="block font-semibold text-amber-text text-sm">
@@ -161,8 +163,13 @@ function Fire({ brew }: { brew: BrewLine }) {
             {brew.name}
           </span>
           <span className="block text-muted text-sm">
-            {brew.phase === "planned" ? say("today.startsAt", { when: moment(brew.startAt, now) }) : brew.now}
-            {brew.readyAt && say("today.readyAbout", { when: moment(brew.readyAt, now) })}
+            {say("today.nowAndReady", {
+              now:
+                brew.phase === "planned"
+                  ? say("today.startsAt", { when: moment(brew.startAt, now) })
+                  : brew.now,
+              ready: brew.readyAt && moment(brew.readyAt, now),
+            })}
           </span>
         </span>
         {left !== null && goesOn(brew) && (

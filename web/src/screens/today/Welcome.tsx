@@ -51,14 +51,14 @@ export function Welcome() {
           <Entry
             to="/household"
             what={say("today.howNumbersAreRead")}
-            done={k && `water boils here at ${celsius(k.boilingC, true)}`}
+            done={k && say("today.waterBoilsHereAt", { temperature: celsius(k.boilingC, true) })}
           >
             {say("today.cOrFGramsOr")}
           </Entry>
           <Entry
             to="/keeping"
             what={say("today.whatIsInTheTins")}
-            done={shelf.data && shelf.data.length > 0 ? `${shelf.data.length} tins` : ""}
+            done={shelf.data && shelf.data.length > 0 ? say("common.tins", { n: shelf.data.length }) : ""}
           >
             {say("today.thenChooseShowsWhatCan")}
           </Entry>

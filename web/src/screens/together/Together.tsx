@@ -113,7 +113,7 @@ export default function Together() {
         <p className="mt-3">
           <Word
             label={say("together.anotherPot")}
-            shown={known.length === 0 ? say("together.chooseAPot") : say("together.anotherPot2")}
+            shown={known.length === 0 ? say("together.chooseAPot") : say("together.anotherPotWithin")}
           >
             {(close) => (
               <OneOf
@@ -131,15 +131,7 @@ export default function Together() {
       )}
       {wanted.length > known.length && (
         <p className="mt-3 border-amber border-l-[5px] pl-3">
-          <Said
-            of="together.ofThisAddressNotKept"
-            how={
-              wanted.length - known.length === 1
-                ? say("together.aPot")
-                : say("together.potsCount2", { count: wanted.length - known.length })
-            }
-            how2={wanted.length - known.length === 1 ? "is" : "are"}
-          />
+          {say("together.ofThisAddressNotKept", { count: wanted.length - known.length })}
         </p>
       )}
       {placed.error && <Trouble error={placed.error} again={() => placed.refetch()} />}
@@ -202,7 +194,7 @@ function Row({
               )}
             </Word>
           }
-          drinkerOfPot={
+          drinker={
             <Word label={say("together.drinkerOfPot", { n })} shown={personName(drinkerId, people)}>
               {(close) => (
                 <OneOf
@@ -217,22 +209,11 @@ function Row({
               )}
             </Word>
           }
-          part={
-            pot && (
-              <Said
-                of="together.startAtReadyOnThe"
-                clock={<strong className="figure text-xl">{clock(pot.startAt)}</strong>}
-                clock2={<strong className="figure text-xl">{clock(pot.readyAt)}</strong>}
-                burner={pot.burner}
-                as={
-                  pot.usualBurnerTaken && (
-                    <span className="text-muted">{say("together.asTheUsualOneIs")}</span>
-                  )
-                }
-              />
-            )
-          }
-          button={
+          start={pot && <strong className="figure text-xl">{clock(pot.startAt)}</strong>}
+          ready={pot && <strong className="figure text-xl">{clock(pot.readyAt)}</strong>}
+          burner={pot?.burner}
+          taken={pot?.usualBurnerTaken ?? false}
+          takeOut={
             <button
               type="button"
               className="relative ml-4 text-muted text-sm underline underline-offset-4 max-sm:reach"
@@ -246,17 +227,16 @@ function Row({
       </p>
       {pot?.why && (
         <p className="text-muted text-sm">
-          <Said
-            of="together.soItIsThanAsked"
-            why={pot.why}
-            time={span(Math.abs(pot.movedS))}
-            how={pot.movedS < 0 ? "earlier" : "later"}
-          />
+          {say("together.soItIsThanAsked", {
+            why: pot.why,
+            time: span(Math.abs(pot.movedS)),
+            earlier: pot.movedS < 0,
+          })}
         </p>
       )}
       {clash && (
         <p className="border-amber border-l-[5px] pl-3">
-          <Said of="together.notBeside" with={clash.with} why={clash.why} />
+          {say("together.notBeside", { pot: clash.with, why: clash.why })}
         </p>
       )}
     </li>
@@ -278,8 +258,8 @@ function Lanes({ result }: { result: OneCookResponse }) {
     .map((p) =>
       say("together.fromToOnThe", {
         name: p.name,
-        clock: clock(p.startAt),
-        clock2: clock(p.readyAt),
+        start: clock(p.startAt),
+        ready: clock(p.readyAt),
         burner: p.burner,
       }),
     )
@@ -394,15 +374,7 @@ function PlanAll({
         </p>
       ))}
       <Primary busy={isPending} onClick={() => void plan()}>
-        <Said
-          of="together.theFirstAt"
-          how={
-            result.pots.length === 1
-              ? say("together.planIt")
-              : say("together.planAll", { count: result.pots.length })
-          }
-          when={moment(first.startAt, present())}
-        />
+        {say("together.planAll", { count: result.pots.length, when: moment(first.startAt, present()) })}
       </Primary>
     </div>
   );

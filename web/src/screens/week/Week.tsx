@@ -74,21 +74,23 @@ function Day({ of: d }: { of: WeekResponse["days"][number] }) {
                 </Link>
               }
               clock={clock(p.startAt)}
-              said={p.drinkerName && say("week.for", { drinkerName: p.drinkerName })}
+              drinker={p.drinkerName}
             />
           </li>
         ))}
         {d.courses.map((c) => (
           <li key={c.courseId} className={c.kind === "rest" ? "text-muted" : ""}>
-            <Link to={`/course/${c.courseId}`} className="underline underline-offset-4">
-              {c.name}
-            </Link>
-            {c.kind === "rest"
-              ? ": rest"
-              : c.doses === 1
-                ? say("week.once")
-                : say("week.times", { doses: c.doses })}
-            {c.last && <strong>{say("week.theLastDay")}</strong>}
+            <Said
+              of="week.course"
+              link={
+                <Link to={`/course/${c.courseId}`} className="underline underline-offset-4">
+                  {c.name}
+                </Link>
+              }
+              doses={c.kind === "rest" ? false : c.doses}
+              times={c.doses}
+              last={c.last && <strong>{say("week.theLastDay")}</strong>}
+            />
           </li>
         ))}
         {d.over.map((text) => (
@@ -131,7 +133,7 @@ function Shopping({ all, days }: { all: ToBuy[]; days: number }) {
         <p className="mt-3 max-w-prose">
           <Said
             of="week.nobodySaidHowMuchIs"
-            list={unknown
+            herbs={unknown
               .map((t) => say("week.needed", { common: t.common, weight: grams(t.needG) }))
               .join(", ")}
             link={
@@ -144,7 +146,7 @@ function Shopping({ all, days }: { all: ToBuy[]; days: number }) {
       )}
       {enough.length > 0 && (
         <p className="mt-3 max-w-prose text-muted text-sm">
-          <Said of="week.enoughOf" list={enough.map((t) => t.common.toLowerCase()).join(", ")} />
+          <Said of="week.enoughOf" herbs={enough.map((t) => t.common.toLowerCase()).join(", ")} />
         </p>
       )}
       {missing.length > 0 && (
@@ -197,12 +199,11 @@ function Line({ of: t }: { of: ToBuy }) {
         <span className="min-w-0 grow">
           <span className="font-semibold">{t.common}</span>, {t.form}
           <span className="block text-muted text-sm">
-            <Said
-              of="week.forWHYNot2"
-              wHYNot={WHY_NOT[t.status]}
-              said={t.haveG != null && t.haveG > 0 && say("week.left", { weight: grams(t.haveG) })}
-              list={t.why.join(", ")}
-            />
+            {say("week.missing", {
+              why: WHY_NOT[t.status],
+              left: t.haveG != null && t.haveG > 0 && grams(t.haveG),
+              pots: t.why.join(", "),
+            })}
           </span>
         </span>
         <span className="figure text-xl">{grams(t.missingG)}</span>
