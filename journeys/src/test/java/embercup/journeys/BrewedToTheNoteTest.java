@@ -172,7 +172,7 @@ class BrewedToTheNoteTest {
         sound(page);
         page.keyboard().press("s");
         now(page).waitFor();
-        String poured = "for Maren, and " + share + " for Ola";
+        String poured = "for Maren and " + share + " for Ola";
         while (!now(page).textContent().startsWith("Strain")) {
             String words = now(page).textContent();
             page.keyboard().press("Space");
