@@ -1,7 +1,10 @@
+import { readFileSync } from "node:fs";
 import { type MessageFormatElement, TYPE } from "@formatjs/icu-messageformat-parser";
 import { IntlMessageFormat } from "intl-messageformat";
 import ts from "typescript";
 import { describe, expect, it } from "vitest";
+import * as kinds from "../src/api/kinds.gen";
+import { STAGE_KINDS } from "../src/api/stages.gen";
 import english from "../src/words/en.json";
 import { nodesOf, placeOf, SOURCES } from "./sources";
 
@@ -11,6 +14,18 @@ const LETTERS = /\p{L}{2}/u;
 
 /** Of the catalogue itself, not said. */
 const OWN = ["language.locale"];
+
+/** Families whose keys are put together of the codes of core. */
+const FAMILIES: Record<string, readonly { kind: string }[]> = {
+  condition: kinds.CONDITION_KINDS,
+  conditionGroup: kinds.CONDITION_GROUP_KINDS,
+  cut: kinds.CUT_KINDS,
+  form: kinds.FORM_KINDS,
+  stage: STAGE_KINDS,
+  unit: kinds.UNIT_KINDS,
+  vessel: kinds.VESSEL_KINDS,
+};
+const familyOf = (key: string) => key.split(".")[0] ?? "";
 
 /** A sentence that is said somewhere: its key, and the names of its values where they are written out. */
 interface Saying {
@@ -81,8 +96,36 @@ describe("the catalogue of the interface", () => {
         .filter(ts.isStringLiteral)
         .map((n) => n.text),
     );
-    expect([...KEYS].filter((key) => !written.has(key) && !OWN.includes(key))).toEqual([]);
+    expect(
+      [...KEYS].filter((key) => !written.has(key) && !OWN.includes(key) && !(familyOf(key) in FAMILIES)),
+    ).toEqual([]);
     expect(SAYINGS.filter((s) => !KEYS.has(s.key))).toEqual([]);
+  });
+
+  it("names every kind that core knows, and no other", () => {
+    for (const [family, all] of Object.entries(FAMILIES)) {
+      const named = [...KEYS]
+        .filter((key) => familyOf(key) === family)
+        .map((key) => key.slice(family.length + 1));
+      expect(named.sort(), family).toEqual(all.map((k) => k.kind as string).sort());
+    }
+  });
+
+  /** The trade's sentences and the interface's call a cut, a form and a unit by one name. */
+  it("calls things by the words of the trade", () => {
+    const trade = new Map(
+      readFileSync("../core/src/main/resources/embercup/words/en.properties", "utf8")
+        .split("\n")
+        .map((line) => line.split(" = ") as [string, string]),
+    );
+    const other = ["cut", "form", "unit"].flatMap((family) =>
+      (FAMILIES[family] ?? [])
+        .map((k) => `${family}.${k.kind}`)
+        .filter(
+          (key) => new IntlMessageFormat(CATALOGUE[key] ?? "", "en").format({ n: 1 }) !== trade.get(key),
+        ),
+    );
+    expect(other).toEqual([]);
   });
 
   it("is given what its sentences name, and nothing else", () => {

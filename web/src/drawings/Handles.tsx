@@ -6,6 +6,7 @@ import { powerOf, stagesOf } from "../api/steps";
 import { measuredOut, type Out } from "../parts/measured";
 import { span } from "../parts/say";
 import type { Strength, Tweak } from "../screens/sheet/order";
+import { kindSaid } from "../words/kinds";
 import { say } from "../words/say";
 import { stepOf, useDrag } from "./useDrag";
 
@@ -327,7 +328,7 @@ function Herb({
       aria-valuenow={stage + 1}
       aria-valuemin={1}
       aria-valuemax={stages.length}
-      aria-valuetext={`${stage + 1}: ${stages[stage]?.kind}`}
+      aria-valuetext={`${stage + 1}: ${kindSaid("stage", stages[stage]?.kind ?? "")}`}
       className="pointer-events-auto absolute size-[22px] -translate-x-1/2 cursor-grab touch-none rounded-full hover:bg-herb/25"
       style={{ left: at + (drag.by ?? 0), top: -1 + order * 15 }}
       onKeyDown={(e) => {

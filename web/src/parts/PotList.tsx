@@ -2,6 +2,7 @@ import type { ReactNode } from "react";
 import { Link } from "react-router";
 import type { MarkLine, RecipeResponse } from "../api/client";
 import { Thumb } from "../drawings/Thumb";
+import { kindSaid } from "../words/kinds";
 import { Said } from "../words/Said";
 import { say } from "../words/say";
 import { span } from "./say";
@@ -59,7 +60,7 @@ export function PotLine({
           thumb={pot.thumb}
           label={say("common.fireLineOf", {
             name: pot.recipe.name,
-            stages: pot.thumb.segments.map((s) => s.kind).join(", "),
+            stages: pot.thumb.segments.map((s) => kindSaid("stage", s.kind)).join(", "),
           })}
         />
       </span>

@@ -9,6 +9,7 @@ import { HerbPicker } from "../../parts/HerbPicker";
 import { Panel } from "../../parts/Panel";
 import { grams, range } from "../../parts/say";
 import { Trouble } from "../../parts/states";
+import { cutSaid, formSaid } from "../../words/kinds";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 import { AdditionWords, amountWords } from "../recipe/AdditionWords";
@@ -56,7 +57,7 @@ export function Blend({ herb }: { herb: HerbResponse }) {
                 </Link>
               </span>
               <span className="text-muted text-sm">
-                {p.form}, {p.cut}
+                {formSaid(p.form)}, {cutSaid(p.cut)}
               </span>
               <span className="figure ml-auto">{Math.round(p.share * 100)} %</span>
             </p>

@@ -8,6 +8,7 @@ import { Glossed } from "../../parts/Glossed";
 import { SearchField } from "../../parts/SearchField";
 import { capital, grams, range } from "../../parts/say";
 import { Empty, Loading, Missing, Trouble } from "../../parts/states";
+import { cutSaid, formSaid } from "../../words/kinds";
 import { Said } from "../../words/Said";
 import { listed, say } from "../../words/say";
 import { Blend, BlendForm } from "./Blend";
@@ -221,7 +222,7 @@ function Doses({ herb }: { herb: HerbResponse }) {
             <Said
               of="herbs.aCupTimesADay"
               weight={<span className="figure text-xl">{range("mass", d.perCupG.low, d.perCupG.high)}</span>}
-              form={d.form}
+              form={formSaid(d.form)}
               times={between(d.timesADay.low, d.timesADay.high)}
               most={grams(d.perDayG.high)}
               tradition={<Glossed text={TRADITIONS[d.tradition] ?? d.tradition} />}
@@ -259,8 +260,8 @@ function Weights({ herb }: { herb: HerbResponse }) {
               <td className="py-1">
                 <Said
                   of="herbs.1Tsp"
-                  form={b.form}
-                  cut={b.cut}
+                  form={formSaid(b.form)}
+                  cut={cutSaid(b.cut)}
                   others={
                     b.source === OF_PART ? (
                       <span className="block text-muted text-sm">

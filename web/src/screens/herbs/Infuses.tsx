@@ -4,6 +4,7 @@ import type { HerbResponse } from "../../api/client";
 import { apart } from "../../drawings/apart";
 import { span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
+import { cutSaid } from "../../words/kinds";
 import { say } from "../../words/say";
 
 type Given = HerbResponse["given"][number];
@@ -75,7 +76,7 @@ function Panel({ words, width, lines }: { words: string; width: number; lines: G
   const text = say("herbs.after", {
     words,
     time: span(most * 60),
-    cuts: lines.map((l) => `${l.cut} ${end(l)} %`).join(", "),
+    cuts: lines.map((l) => say("herbs.cutShare", { cut: cutSaid(l.cut), share: end(l) })).join(", "),
   });
   const labels = apart(
     lines.map((l) => y(l.over.at(-1)?.body ?? 0)),
@@ -111,7 +112,7 @@ function Panel({ words, width, lines }: { words: string; width: number; lines: G
               strokeDasharray={CUTS[l.cut]?.dash}
             />
             <text x={width - WORD + 5} y={(labels[i] ?? 0) + 4} fontSize={13}>
-              {l.cut}
+              {cutSaid(l.cut)}
             </text>
           </g>
         ))}

@@ -6,6 +6,7 @@ import { Primary } from "../../parts/Field";
 import { fullDate, grams } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
 import { Undo } from "../../parts/Undo";
+import { cutSaid, formSaid } from "../../words/kinds";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 import { NumberWord } from "../household/inPlace";
@@ -55,7 +56,7 @@ export function Mix({ slug, common }: { slug: string; common: string }) {
             <span className="figure w-20 text-lg">{grams(p.grams)}</span>
             <span className="font-semibold">{p.common}</span>
             <span className="text-muted text-sm">
-              <Said of="herbs.about" form={p.form} cut={p.cut} measure={p.measure} />
+              <Said of="herbs.about" form={formSaid(p.form)} cut={cutSaid(p.cut)} measure={p.measure} />
             </span>
             {(p.less || !p.tin) && (
               <span className="ml-auto font-semibold text-amber-text text-sm">

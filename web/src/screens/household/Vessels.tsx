@@ -16,12 +16,12 @@ import { type InPlace, NameWord, NewThing, NumberWord, useInPlace } from "./inPl
 type Kind = NonNullable<VesselRequest["kind"]>;
 
 const KINDS: { value: Kind; label: string; gloss: string }[] = [
-  { value: "pot", label: say("household.potWithin"), gloss: say("household.standsOnAFlame") },
-  { value: "jar", label: say("household.jar"), gloss: say("household.withALidForWhat") },
-  { value: "press", label: say("household.press"), gloss: say("household.withAPlungerThatKeeps") },
-  { value: "teapot", label: say("household.teapot"), gloss: say("household.forWhatIsPouredOver") },
-  { value: "thermos", label: say("household.thermos"), gloss: say("household.keepsHotForHours") },
-  { value: "mug", label: say("household.mug"), gloss: say("household.brewedInAndDrunkFrom") },
+  { value: "pot", label: say("vessel.pot"), gloss: say("household.standsOnAFlame") },
+  { value: "jar", label: say("vessel.jar"), gloss: say("household.withALidForWhat") },
+  { value: "press", label: say("vessel.press"), gloss: say("household.withAPlungerThatKeeps") },
+  { value: "teapot", label: say("vessel.teapot"), gloss: say("household.forWhatIsPouredOver") },
+  { value: "thermos", label: say("vessel.thermos"), gloss: say("household.keepsHotForHours") },
+  { value: "mug", label: say("vessel.mug"), gloss: say("household.brewedInAndDrunkFrom") },
 ];
 
 const COMPANIONS: {

@@ -6,6 +6,7 @@ import { OpenFile } from "../../parts/OpenFile";
 import { grams } from "../../parts/say";
 import { Trouble } from "../../parts/states";
 import { OneOf, Word } from "../../parts/Word";
+import { formSaid } from "../../words/kinds";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 
@@ -119,7 +120,9 @@ function Read({
             {made.lines.map((l) => (
               <li key={l.row} className={l.problem ? "text-amber-text" : ""}>
                 {l.row}. {l.common ?? l.text}
-                {l.problem ? `: ${l.problem}` : `, ${l.form}${l.grams != null ? `, ${grams(l.grams)}` : ""}`}
+                {l.problem
+                  ? `: ${l.problem}`
+                  : `, ${formSaid(l.form ?? "")}${l.grams != null ? `, ${grams(l.grams)}` : ""}`}
                 {!l.problem && l.fillsAnew && ` ${say("keeping.thereAlreadyFilledAnew")}`}
               </li>
             ))}

@@ -6,6 +6,7 @@ import { ThingShape } from "../../drawings/Things";
 import { useInSight } from "../../parts/inSight";
 import { fullDate, grams } from "../../parts/say";
 import { OneOf, Word } from "../../parts/Word";
+import { formSaid } from "../../words/kinds";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 import { DayWord, NumberWord, TextWord, useInPlace } from "../household/inPlace";
@@ -59,7 +60,7 @@ export const Line = memo(function Line({ tin, labelled, onFill, onGone }: LinePr
           {tin.common}
         </Link>
         <span className="block text-muted text-sm max-sm:leading-10">
-          {tin.form},{" "}
+          {formSaid(tin.form)},{" "}
           <Word
             quiet
             label={say("keeping.whereStands", { common: tin.common })}

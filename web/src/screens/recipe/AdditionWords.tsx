@@ -5,6 +5,7 @@ import { HerbPicker } from "../../parts/HerbPicker";
 import type { Out } from "../../parts/measured";
 import { fraction, grams, range } from "../../parts/say";
 import { OneOf, Word } from "../../parts/Word";
+import { cutSaid, formSaid, unitSaid } from "../../words/kinds";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 import { CUTS, FORMS, placeWords, UNITS } from "./doc";
@@ -102,7 +103,7 @@ export function AdditionWords({
         {!asItIs && (
           <>
             ,{" "}
-            <Word label={say("recipe.formOfHerb", { n })} shown={a.form ?? say("recipe.dried")}>
+            <Word label={say("recipe.formOfHerb", { n })} shown={formSaid(a.form ?? "dried")}>
               {() => (
                 <OneOf
                   label={say("recipe.form")}
@@ -115,7 +116,7 @@ export function AdditionWords({
             ,{" "}
             <Word
               label={say("recipe.cutOfHerb", { n })}
-              shown={[a.cut ?? "chopped", a.prep].filter(Boolean).join("; ")}
+              shown={[cutSaid(a.cut ?? "chopped"), a.prep].filter(Boolean).join("; ")}
             >
               {() => (
                 <div className="flex w-64 flex-col gap-2">
@@ -203,35 +204,8 @@ export function AdditionWords({
 
 /** "2–3 tbsp". */
 export function amountWords(a: AdditionDocument): string {
-  const unit = a.unit === "in" ? "inch" : (a.unit ?? "g").replace("_", " ");
-  const many = (a.amountTo ?? a.amount ?? 1) > 1;
-  const counted = [
-    "clove",
-    "flower",
-    "petal",
-    "sprig",
-    "wedge",
-    "thumb",
-    "bag",
-    "pod",
-    "stick",
-    "slice",
-    "piece",
-    "part",
-    "drop",
-    "cup",
-    "handful",
-  ];
-  const word =
-    many && a.unit === "leaf"
-      ? "leaves"
-      : many && unit === "inch"
-        ? "inches"
-        : many && counted.includes(unit)
-          ? `${unit}s`
-          : unit;
   const number = a.amountTo ? `${said(a.amount)}–${said(a.amountTo)}` : said(a.amount);
-  return `${number} ${word}`;
+  return say("recipe.amountOf", { number, unit: unitSaid(a.unit ?? "g", a.amountTo ?? a.amount ?? 1) });
 }
 
 /** In eighths where it is one of them, else as it is. */

@@ -1,79 +1,19 @@
 import type { AdditionDocument, HerbLine, RecipeDocument, StageDocument } from "../../api/client";
-import { KINDS, type StageKind, traitsOf } from "../../api/stages";
+import { CUT_KINDS, FORM_KINDS, UNIT_KINDS } from "../../api/kinds.gen";
+import { KINDS, traitsOf } from "../../api/stages";
 import { capital, celsius, millilitres, span } from "../../parts/say";
+import { cutSaid, formSaid, unitSaid } from "../../words/kinds";
 import { listed, say } from "../../words/say";
 
-/** What a stage of each kind is called. */
-const STAGE_WORDS: Record<StageKind, string> = {
-  heat: say("recipe.heat"),
-  pour: say("recipe.pourHotWaterOn"),
-  boil: say("recipe.boil"),
-  simmer: say("recipe.simmer"),
-  reduce: say("recipe.boilDownTo"),
-  steep: say("recipe.steepOffTheHeat"),
-  macerate: say("recipe.standInColdWater"),
-  rest: say("recipe.restFlameOff"),
-  cool: say("recipe.cool"),
-  strain: say("recipe.strain"),
-  refill: say("recipe.freshWaterOnTheSame"),
-  combine: say("recipe.pourTheLiquidsTogether"),
-  finish: say("recipe.finishTheCup"),
-  stir: say("recipe.stir"),
-  shake: say("recipe.shake"),
-  blend: say("recipe.blend"),
-};
+export const STAGES = KINDS.map((k) => ({ value: k.kind, label: say(`stage.${k.kind}`) }));
 
-export const STAGES = KINDS.map((k) => ({ value: k.kind, label: STAGE_WORDS[k.kind] }));
+/** What an amount may be measured by, the everyday ones first. */
+export const UNITS = [...UNIT_KINDS]
+  .sort((a, b) => Number(b.everyday) - Number(a.everyday))
+  .map((u) => ({ value: u.kind as string, label: unitSaid(u.kind, 1) }));
 
-export const UNITS = [
-  "g",
-  "tsp",
-  "tbsp",
-  "cup",
-  "pinch",
-  "handful",
-  "piece",
-  "slice",
-  "in",
-  "cm",
-  "stick",
-  "pod",
-  "clove",
-  "leaf",
-  "flower",
-  "petal",
-  "sprig",
-  "wedge",
-  "thumb",
-  "bag",
-  "part",
-  "kg",
-  "oz",
-  "lb",
-  "mL",
-  "L",
-  "fl_oz",
-  "pint",
-  "quart",
-  "glass",
-  "dash",
-  "drop",
-  "mug",
-  "bottle",
-  "liang",
-  "qian",
-].map((u) => ({ value: u, label: u === "in" ? "inch" : u.replace("_", " ") }));
-
-export const CUTS = ["whole", "chopped", "sliced", "grated", "crushed", "bruised", "ground", "paste"].map(
-  (c) => ({
-    value: c,
-    label: c,
-  }),
-);
-export const FORMS = [
-  { value: "dried", label: say("recipe.dried") },
-  { value: "fresh", label: say("recipe.fresh") },
-];
+export const CUTS = CUT_KINDS.map((c) => ({ value: c.kind as string, label: cutSaid(c.kind) }));
+export const FORMS = FORM_KINDS.map((f) => ({ value: f.kind as string, label: formSaid(f.kind) }));
 export const TRADITIONS = [
   { value: "folk", label: say("recipe.folkSpoonsPerCup") },
   { value: "monograph", label: say("recipe.monographByTheCupOf") },
@@ -182,7 +122,7 @@ export function stageWords(s: StageDocument): string {
     case "stir":
     case "shake":
     case "blend":
-      return [STAGE_WORDS[s.kind], time].filter(Boolean).join(" ");
+      return [say(`stage.${s.kind}`), time].filter(Boolean).join(" ");
     default: {
       const none: undefined = s.kind;
       return none ?? "";

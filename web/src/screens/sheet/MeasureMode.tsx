@@ -4,6 +4,7 @@ import { Primary, Secondary } from "../../parts/Field";
 import { measuredOut } from "../../parts/measured";
 import { Panel } from "../../parts/Panel";
 import { apart, grams, millilitres } from "../../parts/say";
+import { cutSaid, formSaid } from "../../words/kinds";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 import { useScale } from "../live/devices";
@@ -39,7 +40,7 @@ export function MeasureMode({ plan, onClose }: { plan: PlanResponse; onClose: ()
           <p className="mt-1 text-lg text-muted">
             {out.lead.blend
               ? say("sheet.blendOfTheHouse")
-              : [out.lead.form, out.lead.cut, out.lead.prep].filter(Boolean).join(", ")}
+              : [formSaid(out.lead.form), cutSaid(out.lead.cut), out.lead.prep].filter(Boolean).join(", ")}
             {out.lead.perCup && `; ${say("sheet.intoTheCups")}`}
           </p>
           <p className="mt-4 flex flex-wrap items-baseline gap-x-6">

@@ -3,6 +3,7 @@ import { stagesOf } from "../../api/steps";
 import { measuredOut, type Out } from "../../parts/measured";
 import { apart, grams, range } from "../../parts/say";
 import { Why } from "../../parts/Why";
+import { cutSaid, formSaid } from "../../words/kinds";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 import type { Change } from "./order";
@@ -137,10 +138,10 @@ function where(a: AdditionLine, plan: PlanResponse): string {
 function plantWords(a: AdditionLine): string {
   if (a.blend) return say("sheet.blendOfTheHouse");
   if (a.perCup && a.form === "fresh" && a.cut === "whole") return "";
-  const cut = a.cut === "whole" ? "" : a.cut;
+  const cut = a.cut === "whole" ? "" : cutSaid(a.cut);
   // "crushed" already says "crush".
   const prep = a.prep && !a.prep.includes(a.cut) && !cut.startsWith(a.prep) ? a.prep : "";
-  return [a.form, cut, prep].filter(Boolean).join(", ");
+  return [formSaid(a.form), cut, prep].filter(Boolean).join(", ");
 }
 
 function placeOf(a: AdditionLine, plan: PlanResponse): string {

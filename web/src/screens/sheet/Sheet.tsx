@@ -14,6 +14,7 @@ import { Favourite } from "../../parts/PotList";
 import { grams } from "../../parts/say";
 import { Loading, Missing, Trouble } from "../../parts/states";
 import { FiguresOf } from "../../parts/Why";
+import { formSaid } from "../../words/kinds";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 import { Drawn } from "./Drawn";
@@ -452,7 +453,7 @@ function changeWords(c: Change): string {
     return say("sheet.ofThe", { share: Math.round(c.share * 100), herb: words(c.herb) });
   if (c.perCupG !== undefined)
     return say("sheet.ofACupAsIs", { weight: grams(c.perCupG), herb: words(c.herb) });
-  if (c.form) return `${words(c.herb)} ${c.form}`;
+  if (c.form) return say("sheet.herbInForm", { herb: words(c.herb), form: formSaid(c.form) });
   return c.with
     ? say("sheet.insteadOf", { other: words(c.with), herb: words(c.herb) })
     : say("sheet.without", { herb: words(c.herb) });

@@ -2,6 +2,7 @@ import type { PlanResponse, StepLine } from "../../api/client";
 import { stagesOf } from "../../api/steps";
 import type { Out } from "../../parts/measured";
 import { apart, centimetres, clock, date, forWhom, millilitres, range, share, span } from "../../parts/say";
+import { cutSaid, formSaid } from "../../words/kinds";
 import { say } from "../../words/say";
 
 /** What stands on paper, printed or as a file: said once for both. */
@@ -57,7 +58,10 @@ export function measure(o: Out) {
     ? o.herbs
         .map((h) => `${apart("mass", h.addition.grams).number} ${h.addition.common.toLowerCase()}`)
         .join(", ")
-    : [a.form === "fresh" && a.cut === "whole" && a.perCup ? "" : `${a.form}, ${a.cut}`, a.prep]
+    : [
+        a.form === "fresh" && a.cut === "whole" && a.perCup ? "" : `${formSaid(a.form)}, ${cutSaid(a.cut)}`,
+        a.prep,
+      ]
         .filter(Boolean)
         .join("; ");
   return {

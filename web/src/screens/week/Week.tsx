@@ -7,6 +7,7 @@ import { noonOf } from "../../api/zone";
 import { NumberField, Primary, Secondary } from "../../parts/Field";
 import { clock, day, grams } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
+import { formSaid } from "../../words/kinds";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 
@@ -197,7 +198,7 @@ function Line({ of: t }: { of: ToBuy }) {
           onChange={(e) => setOpen(e.target.checked)}
         />
         <span className="min-w-0 grow">
-          <span className="font-semibold">{t.common}</span>, {t.form}
+          <span className="font-semibold">{t.common}</span>, {formSaid(t.form)}
           <span className="block text-muted text-sm">
             {say("week.missing", {
               why: WHY_NOT[t.status],

@@ -1,8 +1,10 @@
 package embercup.core.measure;
 
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Every unit that a recipe may use. The code is the name in JSON. */
 public enum Unit {
@@ -73,6 +75,9 @@ public enum Unit {
     /** Grams of herb in a shop's tea bag (source key {@code kitchen-custom}). */
     public static final double BAG_G = 2;
 
+    private static final Set<Unit> EVERYDAY =
+            EnumSet.of(GRAM, TEASPOON, TABLESPOON, CUP, PINCH, HANDFUL, PIECE, SLICE, INCH);
+
     private final String code;
     private final Dimension dimension;
 
@@ -87,6 +92,11 @@ public enum Unit {
 
     public Dimension dimension() {
         return dimension;
+    }
+
+    /** By what most recipes are measured, so that it is offered before the others (common practice, no source). */
+    public boolean everyday() {
+        return EVERYDAY.contains(this);
     }
 
     public static Optional<Unit> ofCode(String code) {

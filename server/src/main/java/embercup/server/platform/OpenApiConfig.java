@@ -3,7 +3,13 @@ package embercup.server.platform;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.databind.JavaType;
+import embercup.core.kitchen.Vessel;
+import embercup.core.materia.Condition;
+import embercup.core.materia.Cut;
+import embercup.core.materia.Form;
+import embercup.core.measure.Unit;
 import embercup.core.recipe.StageKind;
+import embercup.core.workings.Code;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
 import io.swagger.v3.core.converter.AnnotatedType;
@@ -33,6 +39,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
@@ -235,7 +242,31 @@ class OpenApiConfig {
             document.addExtension(
                     "x-stages",
                     Arrays.stream(StageKind.values()).map(OpenApiConfig::stage).toList());
+            document.addExtension("x-kinds", kinds());
         };
+    }
+
+    /** Every family of kinds that the interface offers or names, with what it may ask of its members. */
+    private static Map<String, Object> kinds() {
+        Map<String, Object> all = new TreeMap<>();
+        all.put("CONDITION", kinds(Condition.values(), Condition::code, c -> Map.of("group", Code.of(c.group()))));
+        all.put("CONDITION_GROUP", kinds(Condition.Group.values(), Code::of, g -> Map.of()));
+        all.put("CUT", kinds(Cut.values(), Code::of, c -> Map.of()));
+        all.put("FORM", kinds(Form.values(), Code::of, f -> Map.of()));
+        all.put("UNIT", kinds(Unit.values(), Unit::code, u -> Map.of("everyday", u.everyday())));
+        all.put("VESSEL", kinds(Vessel.Kind.values(), Code::of, v -> Map.of()));
+        return all;
+    }
+
+    private static <K> List<Map<String, Object>> kinds(
+            K[] members, Function<K, String> code, Function<K, Map<String, Object>> traits) {
+        return Arrays.stream(members)
+                .map(member -> {
+                    Map<String, Object> said = new TreeMap<>(traits.apply(member));
+                    said.put("kind", code.apply(member));
+                    return said;
+                })
+                .toList();
     }
 
     /** What a kind of stage can do, and what it says when nobody says otherwise; what it does not say is missing. */
