@@ -26,7 +26,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 class KilledTest {
 
     private static final LocatorAssertions.ContainsTextOptions BACK =
-            new LocatorAssertions.ContainsTextOptions().setTimeout(120_000);
+            new LocatorAssertions.ContainsTextOptions().setTimeout(300_000);
 
     @RegisterExtension
     final Browser browser = new Browser();
