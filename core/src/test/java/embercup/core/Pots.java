@@ -33,7 +33,7 @@ import java.util.Set;
 public final class Pots {
 
     public static final Materia MATERIA = Materia.shipped();
-    public static final Words WORDS = Words.english();
+    public static final Words WORDS = Words.ofLanguage("en");
     public static final Planner PLANNER = new Planner(MATERIA);
     public static final double US_CUP_ML = 236.5882365;
 

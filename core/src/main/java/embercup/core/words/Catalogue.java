@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
@@ -62,17 +63,28 @@ final class Catalogue {
     }
 
     /** @throws IllegalStateException when no catalogue of that language ships */
-    static Catalogue shipped(Locale locale) {
-        String path = "/embercup/words/" + locale.getLanguage() + ".properties";
+    /** Whether words of a language ship: a file of its code. */
+    static boolean ships(String language) {
+        return language.matches("[a-z]{2,3}") && Catalogue.class.getResource(path(language)) != null;
+    }
+
+    private static String path(String language) {
+        return "/embercup/words/" + language + ".properties";
+    }
+
+    static Catalogue shipped(String language) {
+        String path = path(language);
         try (InputStream in = Catalogue.class.getResourceAsStream(path)) {
             if (in == null) {
-                throw new IllegalStateException("no words ship for " + locale + ": " + path);
+                throw new IllegalStateException("no words ship for " + language + ": " + path);
             }
             Reader reader = new InputStreamReader(in, StandardCharsets.UTF_8);
             Properties all = new Properties();
             all.load(reader);
             Map<String, String> patterns = new ConcurrentHashMap<>();
             all.stringPropertyNames().forEach(k -> patterns.put(k, all.getProperty(k)));
+            Locale locale =
+                    Locale.forLanguageTag(Objects.requireNonNullElse(patterns.remove("language.locale"), language));
             return new Catalogue(locale, patterns);
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -36,6 +36,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -45,7 +46,10 @@ import java.util.regex.Pattern;
  */
 public final class Words {
 
-    private static final Words ENGLISH = new Words(Catalogue.shipped(Locale.UK));
+    /** Of a reader who asks for no language that ships. */
+    private static final String FALLBACK = "en";
+
+    private static final Map<String, Words> READY = new ConcurrentHashMap<>();
 
     private static final Pattern INDEXED = Pattern.compile("(\\w+)\\[(\\d+)]");
     /** Say nothing to a cook. */
@@ -71,14 +75,28 @@ public final class Words {
         this.or = ListFormatter.getInstance(catalogue.locale(), ListFormatter.Type.OR, ListFormatter.Width.WIDE);
     }
 
-    /** Of English, as it is said in Britain. */
-    public static Words english() {
-        return ENGLISH;
+    /**
+     * The words of a language, in the core's own units.
+     *
+     * @param language its code: "en"
+     * @throws IllegalStateException when no words of it ship
+     */
+    public static Words ofLanguage(String language) {
+        return READY.computeIfAbsent(language, code -> new Words(Catalogue.shipped(code)));
     }
 
-    /** @throws IllegalStateException when no words of that language ship */
-    public static Words of(Locale locale) {
-        return locale.getLanguage().equals("en") ? ENGLISH : new Words(Catalogue.shipped(locale));
+    /** Of the first language that a reader asks for and that ships; of English when there is none. */
+    public static Words best(List<Locale.LanguageRange> asked) {
+        return ofLanguage(asked.stream()
+                .map(range -> range.getRange().split("-")[0])
+                .filter(Catalogue::ships)
+                .findFirst()
+                .orElse(FALLBACK));
+    }
+
+    /** How dates and lists are written. */
+    public Locale locale() {
+        return catalogue.locale();
     }
 
     /** The same words with every quantity in the units of a house. */

@@ -22,7 +22,7 @@ import org.yaml.snakeyaml.Yaml;
 /** A default is not a fact: what a herb takes from its part says so, and what was quoted from memory says that too. */
 class EvidenceTest {
 
-    private static final Words WORDS = Words.english();
+    private static final Words WORDS = Words.ofLanguage("en");
 
     static Stream<Herb> drunk() {
         return MATERIA.herbs().stream().filter(h -> h.stop().isEmpty() && h.part() != PlantPart.PANTRY);

@@ -90,7 +90,7 @@ class FillingTest {
                 .workings()
                 .get("water.pourMl");
         assertThat(pour.toString()).contains("HEADSPACE", "FULL_TO_BRIM", "ROOM_UNDER_WATER");
-        assertThat(Words.english().label(pour)).isEqualTo("water to pour");
+        assertThat(Words.ofLanguage("en").label(pour)).isEqualTo("water to pour");
     }
 
     /** Twice the cups do not go into one vessel that is filled to its mark: they are solved like any others. */

@@ -111,8 +111,8 @@ class BagsPasteAndCupsTest {
         PlannedAddition ghee = plan.additions().get(2);
         assertThat(honey.grams()).isCloseTo(7, within(0.3));
         assertThat(ghee.grams()).isCloseTo(ghee.amount().perCup() * 3, within(1e-9));
-        assertThat(Words.english().measure(honey)).isEqualTo("1 tsp to the first cup");
-        assertThat(Words.english().measure(ghee)).isEqualTo("1 tsp to each later cup, when it is warmed");
+        assertThat(Words.ofLanguage("en").measure(honey)).isEqualTo("1 tsp to the first cup");
+        assertThat(Words.ofLanguage("en").measure(ghee)).isEqualTo("1 tsp to each later cup, when it is warmed");
     }
 
     @ParameterizedTest
@@ -138,7 +138,7 @@ class BagsPasteAndCupsTest {
     }
 
     private static String lastLabel(BrewPlan plan) {
-        return Words.english().label(plan, plan.steps().get(plan.steps().size() - 1));
+        return Words.ofLanguage("en").label(plan, plan.steps().get(plan.steps().size() - 1));
     }
 
     private static final String CUP = "Cup\n1 tbsp chamomile%s\n1 cup boiling water\nSteep 6 minutes, strain.";
@@ -164,7 +164,7 @@ class BagsPasteAndCupsTest {
     void theBlenderOfAVesselIsNamed() {
         String text = "Blended\n1 tbsp linden\n1 cup boiling water\nSteep 10 minutes, strain, then blend it.";
         BrewPlan plan = inMug(text, Set.of(Companion.BLENDER));
-        assertThat(plan.steps().stream().map(s -> Words.english().label(plan, s)))
+        assertThat(plan.steps().stream().map(s -> Words.ofLanguage("en").label(plan, s)))
                 .anyMatch(l -> l.startsWith("Blend it in the blender of the blue mug"));
     }
 

@@ -83,7 +83,7 @@ class CorpusTest {
     /** Whatever is read, asked or offered of the corpus is said in words, without a hole or a bad number. */
     @Test
     void everythingThatIsReadIsSaid() {
-        Words words = Words.english();
+        Words words = Words.ofLanguage("en");
         for (Corpus.Sample sample : Corpus.all()) {
             for (Reading.Line line : read(sample.text()).lines()) {
                 Stream<String> said = Stream.of(

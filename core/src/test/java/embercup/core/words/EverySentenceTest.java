@@ -20,7 +20,7 @@ import org.junit.jupiter.api.Test;
 class EverySentenceTest {
 
     private static final int POTS = 200;
-    private static final Words WORDS = Words.english();
+    private static final Words WORDS = Words.ofLanguage("en");
 
     /** What no cook can read: a number that is none, a pattern that was not filled, a plural of one, a word said twice. */
     private static final List<Pattern> WRONG = Stream.of(

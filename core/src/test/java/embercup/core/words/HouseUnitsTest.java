@@ -66,7 +66,7 @@ class HouseUnitsTest {
         HouseUnits house =
                 cell[0].equals("core") ? HouseUnits.DEFAULT : of(KitchenSystem.valueOf(cell[0].toUpperCase()));
         HouseScale scale = house.ofUnit(cell[2]).orElseThrow();
-        assertThat(Words.english().in(house).numbers().shown(scale, Double.parseDouble(cell[1])))
+        assertThat(Words.ofLanguage("en").in(house).numbers().shown(scale, Double.parseDouble(cell[1])))
                 .isEqualTo(cell[3]);
     }
 
@@ -88,7 +88,7 @@ class HouseUnitsTest {
     /** A sentence that names a quantity without brackets would say it in the core's unit to everybody. */
     @Test
     void noSentenceWritesAQuantityThatTheHouseCannotRead() {
-        Words words = Words.english();
+        Words words = Words.ofLanguage("en");
         Set<String> fixed = new TreeSet<>();
         for (String key : words.keys()) {
             String pattern = words.catalogue().pattern(key).orElseThrow().replaceAll("\\[[^]]*]", "");
@@ -103,7 +103,7 @@ class HouseUnitsTest {
 
     @Test
     void aCautionSaysItsQuantitiesInTheHousesUnits() {
-        Words words = Words.english().in(OTHER);
+        Words words = Words.ofLanguage("en").in(OTHER);
         assertThat(words.say((Caution) new Caution.HerbsNotCovered("pot", 1.27)))
                 .contains("covered by only ½ in");
         assertThat(words.name(Schools.Choice.BELOW_40)).isEqualTo("only below 104 °F");
@@ -113,8 +113,8 @@ class HouseUnitsTest {
     @Test
     void aLimitStandsInTheUnitOfItsFieldAndBesideItInTheHouses() {
         Wanted between = new Wanted.Between(Limit.POUR_C.low(), Limit.POUR_C.high(), "°C");
-        assertThat(Words.english().say(between)).isEqualTo("between 20 and 100 °C");
-        assertThat(Words.english().in(OTHER).say(between)).isEqualTo("between 20 and 100 °C (68 °F to 212 °F)");
+        assertThat(Words.ofLanguage("en").say(between)).isEqualTo("between 20 and 100 °C");
+        assertThat(Words.ofLanguage("en").in(OTHER).say(between)).isEqualTo("between 20 and 100 °C (68 °F to 212 °F)");
     }
 
     private static HouseUnits of(KitchenSystem system) {

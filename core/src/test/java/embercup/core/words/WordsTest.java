@@ -173,6 +173,15 @@ class WordsTest {
         assertThatThrownBy(() -> empty.say((Caution) new Caution.Scald()))
                 .isInstanceOf(IllegalStateException.class)
                 .hasMessageContaining("caution.scald");
-        assertThatThrownBy(() -> Words.of(Locale.FRENCH)).hasMessageContaining("fr");
+        assertThatThrownBy(() -> Words.ofLanguage("fr")).hasMessageContaining("fr");
+    }
+
+    /** What a browser sends: the dearest first, regions, weights, and what no browser should send. */
+    @ParameterizedTest
+    @CsvSource({"'fr, en-US;q=0.8', en-GB", "'en', en-GB", "'xx-YY', en-GB", "'*', en-GB"})
+    void aReaderIsAnsweredInTheFirstLanguageThatShips(String asked, String locale) {
+        assertThat(Words.best(Locale.LanguageRange.parse(asked)).locale().toLanguageTag())
+                .isEqualTo(locale);
+        assertThat(Words.best(List.of())).isSameAs(Words.ofLanguage("en"));
     }
 }

@@ -27,7 +27,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -267,7 +266,8 @@ class Labels {
 
     /** With its month as a word, so that no order of numbers is mistaken. */
     private static String day(LocalDate day) {
-        return day.format(DateTimeFormatter.ofPattern("d MMM yyyy", Locale.UK));
+        return day.format(
+                DateTimeFormatter.ofPattern("d MMM yyyy", HouseWords.words().locale()));
     }
 
     private static String said(String key, Map<String, ?> arguments) {

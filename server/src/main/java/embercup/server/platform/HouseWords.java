@@ -4,12 +4,14 @@ import embercup.core.measure.HouseUnits;
 import embercup.core.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.i18n.LocaleContext;
 import org.springframework.context.i18n.LocaleContextHolder;
+import org.springframework.http.HttpHeaders;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.LocaleContextResolver;
 
@@ -21,7 +23,10 @@ import org.springframework.web.servlet.LocaleContextResolver;
 public class HouseWords implements LocaleContextResolver {
 
     private final HouseUnitsSource source;
-    private final Map<HouseUnits, Words> ready = new ConcurrentHashMap<>();
+    private final Map<Spoken, Words> ready = new ConcurrentHashMap<>();
+
+    /** A language in the units of a house. */
+    private record Spoken(Locale language, HouseUnits units) {}
 
     HouseWords(HouseUnitsSource source) {
         this.source = source;
@@ -29,7 +34,12 @@ public class HouseWords implements LocaleContextResolver {
 
     /** The words for whoever is answered now; in the core's own units outside of any answer. */
     public static Words words() {
-        return LocaleContextHolder.getLocaleContext() instanceof House house ? house.words() : Words.english();
+        return LocaleContextHolder.getLocaleContext() instanceof House house ? house.words() : Words.best(List.of());
+    }
+
+    /** The reader's language in the core's own units: for what is said also when the household cannot be read. */
+    public static Words plain() {
+        return LocaleContextHolder.getLocaleContext() instanceof House house ? house.language : Words.best(List.of());
     }
 
     /** The household's units were read along with something else: this answer's first word need not ask for them. */
@@ -42,7 +52,7 @@ public class HouseWords implements LocaleContextResolver {
     /** Does something that says words and answers no request: it tells listeners. */
     public void saying(Runnable something) {
         LocaleContext before = LocaleContextHolder.getLocaleContext();
-        LocaleContextHolder.setLocaleContext(new House());
+        LocaleContextHolder.setLocaleContext(new House(List.of()));
         try {
             something.run();
         } finally {
@@ -52,7 +62,7 @@ public class HouseWords implements LocaleContextResolver {
 
     @Override
     public LocaleContext resolveLocaleContext(HttpServletRequest request) {
-        return new House();
+        return new House(asked(request));
     }
 
     @Override
@@ -61,10 +71,25 @@ public class HouseWords implements LocaleContextResolver {
         throw new UnsupportedOperationException("the household is changed, not the request");
     }
 
+    /** The languages that the reader asks for, the dearest first; none for a header that cannot be read. */
+    private static List<Locale.LanguageRange> asked(HttpServletRequest request) {
+        String header = request.getHeader(HttpHeaders.ACCEPT_LANGUAGE);
+        try {
+            return header == null ? List.of() : Locale.LanguageRange.parse(header);
+        } catch (IllegalArgumentException e) {
+            return List.of();
+        }
+    }
+
     /** One answer's words, the same from its first to its last. */
     private final class House implements LocaleContext {
 
+        private final Words language;
         private @Nullable Words words;
+
+        House(List<Locale.LanguageRange> asked) {
+            language = Words.best(asked);
+        }
 
         Words words() {
             return words == null ? in(source.houseUnits()) : words;
@@ -72,14 +97,16 @@ public class HouseWords implements LocaleContextResolver {
 
         /** Words that were said already stay as they were. */
         Words in(HouseUnits units) {
-            Words now = words == null ? ready.computeIfAbsent(units, Words.english()::in) : words;
+            Words now = words == null
+                    ? ready.computeIfAbsent(new Spoken(language.locale(), units), s -> language.in(units))
+                    : words;
             words = now;
             return now;
         }
 
         @Override
         public Locale getLocale() {
-            return Locale.UK;
+            return language.locale();
         }
     }
 }

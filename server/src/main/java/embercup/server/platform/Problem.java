@@ -1,6 +1,5 @@
 package embercup.server.platform;
 
-import embercup.core.words.Words;
 import embercup.core.workings.InvalidInputException.Violation;
 import java.net.URI;
 import java.util.List;
@@ -30,8 +29,8 @@ final class Problem {
      * @param arguments what the sentences name
      */
     static ProblemDetail of(HttpStatus status, String code, Map<String, ?> arguments) {
-        String detail = Words.english().sentence("problem." + code + "-detail", arguments);
-        return of(status, code, Words.english().sentence("problem." + code, arguments), detail, List.of());
+        String detail = HouseWords.plain().sentence("problem." + code + "-detail", arguments);
+        return of(status, code, HouseWords.plain().sentence("problem." + code, arguments), detail, List.of());
     }
 
     /** What was sent is wrong: every violation, and all of them in one sentence. */

@@ -1,6 +1,5 @@
 package embercup.server.platform;
 
-import embercup.core.words.Words;
 import embercup.core.workings.Wanted.Need;
 import java.util.Map;
 import java.util.function.Supplier;
@@ -55,7 +54,7 @@ public final class RefusedException extends RuntimeException {
 
     /** A kind of thing that is kept, as the cook calls it. */
     private static String thing(String code) {
-        return Words.english().sentence("thing." + code, Map.of());
+        return HouseWords.plain().sentence("thing." + code, Map.of());
     }
 
     HttpStatus status() {
