@@ -1,12 +1,12 @@
 import { useKitchen, usePeople } from "../../api/queries";
 import { Loading, Trouble } from "../../parts/states";
 import { say } from "../../words/say";
+import { Backups } from "./Backups";
 import { CalendarAddress } from "./CalendarAddress";
 import { Devices } from "./Devices";
+import { HouseUnits } from "./HouseUnits";
+import { KitchenPlace } from "./KitchenPlace";
 import { People } from "./People";
-import { Place } from "./Place";
-import { Reads } from "./Reads";
-import { Saved } from "./Saved";
 import { Stove } from "./Stove";
 import { Vessels } from "./Vessels";
 
@@ -24,14 +24,14 @@ export default function Household() {
       <h1 className="sr-only">{say("household.household")}</h1>
       <div>
         <People people={people.data} />
-        <Place kitchen={k} />
+        <KitchenPlace kitchen={k} />
         <h2 className="mt-8 text-3xl">{say("household.howNumbersAreRead")}</h2>
-        <Reads kitchen={k} />
+        <HouseUnits kitchen={k} />
       </div>
       <div>
         <Vessels vessels={k.vessels} />
         <Stove burners={k.burners} vessels={k.vessels} />
-        <Saved />
+        <Backups />
         <CalendarAddress />
       </div>
       <div className="lg:col-span-2">

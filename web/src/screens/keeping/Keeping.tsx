@@ -13,7 +13,7 @@ import type { OnDone } from "./Cup";
 import { useDrawn } from "./drawn";
 import { Fill } from "./Fill";
 import { Fridge } from "./Jars";
-import { Dark } from "./Standing";
+import { Dark } from "./LongJars";
 import { Tables } from "./Tables";
 import { Line } from "./Tins";
 import { asItIs, type Changed, isFresh, ordered, SORTS, type Sort } from "./things";

@@ -15,7 +15,7 @@ import { useWidth } from "../../parts/size";
 import { FiguresOf } from "../../parts/Why";
 import { Said } from "../../words/Said";
 import { listed, say } from "../../words/say";
-import { Shaken } from "../keeping/Standing";
+import { Shaken } from "../keeping/LongJars";
 import { Measures } from "../sheet/Measures";
 import { useAlarm } from "./alarm";
 import { useBrewClock } from "./clock";

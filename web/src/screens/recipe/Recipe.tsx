@@ -21,12 +21,12 @@ import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 import { nameOf, saidLine, usualLine } from "./doc";
 import { type Draft, draftOf, readDoc } from "./draft";
-import { Give } from "./Give";
 import { Head } from "./Head";
 import { Lines } from "./Lines";
 import { MethodLine } from "./MethodLine";
 import { linesOf, merged } from "./merged";
 import { Notes } from "./Notes";
+import { ShareRecipe } from "./ShareRecipe";
 import { Stale, Versions } from "./Versions";
 import { Written } from "./Written";
 
@@ -318,7 +318,7 @@ function Editor({
           ))}
         </div>
       </fieldset>
-      {id && <Give id={id} name={recipe.name ?? ""} />}
+      {id && <ShareRecipe id={id} name={recipe.name ?? ""} />}
       {id && (
         <div className="mt-6 max-w-xl">
           <Versions

@@ -18,10 +18,10 @@ import { formSaid } from "../../words/kinds";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 import { Drawn } from "./Drawn";
+import { FavouriteAndWords } from "./FavouriteAndWords";
 import { Identity } from "./Identity";
 import { LearnedLines } from "./LearnedLines";
 import { MeasureMode } from "./MeasureMode";
-import { Mine } from "./Mine";
 import { OneCook } from "./OneCook";
 import {
   applied,
@@ -226,7 +226,7 @@ export default function Sheet() {
                 {plan && !held && <Quiet onClick={() => setHeld(plan)}>{say("sheet.whatIf")}</Quiet>}
                 <Quiet onClick={() => setOpen("measure")}>{say("sheet.measureOneByOne")}</Quiet>
                 <Quiet onClick={() => setOpen("schools")}>{say("sheet.waysOfMaking")}</Quiet>
-                <Mine recipe={recipe.data} />
+                <FavouriteAndWords recipe={recipe.data} />
                 <Quiet onClick={() => window.print()}>{say("sheet.print")}</Quiet>
                 {plan && (
                   <Quiet onClick={() => void give(plan)}>

@@ -7,7 +7,7 @@ import { celsius } from "../../parts/say";
 import { Loading, Trouble } from "../../parts/states";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
-import { BringBack } from "../household/Saved";
+import { BringBack } from "../household/Backups";
 
 /** Whoever has no pot yet: three to begin with, and what to enter first, with what it is good for. */
 export function Welcome() {

@@ -13,7 +13,7 @@ const FORMS = [
 ];
 
 /** A recipe for a friend: a file that comes back whole, or a link that carries it. */
-export function Give({ id, name }: { id: string; name: string }) {
+export function ShareRecipe({ id, name }: { id: string; name: string }) {
   const [linked, setLinked] = useState(false);
   return (
     <section aria-labelledby="give" className="mt-8 border-hairline border-t pt-4">

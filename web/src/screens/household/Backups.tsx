@@ -31,7 +31,7 @@ function size(bytes: number): string {
 }
 
 /** How the household is kept safe: every night by itself, and in a file by hand. */
-export function Saved() {
+export function Backups() {
   const household = useHousehold();
   const h = household.data;
   if (!h && !household.error) return null;

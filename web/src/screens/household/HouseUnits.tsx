@@ -58,7 +58,7 @@ const SETS: { words: string; units: Units }[] = [
 ];
 
 /** In which units this house reads its numbers: a sentence whose words are changed where they stand, kept at once. */
-export function Reads({ kitchen }: { kitchen: KitchenResponse }) {
+export function HouseUnits({ kitchen }: { kitchen: KitchenResponse }) {
   const { mutate, error } = useKeepPlace();
   const { units } = kitchen;
   const set = (part: Units) => mutate({ version: kitchen.version, units: part });

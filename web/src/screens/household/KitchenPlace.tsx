@@ -24,7 +24,7 @@ const LIANG = [
 const named = (zone: string) => zone.split("/").reverse().join(", ").replaceAll("_", " ");
 
 /** Where it is brewed and whose spoons are meant: a sentence whose words are changed where they stand. */
-export function Place({ kitchen }: { kitchen: KitchenResponse }) {
+export function KitchenPlace({ kitchen }: { kitchen: KitchenResponse }) {
   const change = useKeepPlace();
   const it = useInPlace<KitchenResponse, PlaceRequest>(kitchen, change, (k, part) => ({
     version: k.version,

@@ -8,7 +8,7 @@ import { say } from "../../words/say";
 import { TextTyped } from "../household/inPlace";
 
 /** What the household says of a recipe for itself: whether it is a favourite, and its own words to find it by. */
-export function Mine({ recipe }: { recipe: RecipeResponse }) {
+export function FavouriteAndWords({ recipe }: { recipe: RecipeResponse }) {
   const keep = useSayOfRecipe(recipe.id);
   const wrong = wrongOf(keep.error);
   const complaint = wrong("words") ?? wrong("words[0]");
