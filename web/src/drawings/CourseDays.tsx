@@ -1,17 +1,13 @@
 import type { CourseResponse } from "../api/client";
+import { locale } from "../words/catalogue";
 import { say } from "../words/say";
 
 type DayLine = CourseResponse["days"][number];
 
-const WEEKDAYS = [
-  say("drawing.mo"),
-  say("drawing.tu"),
-  say("drawing.we"),
-  say("drawing.th"),
-  say("drawing.fr"),
-  say("drawing.sa"),
-  say("drawing.su"),
-];
+/** "Mo", "Tu": the days of a week, from its Monday on. */
+const WEEKDAYS = Array.from({ length: 7 }, (_, i) =>
+  new Date(2001, 0, 1 + i).toLocaleDateString(locale, { weekday: "short" }).slice(0, 2),
+);
 const W = 30;
 const H = 34;
 const BRIM = 6;

@@ -180,7 +180,7 @@ function Whole({
       aria-valuenow={at + 1}
       aria-valuemin={1}
       aria-valuemax={stages.length}
-      aria-valuetext={say("drawing.atOf", { at: at + 1, count: stages.length })}
+      aria-valuetext={say("drawing.stageAtOf", { at: at + 1, count: stages.length })}
       className={`pointer-events-auto absolute cursor-grab touch-none rounded-one hover:bg-ink/5 ${drag.by !== null && Math.abs(drag.by) > 4 ? "z-10 border border-ink border-dashed bg-ink/10" : ""}`}
       style={{ left: from + (drag.by ?? 0), top, width, height }}
       onKeyDown={(e) => {

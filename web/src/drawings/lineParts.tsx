@@ -110,7 +110,10 @@ function stageWords(step: StepLine): { main: string; short: string; sub?: string
     case "simmer":
       return { main: say("drawing.lowAQuietSimmer", { length }), short: say("drawing.simmer", { length }) };
     case "reduce":
-      return { main: say("drawing.boilItDownAbout", { length }), short: say("drawing.down", { length }) };
+      return {
+        main: say("drawing.boilItDownAbout", { length }),
+        short: say("drawing.reduceShort", { length }),
+      };
     case "steep":
       return {
         main: say(step.lid ? "drawing.steepCovered" : "drawing.steepOpen", { length }),

@@ -78,7 +78,7 @@ export function Alarms() {
               <span key={b.id}>
                 {i > 0 && ", "}
                 <Said
-                  of="common.ago"
+                  of="common.potMissedAgo"
                   link={
                     <Link to={whereTo(b)} className="relative underline underline-offset-4 max-sm:reach">
                       {b.name}

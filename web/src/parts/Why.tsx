@@ -116,7 +116,7 @@ function Tree({ step, depth }: { step: Workings; depth: number }) {
           type="button"
           className="min-h-9 max-sm:min-h-11 underline underline-offset-4"
           onClick={() => setOpen(true)}
-          aria-label={say("common.its", { name: step.label, parts })}
+          aria-label={say("common.figureAndItsParts", { name: step.label, parts })}
         >
           {parts}
         </button>

@@ -133,7 +133,7 @@ export function span(seconds: number): string {
   const s = Math.round(seconds);
   if (s < 60) return say("common.seconds", { seconds: s });
   const minutes = Math.round(s / 60);
-  if (minutes < 60) return say("common.min", { minutes });
+  if (minutes < 60) return say("common.minutes", { minutes });
   if (minutes >= 48 * 60) return say("common.days", { days: Math.round(minutes / 1440) });
   const rest = minutes % 60;
   return say("common.hours", { hours: Math.floor(minutes / 60), minutes: rest || false });

@@ -73,10 +73,10 @@ export function inLanes(
 
 function wordsOf(brew: BrewLine, now: Date): string {
   const name = short(brew.name);
-  if (brew.phase === "planned") return say("common.at", { name, clock: clock(brew.startAt) });
+  if (brew.phase === "planned") return say("common.potStartsAt", { name, clock: clock(brew.startAt) });
   if (!goesOn(brew) || !brew.dueAt) return name;
   const left = (Date.parse(brew.dueAt) - now.getTime()) / 1000;
-  return left > 0 ? say("common.left", { name, time: span(left) }) : say("common.due", { name });
+  return left > 0 ? say("common.potLeft", { name, time: span(left) }) : say("common.potDue", { name });
 }
 
 /** The first words of a pot's name, enough to know it by. */

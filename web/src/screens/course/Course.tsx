@@ -158,7 +158,7 @@ function Running({ id }: { id: string }) {
       </h1>
       {over ? (
         <p className="mt-2 text-lg">
-          {say("course.over", { why: c.endedWhy, day: day(noonOf(c.lastDay)) })}{" "}
+          {say("course.endedOn", { why: c.endedWhy, day: day(noonOf(c.lastDay)) })}{" "}
         </p>
       ) : (
         <Laying course={changed(c, part)} begun onChange={(more) => setPart((p) => ({ ...p, ...more }))} />

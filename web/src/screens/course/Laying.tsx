@@ -34,7 +34,7 @@ export function Laying({
   return (
     <p className="mt-3 max-w-3xl text-[1.12rem] leading-[2.2rem]">
       <Said
-        of="course.laid"
+        of="course.layingSentence"
         who={
           <Word label={say("course.whoDrinksIt")} shown={who}>
             {() => <Who course={c} onChange={onChange} />}

@@ -259,7 +259,7 @@ function Weights({ herb }: { herb: HerbResponse }) {
             <tr key={b.form + b.cut} className="border-hairline border-b align-baseline">
               <td className="py-1">
                 <Said
-                  of="herbs.1Tsp"
+                  of="herbs.spoonWeightOf"
                   form={formSaid(b.form)}
                   cut={cutSaid(b.cut)}
                   others={
@@ -397,7 +397,7 @@ function Knowing({ herb }: { herb: HerbResponse }) {
             {herb.lookAlikes.map((l) => (
               <li key={l.name}>
                 <strong>
-                  <Said of="herbs.not" name={l.name} />
+                  <Said of="herbs.lookAlikeNot" name={l.name} />
                 </strong>{" "}
                 {l.tell}
               </li>

@@ -69,13 +69,13 @@ function Form({ slug, kept, onClose }: { slug: string; kept: OwnHerbDocument; on
         />
         <NumberField
           label={say("herbs.aCupAtLeast")}
-          unit={say("herbs.g")}
+          unit={say("herbs.gramsUnit")}
           value={says.perCupG}
           onChange={(perCupG) => setSays({ ...says, perCupG })}
         />
         <NumberField
           label={say("herbs.atMost")}
-          unit={say("herbs.g")}
+          unit={say("herbs.gramsUnit")}
           value={says.perCupToG}
           onChange={(perCupToG) => setSays({ ...says, perCupToG })}
         />

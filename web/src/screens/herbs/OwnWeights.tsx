@@ -77,7 +77,7 @@ function Form({
           <NumberField
             quiet
             label={say("herbs.gramsOfATeaspoonWeight", { number: i + 1 })}
-            unit={say("herbs.g")}
+            unit={say("herbs.gramsUnit")}
             value={w.gPerTsp}
             onChange={(gPerTsp) => change(i, { gPerTsp })}
           />

@@ -19,7 +19,7 @@ export function UsualDose({ herb }: { herb: HerbResponse }) {
   const { low, high } = dose.perCupG;
   const most = Math.max(high, ...cups.map((c) => c.perCupG)) * BEYOND;
   const x = (g: number) => (g / most) * WIDTH;
-  const said = cups.map((c) => say("herbs.aCup", { name: c.name, weight: grams(c.perCupG) }));
+  const said = cups.map((c) => say("herbs.perCupOf", { name: c.name, weight: grams(c.perCupG) }));
   return (
     <figure className="mt-2 max-w-full">
       <svg

@@ -26,8 +26,8 @@ export function heldSaid(h: Held): string {
 /** "1.2 MB". */
 function size(bytes: number): string {
   return bytes < 1e6
-    ? say("household.kb", { size: Math.max(1, Math.round(bytes / 1e3)) })
-    : say("household.mb", { size: (bytes / 1e6).toFixed(1) });
+    ? say("household.kilobytes", { size: Math.max(1, Math.round(bytes / 1e3)) })
+    : say("household.megabytes", { size: (bytes / 1e6).toFixed(1) });
 }
 
 /** How the household is kept safe: every night by itself, and in a file by hand. */

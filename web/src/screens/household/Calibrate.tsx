@@ -114,7 +114,11 @@ export function Calibrate({
                 }
                 was={
                   <span className="text-muted">
-                    {say("household.was", { low: burner.lowW, medium: burner.mediumW, high: burner.highW })}
+                    {say("household.wattsBefore", {
+                      low: burner.lowW,
+                      medium: burner.mediumW,
+                      high: burner.highW,
+                    })}
                   </span>
                 }
               />
@@ -144,7 +148,7 @@ function Clock({
   useNow(500);
   return (
     <>
-      <NumberField label={label} unit={say("household.s")} value={seconds} onChange={onSeconds} />
+      <NumberField label={label} unit={say("household.secondsUnit")} value={seconds} onChange={onSeconds} />
       <div className="self-end">
         {since === null ? (
           <Secondary onClick={() => setSince(Date.now())}>{say("household.startTheClock")}</Secondary>

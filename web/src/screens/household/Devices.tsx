@@ -136,7 +136,7 @@ function OneDevice({ device, self }: { device: Device; self: boolean }) {
     <div className="flex flex-wrap items-baseline justify-between gap-x-5">
       <span>
         <Said
-          of="household.aS"
+          of="household.deviceSentence"
           name={
             <NameWord label={say("household.nameOf", { name: it.shown.name })} name={it.shown.name} it={it} />
           }
@@ -194,7 +194,7 @@ function Happened() {
             {moment(l.at, new Date(presentMs()))}: {l.device ? `${l.device}, ` : ""}
             {WORDS[l.what] ?? l.what}{" "}
             <span className="text-muted">
-              <Said of="household.from" address={l.address} />
+              <Said of="household.fromAddress" address={l.address} />
             </span>
           </li>
         ))}

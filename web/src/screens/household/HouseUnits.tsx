@@ -8,8 +8,8 @@ import { say } from "../../words/say";
 type Units = NonNullable<PlaceRequest["units"]>;
 
 const TEMPERATURES = [
-  { value: "celsius", label: say("household.c"), gloss: say("household.waterBoilsAt100") },
-  { value: "fahrenheit", label: say("household.f"), gloss: say("household.waterBoilsAt212") },
+  { value: "celsius", label: say("household.celsius"), gloss: say("household.waterBoilsAt100") },
+  { value: "fahrenheit", label: say("household.fahrenheit"), gloss: say("household.waterBoilsAt212") },
 ];
 const WEIGHTS = [
   { value: "grams", label: say("household.grams") },

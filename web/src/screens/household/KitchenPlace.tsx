@@ -8,16 +8,16 @@ import { say } from "../../words/say";
 import { NumberWord, useInPlace } from "./inPlace";
 
 const SYSTEMS = [
-  { value: "us", label: say("household.us"), gloss: say("household.tsp49Cup237") },
+  { value: "us", label: say("household.measuresUs"), gloss: say("household.tsp49Cup237") },
   { value: "metric", label: say("household.metric"), gloss: say("household.tsp5Cup250Ml") },
   { value: "au", label: say("household.australian"), gloss: say("household.tbsp20Cup250Ml") },
   { value: "imperial", label: say("household.imperial"), gloss: say("household.cup284Ml") },
 ];
 const LIANG = [
-  { value: "3", label: say("household.3G"), gloss: say("household.asTodaysClinicsWeighIt") },
-  { value: "15.625", label: say("household.156G"), gloss: say("household.aReadingOfOldBooks") },
-  { value: "37.5", label: say("household.375G"), gloss: say("household.asInTaiwan") },
-  { value: "50", label: say("household.50G"), gloss: say("household.asOnMarketsToday") },
+  { value: "3", label: say("household.liang3"), gloss: say("household.asTodaysClinicsWeighIt") },
+  { value: "15.625", label: say("household.liang156"), gloss: say("household.aReadingOfOldBooks") },
+  { value: "37.5", label: say("household.liang375"), gloss: say("household.asInTaiwan") },
+  { value: "50", label: say("household.liang50"), gloss: say("household.asOnMarketsToday") },
 ];
 
 /** "Europe/Oslo" is "Oslo, Europe". */
@@ -78,7 +78,7 @@ export function KitchenPlace({ kitchen }: { kitchen: KitchenResponse }) {
               label={say("household.kettle")}
               shown={`${k.kettleW} W`}
               value={k.kettleW}
-              unit={say("household.w")}
+              unit={say("household.wattsUnit")}
               field="kettleW"
               wrong={it.wrong}
               onKeep={(kettleW, close) => it.keep({ kettleW }, close)}

@@ -52,7 +52,7 @@ export function Stove({ burners, vessels }: { burners: BurnerResponse[]; vessels
                 key={part}
                 className="w-24"
                 label={words}
-                unit={say("household.w")}
+                unit={say("household.wattsUnit")}
                 value={draft[part] ?? undefined}
                 wrong={wrong(part)}
                 onChange={(w) => set({ [part]: w })}
@@ -96,7 +96,7 @@ function OneBurner({ burner, vessels }: { burner: BurnerResponse; vessels: Vesse
                 label={say("household.flameOf", { words, name: b.name })}
                 shown={`${Math.round(b[part])} W`}
                 value={b[part]}
-                unit={say("household.w")}
+                unit={say("household.wattsUnit")}
                 field={part}
                 wrong={it.wrong}
                 onKeep={(w, close) => it.keep({ [part]: w }, close)}

@@ -136,7 +136,7 @@ function Planned({ jar, onDone }: { jar: JarResponse; onDone: OnDone }) {
                       workings={workings.warmingMin}
                       className="text-ink"
                     >
-                      <Said of="keeping.min" warmingMin={warmingMin.toFixed(1)} />
+                      <Said of="keeping.minutes" warmingMin={warmingMin.toFixed(1)} />
                     </Why>
                   }
                 />

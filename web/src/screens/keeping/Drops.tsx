@@ -23,7 +23,7 @@ export function Drops({ jar, drops, onDone }: { jar: JarResponse; drops: DropsLi
           }
           aDose={
             <Why what={say("keeping.aDose")} workings={why.doseMl}>
-              <Said of="keeping.ml" doseMl={drops.doseMl.toFixed(1)} />
+              <Said of="keeping.doseMl" doseMl={drops.doseMl.toFixed(1)} />
             </Why>
           }
           byTheSpoon={

@@ -41,7 +41,7 @@ export function Fill() {
         <SelectField label={say("keeping.form")} value={form} options={FORMS} onChange={setForm} />
         <NumberField
           label={say("keeping.howMuchIfKnown")}
-          unit={say("keeping.g")}
+          unit={say("keeping.gramsUnit")}
           value={grams}
           onChange={setGrams}
         />

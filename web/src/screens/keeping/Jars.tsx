@@ -253,7 +253,7 @@ function OneJar({
             age.care && (
               <span className="font-semibold text-amber-text">
                 {" "}
-                <Said of="keeping.itIs" ageWords={ageWords(jar)} />
+                <Said of="keeping.itIsAge" ageWords={ageWords(jar)} />
               </span>
             )
           }

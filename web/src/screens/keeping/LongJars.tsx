@@ -51,7 +51,7 @@ export function Dark({
                 {j.name}
               </Link>
               <p className="text-muted text-sm">
-                <Said of="keeping.in" menstruum={j.menstruum} />
+                <Said of="keeping.inMenstruum" menstruum={j.menstruum} />
               </p>
               <Shaken brewId={j.id} shaking={j.shaking} now={now} onDone={onDone} />
               <p className="mt-1 text-sm">

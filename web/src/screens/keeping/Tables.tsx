@@ -28,7 +28,7 @@ export function Tables({ tins, jars }: { tins: Tin[]; jars: JarResponse[] }) {
         {tins.length + jars.length > 0 && (
           <span>
             <Said
-              of="keeping.on"
+              of="keeping.labelsOnPaper"
               link={
                 <a
                   href={`/api/labels.pdf?paper=${paper}&everything=true`}

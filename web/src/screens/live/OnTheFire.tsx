@@ -163,10 +163,12 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
         <Link to="/" className="relative max-sm:reach whitespace-nowrap">
           {say("live.today")}
         </Link>
-        <span className="truncate">{say("live.pot", { name: brew.name, cups: plan.cups, whom: "" })}</span>
+        <span className="truncate">
+          {say("live.potAndCups", { name: brew.name, cups: plan.cups, whom: "" })}
+        </span>
       </p>
       <p className="font-semibold max-md:hidden">
-        {say("live.pot", {
+        {say("live.potAndCups", {
           name: brew.name,
           cups: plan.cups,
           whom: forWhom(brew.drinkerName, plan.others, plan.cupMl),

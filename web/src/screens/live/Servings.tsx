@@ -31,7 +31,7 @@ export function Servings({ brew }: { brew: BrewResponse }) {
     <section aria-label={say("live.servings")} className="mt-4">
       <p>
         <Glossed
-          text={`${say("live.left", {
+          text={`${say("live.whatIsLeft", {
             poured: brew.pouredMl > 0 && millilitres(brew.pouredMl),
             left: some && millilitres(brew.leftMl),
             where: brew.jar ? (tincture ? "bottle" : "jar") : brew.pouredMl > 0 ? "left" : "pot",

@@ -39,7 +39,7 @@ export default function Notebook() {
         </div>
         <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 max-sm:w-full">
           <label className="flex items-baseline gap-2">
-            <span className="text-muted">{say("notebook.of")}</span>
+            <span className="text-muted">{say("notebook.ofDrinker")}</span>
             <select
               value={drinker}
               onChange={(e) => set("who", e.target.value)}
@@ -195,7 +195,7 @@ function Line({
             {e.name}
           </span>
           <span className="block text-muted text-sm">
-            {say("notebook.when", {
+            {say("notebook.brewedWhen", {
               day: day(e.brewedAt),
               clock: clock(e.brewedAt),
               cups: e.cups,

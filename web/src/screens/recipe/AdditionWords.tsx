@@ -185,7 +185,7 @@ export function AdditionWords({
         {(a.or ?? []).map((o) => (
           <span key={o.herb} className="text-muted">
             ,{" "}
-            {say("recipe.or", {
+            {say("recipe.orHerb", {
               amount: amountWords(o),
               herb: herbs.find((h) => h.slug === o.herb)?.named ?? o.herb,
             })}

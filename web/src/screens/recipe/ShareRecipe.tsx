@@ -24,7 +24,7 @@ export function ShareRecipe({ id, name }: { id: string; name: string }) {
       <p className="mt-2 flex flex-wrap gap-3">
         {FORMS.map((f) => (
           <Download key={f.as} href={`/api/recipes/${id}/file?as=${f.as}`} title={f.gloss}>
-            <Said of="recipe.as" name={f.label} />
+            <Said of="recipe.giveAs" name={f.label} />
           </Download>
         ))}
         {!linked && <Secondary onClick={() => setLinked(true)}>{say("recipe.asALink")}</Secondary>}

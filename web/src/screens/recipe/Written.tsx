@@ -117,7 +117,9 @@ function Several({
             className="flex flex-wrap items-center justify-between gap-x-4 border-hairline border-b py-1"
           >
             <span>
-              <span className="font-semibold">{w.recipe.name || say("recipe.the", { number: i + 1 })}</span>
+              <span className="font-semibold">
+                {w.recipe.name || say("recipe.numbered", { number: i + 1 })}
+              </span>
               <span className="block text-muted text-sm">
                 {(w.recipe.additions ?? []).map((a) => a.herb).join(", ") || say("recipe.noHerbWasRead")}
               </span>
@@ -127,7 +129,9 @@ function Several({
                 {asks(w) > 0 ? say("recipe.open", { questions: asks(w) }) : say("recipe.nothingIsOpen")}
               </span>
               <Secondary
-                label={say("recipe.lookAt", { name: w.recipe.name || say("recipe.the", { number: i + 1 }) })}
+                label={say("recipe.lookAt", {
+                  name: w.recipe.name || say("recipe.numbered", { number: i + 1 }),
+                })}
                 onClick={() => onLook(w)}
               >
                 {say("recipe.lookAtIt")}

@@ -94,7 +94,9 @@ export function Drinkers({ order, plan, people, onChange }: DrinkersProps) {
           <Word
             label={say("sheet.prescribedBy")}
             shown={
-              order.prescribedBy ? say("sheet.by", { prescribedBy: order.prescribedBy }) : say("sheet.byWhom")
+              order.prescribedBy
+                ? say("sheet.prescribedByName", { prescribedBy: order.prescribedBy })
+                : say("sheet.byWhom")
             }
           >
             {() => (

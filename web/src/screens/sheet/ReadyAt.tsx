@@ -12,7 +12,7 @@ export function momentAt(at: string): string {
   const then = nextAt(at, present());
   const days = daysFrom(present(), then);
   return days === 0
-    ? say("sheet.at", { clock: clock(then) })
+    ? say("sheet.atClock", { clock: clock(then) })
     : days === 1
       ? say("sheet.tomorrowAt", { clock: clock(then) })
       : moment(then, present());

@@ -68,7 +68,7 @@ function Day({ of: d }: { of: WeekResponse["days"][number] }) {
         {d.pots.map((p) => (
           <li key={p.brewId}>
             <Said
-              of="week.at"
+              of="week.potAt"
               link={
                 <Link to={`/brew/${p.brewId}`} className="underline underline-offset-4">
                   {p.name}
