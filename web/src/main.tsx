@@ -11,6 +11,7 @@ import { Empty, Trouble } from "./parts/states";
 import { Today } from "./screens/today/Today";
 import { say } from "./words/say";
 import "./style.css";
+import { language } from "./words/catalogue";
 
 const Choose = lazy(() => import("./screens/choose/Choose"));
 const Recipe = lazy(() => import("./screens/recipe/Recipe"));
@@ -74,6 +75,7 @@ const router = createBrowserRouter([
 // A paired device is told the token for its changes once, before it makes any.
 if (beyondHere()) void api.me().catch(() => {});
 
+document.documentElement.lang = language;
 const root = document.getElementById("root");
 if (root) {
   createRoot(root).render(
