@@ -164,7 +164,9 @@ const TECHNICAL =
 function readable(node: ts.Node): boolean {
   if (ts.isJsxText(node)) return LETTERS.test(node.text);
   if (ts.isStringLiteral(node) && ts.isJsxAttribute(node.parent))
-    return READ.test(node.parent.name.getText()) && LETTERS.test(node.text);
+    return READ.test(node.parent.name.getText())
+      ? LETTERS.test(node.text)
+      : WORDS.test(node.text) && !TECHNICAL.test(node.text);
   if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node))
     return WORDS.test(node.text) && !TECHNICAL.test(node.text);
   if (ts.isTemplateExpression(node)) {

@@ -407,10 +407,10 @@ function Knowing({ herb }: { herb: HerbResponse }) {
       )}
       <StandIns
         title={say("herbs.canBeReplacedBy")}
-        of="gram"
+        each="herbs.gForEachGram"
         herbs={herb.substitutes.map((s) => ({ ...s, common: s.herb.replaceAll("-", " ") }))}
       />
-      <StandIns title={say("herbs.canStandInFor")} of="gram of it" herbs={herb.standsInFor} />
+      <StandIns title={say("herbs.canStandInFor")} each="herbs.gForEachGramOfIt" herbs={herb.standsInFor} />
       {herb.keepsMonths != null && (
         <p className="mt-4">
           <Said
@@ -448,11 +448,11 @@ function HowWellKnown({ herb }: { herb: HerbResponse }) {
 /** Herbs that take each other's place, with the amount and what changes. */
 function StandIns({
   title,
-  of,
+  each,
   herbs,
 }: {
   title: string;
-  of: string;
+  each: "herbs.gForEachGram" | "herbs.gForEachGramOfIt";
   herbs: { herb: string; common: string; ratio: number; change: string }[];
 }) {
   if (herbs.length === 0) return null;
@@ -463,14 +463,13 @@ function StandIns({
         {herbs.map((s) => (
           <li key={s.herb}>
             <Said
-              of="herbs.gForEach"
+              of={each}
               link={
                 <Link to={`/herbs/${s.herb}`} className="relative max-sm:reach underline underline-offset-4">
                   {s.common}
                 </Link>
               }
               ratio={s.ratio}
-              unit={of}
               change={s.change}
             />
           </li>

@@ -62,7 +62,6 @@ final class Catalogue {
         return numbers;
     }
 
-    /** @throws IllegalStateException when no catalogue of that language ships */
     /** Whether words of a language ship: a file of its code. */
     static boolean ships(String language) {
         return language.matches("[a-z]{2,3}") && Catalogue.class.getResource(path(language)) != null;
@@ -72,6 +71,7 @@ final class Catalogue {
         return "/embercup/words/" + language + ".properties";
     }
 
+    /** @throws IllegalStateException when no catalogue of that language ships */
     static Catalogue shipped(String language) {
         String path = path(language);
         try (InputStream in = Catalogue.class.getResourceAsStream(path)) {

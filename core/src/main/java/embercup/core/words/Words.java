@@ -89,7 +89,7 @@ public final class Words {
     public static Words best(List<Locale.LanguageRange> asked) {
         return ofLanguage(asked.stream()
                 .map(range -> range.getRange().split("-")[0])
-                .filter(Catalogue::ships)
+                .filter(language -> READY.containsKey(language) || Catalogue.ships(language))
                 .findFirst()
                 .orElse(FALLBACK));
     }

@@ -34,12 +34,12 @@ public class HouseWords implements LocaleContextResolver {
 
     /** The words for whoever is answered now; in the core's own units outside of any answer. */
     public static Words words() {
-        return LocaleContextHolder.getLocaleContext() instanceof House house ? house.words() : Words.best(List.of());
+        return LocaleContextHolder.getLocaleContext() instanceof House house ? house.words() : plain();
     }
 
     /** The reader's language in the core's own units: for what is said also when the household cannot be read. */
     public static Words plain() {
-        return LocaleContextHolder.getLocaleContext() instanceof House house ? house.language : Words.best(List.of());
+        return LocaleContextHolder.getLocaleContext() instanceof House house ? house.language() : Words.best(List.of());
     }
 
     /** The household's units were read along with something else: this answer's first word need not ask for them. */
@@ -52,7 +52,7 @@ public class HouseWords implements LocaleContextResolver {
     /** Does something that says words and answers no request: it tells listeners. */
     public void saying(Runnable something) {
         LocaleContext before = LocaleContextHolder.getLocaleContext();
-        LocaleContextHolder.setLocaleContext(new House(List.of()));
+        LocaleContextHolder.setLocaleContext(new House(null));
         try {
             something.run();
         } finally {
@@ -62,7 +62,7 @@ public class HouseWords implements LocaleContextResolver {
 
     @Override
     public LocaleContext resolveLocaleContext(HttpServletRequest request) {
-        return new House(asked(request));
+        return new House(request.getHeader(HttpHeaders.ACCEPT_LANGUAGE));
     }
 
     @Override
@@ -71,9 +71,8 @@ public class HouseWords implements LocaleContextResolver {
         throw new UnsupportedOperationException("the household is changed, not the request");
     }
 
-    /** The languages that the reader asks for, the dearest first; none for a header that cannot be read. */
-    private static List<Locale.LanguageRange> asked(HttpServletRequest request) {
-        String header = request.getHeader(HttpHeaders.ACCEPT_LANGUAGE);
+    /** The languages that a reader asks for, the dearest first; none for a header that cannot be read. */
+    private static List<Locale.LanguageRange> ranges(@Nullable String header) {
         try {
             return header == null ? List.of() : Locale.LanguageRange.parse(header);
         } catch (IllegalArgumentException e) {
@@ -84,11 +83,19 @@ public class HouseWords implements LocaleContextResolver {
     /** One answer's words, the same from its first to its last. */
     private final class House implements LocaleContext {
 
-        private final Words language;
+        private final @Nullable String asked;
+        private @Nullable Words language;
         private @Nullable Words words;
 
-        House(List<Locale.LanguageRange> asked) {
-            language = Words.best(asked);
+        /** @param asked as the header says it; read when the first word is said, as most answers say none */
+        House(@Nullable String asked) {
+            this.asked = asked;
+        }
+
+        Words language() {
+            Words known = language == null ? Words.best(ranges(asked)) : language;
+            language = known;
+            return known;
         }
 
         Words words() {
@@ -98,7 +105,8 @@ public class HouseWords implements LocaleContextResolver {
         /** Words that were said already stay as they were. */
         Words in(HouseUnits units) {
             Words now = words == null
-                    ? ready.computeIfAbsent(new Spoken(language.locale(), units), s -> language.in(units))
+                    ? ready.computeIfAbsent(new Spoken(language().locale(), units), s -> language()
+                            .in(units))
                     : words;
             words = now;
             return now;
@@ -106,7 +114,7 @@ public class HouseWords implements LocaleContextResolver {
 
         @Override
         public Locale getLocale() {
-            return language.locale();
+            return language().locale();
         }
     }
 }
