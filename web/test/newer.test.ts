@@ -24,4 +24,15 @@ describe("two answers of one brew that race each other", () => {
     expect(newer(undefined, whole)).toBe(whole);
     vi.unstubAllGlobals();
   });
+
+  it("a page that knows less than a beat says asks again, one that knows it all does not", async () => {
+    const { catchUp, queryClient } = await import("../src/api/queries");
+    const { keys } = await import("../src/api/keys");
+    const stale = () => queryClient.getQueryState(keys.brew("b"))?.isInvalidated;
+    queryClient.setQueryData(keys.brew("b"), { id: "b", state: 4 });
+    catchUp("b", 4);
+    expect(stale()).toBe(false);
+    catchUp("b", 5);
+    expect(stale()).toBe(true);
+  });
 });

@@ -204,6 +204,12 @@ export function keepNewer(brew: BrewResponse) {
   queryClient.setQueryData<BrewResponse>(keys.brew(brew.id), (before) => newer(before, brew));
 }
 
+/** Asks for a brew again when more has happened to it than is known here: a word was lost on its way. */
+export function catchUp(brewId: string, happened: number) {
+  const known = queryClient.getQueryData<BrewResponse>(keys.brew(brewId));
+  if (known && known.state < happened) void queryClient.invalidateQueries({ queryKey: keys.brew(brewId) });
+}
+
 /** The one that knows more events; of the same events the later answer. */
 export function newer(before: BrewResponse | undefined, brew: BrewResponse): BrewResponse {
   if (!before || brew.state > before.state) return brew;

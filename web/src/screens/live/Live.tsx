@@ -3,7 +3,7 @@ import type { BrewResponse } from "../../api/client";
 import { useListen } from "../../api/listen";
 import { confirm } from "../../api/outbox";
 import { present } from "../../api/present";
-import { keepNewer, useBrew, useRecipe } from "../../api/queries";
+import { catchUp, keepNewer, useBrew, useRecipe } from "../../api/queries";
 import { FireLine } from "../../drawings/FireLine";
 import { ofPlan } from "../../drawings/lineProps";
 import { VesselDrawing } from "../../drawings/Vessel";
@@ -27,7 +27,7 @@ export default function Live() {
   const brew = useBrew(id);
   const lostSince = useListen(`/api/brews/${id}/stream`, {
     brew: (data) => keepNewer(JSON.parse(data)),
-    beat: () => {},
+    beat: (data) => catchUp(id, JSON.parse(data).state),
   });
   if (brew.isPending) return <Loading what={say("live.theBrew")} />;
   if (brew.error)

@@ -115,4 +115,19 @@ class StreamsTest {
             }
         }
     }
+
+    @Test
+    void aBeatSaysHowMuchHasHappenedSoThatAPageThatMissedSomethingAsks() throws IOException {
+        try (Socket page = listen()) {
+            BufferedReader in = reader(page);
+            hears(in, "event:brew");
+            RunningServer.post(
+                    "/api/brews/" + brew + "/events",
+                    "{\"id\":\"%s\",\"kind\":\"turned\",\"turn\":\"lid-on\"}".formatted(UUID.randomUUID()));
+            long happened =
+                    RunningServer.get("/api/brews/" + brew).body().get("state").asLong();
+            hears(in, "event:beat");
+            assertThat(in.readLine()).isEqualTo("data:{\"state\":" + happened + "}");
+        }
+    }
 }

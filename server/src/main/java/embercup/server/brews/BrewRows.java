@@ -21,6 +21,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -275,6 +276,12 @@ class BrewRows {
             }
         }
         return new Folded(plan, LiveBrew.fold(plan, all), BrewEvent.standing(all), all.size());
+    }
+
+    /** How many events brews have; one without any is not there. */
+    Map<UUID, Long> happened(Collection<UUID> ids) {
+        return events.happened(ids).stream()
+                .collect(Collectors.toMap(EventRepository.Happened::getBrewId, EventRepository.Happened::getEvents));
     }
 
     /** The lines of a list in its order; what happened to all of them is asked for at once. */

@@ -9,6 +9,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.postgresql.PGConnection;
@@ -24,7 +25,8 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Tells every open page of a brew that it changed, whichever server recorded the change: the word goes round through
- * PostgreSQL's LISTEN and NOTIFY. A lost word is caught up by the page, which asks again when it reconnects.
+ * PostgreSQL's LISTEN and NOTIFY. A lost word is caught up by the page, which asks again when it reconnects, and when a beat tells it
+ * that it knows less than has happened.
  */
 @Component
 class BrewStreams implements DisposableBean {
@@ -32,7 +34,8 @@ class BrewStreams implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(BrewStreams.class);
     private static final String CHANNEL = "brew_changed";
     private static final int READERS = 4;
-    private static final int WAIT_MS = 8_000;
+    private static final int WAIT_MS = 4_000;
+    private static final long BEAT_NS = 8_000_000_000L;
     private static final int PAUSE_MS = 1_000;
 
     private final Map<UUID, Set<StreamSubscribers.Listener>> listeners = new ConcurrentHashMap<>();
@@ -79,11 +82,20 @@ class BrewStreams implements DisposableBean {
         boolean running = brews.running(brewId);
         listen();
         StreamSubscribers.Listener listener = subscribers.admit(running, gone -> leave(brewId, gone));
-        listeners.computeIfAbsent(brewId, id -> ConcurrentHashMap.newKeySet()).add(listener);
+        join(brewId, listener);
         // Read only now: what is confirmed before is in it, what is confirmed after is told to a listener that is
         // there.
         tell(brewId, Set.of(listener));
         return listener.emitter();
+    }
+
+    /** In one step, as {@link #leave} takes away what nobody is left in. */
+    private void join(UUID brewId, StreamSubscribers.Listener listener) {
+        listeners.compute(brewId, (id, before) -> {
+            Set<StreamSubscribers.Listener> all = before == null ? ConcurrentHashMap.newKeySet() : before;
+            all.add(listener);
+            return all;
+        });
     }
 
     private void leave(UUID brewId, StreamSubscribers.Listener listener) {
@@ -119,10 +131,15 @@ class BrewStreams implements DisposableBean {
                 statement.execute("listen " + StreamSubscribers.DEVICE_GONE);
                 PGConnection postgres = connection.unwrap(PGConnection.class);
                 tellAll();
+                long beaten = System.nanoTime();
                 while (open) {
                     var words = postgres.getNotifications(WAIT_MS);
-                    if (words == null || words.length == 0) {
+                    // Also while there is much to tell of other brews.
+                    if (System.nanoTime() - beaten >= BEAT_NS) {
                         beat();
+                        beaten = System.nanoTime();
+                    }
+                    if (words == null) {
                         continue;
                     }
                     for (var word : words) {
@@ -178,22 +195,34 @@ class BrewStreams implements DisposableBean {
         if (to == null) {
             return;
         }
+        AtomicBoolean told = new AtomicBoolean();
         try {
             words.saying(() -> {
                 // Written once: a state is as long as its curve.
                 String now = json.writeValueAsString(brews.get(brewId));
                 to.forEach(l -> subscribers.tell(l, "brew", now));
+                told.set(true);
             });
         } catch (RuntimeException e) {
-            // They ask again by themselves, and hear then what is wrong.
             LOG.debug("A brew could not be read for those who listen", e);
-            to.forEach(subscribers::dismiss);
+        } finally {
+            // Whatever went wrong: they ask again by themselves, and hear then what it is.
+            if (!told.get()) {
+                to.forEach(subscribers::dismiss);
+            }
         }
     }
 
-    /** A word now and then, so that a page knows that it still hears, and one that went away is noticed. */
+    /**
+     * A word now and then, so that a page knows that it still hears, and one that went away is noticed. It says how much has happened
+     * to the brew: a page that knows less has missed something and asks.
+     */
     private void beat() {
-        listeners.values().forEach(all -> all.forEach(subscribers::beat));
+        Map<UUID, Long> happened = brews.happened(listeners.keySet());
+        listeners.forEach((brewId, all) -> {
+            Map<String, Long> state = Map.of("state", happened.getOrDefault(brewId, 0L));
+            all.forEach(l -> subscribers.beat(l, state));
+        });
     }
 
     @Override

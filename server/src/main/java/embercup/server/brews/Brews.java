@@ -20,6 +20,7 @@ import embercup.server.platform.RefusedException;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -330,6 +331,12 @@ public class Brews {
         return brews.phase(id)
                 .orElseThrow(() -> RefusedException.notFound("brew", id))
                 .equals(Fields.code(LiveBrew.Phase.RUNNING));
+    }
+
+    /** How many events brews have, as {@link BrewResponse} says it; a brew without any, or that is gone, is not there. */
+    @Transactional(readOnly = true)
+    Map<UUID, Long> happened(Collection<UUID> ids) {
+        return rows.happened(ids);
     }
 
     /** What the simulated kitchen of a brew reads now. */

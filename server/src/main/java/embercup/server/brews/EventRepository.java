@@ -13,6 +13,17 @@ interface EventRepository extends JpaRepository<EventEntity, UUID> {
 
     List<EventEntity> findAllByBrewIdInOrderByPosition(Collection<UUID> brewIds);
 
+    /** How many events a brew has. */
+    interface Happened {
+        UUID getBrewId();
+
+        long getEvents();
+    }
+
+    @Query(
+            "select e.brewId as brewId, count(e) as events from EventEntity e where e.brewId in :brewIds group by e.brewId")
+    List<Happened> happened(Collection<UUID> brewIds);
+
     boolean existsByBrewIdAndKind(UUID brewId, String kind);
 
     /** What one person drank of a brew was drunk by another. */

@@ -113,10 +113,10 @@ public class StreamSubscribers implements DisposableBean {
         }
     }
 
-    /** Lets a page know that it still hears, unless something else is on its way. */
-    public void beat(Listener listener) {
+    /** Lets a page know that it still hears, and how far what it listens to has come, unless something else is on its way. */
+    public void beat(Listener listener, Object state) {
         if (!listener.gone
-                && listener.next.compareAndSet(null, Map.entry("beat", Map.of()))
+                && listener.next.compareAndSet(null, Map.entry("beat", state))
                 && listener.sending.compareAndSet(false, true)) {
             senders.execute(() -> send(listener));
         }
