@@ -29,6 +29,7 @@ export const FILL_CM = { low: 0.5, high: 30 };
 export const FLAME_MIN = { low: 0.1, high: 1440 };
 export const HEAT_C = { low: 20, high: 105 };
 export const HERB_G = { low: 0, high: 5000 };
+export const HOLD_C = { low: 40, high: 98 };
 export const INSTEAD = { low: 0, high: 6 };
 export const KEEPS_DAYS = { low: 0.25, high: 3650 };
 export const KETTLE_W = { low: 300, high: 4000 };

@@ -38,6 +38,17 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "degrees": true,
+    "flame": "low",
+    "heats": true,
+    "infuses": true,
+    "kind": "hold",
+    "lid": true,
+    "minutes": 20,
+    "toC": 85,
+    "worked": false
+  },
+  {
     "degrees": false,
     "flame": "medium",
     "heats": true,

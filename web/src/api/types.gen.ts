@@ -2080,7 +2080,7 @@ export interface components {
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "boil" | "heat" | "reduce" | "simmer";
+            kind: "boil" | "heat" | "hold" | "reduce" | "simmer";
             label: string;
             lid: boolean;
             /** Format: double */
@@ -3163,7 +3163,7 @@ export interface components {
             /** @enum {string} */
             flame?: "low" | "medium" | "high";
             /** @enum {string} */
-            kind?: "heat" | "pour" | "boil" | "simmer" | "reduce" | "steep" | "macerate" | "rest" | "cool" | "strain" | "refill" | "combine" | "finish" | "stir" | "shake" | "blend";
+            kind?: "heat" | "pour" | "boil" | "simmer" | "hold" | "reduce" | "steep" | "macerate" | "rest" | "cool" | "strain" | "refill" | "combine" | "finish" | "stir" | "shake" | "blend";
             lid?: boolean;
             /**
              * Format: double

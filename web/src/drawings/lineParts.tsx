@@ -109,6 +109,8 @@ function stageWords(step: StepLine): { main: string; short: string; sub?: string
       return { main: say("drawing.rollingBoil", { length }), short: say("drawing.boil", { length }) };
     case "simmer":
       return { main: say("drawing.lowAQuietSimmer", { length }), short: say("drawing.simmer", { length }) };
+    case "hold":
+      return { main: say("drawing.keptHot", { length }), short: say("drawing.kept", { length }) };
     case "reduce":
       return {
         main: say("drawing.boilItDownAbout", { length }),

@@ -107,6 +107,8 @@ export function stageWords(s: StageDocument): string {
       return say("recipe.ofFreshWaterOnThe", { amount: millilitres(s.toMl ?? 0) });
     case "cool":
       return say("recipe.coolTo", { temperature: celsius(s.toC ?? traitsOf(s.kind)?.toC ?? 0) });
+    case "hold":
+      return say("recipe.keepAt", { temperature: celsius(s.toC ?? traitsOf(s.kind)?.toC ?? 0), time });
     case "macerate":
       return say("recipe.standCold", { time, place: s.place });
     case "steep":

@@ -151,6 +151,20 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     }
 
     @Override
+    public Boolean hold(Stage.Hold stage) {
+        double target = Holding.belowTheBoilC(stage, pot.boilingC);
+        if (pot.tempC < target - NEARLY_BOILING_K) {
+            heatS = pot.heat(target, Flame.HIGH, true, measuredHeat());
+        }
+        pot.holdAt(
+                target,
+                proper(stage.minutes() * 60),
+                stage.lid(),
+                setup.extraction().speeds().simmer());
+        return false;
+    }
+
+    @Override
     public Boolean reduce(Stage.Reduce stage) {
         toTheBoil(NEARLY_BOILING_K);
         double target = stage.toMl() * setup.volumeScale() + pot.bed.keptMl(pressedLater());

@@ -3,6 +3,7 @@ package embercup.core.brew;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Vessel;
 import embercup.core.recipe.Flame;
+import embercup.core.recipe.Stage;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -17,6 +18,8 @@ public record Holding(double endC, Optional<Flame> would, boolean lidWould) {
 
     /** A simmer is this near to the boil, K. */
     private static final double SIMMERS_K = 4;
+    /** Nearer to the boil bubbles rise (common practice, no source), K. */
+    private static final double QUIET_K = 2;
 
     /** Empty when it holds. @param waterMl water over the flame, mL */
     public static Optional<Holding> failing(BrewSetup setup, double waterMl, Flame flame, boolean lid) {
@@ -29,6 +32,19 @@ public record Holding(double endC, Optional<Flame> would, boolean lidWould) {
                         .filter(f -> holds(setup, waterMl, f, lid))
                         .findFirst(),
                 !lid && holds(setup, waterMl, flame, true)));
+    }
+
+    /** How warm a stage is kept where water boils at {@code boilingC}: never nearer to the boil than where it still stands quiet, °C. */
+    public static double belowTheBoilC(Stage.Hold stage, double boilingC) {
+        return Math.min(stage.toC(), boilingC - QUIET_K);
+    }
+
+    /** Power that keeps a liquor at a temperature below the boil, W. @param waterMl water over the flame, mL */
+    public static double watts(BrewSetup setup, double waterMl, Stage.Hold stage) {
+        return Losses.watts(
+                new Losses.State(setup.vessel(), waterMl, stage.lid(), true),
+                Air.of(setup.kitchen()),
+                belowTheBoilC(stage, setup.kitchen().boilingC()));
     }
 
     private static boolean holds(BrewSetup setup, double waterMl, Flame flame, boolean lid) {

@@ -202,6 +202,34 @@ final class Pot {
         hold(seconds, Double.NEGATIVE_INFINITY, flame, lid, agitation);
     }
 
+    /**
+     * On a flame that is turned so that the liquor stays at a temperature below the boil, or comes down to it. A hand that sets the flame
+     * otherwise has it its way.
+     */
+    void holdAt(double celsius, double seconds, boolean lid, double agitation) {
+        double endS = inStageS() + seconds;
+        List<Spell> spells = spells(Double.NaN, lid);
+        for (int i = 0; i < spells.size(); i++) {
+            Spell spell = spells.get(i);
+            double until = Math.min(endS, end(spells, i));
+            if (Double.isNaN(spell.watts())) {
+                regulated(celsius, until, spell, agitation);
+            } else {
+                keep(until, Double.NEGATIVE_INFINITY, spell, 1, agitation);
+            }
+        }
+    }
+
+    /** The cook minds the flame: off until it is as cool, then as much as is lost. */
+    private void regulated(double celsius, double untilS, Spell spell, double agitation) {
+        if (tempC > celsius) {
+            Spell off = new Spell(spell.fromS(), 0, spell.lid());
+            follow(way(off, celsius, untilS - inStageS()), spell.lid(), agitation);
+        }
+        Spell even = new Spell(spell.fromS(), Losses.watts(over(spell), air, tempC), spell.lid());
+        follow(new Way(List.of(standing(untilS - inStageS(), even))), spell.lid(), agitation);
+    }
+
     /** On the flame until so much is left. */
     void boilDown(double toMl, Flame flame, boolean lid, double agitation) {
         hold(Double.POSITIVE_INFINITY, toMl, flame, lid, agitation);

@@ -1,5 +1,6 @@
 package embercup.core.live;
 
+import embercup.core.brew.Holding;
 import embercup.core.brew.SimulatedPot;
 import embercup.core.brew.StageRun;
 import embercup.core.kitchen.Kitchen;
@@ -211,6 +212,9 @@ public record SimulatedKitchen(double powerFactor, long seed) {
         private double target(StageRun run) {
             if (run.stage() instanceof Stage.Heat heat) {
                 return heat.toC().orElse(plan.boilingC());
+            }
+            if (run.stage() instanceof Stage.Hold hold) {
+                return Holding.belowTheBoilC(hold, plan.boilingC());
             }
             return run.stage() instanceof Stage.Pour p ? p.toC().orElse(plan.boilingC()) : plan.boilingC();
         }

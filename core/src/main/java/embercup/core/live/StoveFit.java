@@ -6,7 +6,6 @@ import embercup.core.kitchen.Burner;
 import embercup.core.live.LiveBrew.LiveStep;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Step;
-import embercup.core.recipe.StageKind;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -116,7 +115,7 @@ public record StoveFit(double heatFactor, double boilOffFactor, int heatings, in
     private static Optional<Observation> boilOff(
             BrewPlan plan, LiveBrew live, StageRun run, List<Measurements.Reading> readings) {
         double planned = run.startMl() - run.endMl();
-        boolean flame = run.stage().onFlame().isPresent() && run.stage().kind() != StageKind.HEAT;
+        boolean flame = run.stage().kind().boils();
         if (!flame || planned < 10 || run.properS() < 60) {
             return Optional.empty();
         }

@@ -1,5 +1,7 @@
 package embercup.core.plan;
 
+import embercup.core.brew.BrewSetup;
+import embercup.core.brew.Holding;
 import embercup.core.brew.StageRun;
 import embercup.core.brew.Turn;
 import embercup.core.kitchen.Burner;
@@ -40,14 +42,18 @@ public record Fire(Optional<Flame> flame, double watts, boolean lid, boolean ket
     }
 
     /** The stage proper. */
-    static Fire under(StageRun run, Kitchen kitchen) {
+    static Fire under(StageRun run, BrewSetup setup) {
+        Kitchen kitchen = setup.kitchen();
         if (run.stage().kind() == StageKind.HEAT && run.kettle()) {
             return ofKettle(kitchen);
         }
         Optional<Flame> flame = run.stage().onFlame();
+        double watts = run.stage() instanceof Stage.Hold hold
+                ? Holding.watts(setup, run.startMl(), hold)
+                : flame.map(kitchen.burner()::watts).orElse(0.0);
         return new Fire(
                 flame,
-                flame.map(kitchen.burner()::watts).orElse(0.0),
+                watts,
                 run.stage().lid() && !run.kettle(),
                 false,
                 run.stage() instanceof Stage.Strain strain && strain.pressed());

@@ -35,7 +35,7 @@ public record Prediction(
     }
 
     static Prediction of(BrewSetup pot, StandardCup standard, List<PlannedAddition> additions, BrewResult brew) {
-        Timeline timeline = Timeline.of(pot.kitchen(), additions, brew.stages());
+        Timeline timeline = Timeline.of(pot, additions, brew.stages());
         double bodyPerMl = brew.yieldMl() <= 0 ? 0 : brew.drawn().getOrDefault(ExtractClass.BODY, 0.0) / brew.yieldMl();
         double strength = standard.bodyPerMl() == 0 ? 0 : bodyPerMl / standard.bodyPerMl();
         Estimate estimate = new Estimate(strength, Band.of(standard, brew.share(ExtractClass.BODY), pot, additions));

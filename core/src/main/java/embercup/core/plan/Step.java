@@ -137,7 +137,7 @@ public sealed interface Step {
         public Way way() {
             return switch (kind) {
                 case POUR, STRAIN, REFILL, COMBINE, FINISH, STIR, SHAKE, BLEND -> Way.BY_HAND;
-                case HEAT, BOIL, SIMMER, REDUCE -> Way.HEATING;
+                case HEAT, BOIL, SIMMER, HOLD, REDUCE -> Way.HEATING;
                 case STEEP, MACERATE, REST, COOL -> Way.STANDING;
             };
         }

@@ -1,7 +1,7 @@
 package embercup.core.plan;
 
+import embercup.core.brew.BrewSetup;
 import embercup.core.brew.StageRun;
-import embercup.core.kitchen.Kitchen;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.plan.Step.HeatUp;
@@ -53,8 +53,8 @@ public record Timeline(List<Step> steps, double stageStartS) {
         return MEASURE_S + work;
     }
 
-    static Timeline of(Kitchen kitchen, List<PlannedAddition> additions, List<StageRun> runs) {
-        List<Step> stages = stages(kitchen, runs);
+    static Timeline of(BrewSetup setup, List<PlannedAddition> additions, List<StageRun> runs) {
+        List<Step> stages = stages(setup, runs);
         List<Step> busy = new ArrayList<>(stages.stream().filter(Step::handsOn).toList());
         List<Prepare> beside = new ArrayList<>();
         List<Prepare> first = new ArrayList<>();
@@ -156,7 +156,7 @@ public record Timeline(List<Step> steps, double stageStartS) {
                 : new HeatUp(step.id(), span, step.stage(), step.fire());
     }
 
-    private static List<Step> stages(Kitchen kitchen, List<StageRun> runs) {
+    private static List<Step> stages(BrewSetup setup, List<StageRun> runs) {
         List<Step> steps = new ArrayList<>();
         for (StageRun run : runs) {
             if (run.needless()) {
@@ -165,14 +165,14 @@ public record Timeline(List<Step> steps, double stageStartS) {
             String id = "s" + run.index();
             if (run.heatS() > 0) {
                 Span heating = new Span(run.startS(), run.heatS());
-                steps.add(new HeatUp(id + ".heat", heating, run.index(), Fire.heatingFor(run, kitchen)));
+                steps.add(new HeatUp(id + ".heat", heating, run.index(), Fire.heatingFor(run, setup.kitchen())));
             }
             steps.add(new OfStage(
                     id,
                     new Span(run.startS() + run.heatS(), run.properS()),
                     run.index(),
                     run.stage().kind(),
-                    Fire.under(run, kitchen)));
+                    Fire.under(run, setup)));
         }
         return steps;
     }

@@ -53,7 +53,7 @@ final class Fire {
         }
         pot.contact = Contact.ON_FIRE;
         s.time().ifPresent(t -> {
-            StageDraft boil = pot.begin(pot.heldBelow ? StageKind.STEEP : StageKind.BOIL, line);
+            StageDraft boil = pot.begin(pot.heldBelow ? StageKind.HOLD : StageKind.BOIL, line);
             pot.timed(boil, t, line);
         });
         reductions.mark(s, line);
@@ -117,7 +117,7 @@ final class Fire {
         reductions.mark(s, line);
     }
 
-    /** Heat that is held under the boil: heated so far, then it stands. */
+    /** Heat that is held under the boil: heated so far, then kept there. */
     void belowBoil(Segment s, LineDraft line) {
         pot.heldBelow = true;
         line.read(s.atoms(Kind.BELOW_BOIL));
@@ -128,14 +128,14 @@ final class Fire {
         sheet.last()
                 .filter(d -> d.kind == StageKind.SIMMER || d.kind == StageKind.BOIL)
                 .ifPresent(d -> {
-                    d.kind = StageKind.STEEP;
+                    d.kind = StageKind.HOLD;
+                    d.flame = Flame.LOW;
                     int at = sheet.stages.indexOf(d);
-                    boolean heated = at > 0 && sheet.stages.get(at - 1).kind == StageKind.HEAT;
-                    StageDraft heat = heated ? sheet.stages.get(at - 1) : new StageDraft(StageKind.HEAT, line);
-                    heat.toC = heat.toC.isEmpty() ? OptionalDouble.of(Pot.OFF_BOIL_C) : heat.toC;
-                    heat.flame = Flame.LOW;
-                    if (!heated) {
-                        sheet.stages.add(at, heat);
+                    if (at > 0 && sheet.stages.get(at - 1).kind == StageKind.HEAT) {
+                        StageDraft heat = sheet.stages.get(at - 1);
+                        heat.toC = heat.toC.isEmpty() ? OptionalDouble.of(Pot.OFF_BOIL_C) : heat.toC;
+                        heat.flame = Flame.LOW;
+                        d.toC = heat.toC;
                     }
                 });
         line.reads.add(new Understood.HeatedTo(Temperature.celsius(Pot.OFF_BOIL_C)));

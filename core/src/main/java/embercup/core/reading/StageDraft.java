@@ -53,6 +53,7 @@ final class StageDraft {
             case POUR -> new Stage.Pour(toC);
             case BOIL -> new Stage.Boil(minutes, flame(), lid(), until);
             case SIMMER -> new Stage.Simmer(minutes, flame(), lid(), until);
+            case HOLD -> new Stage.Hold(heldC(), minutes, flame(), lid(), until);
             case REDUCE -> new Stage.Reduce(Math.round(toMl * 10) / 10.0, flame(), lid());
             case STEEP -> new Stage.Steep(minutes, lid(), until);
             case MACERATE -> new Stage.Macerate(minutes, toC, lid(), place, until);
@@ -72,6 +73,10 @@ final class StageDraft {
 
     private Flame flame() {
         return flame == null ? kind.usualFlame() : flame;
+    }
+
+    private double heldC() {
+        return toC.orElseGet(() -> StageKind.HOLD.usual().toC().orElseThrow());
     }
 
     /** The temperature it cools to, °C. */

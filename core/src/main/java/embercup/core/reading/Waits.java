@@ -85,7 +85,7 @@ final class Waits {
             pot.timed(pot.untimed, time.get(), line);
             return;
         }
-        StageKind kind = pot.waiting(act);
+        StageKind kind = s.has(Kind.BELOW_BOIL) && !pot.strained() ? StageKind.HOLD : pot.waiting(act);
         if (kind == StageKind.STEEP && pot.contact == Contact.READY) {
             pot.poured(line);
         }

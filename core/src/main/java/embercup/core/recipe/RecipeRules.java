@@ -265,6 +265,12 @@ public final class RecipeRules {
         }
 
         @Override
+        public Boolean hold(Stage.Hold stage) {
+            return minutes(stage.minutes(), stage, Limit.FLAME_MIN)
+                    && celsius(OptionalDouble.of(stage.toC()), Limit.HOLD_C);
+        }
+
+        @Override
         public Boolean reduce(Stage.Reduce stage) {
             return millilitres(stage.toMl());
         }

@@ -15,9 +15,14 @@ public sealed interface Stage {
         return false;
     }
 
-    /** The same under a lid, for a boil and a simmer; anything else as it is. */
+    /** The same under a lid, for a boil, a simmer and what is kept below the boil; anything else as it is. */
     default Stage covered() {
         return this;
+    }
+
+    /** How long it lasts by the clock, min; empty for what ends when something is reached or done. */
+    default OptionalDouble lastsMin() {
+        return OptionalDouble.empty();
     }
 
     /** The flame under it; empty for what stands off the heat. */
@@ -25,7 +30,7 @@ public sealed interface Stage {
         return Optional.empty();
     }
 
-    /** How long it lasts; {@link Until#NOTHING} for what has no end of its own. */
+    /** What is said of its end; {@link Until#NOTHING} for what has no end of its own. */
     default Until until() {
         return Until.NOTHING;
     }
@@ -84,6 +89,11 @@ public sealed interface Stage {
         }
 
         @Override
+        public OptionalDouble lastsMin() {
+            return OptionalDouble.of(minutes);
+        }
+
+        @Override
         public StageKind kind() {
             return StageKind.BOIL;
         }
@@ -112,6 +122,11 @@ public sealed interface Stage {
         }
 
         @Override
+        public OptionalDouble lastsMin() {
+            return OptionalDouble.of(minutes);
+        }
+
+        @Override
         public StageKind kind() {
             return StageKind.SIMMER;
         }
@@ -124,6 +139,35 @@ public sealed interface Stage {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.simmer(this);
+        }
+    }
+
+    /** Kept at {@code toC}, below the boil: the flame is turned so that it stays there. Bring it there first, where it is colder. */
+    record Hold(double toC, double minutes, Flame flame, boolean lid, Until until) implements Stage {
+
+        @Override
+        public Stage covered() {
+            return new Hold(toC, minutes, flame, true, until);
+        }
+
+        @Override
+        public OptionalDouble lastsMin() {
+            return OptionalDouble.of(minutes);
+        }
+
+        @Override
+        public StageKind kind() {
+            return StageKind.HOLD;
+        }
+
+        @Override
+        public Optional<Flame> onFlame() {
+            return Optional.of(flame);
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.hold(this);
         }
     }
 
@@ -150,6 +194,11 @@ public sealed interface Stage {
 
         public Steep(double minutes, boolean lid) {
             this(minutes, lid, Until.NOTHING);
+        }
+
+        @Override
+        public OptionalDouble lastsMin() {
+            return OptionalDouble.of(minutes);
         }
 
         @Override
@@ -183,6 +232,11 @@ public sealed interface Stage {
         }
 
         @Override
+        public OptionalDouble lastsMin() {
+            return OptionalDouble.of(minutes);
+        }
+
+        @Override
         public StageKind kind() {
             return StageKind.MACERATE;
         }
@@ -198,6 +252,11 @@ public sealed interface Stage {
 
         public Rest(double minutes, boolean lid) {
             this(minutes, lid, Until.NOTHING);
+        }
+
+        @Override
+        public OptionalDouble lastsMin() {
+            return OptionalDouble.of(minutes);
         }
 
         @Override
@@ -301,6 +360,8 @@ public sealed interface Stage {
         R boil(Boil stage);
 
         R simmer(Simmer stage);
+
+        R hold(Hold stage);
 
         R reduce(Reduce stage);
 

@@ -16,6 +16,7 @@ public enum StageKind {
     POUR(Usual.NOTHING.anyC()),
     BOIL(Usual.NOTHING.minutes(5).on(Flame.MEDIUM).lid(false)),
     SIMMER(Usual.NOTHING.minutes(20).on(Flame.LOW).lid(true)),
+    HOLD(Usual.NOTHING.minutes(20).toC(85).on(Flame.LOW).lid(true)),
     REDUCE(Usual.NOTHING.toMl(480).on(Flame.MEDIUM).lid(false)),
     STEEP(Usual.NOTHING.minutes(10).lid(true)),
     MACERATE(Usual.NOTHING.minutes(8 * 60).lid(true).anyC()),
@@ -122,7 +123,7 @@ public enum StageKind {
 
     /** Whether the liquor boils or simmers in it, with the herbs that are in the pot. */
     public boolean boils() {
-        return onFlame() && this != HEAT;
+        return onFlame() && this != HEAT && this != HOLD;
     }
 
     /** Whether it makes the liquor hot, however cold it was before. */

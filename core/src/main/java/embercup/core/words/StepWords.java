@@ -1,6 +1,8 @@
 package embercup.core.words;
 
+import embercup.core.brew.Holding;
 import embercup.core.brew.StageRun;
+import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Cut;
 import embercup.core.plan.BrewPlan;
@@ -33,6 +35,8 @@ final class StepWords {
     private static final double WARM_FROM_C = 25;
     /** More herbs than this are counted instead of named: no title is read at arm's length that has more names. */
     private static final int NAMED_HERBS = 5;
+    /** A cook counts seconds by tens. */
+    private static final long PULSE_STEP_S = 10;
 
     private final Words words;
 
@@ -60,12 +64,17 @@ final class StepWords {
         }
         StageRun run = plan.stages().get(step.stage());
         if (step instanceof HeatUp) {
+            if (heldC(plan, run).isPresent()) {
+                return words.text("until.warm");
+            }
             boolean warm = run.kettle() && !run.boils() && run.stage().kind() == StageKind.POUR;
             return words.text(warm ? "until.kettle" : "until.boil");
         }
         return waitsForCup(plan, run)
                 .map(herbs -> words.text("until.cup-waits", Map.of("herbs", herbs)))
-                .orElseGet(() -> untilOf(plan, run.stage()));
+                .orElseGet(() -> run.stage() instanceof Stage.Hold && !step.heats()
+                        ? quiet(plan, run, step)
+                        : untilOf(plan, run.stage()));
     }
 
     /** What a cup that can be drunk only waits for; empty for every other stage. */
@@ -84,7 +93,14 @@ final class StepWords {
         }
         StageRun run = plan.stages().get(step.stage());
         if (step instanceof HeatUp) {
-            return run.kettle() ? words.text("begin.pour", Map.of("water", water(run))) : words.text("confirm.boiled");
+            if (run.kettle()) {
+                return words.text("begin.pour", Map.of("water", water(run)));
+            }
+            OptionalDouble held = heldC(plan, run);
+            return held.isPresent()
+                    ? words.text(
+                            "confirm.warm", Map.of("celsius", words.numbers().celsius(held.getAsDouble())))
+                    : words.text("confirm.boiled");
         }
         return step.heats() && run.boils()
                 ? words.text("confirm.boiled")
@@ -134,10 +150,44 @@ final class StepWords {
     }
 
     private String heating(BrewPlan plan, StageRun run) {
-        String label = run.kettle()
-                ? words.text("step.heat-kettle", Map.of("water", water(run)))
+        return withHerbs(plan, run, heats(plan, run));
+    }
+
+    private String heats(BrewPlan plan, StageRun run) {
+        if (run.kettle()) {
+            return words.text("step.heat-kettle", Map.of("water", water(run)));
+        }
+        OptionalDouble held = heldC(plan, run);
+        return held.isPresent()
+                ? words.text("step.heat-warm", Map.of("celsius", words.numbers().celsius(held.getAsDouble())))
                 : words.text("step.heat-pot");
-        return withHerbs(plan, run, label);
+    }
+
+    /** How warm a stage is kept below the boil, °C; empty for every other stage. */
+    private static OptionalDouble heldC(BrewPlan plan, StageRun run) {
+        return run.stage() instanceof Stage.Hold hold
+                ? OptionalDouble.of(Holding.belowTheBoilC(hold, plan.boilingC()))
+                : OptionalDouble.empty();
+    }
+
+    /** Where the flame must stand to keep it below the boil, and how a cook sees that it does. */
+    private String quiet(BrewPlan plan, StageRun run, Step step) {
+        Burner burner = plan.request().kitchen().burner();
+        double watts = step.fire().watts();
+        String flame = watts <= burner.lowW()
+                ? "pulse"
+                : watts <= burner.mediumW() ? "gentle" : watts <= burner.highW() ? "strong" : "short";
+        return words.text(
+                "until.quiet",
+                Map.of(
+                        "flame",
+                        flame,
+                        "seconds",
+                        Math.max(PULSE_STEP_S, Math.round(60 * watts / burner.lowW() / PULSE_STEP_S) * PULSE_STEP_S),
+                        "lidOn",
+                        Boolean.toString(step.fire().lid()),
+                        "said",
+                        untilSaid(run.stage()).isEmpty() ? "none" : untilSaid(run.stage())));
     }
 
     private String water(StageRun run) {
@@ -213,8 +263,8 @@ final class StepWords {
             case "flame" -> flame(stage);
             case "lid" -> lid(stage);
             case "lidOn" -> Boolean.toString(stage.lid());
-            case "celsius" -> said(celsius(stage), words.numbers()::celsius);
-            case "time" -> said(minutes(stage), words.numbers()::minutes);
+            case "celsius" -> said(celsius(plan, run), words.numbers()::celsius);
+            case "time" -> said(stage.lastsMin(), words.numbers()::minutes);
             case "tap" -> Boolean.toString(run.index() == 0);
             case "place" -> stage instanceof Stage.Macerate m ? Code.of(m.place()) : "room";
             case "menstruum" -> standsIn(plan, (Stage.Macerate) stage);
@@ -250,25 +300,16 @@ final class StepWords {
         return words.text(stage.lid() ? "lid.on" : "lid.off");
     }
 
-    private static OptionalDouble celsius(Stage stage) {
+    private static OptionalDouble celsius(BrewPlan plan, StageRun run) {
+        Stage stage = run.stage();
+        if (stage instanceof Stage.Hold) {
+            return heldC(plan, run);
+        }
         return stage instanceof Stage.Heat s
                 ? s.toC()
                 : stage instanceof Stage.Pour s
                         ? s.toC()
                         : stage instanceof Stage.Cool s ? OptionalDouble.of(s.toC()) : OptionalDouble.empty();
-    }
-
-    private static OptionalDouble minutes(Stage stage) {
-        if (stage instanceof Stage.Boil s) {
-            return OptionalDouble.of(s.minutes());
-        } else if (stage instanceof Stage.Simmer s) {
-            return OptionalDouble.of(s.minutes());
-        } else if (stage instanceof Stage.Steep s) {
-            return OptionalDouble.of(s.minutes());
-        } else if (stage instanceof Stage.Rest s) {
-            return OptionalDouble.of(s.minutes());
-        }
-        return stage instanceof Stage.Macerate s ? OptionalDouble.of(s.minutes()) : OptionalDouble.empty();
     }
 
     private String standsIn(BrewPlan plan, Stage.Macerate stage) {
@@ -359,7 +400,7 @@ final class StepWords {
                         "sign",
                         until.sign().isEmpty() ? "none" : until.sign(),
                         "from",
-                        words.numbers().minutes(minutes(stage).orElse(0)),
+                        words.numbers().minutes(stage.lastsMin().orElse(0)),
                         "to",
                         words.numbers().minutes(until.minutesTo().getAsDouble())));
     }

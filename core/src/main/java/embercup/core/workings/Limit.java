@@ -37,6 +37,8 @@ public enum Limit {
     FLAME_MIN(0.1, 24 * 60, "min"),
     /** Whatever stands: at most ten weeks, the longest tincture. */
     STAND_MIN(0.1, 70 * 24 * 60, "min"),
+    /** Kept below the boil: from where herbs still give to where bubbles rise. */
+    HOLD_C(40, 98, "°C"),
     HEAT_C(20, 105, "°C"),
     POUR_C(20, 100, "°C"),
     MACERATE_C(0, 95, "°C"),

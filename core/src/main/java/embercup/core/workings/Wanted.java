@@ -43,6 +43,7 @@ public sealed interface Wanted {
         MINUTES,
         VOLUME,
         COOL_TO,
+        HOLD_AT,
         DIAMETER,
         HEIGHT,
         AGE,

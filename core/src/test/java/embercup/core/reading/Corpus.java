@@ -244,7 +244,7 @@ final class Corpus {
         }
         facts.add("stage:" + i + " " + said);
         facts.add("lid:" + i + " " + s.lid());
-        double minutes = minutes(s);
+        double minutes = s.lastsMin().orElse(0);
         if (minutes > 0) {
             String to = s.until().minutesTo().isPresent()
                     ? "-" + number(s.until().minutesTo().getAsDouble())
@@ -265,19 +265,6 @@ final class Corpus {
         } else if (s instanceof Stage.Cool c) {
             facts.add("mark:" + i + " " + number(c.toC()) + " C");
         }
-    }
-
-    private static double minutes(Stage s) {
-        if (s instanceof Stage.Boil b) {
-            return b.minutes();
-        } else if (s instanceof Stage.Simmer m) {
-            return m.minutes();
-        } else if (s instanceof Stage.Steep t) {
-            return t.minutes();
-        } else if (s instanceof Stage.Rest t) {
-            return t.minutes();
-        }
-        return s instanceof Stage.Macerate m ? m.minutes() : 0;
     }
 
     private static void taking(Posology p, Set<String> facts) {

@@ -39,6 +39,19 @@ class StageKindTest {
     }
 
     @Test
+    void whatIsTimedSaysItsMinutes() {
+        for (Class<?> stage : Stage.class.getPermittedSubclasses()) {
+            boolean says = Arrays.stream(stage.getRecordComponents())
+                    .anyMatch(c -> c.getName().equals("minutes"));
+            boolean answers = Arrays.stream(stage.getDeclaredMethods())
+                    .anyMatch(m -> m.getName().equals("lastsMin"));
+            assertThat(answers).as(stage.getSimpleName()).isEqualTo(says);
+            StageKind.ofCode(Code.of(stage))
+                    .ifPresent(kind -> assertThat(kind.timed()).isEqualTo(says));
+        }
+    }
+
+    @Test
     void everyStageIsOfAKind() {
         List<String> codes = new ArrayList<>(StageKind.codes());
         codes.add("work");
@@ -58,10 +71,12 @@ class StageKindTest {
         assertThat(StageKind.STEEP.usuallyCovered()).isTrue();
         assertThat(StageKind.MACERATE.heats()).isFalse();
         assertThat(StageKind.POUR.heats()).isTrue();
+        assertThat(StageKind.HOLD.boils()).isFalse();
         assertThat(Arrays.stream(StageKind.values()).filter(StageKind::infuses))
                 .containsExactlyInAnyOrder(
                         StageKind.BOIL,
                         StageKind.SIMMER,
+                        StageKind.HOLD,
                         StageKind.REDUCE,
                         StageKind.STEEP,
                         StageKind.MACERATE,

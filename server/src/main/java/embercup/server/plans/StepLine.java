@@ -21,7 +21,7 @@ import org.jspecify.annotations.Nullable;
     @Type(value = StepLine.Resting.class, name = "stand"),
     @Type(
             value = StepLine.Heating.class,
-            names = {"heat", "boil", "simmer", "reduce"}),
+            names = {"heat", "boil", "simmer", "hold", "reduce"}),
     @Type(
             value = StepLine.Standing.class,
             names = {"steep", "macerate", "rest", "cool"}),

@@ -231,6 +231,13 @@ public final class RecipeFromDocument {
                     case BOIL -> new Stage.Boil(minutes(doc, path), flame(doc, path, kind), lid(doc, kind), until(doc));
                     case SIMMER ->
                         new Stage.Simmer(minutes(doc, path), flame(doc, path, kind), lid(doc, kind), until(doc));
+                    case HOLD ->
+                        new Stage.Hold(
+                                number(doc.toC(), path + ".toC", Need.HOLD_AT),
+                                minutes(doc, path),
+                                flame(doc, path, kind),
+                                lid(doc, kind),
+                                until(doc));
                     case REDUCE -> new Stage.Reduce(toMl(doc, path), flame(doc, path, kind), lid(doc, kind));
                     case STEEP -> new Stage.Steep(minutes(doc, path), lid(doc, kind), until(doc));
                     case MACERATE ->

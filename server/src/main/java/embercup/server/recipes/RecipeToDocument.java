@@ -168,6 +168,11 @@ public final class RecipeToDocument {
         }
 
         @Override
+        public StageDocument hold(Stage.Hold s) {
+            return doc(s, s.minutes(), s.toC(), null, s.lid(), null);
+        }
+
+        @Override
         public StageDocument reduce(Stage.Reduce s) {
             return doc(s, null, null, s.toMl(), s.lid(), null);
         }
