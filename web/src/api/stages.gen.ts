@@ -2,6 +2,7 @@
 
 export const STAGE_KINDS = [
   {
+    "boils": false,
     "degrees": true,
     "flame": "high",
     "heats": true,
@@ -11,6 +12,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": false,
     "degrees": true,
     "heats": true,
     "infuses": false,
@@ -18,6 +20,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": true,
     "degrees": false,
     "flame": "medium",
     "heats": true,
@@ -28,6 +31,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": true,
     "degrees": false,
     "flame": "low",
     "heats": true,
@@ -38,6 +42,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": false,
     "degrees": true,
     "flame": "low",
     "heats": true,
@@ -49,6 +54,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": true,
     "degrees": false,
     "flame": "medium",
     "heats": true,
@@ -59,6 +65,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": false,
     "degrees": false,
     "heats": false,
     "infuses": true,
@@ -68,6 +75,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": false,
     "degrees": true,
     "heats": false,
     "infuses": true,
@@ -77,6 +85,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": false,
     "degrees": false,
     "heats": false,
     "infuses": true,
@@ -86,6 +95,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": false,
     "degrees": true,
     "heats": false,
     "infuses": false,
@@ -95,6 +105,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": false,
     "degrees": false,
     "heats": false,
     "infuses": false,
@@ -102,6 +113,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": false,
     "degrees": false,
     "heats": false,
     "infuses": false,
@@ -110,6 +122,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": false,
     "degrees": false,
     "heats": false,
     "infuses": false,
@@ -117,6 +130,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": false,
     "degrees": false,
     "heats": false,
     "infuses": false,
@@ -124,6 +138,7 @@ export const STAGE_KINDS = [
     "worked": false
   },
   {
+    "boils": false,
     "degrees": false,
     "heats": false,
     "infuses": false,
@@ -131,6 +146,7 @@ export const STAGE_KINDS = [
     "worked": true
   },
   {
+    "boils": false,
     "degrees": false,
     "heats": false,
     "infuses": false,
@@ -138,6 +154,7 @@ export const STAGE_KINDS = [
     "worked": true
   },
   {
+    "boils": false,
     "degrees": false,
     "heats": false,
     "infuses": false,

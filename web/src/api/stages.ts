@@ -14,6 +14,8 @@ export interface StageTraits {
   /** Whether the lid is on; missing where there is none to put on. */
   lid?: boolean;
   heats: boolean;
+  /** Whether the liquor boils or simmers in it. */
+  boils: boolean;
   infuses: boolean;
   worked: boolean;
 }

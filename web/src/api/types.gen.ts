@@ -1617,6 +1617,7 @@ export interface components {
             kind: "blend" | "combine" | "finish" | "pour" | "refill" | "shake" | "stir" | "strain";
             label: string;
             lid: boolean;
+            minds?: string[];
             /** Format: int32 */
             stage: number;
             /** Format: double */
@@ -2083,6 +2084,7 @@ export interface components {
             kind: "boil" | "heat" | "hold" | "reduce" | "simmer";
             label: string;
             lid: boolean;
+            minds?: string[];
             /** Format: double */
             powerW: number;
             ripens: boolean;
@@ -2610,6 +2612,17 @@ export interface components {
             common: string;
             herb: string;
         };
+        OwnCautionDocument: {
+            /** @enum {string} */
+            about?: "herb" | "step" | "taking" | "keeping" | "who";
+            conditions?: string[];
+            herb?: string;
+            /** Format: int32 */
+            stage?: number;
+            text?: string;
+            /** Format: double */
+            underYears?: number;
+        };
         OwnHerbDocument: {
             common?: string;
             latin?: string;
@@ -2875,6 +2888,7 @@ export interface components {
              */
             kind: "prep";
             label: string;
+            minds?: string[];
             /** Format: double */
             startS: number;
             until?: string;
@@ -2957,6 +2971,7 @@ export interface components {
             /** Format: double */
             pourMl?: number;
             stages?: components["schemas"]["StageDocument"][];
+            told?: components["schemas"]["OwnCautionDocument"][];
             /** @enum {string} */
             tradition?: "folk" | "monograph" | "chinese" | "ayurvedic";
             with?: string[];
@@ -3012,6 +3027,7 @@ export interface components {
              */
             kind: "stand";
             label: string;
+            minds?: string[];
             /** Format: double */
             startS: number;
             until?: string;
@@ -3202,6 +3218,7 @@ export interface components {
             kind: "cool" | "macerate" | "rest" | "steep";
             label: string;
             lid: boolean;
+            minds?: string[];
             ripens: boolean;
             /** Format: int32 */
             stage: number;

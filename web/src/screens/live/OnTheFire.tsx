@@ -205,6 +205,12 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
               <Said of="live.byHandAboutConfirmWhen" time={span(current.durationS)} />
             </p>
           )}
+          {!done &&
+            current.minds?.map((minded) => (
+              <p key={minded} className="mt-2 max-w-prose border-amber border-l-[5px] pl-3">
+                {minded}
+              </p>
+            ))}
           {waits && brew.shaking && <Shaken brewId={brew.id} shaking={brew.shaking} now={present()} />}
           {waits && <Meanwhile brew={brew} at={at} />}
           {waits && !done && left < -ABSENT_S && (

@@ -19,13 +19,14 @@ import { measuredOut } from "../../parts/measured";
 import { Empty, Loading, Missing, Trouble } from "../../parts/states";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
-import { nameOf, saidLine, usualLine } from "./doc";
+import { nameOf, saidLine, usualLine, withoutLine } from "./doc";
 import { type Draft, draftOf, readDoc } from "./draft";
 import { Head } from "./Head";
 import { Lines } from "./Lines";
 import { MethodLine } from "./MethodLine";
 import { linesOf, merged } from "./merged";
 import { Notes } from "./Notes";
+import { OwnCautions } from "./OwnCautions";
 import { ShareRecipe } from "./ShareRecipe";
 import { Stale, Versions } from "./Versions";
 import { Written } from "./Written";
@@ -250,7 +251,7 @@ function Editor({
         }
         onRemove={(i) =>
           set({
-            recipe: { ...recipe, additions: additions.filter((_, j) => j !== i) },
+            recipe: withoutLine(recipe, i),
             from: draft.from.filter((_, j) => j !== i),
           })
         }
@@ -295,6 +296,7 @@ function Editor({
         }}
         onPropose={propose}
       />
+      <OwnCautions recipe={recipe} herbs={herbs.data ?? []} wrong={wrong} setRecipe={setRecipe} />
       <Notes recipe={recipe} setRecipe={setRecipe} />
       <fieldset className="mt-6">
         <legend className="text-muted text-sm">{say("recipe.forWhichOccasions")}</legend>

@@ -156,18 +156,14 @@ export function decided(recipe: RecipeDocument, which: Meant): RecipeDocument {
 /** Takes a stage out; what went in there goes in at the one that follows. */
 export function withoutStage(recipe: RecipeDocument, at: number): RecipeDocument {
   const stages = (recipe.stages ?? []).filter((_, i) => i !== at);
-  return {
-    ...recipe,
-    stages,
-    additions: moved(recipe, (s) => (s > at ? s - 1 : Math.min(s, stages.length - 1))),
-  };
+  return { ...recipe, stages, ...moved(recipe, (s) => (s > at ? s - 1 : Math.min(s, stages.length - 1))) };
 }
 
 /** Puts a stage in front of another; herbs stay with their stages. */
 export function withStage(recipe: RecipeDocument, at: number, stage: StageDocument): RecipeDocument {
   const stages = [...(recipe.stages ?? [])];
   stages.splice(at, 0, stage);
-  return { ...recipe, stages, additions: moved(recipe, (s) => (s >= at && stages.length > 1 ? s + 1 : s)) };
+  return { ...recipe, stages, ...moved(recipe, (s) => (s >= at && stages.length > 1 ? s + 1 : s)) };
 }
 
 /** Swaps a stage with the next one; herbs stay with their stages. */
@@ -177,7 +173,7 @@ export function swapped(recipe: RecipeDocument, at: number): RecipeDocument {
   if (!a || !b) return recipe;
   stages[at] = b;
   stages[at + 1] = a;
-  return { ...recipe, stages, additions: moved(recipe, (s) => (s === at ? at + 1 : s === at + 1 ? at : s)) };
+  return { ...recipe, stages, ...moved(recipe, (s) => (s === at ? at + 1 : s === at + 1 ? at : s)) };
 }
 
 /** Puts a stage where another is; those between move up or down, herbs stay with their stages. */
@@ -199,10 +195,28 @@ export function joined(recipe: RecipeDocument, at: number): RecipeDocument {
   return {
     ...kept,
     stages: (kept.stages ?? []).map((s, i) => (i === at ? one : s)),
-    additions: moved(recipe, (s) => (s > at ? s - 1 : s)),
+    ...moved(recipe, (s) => (s > at ? s - 1 : s)),
   };
 }
 
-function moved(recipe: RecipeDocument, to: (stage: number) => number): AdditionDocument[] {
-  return (recipe.additions ?? []).map((a) => ({ ...a, stage: Math.max(0, to(a.stage ?? 0)) }));
+/** Herbs and cautions of a stage go with it. */
+function moved(recipe: RecipeDocument, to: (stage: number) => number): Partial<RecipeDocument> {
+  return {
+    additions: (recipe.additions ?? []).map((a) => ({ ...a, stage: Math.max(0, to(a.stage ?? 0)) })),
+    told: recipe.told?.map((c) => (c.stage === undefined ? c : { ...c, stage: Math.max(0, to(c.stage)) })),
+  };
+}
+
+/** A recipe without one of its lines; what it warned of that herb it warns of at taking, so that nothing is lost. */
+export function withoutLine(recipe: RecipeDocument, at: number): RecipeDocument {
+  const herb = recipe.additions?.[at]?.herb;
+  const additions = (recipe.additions ?? []).filter((_, i) => i !== at);
+  const gone = herb !== undefined && !additions.some((a) => a.herb === herb);
+  return {
+    ...recipe,
+    additions,
+    told: recipe.told?.map((c) =>
+      gone && c.herb === herb ? { ...c, herb: undefined, about: "taking" as const } : c,
+    ),
+  };
 }

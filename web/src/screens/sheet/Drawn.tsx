@@ -64,6 +64,9 @@ export const Drawn = memo(function Drawn({
   const rim = plan.vessel.heightCm - plan.vessel.startLevelCm;
   const cold = stagesOf(plan.steps)[0]?.kind !== "heat" || plan.vessel.kind === "pot";
   const never = !stagesOf(plan.steps).some((s) => traitsOf(s.kind)?.heats);
+  const boils = stagesOf(plan.steps).some(
+    (s) => traitsOf(s.kind)?.boils || (s.kind === "heat" && s.boils !== false),
+  );
   const reduce = stages.findIndex((s) => s.kind === "reduce");
   const toMl = stages[reduce]?.toMl;
   const wide = line.width >= THREE_COLUMNS;
@@ -76,7 +79,7 @@ export const Drawn = memo(function Drawn({
           <p className="mb-1 text-muted text-sm">
             {say("sheet.vesselAndLid", {
               vessel: plan.vessel.name,
-              lid: lid && (fire ? "simmer" : "covered"),
+              lid: lid && (fire ? (boils ? "simmer" : "hot") : "covered"),
             })}
           </p>
           <VesselDrawing
@@ -133,7 +136,7 @@ export const Drawn = memo(function Drawn({
                 )
               }
               boils={
-                !never && (
+                boils && (
                   <Why what={say("sheet.waterBoilsAt")} of="boilingC" className="text-ink">
                     {celsius(plan.boilingC, true)}
                   </Why>

@@ -11,6 +11,7 @@ import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import embercup.server.recipes.RecipeDocument;
 import embercup.server.recipes.RecipeDocument.AdditionDocument;
+import embercup.server.recipes.RecipeDocument.OwnCautionDocument;
 import embercup.server.recipes.RecipeDocument.PosologyDocument;
 import embercup.server.recipes.RecipeDocument.StageDocument;
 import embercup.server.recipes.RecipeFromDocument;
@@ -100,8 +101,23 @@ class RecipeDocumentTest {
                 random.nextBoolean() ? 12.0 : null,
                 random.nextBoolean() ? 3.0 : null,
                 random.nextBoolean() ? "fridge" : null,
+                random.nextBoolean() ? cautions(random) : null,
                 random.nextBoolean() ? List.of("Best on a bench at the harbour.") : null,
                 random.nextBoolean() ? "Any pot" : null);
+    }
+
+    private static List<OwnCautionDocument> cautions(Random random) {
+        return List.of(
+                new OwnCautionDocument("Wear gloves.", "herb", "galangal", null, null, null),
+                new OwnCautionDocument("Stay with it.", "step", null, random.nextInt(3), null, null),
+                new OwnCautionDocument("Sip it.", random.nextBoolean() ? "taking" : "keeping", null, null, null, null),
+                new OwnCautionDocument(
+                        "Not for them.",
+                        "who",
+                        null,
+                        null,
+                        random.nextBoolean() ? List.of("epilepsy", "pregnant") : null,
+                        random.nextBoolean() ? 12.0 : null));
     }
 
     private static RecipeDocument recipe(List<AdditionDocument> additions, @Nullable List<StageDocument> stages) {

@@ -18,6 +18,7 @@ import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.SingleDose;
 import embercup.core.plan.Taking;
 import embercup.core.plan.Taking.Sharer;
+import embercup.core.recipe.OwnCaution;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Schools;
 import embercup.core.workings.Code;
@@ -26,6 +27,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -115,6 +117,17 @@ public final class Care {
         }
     }
 
+    /** What the recipe itself says to a drinker: nothing where it names others. */
+    private static Optional<Caution> says(OwnCaution says, Drinker drinker) {
+        if (!says.namesPeople()) {
+            return Optional.of(new Caution.RecipeSays(says));
+        }
+        boolean hers = says.conditions().stream().anyMatch(drinker::has)
+                || says.underYears().isPresent()
+                        && drinker.ageYears() < says.underYears().getAsDouble();
+        return hers ? Optional.of(new Caution.RecipeSaysNotFor(says)) : Optional.empty();
+    }
+
     /** Judges one plan for its drinker, whose cups before it are known. */
     public Verdict judge(BrewPlan plan, History history) {
         Drinker drinker = plan.request().drinker();
@@ -130,6 +143,8 @@ public final class Care {
                         || n.underYears().isPresent()
                                 && drinker.ageYears() < n.underYears().getAsDouble())
                 .forEach(n -> all.add(new Caution.RecipeNotFor(n)));
+        plan.request().recipe().told().cautions().forEach(says -> says(says, drinker)
+                .ifPresent(all::add));
         all.addAll(RawHerbs.of(materia, plan));
         all.addAll(HerbCautions.of(herbs, drinker));
         all.removeIf(c -> c instanceof Caution.General g && drowsy(g) && !sedates(plan, herbs));

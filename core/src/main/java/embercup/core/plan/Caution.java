@@ -9,6 +9,7 @@ import embercup.core.measure.Mass;
 import embercup.core.measure.Temperature;
 import embercup.core.measure.Volume;
 import embercup.core.recipe.Flame;
+import embercup.core.recipe.OwnCaution;
 import embercup.core.recipe.Told;
 import embercup.core.workings.Code;
 import embercup.core.workings.Limit;
@@ -312,6 +313,27 @@ public sealed interface Caution {
 
     /** The recipe itself says that it is not for her. */
     record RecipeNotFor(Told.NotFor who) implements OfDrinker, Stopping {
+        @Override
+        public String source() {
+            return "own";
+        }
+    }
+
+    /** What the recipe itself says of a herb, a step, taking or keeping, or of people whom nothing here tells apart. */
+    record RecipeSays(OwnCaution says) implements OfPot, Note {
+        @Override
+        public Optional<String> herb() {
+            return says.herb();
+        }
+
+        @Override
+        public String source() {
+            return "own";
+        }
+    }
+
+    /** The recipe itself says in its own words that it is not for her. */
+    record RecipeSaysNotFor(OwnCaution says) implements OfDrinker, Stopping {
         @Override
         public String source() {
             return "own";

@@ -249,7 +249,14 @@ public final class Reader {
                     .limit((long) Limit.NOTES.high())
                     .toList();
             Told told = new Told(
-                    sheet.fill, ofBlend(makes.cups), sheet.notFor, sheet.keeping, sheet.with, notes, text.strip());
+                    sheet.fill,
+                    ofBlend(makes.cups),
+                    sheet.notFor,
+                    sheet.keeping,
+                    sheet.with,
+                    List.of(),
+                    notes,
+                    text.strip());
             double cupMl = Math.round(makes.liquorMl / makes.cups * 10) / 10.0;
             sheet.taking.ifPresent(t -> taken(t, cupMl));
             return new Recipe(

@@ -110,12 +110,47 @@ public final class RecipeRules {
                 Wanted.Count.of(Counted.ADDITIONS, Limit.ADDITIONS));
         check.range(path + ".dilutionParts", recipe.dilutionParts(), Limit.DILUTION_PARTS);
         recipe.posology().ifPresent(p -> posology(check, p, path + ".posology"));
+        for (int i = 0; i < recipe.told().cautions().size(); i++) {
+            caution(check, recipe, recipe.told().cautions().get(i), path + ".told[" + i + "]");
+        }
         double alcohol = recipe.menstruum().alcoholPercent();
         check.require(
                 recipe.menstruum().kind() == Menstruum.Kind.SPIRIT ? Limit.SPIRIT_PERCENT.holds(alcohol) : alcohol == 0,
                 path + ".alcoholPercent",
                 alcohol,
                 new Wanted.SpiritStrength(Limit.SPIRIT_PERCENT.low(), Limit.SPIRIT_PERCENT.high()));
+    }
+
+    /** A caution says something, of a herb or a stage that the recipe has, and names people only where it is about them. */
+    private static void caution(Check check, Recipe recipe, OwnCaution says, String path) {
+        String text = says.text().strip();
+        check.require(
+                !text.isEmpty() && text.length() <= Length.NOTE,
+                path + ".text",
+                text.length() > Length.NOTE ? text.length() : text,
+                new Wanted.TextOf(Length.NOTE));
+        boolean ofHerb = says.about() == OwnCaution.About.HERB;
+        boolean has = recipe.additions().stream()
+                .anyMatch(a -> says.herb().filter(a.herb()::equals).isPresent());
+        check.require(
+                ofHerb ? has : says.herb().isEmpty(),
+                path + ".herb",
+                says.herb().orElse(""),
+                ofHerb ? new Wanted.HerbOfRecipe() : new Wanted.OnlyAbout("herb"));
+        boolean ofStep = says.about() == OwnCaution.About.STEP;
+        int stage = says.stage().orElse(-1);
+        check.require(
+                ofStep ? stage >= 0 && stage < recipe.stages().size() : stage < 0,
+                path + ".stage",
+                says.stage().isPresent() ? stage : "",
+                ofStep ? new Wanted.StageOfRecipe(recipe.stages().size() - 1) : new Wanted.OnlyAbout("step"));
+        boolean ofPeople = says.about() == OwnCaution.About.WHO;
+        check.require(
+                ofPeople || !says.namesPeople(),
+                path + (says.conditions().isEmpty() ? ".underYears" : ".conditions"),
+                "",
+                new Wanted.OnlyAbout("who"));
+        says.underYears().ifPresent(years -> check.range(path + ".underYears", years, Limit.AGE_YEARS));
     }
 
     private static void posology(Check check, Posology posology, String path) {

@@ -15,6 +15,7 @@ import java.util.Set;
  * @param notFor whom it is not for, in its own words: its own cautions, beside those of its herbs
  * @param keeping how long what is left is good, as it says; empty when it does not
  * @param with what it is made with beside its vessel: "in a tea ball"
+ * @param cautions its own cautions, each with its place
  * @param notes what it says that nothing is reckoned from
  * @param written the text it was read from; empty for one that was made by hand
  */
@@ -24,15 +25,17 @@ public record Told(
         List<NotFor> notFor,
         Optional<Keeps> keeping,
         Set<Companion> with,
+        List<OwnCaution> cautions,
         List<String> notes,
         String written) {
 
-    public static final Told NOTHING =
-            new Told(Optional.empty(), Optional.empty(), List.of(), Optional.empty(), Set.of(), List.of(), "");
+    public static final Told NOTHING = new Told(
+            Optional.empty(), Optional.empty(), List.of(), Optional.empty(), Set.of(), List.of(), List.of(), "");
 
     public Told {
         notFor = List.copyOf(notFor);
         with = Set.copyOf(with);
+        cautions = List.copyOf(cautions);
         notes = List.copyOf(notes);
     }
 
@@ -69,6 +72,10 @@ public record Told(
     public record Keeps(double days, Place place) {}
 
     public Told noting(List<String> others) {
-        return new Told(fill, ofBlend, notFor, keeping, with, others, written);
+        return new Told(fill, ofBlend, notFor, keeping, with, cautions, others, written);
+    }
+
+    public Told warning(List<OwnCaution> others) {
+        return new Told(fill, ofBlend, notFor, keeping, with, others, notes, written);
     }
 }

@@ -4,6 +4,7 @@ import embercup.core.materia.HerbName;
 import embercup.core.measure.Mass;
 import embercup.core.measure.Temperature;
 import embercup.core.measure.Volume;
+import embercup.core.recipe.OwnCaution;
 import embercup.core.workings.Code;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
@@ -143,6 +144,8 @@ final class Facts {
             return optional.map(this::said).orElse("");
         } else if (value instanceof Collection<?> several) {
             return words.join(several.stream().map(this::said).toList());
+        } else if (value instanceof OwnCaution caution) {
+            return Words.sentence(caution.text());
         } else if (value instanceof Record record) {
             return words.say(record);
         }

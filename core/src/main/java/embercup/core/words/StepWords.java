@@ -107,6 +107,27 @@ final class StepWords {
                 : next(plan, run).map(n -> begins(plan, n)).orElseGet(() -> words.text("confirm.done"));
     }
 
+    /** What the recipe itself wants minded at a step. */
+    List<String> minded(BrewPlan plan, Step step) {
+        Step last = plan.steps().get(plan.steps().size() - 1);
+        return plan.request().recipe().told().cautions().stream()
+                .filter(says -> switch (says.about()) {
+                    case HERB ->
+                        step instanceof Prepare prepare
+                                && says.herb()
+                                        .filter(plan.additions()
+                                                .get(prepare.addition())
+                                                .herb()::equals)
+                                        .isPresent();
+                    case STEP ->
+                        step.stage() >= 0 && step.stage() == says.stage().orElse(-1);
+                    case TAKING -> step == last;
+                    case KEEPING, WHO -> false;
+                })
+                .map(says -> Words.sentence(says.text()))
+                .toList();
+    }
+
     // ---- getting ready
 
     private String prepare(PlannedAddition addition) {

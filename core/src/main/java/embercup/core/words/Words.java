@@ -293,6 +293,12 @@ public final class Words {
         return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
     }
 
+    /** Somebody's own words as a sentence: with its capital and its end. */
+    static String sentence(String text) {
+        String said = capital(text.strip());
+        return said.isEmpty() || ".!?…".indexOf(said.charAt(said.length() - 1)) >= 0 ? said : said + ".";
+    }
+
     /** The same of whatever is said already. */
     String join(Collection<?> several) {
         return and.format(several);
@@ -419,6 +425,11 @@ public final class Words {
     /** What the cook confirms when it is done, as a button says it. */
     public String confirm(BrewPlan plan, Step step) {
         return steps.confirm(plan, step);
+    }
+
+    /** What the recipe itself wants minded at a step, as sentences: of the herb that is got ready, of the stage, and at its end of taking. */
+    public List<String> minded(BrewPlan plan, Step step) {
+        return steps.minded(plan, step);
     }
 
     // ---- figures

@@ -119,6 +119,9 @@ public sealed interface Wanted {
     /** An index of a stage of this recipe; the recipe has none when {@code last} is negative. */
     record StageOfRecipe(int last) implements Wanted {}
 
+    /** Nothing, as it goes with one place of a recipe's own caution alone. @param about code of that place */
+    record OnlyAbout(String about) implements Wanted {}
+
     /** Nothing that gives: at least one stage in which the herbs give. */
     record GivingStage() implements Wanted {}
 

@@ -13,8 +13,6 @@ import tools.jackson.databind.node.ObjectNode;
  */
 final class PlanForms {
 
-    static final List<Upcaster> UPCASTERS = List.of(PlanForms::sayWhatWasUnsaid);
-
     static final List<Upcaster> OF_FIGURES = List.of(PlanForms::underTheirName);
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -78,13 +76,20 @@ final class PlanForms {
             new Unsaid(Set.of("measure", "toEachCup", "weigh"), Set.of(), "into", "\"each-cup\""),
             new Unsaid(Set.of("perCup", "mostADay", "source"), Set.of("dose-clipped"), "clip", "null"));
 
+    /** What plans of the second form could not say yet. */
+    private static final List<Unsaid> SECOND_FORM =
+            List.of(new Unsaid(Set.of("fill", "ofBlend", "notFor", "keeping", "with"), Set.of(), "cautions", "[]"));
+
+    static final List<Upcaster> UPCASTERS =
+            List.of(document -> say(FIRST_FORM, document), document -> say(SECOND_FORM, document));
+
     private PlanForms() {}
 
-    private static void sayWhatWasUnsaid(JsonNode node) {
+    private static void say(List<Unsaid> all, JsonNode node) {
         if (node instanceof ObjectNode object) {
-            FIRST_FORM.forEach(unsaid -> unsaid.say(object));
+            all.forEach(unsaid -> unsaid.say(object));
         }
-        node.forEach(PlanForms::sayWhatWasUnsaid);
+        node.forEach(child -> say(all, child));
     }
 
     private static void underTheirName(ObjectNode document) {

@@ -335,10 +335,12 @@ public final class PlanToResponse {
 
     private static StepLine step(BrewPlan plan, Step s) {
         String until = HouseWords.words().until(plan, s);
+        List<String> minds = HouseWords.words().minded(plan, s);
         StepLine.Told told = new StepLine.Told(
                 HouseWords.words().label(plan, s),
                 until.isEmpty() ? null : until,
-                HouseWords.words().confirm(plan, s));
+                HouseWords.words().confirm(plan, s),
+                minds.isEmpty() ? null : minds);
         StepLine.Span span = new StepLine.Span(s.startS(), s.durationS(), s.handsOn(), s.aside());
         boolean lid = s.fire().lid();
         if (s instanceof Step.Prepare prepare) {

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -45,8 +46,13 @@ public sealed interface StepLine {
      *
      * @param until what ends it when not the clock
      * @param confirm what the cook confirms when it is done
+     * @param minds what the recipe itself wants minded at it; missing when nothing is
      */
-    record Told(String label, @Nullable String until, String confirm) {}
+    record Told(
+            String label,
+            @Nullable String until,
+            String confirm,
+            @Nullable List<String> minds) {}
 
     /**
      * When it is.

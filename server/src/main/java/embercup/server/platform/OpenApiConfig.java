@@ -282,6 +282,7 @@ class OpenApiConfig {
         said.put("degrees", usual.degrees());
         said.put("heats", kind.heats());
         said.put("infuses", kind.infuses());
+        said.put("boils", kind.boils());
         said.put("worked", kind.worked());
         return said;
     }

@@ -11,6 +11,7 @@ import embercup.core.recipe.Addition;
 import embercup.core.recipe.Companion;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.OwnCaution;
 import embercup.core.recipe.Place;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.StageKind;
@@ -40,7 +41,7 @@ public record RecipeDocument(
         @Within(Limit.ADDITIONS) @Nullable List<@Valid AdditionDocument> additions,
         @Within(Limit.STAGES) @Nullable List<@Valid StageDocument> stages,
         @Valid @Nullable PosologyDocument posology,
-        @JsonUnwrapped @Valid ToldPart told) {
+        @JsonUnwrapped @Valid ToldPart beside) {
 
     /** Slugs of all its herbs, those that may go in instead among them. */
     @JsonIgnore
@@ -63,6 +64,7 @@ public record RecipeDocument(
      * @param notFor conditions it is not for, as it says itself
      * @param notUnderYears drinkers it is too strong for, as it says itself
      * @param keepsDays how long what is left is good, as it says
+     * @param told its own cautions, each with its place
      * @param notes what it says that nothing is reckoned from
      * @param written the text it was read from
      */
@@ -77,15 +79,34 @@ public record RecipeDocument(
             @Within(Limit.AGE_YEARS) @Nullable Double notUnderYears,
             @Within(Limit.KEEPS_DAYS) @Nullable Double keepsDays,
             @CodeOf(Place.class) @Nullable String keepsWhere,
+            @Within(Limit.NOTES) @Nullable List<@Valid OwnCautionDocument> told,
             @Within(Limit.NOTES) @Nullable List<@Size(max = Length.NOTE) String> notes,
             @Size(max = Length.WRITTEN) @Nullable String written) {
 
-        static final ToldPart NOTHING = new ToldPart(null, null, null, null, null, null, null, null, null, null, null);
+        static final ToldPart NOTHING =
+                new ToldPart(null, null, null, null, null, null, null, null, null, null, null, null);
     }
+
+    /**
+     * A caution of the recipe's own.
+     *
+     * @param text a whole sentence
+     * @param herb slug of the herb it is about; with {@code herb} alone
+     * @param stage index of the stage it is about; with {@code step} alone
+     * @param conditions whom it is not for; with {@code who} alone, as {@code underYears}
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record OwnCautionDocument(
+            @Size(max = Length.NOTE) @Nullable String text,
+            @CodeOf(OwnCaution.About.class) @Nullable String about,
+            @Size(max = Length.SLUG) @Nullable String herb,
+            @Within(Limit.STAGE) @Nullable Integer stage,
+            @Nullable List<@CodeOf(Condition.class) String> conditions,
+            @Within(Limit.AGE_YEARS) @Nullable Double underYears) {}
 
     /** A document of an earlier version, or of a client that leaves it out, tells nothing beside. */
     public RecipeDocument {
-        told = told == null ? ToldPart.NOTHING : told;
+        beside = beside == null ? ToldPart.NOTHING : beside;
     }
 
     /**

@@ -115,9 +115,9 @@ class RecipeFiles {
                         .map(s -> words.label(plan, s))
                         .toList(),
                 recipe.posology().map(words::say).orElse(""),
-                kept.recipe().told().notes() == null
+                kept.recipe().beside().notes() == null
                         ? List.of()
-                        : kept.recipe().told().notes(),
+                        : kept.recipe().beside().notes(),
                 minded,
                 Duration.ofSeconds(Math.round(plan.totalS())));
     }

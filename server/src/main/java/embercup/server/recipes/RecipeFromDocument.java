@@ -10,6 +10,7 @@ import embercup.core.recipe.Addition;
 import embercup.core.recipe.Companion;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.OwnCaution;
 import embercup.core.recipe.Place;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
@@ -29,6 +30,7 @@ import embercup.server.recipes.RecipeDocument.AdditionDocument;
 import embercup.server.recipes.RecipeDocument.StageDocument;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -112,7 +114,7 @@ public final class RecipeFromDocument {
                 additions,
                 stages,
                 Optional.ofNullable(doc.posology()).map(p -> posology(p, path + ".posology")),
-                told(doc.told(), path));
+                told(doc.beside(), path));
     }
 
     private Told told(RecipeDocument.ToldPart doc, String path) {
@@ -136,8 +138,31 @@ public final class RecipeFromDocument {
                         .map(days -> new Told.Keeps(
                                 days, Fields.oneOf(Place.class, doc.keepsWhere(), path + ".keepsWhere", Place.ROOM))),
                 attempt(() -> Fields.someOf(Companion.class, doc.with(), path + ".with"), Set.of()),
+                cautions(doc.told(), path),
                 doc.notes() == null ? List.of() : doc.notes(),
                 doc.written() == null ? "" : doc.written());
+    }
+
+    private List<OwnCaution> cautions(@Nullable List<RecipeDocument.OwnCautionDocument> docs, String path) {
+        List<OwnCaution> all = new ArrayList<>();
+        for (int i = 0; docs != null && i < docs.size(); i++) {
+            RecipeDocument.OwnCautionDocument doc = docs.get(i);
+            String at = path + ".told[" + i + "].";
+            Set<Condition> conditions = new HashSet<>();
+            for (String code : doc.conditions() == null ? List.<String>of() : doc.conditions()) {
+                Condition.ofCode(code).ifPresent(conditions::add);
+            }
+            all.add(new OwnCaution(
+                    doc.text() == null ? "" : doc.text(),
+                    attempt(
+                            () -> Fields.oneOf(OwnCaution.About.class, doc.about(), at + "about"),
+                            OwnCaution.About.TAKING),
+                    Optional.ofNullable(doc.herb()),
+                    doc.stage() == null ? OptionalInt.empty() : OptionalInt.of(doc.stage()),
+                    conditions,
+                    optional(doc.underYears())));
+        }
+        return all;
     }
 
     /** An amount that may be left out. */

@@ -4,6 +4,7 @@ import embercup.core.materia.Condition;
 import embercup.core.measure.Quantity;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.OwnCaution;
 import embercup.core.recipe.Place;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
@@ -63,8 +64,19 @@ public final class RecipeToDocument {
                         .max()),
                 told.keeping().map(Told.Keeps::days).orElse(null),
                 told.keeping().map(k -> Fields.code(k.place())).orElse(null),
+                noneOr(told.cautions().stream().map(RecipeToDocument::caution).toList()),
                 noneOr(told.notes()),
                 told.written().isEmpty() ? null : told.written());
+    }
+
+    private static RecipeDocument.OwnCautionDocument caution(OwnCaution says) {
+        return new RecipeDocument.OwnCautionDocument(
+                says.text(),
+                Fields.code(says.about()),
+                says.herb().orElse(null),
+                says.stage().isPresent() ? says.stage().getAsInt() : null,
+                noneOr(says.conditions().stream().map(Condition::code).sorted().toList()),
+                number(says.underYears()));
     }
 
     private static @Nullable Double fill(Told told, Told.Fill.From from) {
