@@ -44,6 +44,7 @@ export type WayLine = Schemas["WayLine"];
 export type SharerLine = Schemas["SharerLine"];
 export type RecipeDocument = Schemas["RecipeDocument"];
 export type AdditionDocument = Schemas["AdditionDocument"];
+export type TakingRow = Schemas["TakingRowDocument"];
 export type OwnCaution = Schemas["OwnCautionDocument"];
 export type StageDocument = Schemas["StageDocument"];
 export type RecipeRequest = Schemas["RecipeRequest"];

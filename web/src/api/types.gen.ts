@@ -2822,6 +2822,11 @@ export interface components {
              * @description upper end of a range
              */
             cupsADayTo?: number;
+            /**
+             * Format: double
+             * @description at least so many, of what is not taken daily
+             */
+            cupsAWeek?: number;
             /** Format: int32 */
             daysOff?: number;
             /** Format: int32 */
@@ -2832,12 +2837,20 @@ export interface components {
              */
             doseAmount?: number;
             doseUnit?: string;
+            /**
+             * Format: double
+             * @description hours between two doses while awake
+             */
+            everyHours?: number;
             moments?: string[];
             /**
              * Format: int32
              * @description days that it is taken at the longest
              */
             mostDays?: number;
+            /** @description how others than a healthy adult take it */
+            rows?: components["schemas"]["TakingRowDocument"][];
+            untilBetter?: boolean;
             /** @enum {string} */
             when?: "any-time" | "with-food" | "empty-stomach" | "before-bed";
         };
@@ -3297,6 +3310,24 @@ export interface components {
             /** Format: double */
             ratio: number;
             source: string;
+        };
+        TakingRowDocument: {
+            /** Format: double */
+            cupsADay?: number;
+            /** Format: double */
+            doseAmount?: number;
+            doseUnit?: string;
+            /** Format: double */
+            everyHours?: number;
+            /** Format: double */
+            fromYears?: number;
+            /** Format: int32 */
+            mostDays?: number;
+            /** Format: double */
+            timesADay?: number;
+            /** Format: double */
+            toYears?: number;
+            when?: string;
         };
         Thumb: {
             /** Format: double */

@@ -24,7 +24,7 @@ export function Conditions({
               <label className="flex min-h-9 max-sm:min-h-11 items-center gap-2">
                 <input
                   type="checkbox"
-                  className="size-4 accent-[var(--amber)]"
+                  className="size-4 shrink-0 accent-[var(--amber)]"
                   checked={conditions.includes(code)}
                   onChange={(e) =>
                     onConditions(

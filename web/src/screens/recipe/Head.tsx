@@ -8,6 +8,7 @@ import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 import { MENSTRUA, TRADITIONS } from "./doc";
 import type { Draft, Wrong } from "./draft";
+import { HowTaken } from "./HowTaken";
 
 interface HeadProps {
   draft: Draft;
@@ -56,7 +57,7 @@ export function Head({ draft, set, setRecipe, wrong, suggestion }: HeadProps) {
             </Word>
           }
           liquid={<Liquid r={r} setRecipe={setRecipe} />}
-          taken={<Taken posology={r.posology} setRecipe={setRecipe} />}
+          taken={<HowTaken posology={r.posology} setRecipe={setRecipe} />}
           tradition={
             <Word
               label={say("recipe.howTheDoseIsSaid")}
@@ -186,80 +187,4 @@ function Liquid({ r, setRecipe }: { r: RecipeDocument; setRecipe: HeadProps["set
       )}
     </Word>
   );
-}
-
-const WHEN = [
-  { value: "any-time", label: say("recipe.atAnyTime") },
-  { value: "with-food", label: say("recipe.withFood") },
-  { value: "empty-stomach", label: say("recipe.onAnEmptyStomach") },
-  { value: "before-bed", label: say("recipe.beforeBed") },
-];
-
-/** Posology: how much of it, when, and for how long. Without cups a day the recipe does not say. */
-function Taken({
-  posology: p,
-  setRecipe,
-}: {
-  posology: RecipeDocument["posology"];
-  setRecipe: HeadProps["setRecipe"];
-}) {
-  const set = (part: Partial<NonNullable<RecipeDocument["posology"]>>) => {
-    const next = { ...p, ...part };
-    setRecipe({ posology: next.cupsADay === undefined ? undefined : next });
-  };
-  return (
-    <Word label={say("recipe.howItIsTaken")} shown={takenWords(p)}>
-      {() => (
-        <div className="grid w-72 grid-cols-2 gap-2">
-          <NumberField
-            label={say("recipe.cupsADay")}
-            value={p?.cupsADay}
-            onChange={(cupsADay) => set({ cupsADay })}
-          />
-          <NumberField
-            label={say("recipe.orUpTo")}
-            value={p?.cupsADayTo}
-            onChange={(cupsADayTo) => set({ cupsADayTo })}
-          />
-          <SelectField
-            className="col-span-2"
-            label={say("recipe.when")}
-            value={p?.when ?? "any-time"}
-            options={WHEN}
-            onChange={(when) => set({ when: when as NonNullable<RecipeDocument["posology"]>["when"] })}
-          />
-          <NumberField
-            label={say("recipe.daysInARow")}
-            value={p?.daysOn}
-            onChange={(daysOn) => set({ daysOn })}
-          />
-          <NumberField
-            label={say("recipe.thenDaysOff")}
-            value={p?.daysOff}
-            onChange={(daysOff) => set({ daysOff })}
-          />
-          <NumberField
-            label={say("recipe.daysAtMost")}
-            value={p?.mostDays}
-            onChange={(mostDays) => set({ mostDays })}
-          />
-        </div>
-      )}
-    </Word>
-  );
-}
-
-function takenWords(p: RecipeDocument["posology"]): string {
-  if (!p) return say("recipe.asYouLike");
-  const cups = p.cupsADayTo
-    ? `${p.cupsADay}–${p.cupsADayTo}`
-    : `${Math.round((p.cupsADay ?? 1) * 100) / 100}`;
-  return [
-    say("recipe.aDay", { cups, one: cups === "1" }),
-    p.when && p.when !== "any-time" ? WHEN.find((w) => w.value === p.when)?.label : "",
-    p.daysOn ? say("recipe.days", { on: p.daysOn, off: p.daysOff }) : "",
-    p.mostDays ? say("recipe.atMostDays", { days: p.mostDays }) : "",
-  ]
-    .filter(Boolean)
-    .join(", ");
 }

@@ -22,6 +22,7 @@ import { say } from "../../words/say";
 import { nameOf, saidLine, usualLine, withoutLine } from "./doc";
 import { type Draft, draftOf, readDoc } from "./draft";
 import { Head } from "./Head";
+import { TakingRows } from "./HowTaken";
 import { Lines } from "./Lines";
 import { MethodLine } from "./MethodLine";
 import { linesOf, merged } from "./merged";
@@ -296,6 +297,7 @@ function Editor({
         }}
         onPropose={propose}
       />
+      <TakingRows recipe={recipe} wrong={wrong} setRecipe={setRecipe} />
       <OwnCautions recipe={recipe} herbs={herbs.data ?? []} wrong={wrong} setRecipe={setRecipe} />
       <Notes recipe={recipe} setRecipe={setRecipe} />
       <fieldset className="mt-6">

@@ -14,6 +14,7 @@ import embercup.server.recipes.RecipeDocument.AdditionDocument;
 import embercup.server.recipes.RecipeDocument.OwnCautionDocument;
 import embercup.server.recipes.RecipeDocument.PosologyDocument;
 import embercup.server.recipes.RecipeDocument.StageDocument;
+import embercup.server.recipes.RecipeDocument.TakingRowDocument;
 import embercup.server.recipes.RecipeFromDocument;
 import embercup.server.recipes.RecipeToDocument;
 import java.util.ArrayList;
@@ -143,7 +144,28 @@ class RecipeDocumentTest {
                 random.nextBoolean() ? 0.5 : null,
                 random.nextBoolean() ? "with-food" : null,
                 random.nextBoolean() ? on : null,
-                random.nextBoolean() ? on : null);
+                random.nextBoolean() ? on : null,
+                random.nextBoolean() ? 2.0 : null,
+                random.nextBoolean() ? true : null,
+                random.nextBoolean() ? 3.0 : null,
+                random.nextBoolean() ? rows(random) : null);
+    }
+
+    private static List<TakingRowDocument> rows(Random random) {
+        boolean every = random.nextBoolean();
+        return List.of(
+                new TakingRowDocument(
+                        random.nextBoolean() ? 2.0 : null,
+                        6.0,
+                        null,
+                        null,
+                        1.0,
+                        "tsp",
+                        every ? null : 3.0,
+                        every ? 2.0 : null,
+                        random.nextBoolean() ? 5 : null),
+                new TakingRowDocument(
+                        null, null, random.nextBoolean() ? "reflux" : "the frail", 3.0, null, null, null, null, null));
     }
 
     @ParameterizedTest

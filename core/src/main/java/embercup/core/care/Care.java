@@ -279,7 +279,6 @@ public final class Care {
             return;
         }
         boolean empty = plan.request()
-                .recipe()
                 .posology()
                 .map(p -> p.when() == Posology.When.EMPTY_STOMACH)
                 .orElse(plan.request().schools().hold(Schools.Choice.EMPTY));

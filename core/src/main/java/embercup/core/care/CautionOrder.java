@@ -12,6 +12,7 @@ final class CautionOrder {
             Caution.Prescribed.class,
             Caution.ForCondition.class,
             Caution.WhichTrimester.class,
+            Caution.RecipeSays.class,
             Caution.DayHolds.class,
             Caution.SingleDose.class,
             Caution.Together.class,

@@ -2,12 +2,15 @@ package embercup.core.course;
 
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Posology.Moment;
+import embercup.core.recipe.TakingRow;
+import embercup.core.workings.Limit;
 import java.time.Duration;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 
 /**
@@ -73,8 +76,16 @@ public final class Doses {
         }
     }
 
-    /** Times of day by what a recipe says: its moments, else its cups spread over the day. */
+    /** Times of day by what a recipe says: every so many hours, its moments, else its cups spread over the day. */
     public static List<LocalTime> times(Optional<Posology> posology) {
+        OptionalDouble every = posology.map(p -> p.more().often().everyHours()).orElse(OptionalDouble.empty());
+        if (every.isPresent()) {
+            long minutes = Math.round(every.getAsDouble() * 60);
+            return IntStream.range(
+                            0, Math.min(TakingRow.Often.times(every.getAsDouble()), (int) Limit.DOSES_A_DAY.high()))
+                    .mapToObj(i -> FIRST.plusMinutes(i * minutes))
+                    .toList();
+        }
         List<LocalTime> said = posology.stream()
                 .flatMap(p -> p.more().moments().stream())
                 .map(CLOCK::get)

@@ -15,6 +15,7 @@ import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.Limit;
 import embercup.core.workings.Wanted;
 import embercup.core.workings.Workings;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 
@@ -96,7 +97,7 @@ public record PlanRequest(
         if (recipe.menstruum().cold()) {
             return Math.min(cups(), Menstruum.TINCTURE_ML_A_DAY / cupMl());
         }
-        return recipe.posology().map(Posology::cupsADay).orElse(Math.min(cups(), USUAL_MOST_CUPS));
+        return posology().map(Posology::cupsADay).orElse(Math.min(cups(), USUAL_MOST_CUPS));
     }
 
     /** The same as a share of all that is made; more than 1 when the posology asks for more than one pot a day. */
@@ -179,6 +180,11 @@ public record PlanRequest(
         return new PlanRequest(recipe, serving, drinker, kitchen, custom, schools, other, spentHerbs);
     }
 
+    /** As the recipe says that this drinker takes it; empty when it does not say. */
+    public Optional<Posology> posology() {
+        return recipe.posology().map(p -> p.of(drinker.ageYears(), drinker.conditions(), recipe.cupMl(), custom));
+    }
+
     /** Whether somebody said how many cups a day it is. */
     public boolean cupsSaid() {
         return taking.cupsADay().isPresent() || recipe.posology().isPresent();
@@ -188,7 +194,7 @@ public record PlanRequest(
     public OptionalInt daysOn() {
         return taking.prescribedDays().isPresent()
                 ? taking.prescribedDays()
-                : recipe.posology().map(Posology::daysInARow).orElse(OptionalInt.empty());
+                : posology().map(Posology::daysInARow).orElse(OptionalInt.empty());
     }
 
     public boolean prescribed() {

@@ -4,6 +4,7 @@ import embercup.core.materia.Herb;
 import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.Materia;
 import embercup.core.measure.MeasureCustom;
+import embercup.core.measure.Unit;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.InvalidInputException.Check;
 import embercup.core.workings.Length;
@@ -121,6 +122,48 @@ public final class RecipeRules {
                 new Wanted.SpiritStrength(Limit.SPIRIT_PERCENT.low(), Limit.SPIRIT_PERCENT.high()));
     }
 
+    /** Each row says for whom and how much, and no two are for the same people. */
+    private static void rows(Check check, List<TakingRow> rows, String path) {
+        for (int i = 0; i < rows.size(); i++) {
+            TakingRow row = rows.get(i);
+            String at = path + "[" + i + "]";
+            TakingRow.Whom whom = row.whom();
+            check.require(whom.tells() || !whom.words().isBlank(), at + ".when", "", new Wanted.Needed(Need.WHOM));
+            whom.fromYears().ifPresent(y -> check.range(at + ".fromYears", y, Limit.AGE_YEARS));
+            double from = whom.fromYears().orElse(0);
+            whom.toYears()
+                    .ifPresent(
+                            y -> check.range(at + ".toYears", y, from, Limit.AGE_YEARS.high(), Limit.AGE_YEARS.unit()));
+            TakingRow.Often amount = row.amount();
+            check.require(amount.enough(), at + ".cupsADay", "", new Wanted.Needed(Need.HOW_MUCH_A_DAY));
+            check.require(
+                    amount.cupsADay().isEmpty() || amount.dose().isEmpty(),
+                    at + ".doseAmount",
+                    "",
+                    new Wanted.NotBoth("cupsADay", "doseAmount"));
+            check.require(
+                    amount.timesADay().isEmpty() || amount.everyHours().isEmpty(),
+                    at + ".everyHours",
+                    "",
+                    new Wanted.NotBoth("timesADay", "everyHours"));
+            amount.cupsADay().ifPresent(c -> check.range(at + ".cupsADay", c, Limit.CUPS_A_DAY));
+            amount.timesADay().ifPresent(t -> check.range(at + ".timesADay", t, Limit.DOSES_A_DAY));
+            amount.everyHours().ifPresent(h -> check.range(at + ".everyHours", h, Limit.EVERY_HOURS));
+            amount.dose()
+                    .ifPresent(d -> check.require(
+                            d.unit().dimension() == Unit.Dimension.VOLUME,
+                            at + ".doseUnit",
+                            d.unit().code(),
+                            new Wanted.OfKind(Wanted.Kind.VOLUME_UNIT)));
+            row.mostDays().ifPresent(d -> check.range(at + ".mostDays", d, Limit.DAYS_ON));
+            check.require(
+                    rows.subList(0, i).stream().noneMatch(r -> r.whom().meets(whom)),
+                    at + ".fromYears",
+                    whom.fromYears().isPresent() ? whom.fromYears().getAsDouble() : "",
+                    new Wanted.RowApart());
+        }
+    }
+
     /** A caution says something, of a herb or a stage that the recipe has, and names people only where it is about them. */
     private static void caution(Check check, Recipe recipe, OwnCaution says, String path) {
         String text = says.text().strip();
@@ -166,6 +209,10 @@ public final class RecipeRules {
                         posology.cupsADay(),
                         Limit.CUPS_A_DAY.high(),
                         Limit.CUPS_A_DAY.unit()));
+        Posology.Often often = posology.more().often();
+        often.everyHours().ifPresent(h -> check.range(path + ".everyHours", h, Limit.EVERY_HOURS));
+        often.cupsAWeek().ifPresent(c -> check.range(path + ".cupsAWeek", c, Limit.CUPS_A_WEEK));
+        rows(check, posology.more().rows(), path + ".rows");
         posology.more().childShare().ifPresent(c -> check.range(path + ".childShare", c, Limit.SHARE));
         check.require(
                 posology.daysOff() == 0 || posology.daysOn().isPresent(),

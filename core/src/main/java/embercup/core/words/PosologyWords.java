@@ -1,10 +1,13 @@
 package embercup.core.words;
 
 import embercup.core.recipe.Posology;
+import embercup.core.recipe.TakingRow;
 import embercup.core.workings.Code;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 
 /** How a recipe is taken. Immutable. */
 record PosologyWords(Words words) {
@@ -19,6 +22,8 @@ record PosologyWords(Words words) {
                         cups(p),
                         "when",
                         Facts.code(p.when()),
+                        "rows",
+                        rows(p),
                         "more",
                         more(p),
                         "on",
@@ -43,19 +48,85 @@ record PosologyWords(Words words) {
     }
 
     private String cups(Posology p) {
-        String low = words.numbers().plain(p.cupsADay());
-        double to = p.more().cupsADayTo().orElse(p.cupsADay());
-        String n = to > p.cupsADay()
+        return cups(p.cupsADay(), p.more().cupsADayTo());
+    }
+
+    private String cups(double cups, OptionalDouble upTo) {
+        String low = words.numbers().plain(cups);
+        double to = upTo.orElse(cups);
+        String n = to > cups
                 ? words.text(
                         "taken.range", Map.of("from", low, "to", words.numbers().plain(to)))
                 : low;
-        String kind = to > p.cupsADay() ? "other" : p.cupsADay() == 1 ? "one" : p.cupsADay() == 0.5 ? "half" : "other";
+        String kind = to > cups ? "other" : cups == 1 ? "one" : cups == 0.5 ? "half" : "other";
         return words.text("posology.cups", Map.of("kind", kind, "n", n));
+    }
+
+    private String rows(Posology p) {
+        return p.more().rows().stream().map(this::row).map(row -> "; " + row).collect(Collectors.joining());
+    }
+
+    /** "under 6 years: 1 tsp every 2 hours while awake". */
+    String row(TakingRow row) {
+        List<String> whom = new ArrayList<>();
+        if (row.whom().fromYears().isPresent() || row.whom().toYears().isPresent()) {
+            whom.add(words.text(
+                    "taken.years",
+                    Map.of(
+                            "from",
+                            years(row.whom().fromYears()),
+                            "to",
+                            years(row.whom().toYears()))));
+        }
+        row.whom().condition().ifPresent(c -> whom.add(words.name(c)));
+        if (!row.whom().words().isBlank()) {
+            whom.add(row.whom().words().strip());
+        }
+        return words.text(
+                "taken.row",
+                Map.of(
+                        "whom",
+                        String.join(", ", whom),
+                        "amount",
+                        amount(row.amount()),
+                        "most",
+                        row.mostDays().isPresent() ? most(row.mostDays().getAsInt()) : ""));
+    }
+
+    private String years(OptionalDouble years) {
+        return years.isPresent() ? words.numbers().plain(years.getAsDouble()) : "none";
+    }
+
+    private String most(int days) {
+        return words.text("taken.most", Map.of("days", words.numbers().days(days)));
+    }
+
+    private String amount(TakingRow.Often amount) {
+        if (amount.cupsADay().isPresent()) {
+            return words.text(
+                    "taken.cups-a-day", Map.of("cups", cups(amount.cupsADay().getAsDouble(), OptionalDouble.empty())));
+        }
+        String dose = amount.dose().map(words::say).orElse("");
+        return amount.everyHours().isPresent()
+                ? dose + " " + every(amount.everyHours().getAsDouble())
+                : words.text(
+                        "taken.times",
+                        Map.of("dose", dose, "times", amount.timesADay().orElse(1)));
+    }
+
+    private String every(double hours) {
+        return words.text("taken.every", Map.of("hours", hours));
     }
 
     private String more(Posology p) {
         List<String> parts = new ArrayList<>();
+        Posology.Often often = p.more().often();
         p.more().dose().ifPresent(d -> parts.add(words.text("taken.dose", Map.of("dose", words.say(d)))));
+        often.everyHours().ifPresent(h -> parts.add(every(h)));
+        often.cupsAWeek().ifPresent(c -> parts.add(words.text("taken.week", Map.of("cups", c))));
+        if (often.untilBetter()) {
+            parts.add(words.text("taken.better"));
+        }
         p.more().moments().forEach(m -> parts.add(words.text("taken." + Code.of(m))));
         p.more()
                 .childShare()

@@ -55,8 +55,14 @@ public enum Limit {
     LABELS_USED(0, 23, "labels"),
     /** Labels that are printed at once. */
     LABELS(1, 480, "labels"),
-    /** Times of a day at which something is drunk. */
-    DOSES_A_DAY(1, 6, "times"),
+    /** Times of a day at which something is taken: every hour while awake. */
+    DOSES_A_DAY(1, 15, "times"),
+    /** Hours between two doses of a day. */
+    EVERY_HOURS(1, 14, "h"),
+    /** What is not taken daily. */
+    CUPS_A_WEEK(0.25, 40, "cups"),
+    /** How others than a healthy adult take it. */
+    TAKING_ROWS(0, 12, "rows"),
     /** A dose beyond what is usual is a matter of days: after four weeks a practitioner sees her patient again. */
     PRESCRIBED_DAYS(1, 28, "days"),
     TRIMESTER(1, 3, ""),

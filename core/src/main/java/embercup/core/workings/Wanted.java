@@ -44,6 +44,8 @@ public sealed interface Wanted {
         VOLUME,
         COOL_TO,
         HOLD_AT,
+        WHOM,
+        HOW_MUCH_A_DAY,
         DIAMETER,
         HEIGHT,
         AGE,
@@ -119,6 +121,9 @@ public sealed interface Wanted {
     /** An index of a stage of this recipe; the recipe has none when {@code last} is negative. */
     record StageOfRecipe(int last) implements Wanted {}
 
+    /** Other people than those of an earlier row. */
+    record RowApart() implements Wanted {}
+
     /** Nothing, as it goes with one place of a recipe's own caution alone. @param about code of that place */
     record OnlyAbout(String about) implements Wanted {}
 
@@ -178,6 +183,7 @@ public sealed interface Wanted {
 
     /** Kinds of values on the wire. */
     enum Kind {
+        VOLUME_UNIT,
         NUMBER,
         WHOLE_NUMBER,
         TRUE_OR_FALSE,

@@ -77,8 +77,14 @@ final class PlanForms {
             new Unsaid(Set.of("perCup", "mostADay", "source"), Set.of("dose-clipped"), "clip", "null"));
 
     /** What plans of the second form could not say yet. */
-    private static final List<Unsaid> SECOND_FORM =
-            List.of(new Unsaid(Set.of("fill", "ofBlend", "notFor", "keeping", "with"), Set.of(), "cautions", "[]"));
+    private static final List<Unsaid> SECOND_FORM = List.of(
+            new Unsaid(Set.of("fill", "ofBlend", "notFor", "keeping", "with"), Set.of(), "cautions", "[]"),
+            new Unsaid(Set.of("cupsADayTo", "moments", "mostDays", "childShare"), Set.of(), "rows", "[]"),
+            new Unsaid(
+                    Set.of("cupsADayTo", "moments", "mostDays", "childShare"),
+                    Set.of(),
+                    "often",
+                    "{\"everyHours\":null,\"untilBetter\":false,\"cupsAWeek\":null}"));
 
     static final List<Upcaster> UPCASTERS =
             List.of(document -> say(FIRST_FORM, document), document -> say(SECOND_FORM, document));

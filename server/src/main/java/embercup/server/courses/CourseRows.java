@@ -7,6 +7,7 @@ import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.server.brews.Cups;
 import embercup.server.kitchen.Kitchens;
+import embercup.server.people.People;
 import embercup.server.recipes.KeptRecipes;
 import embercup.server.recipes.RecipeDocument;
 import embercup.server.recipes.RecipeFromDocument;
@@ -40,13 +41,15 @@ class CourseRows {
     private final Kitchens kitchens;
     private final JsonMapper json;
     private final KeptRecipes recipes;
+    private final People people;
 
-    CourseRows(CupRepository own, Cups cups, Kitchens kitchens, JsonMapper json, KeptRecipes recipes) {
+    CourseRows(CupRepository own, Cups cups, Kitchens kitchens, JsonMapper json, KeptRecipes recipes, People people) {
         this.own = own;
         this.cups = cups;
         this.kitchens = kitchens;
         this.json = json;
         this.recipes = recipes;
+        this.people = people;
     }
 
     /** Who drinks it. @param serving part of a cup at a time */
@@ -107,12 +110,28 @@ class CourseRows {
         return recipes.write(recipe);
     }
 
-    /** What an adult has at a time, mL: the recipe's cups of a day over its times. */
+    /** As it is taken in a course: by the row of whoever drinks it alone, by what is said to all where several do. */
+    Optional<Posology> posology(Recipe recipe, List<Drinker> drinkers) {
+        Optional<UUID> alone =
+                drinkers.size() == 1 ? Optional.ofNullable(drinkers.get(0).drinkerId()) : Optional.empty();
+        Optional<embercup.core.dose.Drinker> her = alone.flatMap(id ->
+                people.all().stream().filter(p -> p.id().equals(id)).findFirst().map(people::drinker));
+        return recipe.posology().map(p -> her.map(d -> p.of(
+                        d.ageYears(),
+                        d.conditions(),
+                        recipe.cupMl(),
+                        kitchens.own(null, null).custom()))
+                .orElse(p));
+    }
+
+    /** What is taken at a time, mL: the recipe's cups of a day over its times. */
     double doseMl(CourseEntity e) {
         Recipe recipe = recipe(e);
         int times = course(e).times().size();
-        double share =
-                recipe.posology().map(Posology::cupsADay).map(c -> c / times).orElse(1.0);
+        double share = posology(recipe, drinkers(e))
+                .map(Posology::cupsADay)
+                .map(c -> c / times)
+                .orElse(1.0);
         return recipe.cupMl() * share;
     }
 

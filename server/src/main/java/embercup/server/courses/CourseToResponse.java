@@ -132,7 +132,8 @@ class CourseToResponse {
                         .forEach(cautions::add);
                 clashes.addAll(judge.clashes(subject, judged, others(e, house), now.toInstant()));
                 tooLong = tooLong(subject, judged.plan(), now.toInstant(), ahead ? course.first() : now.toLocalDate());
-                limit = Rhythm.of(recipe.posology(), judge.herbs(judged.plan())).limit();
+                limit = Rhythm.of(rows.posology(recipe, rows.drinkers(e)), judge.herbs(judged.plan()))
+                        .limit();
             } catch (InvalidInputException x) {
                 cautions.add(new CourseCaution(
                         Fields.code(Severity.CARE),
@@ -150,13 +151,16 @@ class CourseToResponse {
                         e.recipeId,
                         e.name,
                         drinkers(e, house),
-                        recipe.posology().map(p -> HouseWords.words().say(p)).orElse("")),
+                        rows.posology(recipe, rows.drinkers(e))
+                                .map(p -> HouseWords.words().say(p))
+                                .orElse("")),
                 new Laid(
                         ahead ? "ahead" : over ? "over" : "running",
                         course.first(),
                         course.last(),
                         e.days,
-                        Rhythm.of(recipe.posology(), List.of()).usualDays(),
+                        Rhythm.of(rows.posology(recipe, rows.drinkers(e)), List.of())
+                                .usualDays(),
                         e.rowDays,
                         e.restDays,
                         HouseWords.words().say((Record) limit),

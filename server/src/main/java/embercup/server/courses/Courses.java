@@ -320,7 +320,7 @@ public class Courses {
         Recipe recipe = rows.recipe(e);
         List<Drinker> drinkers = drinkers(ask, recipe);
         List<LocalTime> times = ask.times() == null
-                ? Doses.times(recipe.posology())
+                ? Doses.times(rows.posology(recipe, drinkers))
                 : ask.times().stream().map(Courses::time).toList();
         Fields.within(times.size(), "times", Limit.DOSES_A_DAY);
         boolean better = Boolean.TRUE.equals(ask.untilBetter());
@@ -333,7 +333,7 @@ public class Courses {
         // The plan names the herbs as they are brewed: parts of a blend, what stands in for another.
         BrewPlan plan = judge.judge(new Subject(e.name, unlaid, rows.document(e), drinkers), clock.instant())
                 .plan();
-        Rhythm rhythm = Rhythm.of(recipe.posology(), judge.herbs(plan));
+        Rhythm rhythm = Rhythm.of(rows.posology(recipe, drinkers), judge.herbs(plan));
         OptionalInt days =
                 better ? OptionalInt.empty() : OptionalInt.of(ask.days() == null ? rhythm.usualDays() : ask.days());
         rows.write(e, new Course(unlaid.first(), days, rhythm, times, unlaid.ended()), drinkers);

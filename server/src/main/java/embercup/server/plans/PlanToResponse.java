@@ -94,7 +94,7 @@ public final class PlanToResponse {
                 drinkerName,
                 SchoolsFromRequest.write(r.schools()),
                 r.spentHerbs(),
-                r.recipe().posology().map(HouseWords.words()::say).orElse(null),
+                r.posology().map(HouseWords.words()::say).orElse(null),
                 taken(r, otherIds));
     }
 

@@ -148,7 +148,38 @@ public record RecipeDocument(
 
             @Within(Limit.DAYS_ON) @Nullable Integer daysOn,
 
-            @Within(Limit.DAYS_OFF) @Nullable Integer daysOff) {}
+            @Within(Limit.DAYS_OFF) @Nullable Integer daysOff,
+
+            @Schema(description = "hours between two doses while awake") @Within(Limit.EVERY_HOURS) @Nullable
+            Double everyHours,
+
+            @Nullable Boolean untilBetter,
+
+            @Schema(description = "at least so many, of what is not taken daily") @Within(Limit.CUPS_A_WEEK) @Nullable
+            Double cupsAWeek,
+
+            @Schema(description = "how others than a healthy adult take it") @Within(Limit.TAKING_ROWS) @Nullable
+            List<@Valid TakingRowDocument> rows) {}
+
+    /**
+     * How others than a healthy adult take it.
+     *
+     * @param fromYears from this age on
+     * @param toYears younger than this
+     * @param when code of a condition, or people in words whom nothing here tells apart
+     * @param cupsADay or else a dose with times a day or hours between
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record TakingRowDocument(
+            @Within(Limit.AGE_YEARS) @Nullable Double fromYears,
+            @Within(Limit.AGE_YEARS) @Nullable Double toYears,
+            @Size(max = Length.NOTE) @Nullable String when,
+            @Within(Limit.CUPS_A_DAY) @Nullable Double cupsADay,
+            @Within(Limit.AMOUNT) @Nullable Double doseAmount,
+            @Size(max = Length.UNIT) @Nullable String doseUnit,
+            @Within(Limit.DOSES_A_DAY) @Nullable Double timesADay,
+            @Within(Limit.EVERY_HOURS) @Nullable Double everyHours,
+            @Within(Limit.DAYS_ON) @Nullable Integer mostDays) {}
 
     /** One herb; {@code stage} is the index of the stage at whose start it goes in. */
     @JsonInclude(JsonInclude.Include.NON_NULL)

@@ -4,6 +4,7 @@ import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.materia.Tradition;
+import embercup.core.measure.MeasureCustom;
 import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
 import embercup.core.recipe.Addition;
@@ -17,6 +18,7 @@ import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
+import embercup.core.recipe.TakingRow;
 import embercup.core.recipe.Told;
 import embercup.core.workings.InvalidInputException;
 import embercup.core.workings.InvalidInputException.Violation;
@@ -43,6 +45,8 @@ import org.jspecify.annotations.Nullable;
 public final class RecipeFromDocument {
 
     /** Vodka and the like (common practice, no source), % by volume. */
+    private static final double DAYS_A_WEEK = 7;
+
     private static final double USUAL_SPIRIT = 40;
 
     private final List<Violation> found = new ArrayList<>();
@@ -113,7 +117,7 @@ public final class RecipeFromDocument {
                         alcohol(doc)),
                 additions,
                 stages,
-                Optional.ofNullable(doc.posology()).map(p -> posology(p, path + ".posology")),
+                Optional.ofNullable(doc.posology()).map(p -> posology(p, doc.cupMl(), path + ".posology")),
                 told(doc.beside(), path));
     }
 
@@ -175,9 +179,23 @@ public final class RecipeFromDocument {
                 : Optional.of(Quantity.of(amount, attempt(() -> Fields.unit(unit, field), Unit.GRAM)));
     }
 
-    private Posology posology(RecipeDocument.PosologyDocument doc, String path) {
+    /** What a day comes to where only a dose and its hours are said, or cups a week. */
+    private double cupsADay(RecipeDocument.PosologyDocument doc, @Nullable Double cupMl, String path) {
+        if (doc.cupsADay() == null && doc.cupsAWeek() != null) {
+            return Math.max(1, Math.ceil(doc.cupsAWeek() / DAYS_A_WEEK));
+        }
+        Optional<Quantity> dose = quantity(doc.doseAmount(), doc.doseUnit(), path + ".doseUnit");
+        if (doc.cupsADay() == null && cupMl != null && doc.everyHours() != null && dose.isPresent()) {
+            return new TakingRow.Often(
+                            OptionalDouble.empty(), dose, OptionalDouble.empty(), OptionalDouble.of(doc.everyHours()))
+                    .cups(cupMl, MeasureCustom.DEFAULT);
+        }
+        return number(doc.cupsADay(), path + ".cupsADay", Need.CUPS_A_DAY);
+    }
+
+    private Posology posology(RecipeDocument.PosologyDocument doc, @Nullable Double cupMl, String path) {
         return new Posology(
-                number(doc.cupsADay(), path + ".cupsADay", Need.CUPS_A_DAY),
+                cupsADay(doc, cupMl, path),
                 attempt(
                         () -> Fields.oneOf(Posology.When.class, doc.when(), path + ".when", Posology.When.ANY_TIME),
                         Posology.When.ANY_TIME),
@@ -188,7 +206,35 @@ public final class RecipeFromDocument {
                         quantity(doc.doseAmount(), doc.doseUnit(), path + ".doseUnit"),
                         moments(doc.moments(), path),
                         doc.mostDays() == null ? OptionalInt.empty() : OptionalInt.of(doc.mostDays()),
-                        optional(doc.childShare())));
+                        optional(doc.childShare()),
+                        new Posology.Often(
+                                optional(doc.everyHours()),
+                                Boolean.TRUE.equals(doc.untilBetter()),
+                                optional(doc.cupsAWeek())),
+                        rows(doc.rows(), path + ".rows")));
+    }
+
+    private List<TakingRow> rows(@Nullable List<RecipeDocument.TakingRowDocument> docs, String path) {
+        List<TakingRow> all = new ArrayList<>();
+        for (int i = 0; docs != null && i < docs.size(); i++) {
+            RecipeDocument.TakingRowDocument doc = docs.get(i);
+            Optional<Condition> condition = Optional.ofNullable(doc.when()).flatMap(Condition::ofCode);
+            all.add(new TakingRow(
+                    new TakingRow.Whom(
+                            optional(doc.fromYears()),
+                            optional(doc.toYears()),
+                            condition,
+                            condition.isPresent() || doc.when() == null
+                                    ? ""
+                                    : doc.when().strip()),
+                    new TakingRow.Often(
+                            optional(doc.cupsADay()),
+                            quantity(doc.doseAmount(), doc.doseUnit(), path + "[" + i + "].doseUnit"),
+                            optional(doc.timesADay()),
+                            optional(doc.everyHours())),
+                    doc.mostDays() == null ? OptionalInt.empty() : OptionalInt.of(doc.mostDays())));
+        }
+        return all;
     }
 
     private Set<Posology.Moment> moments(@Nullable List<String> codes, String path) {

@@ -9,6 +9,7 @@ import embercup.core.recipe.Place;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
+import embercup.core.recipe.TakingRow;
 import embercup.core.recipe.Told;
 import embercup.server.platform.Fields;
 import embercup.server.recipes.RecipeDocument.AdditionDocument;
@@ -125,7 +126,27 @@ public final class RecipeToDocument {
                 number(more.childShare()),
                 p.when() == Posology.When.ANY_TIME ? null : Fields.code(p.when()),
                 number(p.daysOn()),
-                p.daysOff() == 0 ? null : p.daysOff());
+                p.daysOff() == 0 ? null : p.daysOff(),
+                number(more.often().everyHours()),
+                more.often().untilBetter() ? true : null,
+                number(more.often().cupsAWeek()),
+                noneOr(more.rows().stream().map(RecipeToDocument::row).toList()));
+    }
+
+    private static RecipeDocument.TakingRowDocument row(TakingRow row) {
+        TakingRow.Whom whom = row.whom();
+        TakingRow.Often amount = row.amount();
+        String words = whom.words().isEmpty() ? null : whom.words();
+        return new RecipeDocument.TakingRowDocument(
+                number(whom.fromYears()),
+                number(whom.toYears()),
+                whom.condition().map(Condition::code).orElse(words),
+                number(amount.cupsADay()),
+                amount.dose().map(Quantity::amount).orElse(null),
+                amount.dose().map(q -> q.unit().code()).orElse(null),
+                number(amount.timesADay()),
+                number(amount.everyHours()),
+                number(row.mostDays()));
     }
 
     private static @Nullable Integer number(OptionalInt value) {
