@@ -23,6 +23,9 @@ import type { FireLineProps } from "./lineProps";
 import { ReadOff } from "./ReadOff";
 
 const INSET = 4;
+/** At the other end of its stretch may stand the word that turns the lid, px. */
+const BESIDE_LID_WORD_PX = 140;
+
 /** Room for the word "now", px. */
 const NOW_WORD = 36;
 /** A narrow line lower than this has no words, px. */
@@ -131,14 +134,8 @@ export function FireLine(props: FireLineProps) {
               stroke="var(--muted)"
               strokeWidth={compact ? 1.5 : 2.5}
             />
-            {!compact && x(b) - x(a) > 60 && (
-              <text
-                x={(x(a) + x(b)) / 2}
-                y={band.top - 21}
-                textAnchor="middle"
-                fontSize={13}
-                style={{ fill: "var(--muted)" }}
-              >
+            {!compact && x(b) - x(a) > BESIDE_LID_WORD_PX && (
+              <text x={x(a) + 8} y={band.top - 21} fontSize={13} style={{ fill: "var(--muted)" }}>
                 {say("drawing.lidOn")}
               </text>
             )}

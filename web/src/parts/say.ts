@@ -61,7 +61,9 @@ export function cupsSaid(n: number): string {
   const whole = Math.floor(n);
   const rest = n - whole;
   const part = rest === 0.5 ? "½" : rest === 0.25 ? "¼" : rest === 0.75 ? "¾" : "";
-  return part ? say("common.cupsAndPart", { whole: whole || "", fraction: part }) : say("common.cups", { n });
+  return part
+    ? say("common.cupsAndPart", { whole: whole || "", fraction: part })
+    : say("common.cups", { n: Math.round(n * 10) / 10 });
 }
 
 /** A moment as the kitchen's clock shows it. */

@@ -3,6 +3,7 @@ import { CONDITION_KINDS } from "../../api/kinds.gen";
 import * as length from "../../api/length.gen";
 import { condition } from "../../parts/conditions";
 import { NumberField, Secondary, SelectField, TextField } from "../../parts/Field";
+import { fraction } from "../../parts/say";
 import { Word } from "../../parts/Word";
 import { unitSaid } from "../../words/kinds";
 import { Said } from "../../words/Said";
@@ -27,7 +28,8 @@ const MOMENTS: readonly { value: NonNullable<Posology["moments"]>[number]; label
   { value: "bedtime", label: say("recipe.atBedtime") },
 ];
 
-const plain = (n: number) => String(Math.round(n * 100) / 100);
+/** As a cook says it: in eighths where that says it, else in tenths. */
+const plain = (n: number) => (Number.isInteger(n * 8) ? fraction(n) : String(Math.round(n * 10) / 10));
 
 /** Posology: how much of it, when, and for how long. Without an amount the recipe does not say. */
 export function HowTaken({
@@ -50,7 +52,7 @@ export function HowTaken({
   return (
     <Word label={say("recipe.howItIsTaken")} shown={takenWords(p)}>
       {() => (
-        <div className="grid max-h-[70vh] w-72 grid-cols-2 gap-2 overflow-auto">
+        <div className="grid w-72 grid-cols-2 gap-2">
           <NumberField
             label={say("recipe.cupsADay")}
             value={p?.cupsADay}
@@ -180,7 +182,7 @@ function takenWords(p: RecipeDocument["posology"]): string {
   const low = plain(p.cupsADay ?? 1);
   const cups = p.cupsADayTo ? `${low}–${plain(p.cupsADayTo)}` : low;
   return [
-    p.cupsADay !== undefined && say("recipe.aDay", { cups, one: cups === "1" }),
+    p.cupsADay !== undefined && say("recipe.aDay", { cups, one: !p.cupsADayTo && p.cupsADay <= 1 }),
     p.doseAmount !== undefined && say("recipe.doseAtATime", { dose: doseSaid(p.doseAmount, p.doseUnit) }),
     p.everyHours !== undefined && say("recipe.everyHours", { hours: p.everyHours }),
     p.cupsAWeek !== undefined && say("recipe.atLeastAWeek", { cups: p.cupsAWeek }),
@@ -223,7 +225,7 @@ export function TakingRows({
           const complaint = FIELDS.map((f) => wrong(`posology.rows[${i}].${f}`)).find(Boolean);
           return (
             <li key={i} className="border-hairline border-b py-1.5">
-              <p className="flex flex-wrap items-baseline gap-x-3 text-[1.12rem] leading-[2.1rem]">
+              <p className="text-[1.12rem] leading-[2.1rem]">
                 <Said
                   of="recipe.rowSaid"
                   whom={
@@ -239,7 +241,7 @@ export function TakingRows({
                 />
                 <button
                   type="button"
-                  className="min-h-11 text-base text-muted underline underline-offset-4"
+                  className="ml-3 min-h-11 text-base text-muted underline underline-offset-4"
                   aria-label={say("recipe.takeOutRow", { n: i + 1 })}
                   onClick={() => set(rows.filter((_, j) => j !== i))}
                 >
@@ -288,7 +290,7 @@ function whomWords(row: TakingRow): string {
 function amountWords(row: TakingRow): string {
   const much =
     row.cupsADay !== undefined
-      ? say("recipe.aDay", { cups: plain(row.cupsADay), one: row.cupsADay === 1 })
+      ? say("recipe.aDay", { cups: plain(row.cupsADay), one: row.cupsADay <= 1 })
       : row.doseAmount === undefined
         ? say("recipe.howMuch")
         : [

@@ -1,5 +1,6 @@
 package embercup.core.words;
 
+import embercup.core.measure.Quantity;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.TakingRow;
 import embercup.core.workings.Code;
@@ -18,8 +19,8 @@ record PosologyWords(Words words) {
         return words.text(
                 "posology",
                 Map.of(
-                        "cups",
-                        cups(p),
+                        "amount",
+                        amount(p),
                         "when",
                         Facts.code(p.when()),
                         "rows",
@@ -60,6 +61,20 @@ record PosologyWords(Words words) {
                 : low;
         String kind = to > cups ? "other" : cups == 1 ? "one" : cups == 0.5 ? "half" : "other";
         return words.text("posology.cups", Map.of("kind", kind, "n", n));
+    }
+
+    /** What is taken at a time and every so many hours says the day; cups of it would be small change. */
+    private String amount(Posology p) {
+        boolean small =
+                p.more().dose().isPresent() && p.more().often().everyHours().isPresent();
+        return small
+                ? dose(p.more().dose().get()) + ", "
+                        + every(p.more().often().everyHours().getAsDouble())
+                : words.text("taken.cups-a-day", Map.of("cups", cups(p)));
+    }
+
+    private String dose(Quantity dose) {
+        return words.text("taken.dose", Map.of("dose", words.say(dose)));
     }
 
     private String rows(Posology p) {
@@ -121,8 +136,10 @@ record PosologyWords(Words words) {
     private String more(Posology p) {
         List<String> parts = new ArrayList<>();
         Posology.Often often = p.more().often();
-        p.more().dose().ifPresent(d -> parts.add(words.text("taken.dose", Map.of("dose", words.say(d)))));
-        often.everyHours().ifPresent(h -> parts.add(every(h)));
+        if (p.more().dose().isEmpty() || often.everyHours().isEmpty()) {
+            p.more().dose().map(this::dose).ifPresent(parts::add);
+            often.everyHours().ifPresent(h -> parts.add(every(h)));
+        }
         often.cupsAWeek().ifPresent(c -> parts.add(words.text("taken.week", Map.of("cups", c))));
         if (often.untilBetter()) {
             parts.add(words.text("taken.better"));

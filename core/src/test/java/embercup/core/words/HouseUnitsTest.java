@@ -148,6 +148,8 @@ class HouseUnitsTest {
                 "W",
                 "s",
                 "times",
+                "h",
+                "rows",
                 "plans",
                 "weights",
                 "cautions");
