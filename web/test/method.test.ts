@@ -1,5 +1,13 @@
 import { expect, test } from "vitest";
-import { joined, movedTo, nameOf, saidLine } from "../src/screens/recipe/doc";
+import {
+  asKind,
+  joined,
+  movedTo,
+  nameOf,
+  saidLine,
+  withoutLine,
+  withoutStage,
+} from "../src/screens/recipe/doc";
 
 const POT = {
   name: "Pot",
@@ -73,4 +81,33 @@ test("a recipe that nobody named is called by its herbs", () => {
   expect(nameOf([{ herb: "ginger" }, { herb: "ginger" }], herbs)).toBe("Ginger");
   expect(nameOf([{ herb: "ginger" }, { herb: "st-johns-wort" }], herbs)).toBe("Ginger and St John’s wort");
   expect(nameOf([], herbs)).toBe("");
+});
+
+test.each([
+  ["simmer", "boil", { minutes: 10, minutesTo: 15, lid: true, sign: "soft" }],
+  ["simmer", "hold", { minutes: 10, minutesTo: 15, lid: true, sign: "soft", toC: 85 }],
+  ["simmer", "steep", { minutes: 10, minutesTo: 15, lid: true, sign: "soft", flame: undefined }],
+  ["simmer", "strain", { minutes: undefined, lid: undefined }],
+  ["simmer", "reduce", { minutes: undefined, lid: true, toMl: 480 }],
+])("a %s that becomes a %s keeps what both say", (from, to, kept) => {
+  const was = {
+    kind: from as "simmer",
+    minutes: 10,
+    minutesTo: 15,
+    lid: true,
+    sign: "soft",
+    flame: "low" as const,
+  };
+  expect(asKind(was, to)).toMatchObject({ kind: to, ...kept });
+});
+
+test("cautions go with their stage and their herb, and a herb taken out leaves its words", () => {
+  const told = [
+    { text: "It foams.", about: "step" as const, stage: 2 },
+    { text: "Wear gloves.", about: "herb" as const, herb: "ginger" },
+  ];
+  expect(withoutStage({ ...POT, told }, 0).told?.[0]?.stage).toBe(1);
+  expect(movedTo({ ...POT, told }, 2, 3).told?.[0]?.stage).toBe(3);
+  expect(withoutLine({ ...POT, told }, 1).told?.[1]).toEqual({ text: "Wear gloves.", about: "taking" });
+  expect(withoutLine({ ...POT, told }, 0).told?.[1]?.herb).toBe("ginger");
 });

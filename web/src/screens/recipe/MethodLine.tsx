@@ -13,6 +13,7 @@ import { say } from "../../words/say";
 import { applied } from "../sheet/order";
 import { Decide } from "./Decide";
 import {
+  asKind,
   decided,
   FLAMES,
   joined,
@@ -170,7 +171,7 @@ function Stage({
                 label={say("recipe.whatIsDone")}
                 value={stage.kind ?? "heat"}
                 options={STAGES}
-                onChange={(kind) => change({ ...blank, ...stageOf(kind) })}
+                onChange={(kind) => change({ ...blank, ...asKind(stage, kind) })}
               />
               <Numbers stage={stage} onChange={change} />
               <div className="flex flex-wrap gap-2">
@@ -275,7 +276,7 @@ function Numbers({
       {kind?.degrees && (
         <QuantityField
           of="temperature"
-          label={stage.kind === "cool" ? say("recipe.degrees") : say("recipe.degreesEmptyForTheBoil")}
+          label={say(kind.toC === undefined ? "recipe.degreesEmptyForTheBoil" : "recipe.degrees")}
           value={stage.toC}
           onChange={(toC) => onChange({ toC })}
         />

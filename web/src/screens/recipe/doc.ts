@@ -45,6 +45,22 @@ export function stageOf(kind: string): StageDocument {
   };
 }
 
+/** A stage as another kind: what both kinds say stays as it was said, and the rest is as usual. */
+export function asKind(stage: StageDocument, kind: string): StageDocument {
+  const [was, is] = [traitsOf(stage.kind), traitsOf(kind)];
+  const both = (trait: "minutes" | "toMl" | "lid") => was?.[trait] !== undefined && is?.[trait] !== undefined;
+  const next = stageOf(kind);
+  if (both("minutes")) {
+    next.minutes = stage.minutes;
+    next.minutesTo = stage.minutesTo;
+    next.sign = stage.sign;
+  }
+  if (both("toMl")) next.toMl = stage.toMl;
+  if (both("lid")) next.lid = stage.lid;
+  if (was?.degrees && is?.degrees) next.toC = stage.toC ?? next.toC;
+  return next;
+}
+
 export const EMPTY: RecipeDocument = {
   name: "",
   tradition: "folk",

@@ -21,7 +21,7 @@ interface EventRepository extends JpaRepository<EventEntity, UUID> {
     }
 
     @Query(
-            "select e.brewId as brewId, count(e) as events from EventEntity e where e.brewId in :brewIds group by e.brewId")
+            "select e.brewId as brewId, count(e) as events from EventEntity e where e.brewId in :brewIds group by e.brewId order by e.brewId")
     List<Happened> happened(Collection<UUID> brewIds);
 
     boolean existsByBrewIdAndKind(UUID brewId, String kind);
