@@ -2850,6 +2850,11 @@ export interface components {
             mostDays?: number;
             /** @description how others than a healthy adult take it */
             rows?: components["schemas"]["TakingRowDocument"][];
+            /**
+             * Format: double
+             * @description doses a day, where the hours are not said
+             */
+            timesADay?: number;
             untilBetter?: boolean;
             /** @enum {string} */
             when?: "any-time" | "with-food" | "empty-stomach" | "before-bed";
@@ -2983,6 +2988,8 @@ export interface components {
             posology?: components["schemas"]["PosologyDocument"];
             /** Format: double */
             pourMl?: number;
+            /** Format: double */
+            servingMl?: number;
             stages?: components["schemas"]["StageDocument"][];
             told?: components["schemas"]["OwnCautionDocument"][];
             /** @enum {string} */

@@ -22,7 +22,16 @@ interface HeadProps {
 /** What the recipe makes, of what, and how it is taken: a sentence whose parts open in place. */
 export function Head({ draft, set, setRecipe, wrong, suggestion }: HeadProps) {
   const r = draft.recipe;
-  const complaints = ["cups", "cupMl", "pourMl", "alcoholPercent", "dilutionParts", "tradition", "keepsDays"]
+  const complaints = [
+    "cups",
+    "cupMl",
+    "pourMl",
+    "alcoholPercent",
+    "dilutionParts",
+    "servingMl",
+    "tradition",
+    "keepsDays",
+  ]
     .map(wrong)
     .filter(Boolean);
   return (
@@ -181,7 +190,13 @@ function Liquid({ r, setRecipe }: { r: RecipeDocument; setRecipe: HeadProps["set
           <NumberField
             label={say("recipe.partsOfWaterToOne")}
             value={r.dilutionParts}
-            onChange={(dilutionParts) => setRecipe({ dilutionParts })}
+            onChange={(dilutionParts) => setRecipe({ dilutionParts, servingMl: undefined })}
+          />
+          <QuantityField
+            of="volume"
+            label={say("recipe.orOfItAtATime")}
+            value={r.servingMl}
+            onChange={(servingMl) => setRecipe({ servingMl, dilutionParts: undefined })}
           />
         </div>
       )}

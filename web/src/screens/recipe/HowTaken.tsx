@@ -44,7 +44,7 @@ export function HowTaken({
     const says =
       next.cupsADay !== undefined ||
       next.cupsAWeek !== undefined ||
-      (next.doseAmount !== undefined && next.everyHours !== undefined) ||
+      (next.doseAmount !== undefined && (next.everyHours ?? next.timesADay) !== undefined) ||
       (next.rows ?? []).length > 0;
     setRecipe({ posology: says ? next : undefined });
   };
@@ -71,7 +71,12 @@ export function HowTaken({
           <NumberField
             label={say("recipe.everySoManyHours")}
             value={p?.everyHours}
-            onChange={(everyHours) => set({ everyHours })}
+            onChange={(everyHours) => set({ everyHours, timesADay: undefined })}
+          />
+          <NumberField
+            label={say("recipe.orTimesADay")}
+            value={p?.timesADay}
+            onChange={(timesADay) => set({ timesADay, everyHours: undefined })}
           />
           <NumberField
             label={say("recipe.cupsAWeek")}
@@ -185,6 +190,7 @@ function takenWords(p: RecipeDocument["posology"]): string {
     p.cupsADay !== undefined && say("recipe.aDay", { cups, one: !p.cupsADayTo && p.cupsADay <= 1 }),
     p.doseAmount !== undefined && say("recipe.doseAtATime", { dose: doseSaid(p.doseAmount, p.doseUnit) }),
     p.everyHours !== undefined && say("recipe.everyHours", { hours: p.everyHours }),
+    p.timesADay !== undefined && say("recipe.timesADaySaid", { times: p.timesADay }),
     p.cupsAWeek !== undefined && say("recipe.atLeastAWeek", { cups: p.cupsAWeek }),
     p.when && p.when !== "any-time" && WHEN.find((w) => w.value === p.when)?.label,
     ...MOMENTS.filter((m) => p.moments?.includes(m.value)).map((m) => m.label),

@@ -1,6 +1,7 @@
 package embercup.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
@@ -9,6 +10,7 @@ import embercup.core.recipe.Flame;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
+import embercup.core.workings.InvalidInputException;
 import embercup.server.recipes.RecipeDocument;
 import embercup.server.recipes.RecipeDocument.AdditionDocument;
 import embercup.server.recipes.RecipeDocument.OwnCautionDocument;
@@ -73,6 +75,7 @@ class RecipeDocumentTest {
                     random.nextBoolean() ? "later-cups" : null,
                     random.nextBoolean() ? "scrubbed, skin on" : null));
         }
+        boolean thinned = random.nextBoolean();
         return new RecipeDocument(
                 "Any pot",
                 "folk",
@@ -82,7 +85,8 @@ class RecipeDocumentTest {
                         random.nextBoolean() ? 700.0 : null,
                         random.nextBoolean() ? "spirit" : null,
                         null,
-                        random.nextBoolean() ? 3.0 : null),
+                        thinned ? 3.0 : null,
+                        thinned ? null : 50.0),
                 additions,
                 stages,
                 random.nextBoolean() ? posology(random) : null,
@@ -129,7 +133,7 @@ class RecipeDocumentTest {
         return new StageDocument(kind, 5.0, null, null, toC, 300.0, null, null, null, null);
     }
 
-    private static final RecipeDocument.Liquid PLAIN = new RecipeDocument.Liquid(null, null, null, null);
+    private static final RecipeDocument.Liquid PLAIN = new RecipeDocument.Liquid(null, null, null, null, null);
 
     private static PosologyDocument posology(Random random) {
         int on = 1 + random.nextInt(20);
@@ -146,6 +150,7 @@ class RecipeDocumentTest {
                 random.nextBoolean() ? on : null,
                 random.nextBoolean() ? on : null,
                 random.nextBoolean() ? 2.0 : null,
+                random.nextBoolean() ? 4.0 : null,
                 random.nextBoolean() ? true : null,
                 random.nextBoolean() ? 3.0 : null,
                 random.nextBoolean() ? rows(random) : null);
@@ -209,6 +214,32 @@ class RecipeDocumentTest {
         assertThat(recipe.additions().get(0).form()).isEqualTo(Form.DRIED);
         assertThat(recipe.additions().get(0).cut()).isEqualTo(Cut.CHOPPED);
         assertThat(recipe.additions().get(0).stage()).isZero();
+    }
+
+    /** A concentrate of which 50 mL make a cup of 200 mL is thinned with three parts; nothing is thinned to less than it was. */
+    @Test
+    void whatIsDrunkAtATimeSaysHowAConcentrateIsThinned() {
+        assertThat(thinned(50.0, null).dilutionParts()).isEqualTo(3);
+        assertThat(thinned(200.0, null).dilutionParts()).isZero();
+        assertThat(thinned(null, 4.0).dilutionParts()).isEqualTo(4);
+        for (RecipeDocument.Liquid wrong : List.of(liquid(250.0, null), liquid(50.0, 3.0))) {
+            assertThatThrownBy(() -> RecipeFromDocument.read(with(wrong), "recipe"))
+                    .isInstanceOfSatisfying(
+                            InvalidInputException.class,
+                            e -> assertThat(e.violations().get(0).field()).isEqualTo("recipe.servingMl"));
+        }
+    }
+
+    private static Recipe thinned(@Nullable Double servingMl, @Nullable Double parts) {
+        return RecipeFromDocument.read(with(liquid(servingMl, parts)), "recipe");
+    }
+
+    private static RecipeDocument.Liquid liquid(@Nullable Double servingMl, @Nullable Double parts) {
+        return new RecipeDocument.Liquid(null, null, null, parts, servingMl);
+    }
+
+    private static RecipeDocument with(RecipeDocument.Liquid liquid) {
+        return new RecipeDocument("One", null, 1.0, 200.0, liquid, List.of(), null, null, null);
     }
 
     private static Stage stage(String kind) {

@@ -90,7 +90,9 @@ public final class Doses {
                 .flatMap(p -> p.more().moments().stream())
                 .map(CLOCK::get)
                 .toList();
-        int cups = (int) Math.max(1, Math.ceil(posology.map(Posology::cupsADay).orElse(1.0) - 1e-9));
+        double often = posology.map(p -> p.more().often().timesADay().orElse(p.cupsADay()))
+                .orElse(1.0);
+        int cups = (int) Math.max(1, Math.ceil(often - 1e-9));
         if (said.size() >= cups) {
             return said;
         }

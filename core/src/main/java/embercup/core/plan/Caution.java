@@ -319,8 +319,19 @@ public sealed interface Caution {
         }
     }
 
-    /** What the recipe itself says of a herb, a step, taking or keeping, or of people whom nothing here tells apart. */
-    record RecipeSays(OwnCaution says) implements OfPot, Note {
+    /**
+     * What the recipe itself says of a herb, a step, taking or keeping, or of people whom nothing here tells apart. What is minded while
+     * it is made is a note; what whoever drinks it must mind goes onto labels and courses as well.
+     */
+    record RecipeSays(OwnCaution says) implements OfPot {
+        @Override
+        public Severity severity() {
+            return switch (says.about()) {
+                case HERB, STEP -> Severity.NOTE;
+                case TAKING, KEEPING, WHO -> Severity.CARE;
+            };
+        }
+
         @Override
         public Optional<String> herb() {
             return says.herb();

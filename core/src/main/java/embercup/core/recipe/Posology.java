@@ -84,11 +84,14 @@ public record Posology(double cupsADay, When when, OptionalInt daysOn, int daysO
      * How often, where cups a day do not say it.
      *
      * @param everyHours hours between two doses while awake; empty when it does not say
+     * @param timesADay doses a day; empty when it does not say, or says the hours
      * @param untilBetter whether it is taken until she is better
      * @param cupsAWeek at least so many cups a week, of something that is not taken daily; empty when it does not say
      */
-    public record Often(OptionalDouble everyHours, boolean untilBetter, OptionalDouble cupsAWeek) {
-        public static final Often NOTHING = new Often(OptionalDouble.empty(), false, OptionalDouble.empty());
+    public record Often(
+            OptionalDouble everyHours, OptionalDouble timesADay, boolean untilBetter, OptionalDouble cupsAWeek) {
+        public static final Often NOTHING =
+                new Often(OptionalDouble.empty(), OptionalDouble.empty(), false, OptionalDouble.empty());
     }
 
     public Posology(double cupsADay, When when, OptionalInt daysOn, int daysOff) {
@@ -132,7 +135,11 @@ public record Posology(double cupsADay, When when, OptionalInt daysOn, int daysO
                         Set.of(),
                         most,
                         more.childShare(),
-                        new Often(row.amount().everyHours(), more.often().untilBetter(), OptionalDouble.empty()),
+                        new Often(
+                                row.amount().everyHours(),
+                                row.amount().timesADay(),
+                                more.often().untilBetter(),
+                                OptionalDouble.empty()),
                         List.of()));
     }
 

@@ -211,6 +211,12 @@ public final class RecipeRules {
                         Limit.CUPS_A_DAY.unit()));
         Posology.Often often = posology.more().often();
         often.everyHours().ifPresent(h -> check.range(path + ".everyHours", h, Limit.EVERY_HOURS));
+        often.timesADay().ifPresent(t -> check.range(path + ".timesADay", t, Limit.DOSES_A_DAY));
+        check.require(
+                often.everyHours().isEmpty() || often.timesADay().isEmpty(),
+                path + ".everyHours",
+                "",
+                new Wanted.NotBoth("timesADay", "everyHours"));
         often.cupsAWeek().ifPresent(c -> check.range(path + ".cupsAWeek", c, Limit.CUPS_A_WEEK));
         rows(check, posology.more().rows(), path + ".rows");
         posology.more().childShare().ifPresent(c -> check.range(path + ".childShare", c, Limit.SHARE));

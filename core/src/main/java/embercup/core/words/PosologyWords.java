@@ -7,6 +7,7 @@ import embercup.core.workings.Code;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 
@@ -65,12 +66,20 @@ record PosologyWords(Words words) {
 
     /** What is taken at a time and every so many hours says the day; cups of it would be small change. */
     private String amount(Posology p) {
-        boolean small =
-                p.more().dose().isPresent() && p.more().often().everyHours().isPresent();
-        return small
-                ? dose(p.more().dose().get()) + ", "
-                        + every(p.more().often().everyHours().getAsDouble())
+        Optional<String> often = often(p.more().often());
+        return p.more().dose().isPresent() && often.isPresent()
+                ? dose(p.more().dose().get()) + ", " + often.get()
                 : words.text("taken.cups-a-day", Map.of("cups", cups(p)));
+    }
+
+    private Optional<String> often(Posology.Often often) {
+        if (often.everyHours().isPresent()) {
+            return Optional.of(every(often.everyHours().getAsDouble()));
+        }
+        return often.timesADay().isPresent()
+                ? Optional.of(words.text(
+                        "taken.times-a-day", Map.of("times", often.timesADay().getAsDouble())))
+                : Optional.empty();
     }
 
     private String dose(Quantity dose) {
@@ -136,9 +145,9 @@ record PosologyWords(Words words) {
     private String more(Posology p) {
         List<String> parts = new ArrayList<>();
         Posology.Often often = p.more().often();
-        if (p.more().dose().isEmpty() || often.everyHours().isEmpty()) {
+        if (p.more().dose().isEmpty() || often(often).isEmpty()) {
             p.more().dose().map(this::dose).ifPresent(parts::add);
-            often.everyHours().ifPresent(h -> parts.add(every(h)));
+            often(often).ifPresent(parts::add);
         }
         often.cupsAWeek().ifPresent(c -> parts.add(words.text("taken.week", Map.of("cups", c))));
         if (often.untilBetter()) {

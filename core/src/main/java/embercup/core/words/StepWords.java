@@ -5,6 +5,7 @@ import embercup.core.brew.StageRun;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Cut;
+import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
@@ -46,7 +47,7 @@ final class StepWords {
 
     String label(BrewPlan plan, Step step) {
         if (step instanceof Prepare prepare) {
-            return prepare(plan.additions().get(prepare.addition()));
+            return prepare(plan, plan.additions().get(prepare.addition()));
         }
         if (step instanceof Stand stand) {
             return rests(plan, stand);
@@ -130,7 +131,7 @@ final class StepWords {
 
     // ---- getting ready
 
-    private String prepare(PlannedAddition addition) {
+    private String prepare(BrewPlan plan, PlannedAddition addition) {
         String prep = words.prep(addition);
         double restS = addition.prepared().restS();
         Map<String, Object> all = new HashMap<>();
@@ -143,8 +144,20 @@ final class StepWords {
                 restS == 0
                         ? ""
                         : words.text("step.rest", Map.of("time", words.numbers().minutes(restS / 60))));
-        String key = addition.perCup() ? "each" : addition.out().weigh() ? "weighed" : "measured";
+        String key = addition.perCup()
+                ? "each"
+                : addition.out().weigh() ? "weighed" : writtenByWeight(plan, addition) ? "by-weight" : "measured";
         return words.text("step.prepare-" + key, all);
+    }
+
+    /** Grams that were written stay on the scale. */
+    private static boolean writtenByWeight(BrewPlan plan, PlannedAddition addition) {
+        List<Addition> written = plan.request().recipe().additions().stream()
+                .filter(a -> a.herb().equals(addition.herb()))
+                .toList();
+        return addition.blend().isEmpty()
+                && !written.isEmpty()
+                && written.stream().allMatch(a -> a.quantity().unit().dimension() == Unit.Dimension.MASS);
     }
 
     private String rests(BrewPlan plan, Stand stand) {

@@ -7,6 +7,8 @@ package embercup.core.workings;
 public enum Limit {
     /** Cups of a recipe or of an order. */
     CUPS(1, 40, "cups"),
+    /** What is drunk at a time of a concentrate, before it is thinned. */
+    SERVING_ML(2, 1000, "mL"),
     CUP_ML(30, 1000, "mL"),
     /** Which act of a cup out of a jar. */
     CUP_ACT(0, 40, ""),

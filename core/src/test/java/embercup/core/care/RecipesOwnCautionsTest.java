@@ -90,9 +90,12 @@ class RecipesOwnCautionsTest {
                         "The recipe says: Sip it slowly.",
                         "The recipe says: Throw it away when it smells of yeast.");
         assertThat(all).allSatisfy(c -> {
-            assertThat(c.severity()).isEqualTo(Severity.NOTE);
             assertThat(c.source()).isEqualTo("own");
         });
+        assertThat(all)
+                .filteredOn(c -> c.severity() == Severity.CARE)
+                .as("whoever drinks it must mind")
+                .hasSize(2);
         assertThat(all).filteredOn(c -> c.herb().isPresent()).hasSize(1);
     }
 

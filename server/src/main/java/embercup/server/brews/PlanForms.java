@@ -84,7 +84,7 @@ final class PlanForms {
                     Set.of("cupsADayTo", "moments", "mostDays", "childShare"),
                     Set.of(),
                     "often",
-                    "{\"everyHours\":null,\"untilBetter\":false,\"cupsAWeek\":null}"));
+                    "{\"everyHours\":null,\"timesADay\":null,\"untilBetter\":false,\"cupsAWeek\":null}"));
 
     static final List<Upcaster> UPCASTERS =
             List.of(document -> say(FIRST_FORM, document), document -> say(SECOND_FORM, document));

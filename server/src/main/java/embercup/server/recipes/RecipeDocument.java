@@ -115,13 +115,15 @@ public record RecipeDocument(
      * @param pourMl the recipe's own starting water for its own cups
      * @param alcoholPercent strength of a spirit, % by volume
      * @param dilutionParts parts of water to one part of a concentrate in the cup
+     * @param servingMl the same said otherwise: what is drunk at a time of a concentrate, before it is thinned to the recipe's cup
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record Liquid(
             @Within(Limit.WATER_ML) @Nullable Double pourMl,
             @CodeOf(Menstruum.Kind.class) @Nullable String menstruum,
             @Within(Limit.SPIRIT_PERCENT) @Nullable Double alcoholPercent,
-            @Within(Limit.DILUTION_PARTS) @Nullable Double dilutionParts) {}
+            @Within(Limit.DILUTION_PARTS) @Nullable Double dilutionParts,
+            @Within(Limit.SERVING_ML) @Nullable Double servingMl) {}
 
     /** How it is taken: cups a day, when, days in a row and days of rest after them. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -152,6 +154,9 @@ public record RecipeDocument(
 
             @Schema(description = "hours between two doses while awake") @Within(Limit.EVERY_HOURS) @Nullable
             Double everyHours,
+
+            @Schema(description = "doses a day, where the hours are not said") @Within(Limit.DOSES_A_DAY) @Nullable
+            Double timesADay,
 
             @Nullable Boolean untilBetter,
 

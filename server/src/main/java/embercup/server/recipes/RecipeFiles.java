@@ -5,6 +5,7 @@ import embercup.core.care.History;
 import embercup.core.materia.Materia;
 import embercup.core.materia.Severity;
 import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Caution;
 import embercup.core.plan.PlanRequest;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.Planner;
@@ -21,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jsoup.nodes.DataNode;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -94,12 +96,15 @@ class RecipeFiles {
         Recipe recipe = RecipeFromDocument.read(kept.recipe(), "recipe");
         BrewPlan plan = new Planner(materia).plan(PlanRequest.asWritten(recipe));
         Words words = HouseWords.words();
-        List<String> minded = new Care(materia)
-                .judge(plan, History.NONE).cautions().stream()
-                        .filter(c -> c.severity() != Severity.NOTE)
-                        .map(words::say)
-                        .distinct()
-                        .toList();
+        // A friend may be anybody: all that the recipe says itself, and what is said to anybody.
+        List<String> minded = Stream.concat(
+                        recipe.told().cautions().stream().map(Caution.RecipeSays::new),
+                        new Care(materia)
+                                .judge(plan, History.NONE).cautions().stream()
+                                        .filter(c -> c.severity() != Severity.NOTE))
+                .map(words::say)
+                .distinct()
+                .toList();
         return new Said(
                 kept,
                 words.sentence(

@@ -102,7 +102,7 @@ public final class RecipeFromDocument {
                 new Recipe.Makes(
                         number(doc.cups(), path + ".cups", Need.CUPS),
                         number(doc.cupMl(), path + ".cupMl", Need.CUP_SIZE),
-                        doc.liquid().dilutionParts() == null ? 0 : doc.liquid().dilutionParts()),
+                        dilutionParts(doc, path)),
                 doc.liquid().pourMl() == null
                         ? OptionalDouble.empty()
                         : OptionalDouble.of(doc.liquid().pourMl()),
@@ -185,9 +185,12 @@ public final class RecipeFromDocument {
             return Math.max(1, Math.ceil(doc.cupsAWeek() / DAYS_A_WEEK));
         }
         Optional<Quantity> dose = quantity(doc.doseAmount(), doc.doseUnit(), path + ".doseUnit");
-        if (doc.cupsADay() == null && cupMl != null && doc.everyHours() != null && dose.isPresent()) {
+        if (doc.cupsADay() == null
+                && cupMl != null
+                && dose.isPresent()
+                && (doc.everyHours() != null || doc.timesADay() != null)) {
             return new TakingRow.Often(
-                            OptionalDouble.empty(), dose, OptionalDouble.empty(), OptionalDouble.of(doc.everyHours()))
+                            OptionalDouble.empty(), dose, optional(doc.timesADay()), optional(doc.everyHours()))
                     .cups(cupMl, MeasureCustom.DEFAULT);
         }
         return number(doc.cupsADay(), path + ".cupsADay", Need.CUPS_A_DAY);
@@ -209,6 +212,7 @@ public final class RecipeFromDocument {
                         optional(doc.childShare()),
                         new Posology.Often(
                                 optional(doc.everyHours()),
+                                optional(doc.timesADay()),
                                 Boolean.TRUE.equals(doc.untilBetter()),
                                 optional(doc.cupsAWeek())),
                         rows(doc.rows(), path + ".rows")));
@@ -248,6 +252,25 @@ public final class RecipeFromDocument {
 
     private static OptionalDouble optional(@Nullable Double value) {
         return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+
+    /** Parts of water to one of a concentrate, from what is drunk of it at a time where that is said. */
+    private double dilutionParts(RecipeDocument doc, String path) {
+        Double parts = doc.liquid().dilutionParts();
+        Double servingMl = doc.liquid().servingMl();
+        if (servingMl == null || doc.cupMl() == null) {
+            return parts == null ? 0 : parts;
+        }
+        if (parts != null) {
+            found.add(new Violation(
+                    path + ".servingMl", String.valueOf(servingMl), new Wanted.NotBoth("servingMl", "dilutionParts")));
+        } else if (servingMl > doc.cupMl()) {
+            found.add(new Violation(
+                    path + ".servingMl",
+                    String.valueOf(servingMl),
+                    new Wanted.Between(Limit.SERVING_ML.low(), doc.cupMl(), Limit.SERVING_ML.unit())));
+        }
+        return Math.max(0, doc.cupMl() / servingMl - 1);
     }
 
     /** A spirit whose strength is not said is the usual one of the kitchen cupboard. */

@@ -38,7 +38,8 @@ public final class RecipeToDocument {
                         number(recipe.pourMl()),
                         m.cold() ? Fields.code(m.kind()) : null,
                         m.alcoholPercent() > 0 ? m.alcoholPercent() : null,
-                        recipe.dilutionParts() > 0 ? recipe.dilutionParts() : null),
+                        recipe.dilutionParts() > 0 ? recipe.dilutionParts() : null,
+                        null),
                 additions(recipe),
                 recipe.stages().isEmpty()
                         ? null
@@ -128,6 +129,7 @@ public final class RecipeToDocument {
                 number(p.daysOn()),
                 p.daysOff() == 0 ? null : p.daysOff(),
                 number(more.often().everyHours()),
+                number(more.often().timesADay()),
                 more.often().untilBetter() ? true : null,
                 number(more.often().cupsAWeek()),
                 noneOr(more.rows().stream().map(RecipeToDocument::row).toList()));
