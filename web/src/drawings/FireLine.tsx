@@ -1,7 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import { curveMonotoneX, line } from "d3-shape";
 import { useMemo, useState } from "react";
-import type { CurvePoint, StepLine } from "../api/client";
+import type { CurvePoint, StageLine, StepLine } from "../api/client";
 import { powerOf, stagesOf } from "../api/steps";
 import { millilitres, moment, span } from "../parts/say";
 import { say } from "../words/say";
@@ -23,8 +23,10 @@ import type { FireLineProps } from "./lineProps";
 import { ReadOff } from "./ReadOff";
 
 const INSET = 4;
-/** At the other end of its stretch may stand the word that turns the lid, px. */
-const BESIDE_LID_WORD_PX = 140;
+/** Room that the word of a lid takes, with some air, px. */
+const LID_WORD_PX = 60;
+/** Room of the word that turns the lid, at the end of each stage that has one, px. */
+const TURNS_LID_PX = 86;
 
 /** Room for the word "now", px. */
 const NOW_WORD = 36;
@@ -32,6 +34,12 @@ const NOW_WORD = 36;
 const WORDS_FROM_PX = 100;
 /** Room for the figures behind the end of the brew, px. */
 const FIGURES = 128;
+
+/** Whether the word of a lid stands clear of those that turn it. */
+const isClear = (stages: StageLine[], x: (s: number) => number, at: number) =>
+  stages
+    .map((s) => x(s.startS + s.durationS))
+    .every((end) => at + LID_WORD_PX / 2 < end - TURNS_LID_PX || at - LID_WORD_PX / 2 > end);
 
 /** One time axis: flame band by power, lid bracket, additions, waits, strain; below it water falls and strength rises. */
 export function FireLine(props: FireLineProps) {
@@ -134,8 +142,14 @@ export function FireLine(props: FireLineProps) {
               stroke="var(--muted)"
               strokeWidth={compact ? 1.5 : 2.5}
             />
-            {!compact && x(b) - x(a) > BESIDE_LID_WORD_PX && (
-              <text x={x(a) + 8} y={band.top - 21} fontSize={13} style={{ fill: "var(--muted)" }}>
+            {!compact && x(b) - x(a) > LID_WORD_PX && isClear(stages, x, (x(a) + x(b)) / 2) && (
+              <text
+                x={(x(a) + x(b)) / 2}
+                y={band.top - 21}
+                textAnchor="middle"
+                fontSize={13}
+                style={{ fill: "var(--muted)" }}
+              >
                 {say("drawing.lidOn")}
               </text>
             )}

@@ -106,7 +106,7 @@ export function Handles({
             key={`${s.key}.lid`}
             type="button"
             aria-pressed={s.lid}
-            aria-label={say("drawing.lidWhile", { on: s.lid, kind: doc.kind })}
+            aria-label={say("drawing.lidWhile", { on: s.lid, stage: kindSaid("stage", doc.kind ?? "") })}
             onClick={() => onTweak({ stage: s.stage, part: "lid", value: s.lid ? 0 : 1 })}
             className="pointer-events-auto absolute -translate-x-full rounded-one px-1.5 text-[13px] text-muted underline decoration-dotted underline-offset-4 hover:bg-strip hover:text-ink"
             style={{ left: x(s.startS + s.durationS) - 6, top: bandTop - 34 }}

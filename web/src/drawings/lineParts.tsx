@@ -127,8 +127,22 @@ function stageWords(step: StepLine): { main: string; short: string; sub?: string
       return { main: say("drawing.offRest", { length }), short: say("drawing.rest") };
     case "cool":
       return { main: step.label, short: say("drawing.cool") };
-    default:
+    case "turned":
+    case "prep":
+    case "stand":
+    case "pour":
+    case "strain":
+    case "refill":
+    case "combine":
+    case "finish":
+    case "stir":
+    case "shake":
+    case "blend":
       return { main: "", short: "" };
+    default: {
+      const none: never = step;
+      return none;
+    }
   }
 }
 

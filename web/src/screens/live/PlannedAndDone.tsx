@@ -9,6 +9,7 @@ import { FireLine } from "../../drawings/FireLine";
 import { measuredOut } from "../../parts/measured";
 import { capital, clock, grams, millilitres, share, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
+import { kindSaid } from "../../words/kinds";
 import { Said } from "../../words/Said";
 import { say } from "../../words/say";
 import { writeOrder } from "../sheet/order";
@@ -148,7 +149,13 @@ function Because({ brew, cup }: { brew: BrewResponse; cup: boolean }) {
     if (s.handsOn || !live?.beganAt || !live.doneAt) return [];
     const by = (Date.parse(live.doneAt) - Date.parse(live.beganAt)) / 1000 - s.durationS;
     return Math.abs(by) >= TOLD_S && Math.abs(by) >= s.durationS * TOLD_SHARE
-      ? [say("live.stageChanged", { kind: s.kind, time: span(Math.abs(by)), longer: by > 0 })]
+      ? [
+          say("live.stageChanged", {
+            stage: kindSaid("stage", s.kind),
+            time: span(Math.abs(by)),
+            longer: by > 0,
+          }),
+        ]
       : [];
   });
   const turned = brew.events.filter((e) => e.kind === "turned").map((e) => e.text);

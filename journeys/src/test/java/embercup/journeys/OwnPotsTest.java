@@ -232,7 +232,7 @@ class OwnPotsTest {
         peel.focus();
         page.keyboard().press("ArrowLeft");
         assertThat(slider(page, "Orange peel goes in")).hasAttribute("aria-valuenow", "2");
-        button(page, "lid while it simmers").click();
+        button(page, "lid at “simmer”").click();
         assertThat(page).hasURL(Pattern.compile("t=s1.lid.0"));
         button(page, "take back").click();
         assertThat(slider(page, "Orange peel goes in")).hasAttribute("aria-valuenow", "3");

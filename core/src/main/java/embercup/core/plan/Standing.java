@@ -1,10 +1,7 @@
 package embercup.core.plan;
 
 import embercup.core.brew.CurvePoint;
-import embercup.core.recipe.StageKind;
-import java.util.EnumSet;
 import java.util.List;
-import java.util.Set;
 
 /** How long a liquor stands lukewarm while it is made: neither hot nor cold enough to keep. Stateless. */
 public final class Standing {
@@ -15,8 +12,6 @@ public final class Standing {
     private static final double COLD_C = 8;
     /** Not at room temperature for longer (source key {@code food-code}), h. */
     public static final double MOST_H = 2;
-
-    private static final Set<StageKind> STANDS = EnumSet.of(StageKind.STEEP, StageKind.MACERATE, StageKind.REST);
 
     private Standing() {}
 
@@ -29,7 +24,7 @@ public final class Standing {
         double offset = plan.stageStartS();
         List<CurvePoint> curve = plan.curve();
         for (var run : plan.stages()) {
-            if (!STANDS.contains(run.stage().kind())) {
+            if (!run.stage().kind().stands()) {
                 continue;
             }
             for (int i = 1; i < curve.size(); i++) {

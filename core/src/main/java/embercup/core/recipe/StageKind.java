@@ -136,6 +136,11 @@ public enum StageKind {
         return timed() || this == REDUCE;
     }
 
+    /** Whether the herbs give while it stands off the heat. */
+    public boolean stands() {
+        return infuses() && !heats();
+    }
+
     public String code() {
         return Code.of(this);
     }
