@@ -264,3 +264,26 @@ export function Secondary({
     </button>
   );
 }
+
+/** Something that is so or not. */
+export function Tick({
+  label,
+  on,
+  onChange,
+}: {
+  label: string;
+  on: boolean;
+  onChange: (on: boolean) => void;
+}) {
+  return (
+    <label className="flex min-h-11 items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-4 shrink-0 accent-[var(--ink)]"
+        checked={on}
+        onChange={(e) => onChange(e.target.checked)}
+      />
+      {label}
+    </label>
+  );
+}

@@ -2,7 +2,7 @@ import type { RecipeDocument, TakingRow } from "../../api/client";
 import { CONDITION_KINDS } from "../../api/kinds.gen";
 import * as length from "../../api/length.gen";
 import { condition } from "../../parts/conditions";
-import { NumberField, Secondary, SelectField, TextField } from "../../parts/Field";
+import { NumberField, Secondary, SelectField, TextField, Tick } from "../../parts/Field";
 import { fraction } from "../../parts/say";
 import { Word } from "../../parts/Word";
 import { unitSaid } from "../../words/kinds";
@@ -135,20 +135,6 @@ export function HowTaken({
         </div>
       )}
     </Word>
-  );
-}
-
-function Tick({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) {
-  return (
-    <label className="flex min-h-11 items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-4 shrink-0 accent-[var(--ink)]"
-        checked={on}
-        onChange={(e) => onChange(e.target.checked)}
-      />
-      {label}
-    </label>
   );
 }
 

@@ -4,7 +4,7 @@ import { traitsOf } from "../../api/stages";
 import { FireLine } from "../../drawings/FireLine";
 import { Handles } from "../../drawings/Handles";
 import { ofPlan } from "../../drawings/lineProps";
-import { NumberField, QuantityField, Secondary, SelectField, TextField } from "../../parts/Field";
+import { NumberField, QuantityField, Secondary, SelectField, TextField, Tick } from "../../parts/Field";
 import { Glossed } from "../../parts/Glossed";
 import { millilitres, span } from "../../parts/say";
 import { useWidth } from "../../parts/size";
@@ -314,19 +314,5 @@ function Numbers({
         />
       )}
     </>
-  );
-}
-
-function Tick({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) {
-  return (
-    <label className="flex min-h-11 items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-4 accent-[var(--ink)]"
-        checked={on}
-        onChange={(e) => onChange(e.target.checked)}
-      />
-      {label}
-    </label>
   );
 }

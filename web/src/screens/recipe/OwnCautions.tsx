@@ -18,6 +18,8 @@ const ABOUTS: readonly { value: About; label: string }[] = [
   { value: "who", label: say("recipe.whomItIsNotFor") },
 ];
 
+const FIELDS = ["text", "herb", "stage", "conditions", "underYears"];
+
 /** What the recipe itself warns of: each a sentence, with its place. */
 export function OwnCautions({
   recipe,
@@ -62,13 +64,7 @@ export function OwnCautions({
               placeholder={say("recipe.aWholeSentence")}
               most={length.NOTE}
               value={c.text ?? ""}
-              wrong={
-                wrong(`told[${i}].text`) ??
-                wrong(`told[${i}].herb`) ??
-                wrong(`told[${i}].stage`) ??
-                wrong(`told[${i}].conditions`) ??
-                wrong(`told[${i}].underYears`)
-              }
+              wrong={FIELDS.map((f) => wrong(`told[${i}].${f}`)).find(Boolean)}
               onChange={(text) => set(told.map((t, j) => (j === i ? { ...t, text } : t)))}
             />
             <button

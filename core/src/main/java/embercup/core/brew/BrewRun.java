@@ -153,9 +153,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     @Override
     public Boolean hold(Stage.Hold stage) {
         double target = Holding.belowTheBoilC(stage, pot.boilingC);
-        if (pot.tempC < target - NEARLY_BOILING_K) {
-            heatS = pot.heat(target, Flame.HIGH, true, measuredHeat());
-        }
+        warmTo(target, NEARLY_BOILING_K);
         pot.holdAt(
                 target,
                 proper(stage.minutes() * 60),
@@ -316,8 +314,12 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     }
 
     private void toTheBoil(double nearlyK) {
-        if (pot.tempC < pot.boilingC - nearlyK) {
-            heatS = pot.heat(pot.boilingC, Flame.HIGH, true, measuredHeat());
+        warmTo(pot.boilingC, nearlyK);
+    }
+
+    private void warmTo(double celsius, double nearlyK) {
+        if (pot.tempC < celsius - nearlyK) {
+            heatS = pot.heat(celsius, Flame.HIGH, true, measuredHeat());
         }
     }
 

@@ -24,6 +24,7 @@ import embercup.core.recipe.Schools;
 import embercup.core.workings.Code;
 import embercup.core.workings.Workings;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -117,14 +118,18 @@ public final class Care {
         }
     }
 
+    /** Whether a recipe that is not for some people names this drinker. */
+    private static boolean names(Collection<Condition> conditions, OptionalDouble underYears, Drinker drinker) {
+        return conditions.stream().anyMatch(drinker::has)
+                || underYears.isPresent() && drinker.ageYears() < underYears.getAsDouble();
+    }
+
     /** What the recipe itself says to a drinker: nothing where it names others. */
     private static Optional<Caution> says(OwnCaution says, Drinker drinker) {
         if (!says.namesPeople()) {
             return Optional.of(new Caution.RecipeSays(says));
         }
-        boolean hers = says.conditions().stream().anyMatch(drinker::has)
-                || says.underYears().isPresent()
-                        && drinker.ageYears() < says.underYears().getAsDouble();
+        boolean hers = names(says.conditions(), says.underYears(), drinker);
         return hers ? Optional.of(new Caution.RecipeSaysNotFor(says)) : Optional.empty();
     }
 
@@ -139,9 +144,7 @@ public final class Care {
                 .toList();
         herbs.forEach(h -> herb(all, h, drinker));
         plan.request().recipe().told().notFor().stream()
-                .filter(n -> n.when().filter(drinker::has).isPresent()
-                        || n.underYears().isPresent()
-                                && drinker.ageYears() < n.underYears().getAsDouble())
+                .filter(n -> names(n.when().stream().toList(), n.underYears(), drinker))
                 .forEach(n -> all.add(new Caution.RecipeNotFor(n)));
         plan.request().recipe().told().cautions().forEach(says -> says(says, drinker)
                 .ifPresent(all::add));

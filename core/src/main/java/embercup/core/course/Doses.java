@@ -3,7 +3,6 @@ package embercup.core.course;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Posology.Moment;
 import embercup.core.recipe.TakingRow;
-import embercup.core.workings.Limit;
 import java.time.Duration;
 import java.time.LocalTime;
 import java.util.ArrayList;
@@ -81,8 +80,7 @@ public final class Doses {
         OptionalDouble every = posology.map(p -> p.more().often().everyHours()).orElse(OptionalDouble.empty());
         if (every.isPresent()) {
             long minutes = Math.round(every.getAsDouble() * 60);
-            return IntStream.range(
-                            0, Math.min(TakingRow.Often.times(every.getAsDouble()), (int) Limit.DOSES_A_DAY.high()))
+            return IntStream.range(0, TakingRow.Often.times(every.getAsDouble()))
                     .mapToObj(i -> FIRST.plusMinutes(i * minutes))
                     .toList();
         }

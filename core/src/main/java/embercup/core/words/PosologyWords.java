@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.stream.Collectors;
 
 /** How a recipe is taken. Immutable. */
@@ -37,16 +38,7 @@ record PosologyWords(Words words) {
                         "offDays",
                         words.numbers().days(p.daysOff()),
                         "most",
-                        p.more().mostDays().isPresent()
-                                ? words.text(
-                                        "taken.most",
-                                        Map.of(
-                                                "days",
-                                                words.numbers()
-                                                        .days(p.more()
-                                                                .mostDays()
-                                                                .getAsInt())))
-                                : ""));
+                        most(p.more().mostDays())));
     }
 
     private String cups(Posology p) {
@@ -72,14 +64,17 @@ record PosologyWords(Words words) {
                 : words.text("taken.cups-a-day", Map.of("cups", cups(p)));
     }
 
-    private Optional<String> often(Posology.Often often) {
-        if (often.everyHours().isPresent()) {
-            return Optional.of(every(often.everyHours().getAsDouble()));
+    private Optional<String> often(OptionalDouble everyHours, OptionalDouble timesADay) {
+        if (everyHours.isPresent()) {
+            return Optional.of(words.text("taken.every", Map.of("hours", everyHours.getAsDouble())));
         }
-        return often.timesADay().isPresent()
-                ? Optional.of(words.text(
-                        "taken.times-a-day", Map.of("times", often.timesADay().getAsDouble())))
+        return timesADay.isPresent()
+                ? Optional.of(words.text("taken.times-a-day", Map.of("times", timesADay.getAsDouble())))
                 : Optional.empty();
+    }
+
+    private Optional<String> often(Posology.Often often) {
+        return often(often.everyHours(), often.timesADay());
     }
 
     private String dose(Quantity dose) {
@@ -108,21 +103,17 @@ record PosologyWords(Words words) {
         }
         return words.text(
                 "taken.row",
-                Map.of(
-                        "whom",
-                        String.join(", ", whom),
-                        "amount",
-                        amount(row.amount()),
-                        "most",
-                        row.mostDays().isPresent() ? most(row.mostDays().getAsInt()) : ""));
+                Map.of("whom", String.join(", ", whom), "amount", amount(row.amount()), "most", most(row.mostDays())));
     }
 
     private String years(OptionalDouble years) {
         return years.isPresent() ? words.numbers().plain(years.getAsDouble()) : "none";
     }
 
-    private String most(int days) {
-        return words.text("taken.most", Map.of("days", words.numbers().days(days)));
+    private String most(OptionalInt days) {
+        return days.isPresent()
+                ? words.text("taken.most", Map.of("days", words.numbers().days(days.getAsInt())))
+                : "";
     }
 
     private String amount(TakingRow.Often amount) {
@@ -130,16 +121,13 @@ record PosologyWords(Words words) {
             return words.text(
                     "taken.cups-a-day", Map.of("cups", cups(amount.cupsADay().getAsDouble(), OptionalDouble.empty())));
         }
-        String dose = amount.dose().map(words::say).orElse("");
-        return amount.everyHours().isPresent()
-                ? dose + " " + every(amount.everyHours().getAsDouble())
-                : words.text(
-                        "taken.times",
-                        Map.of("dose", dose, "times", amount.timesADay().orElse(1)));
-    }
-
-    private String every(double hours) {
-        return words.text("taken.every", Map.of("hours", hours));
+        return words.text(
+                "taken.dose-often",
+                Map.of(
+                        "dose",
+                        amount.dose().map(words::say).orElse(""),
+                        "often",
+                        often(amount.everyHours(), amount.timesADay()).orElse("")));
     }
 
     private String more(Posology p) {

@@ -73,9 +73,8 @@ final class StepWords {
         }
         return waitsForCup(plan, run)
                 .map(herbs -> words.text("until.cup-waits", Map.of("herbs", herbs)))
-                .orElseGet(() -> run.stage() instanceof Stage.Hold && !step.heats()
-                        ? quiet(plan, run, step)
-                        : untilOf(plan, run.stage()));
+                .orElseGet(
+                        () -> run.stage() instanceof Stage.Hold ? quiet(plan, run, step) : untilOf(plan, run.stage()));
     }
 
     /** What a cup that can be drunk only waits for; empty for every other stage. */
@@ -208,6 +207,7 @@ final class StepWords {
     private String quiet(BrewPlan plan, StageRun run, Step step) {
         Burner burner = plan.request().kitchen().burner();
         double watts = step.fire().watts();
+        String said = untilSaid(run.stage());
         String flame = watts <= burner.lowW()
                 ? "pulse"
                 : watts <= burner.mediumW() ? "gentle" : watts <= burner.highW() ? "strong" : "short";
@@ -221,7 +221,7 @@ final class StepWords {
                         "lidOn",
                         Boolean.toString(step.fire().lid()),
                         "said",
-                        untilSaid(run.stage()).isEmpty() ? "none" : untilSaid(run.stage())));
+                        said.isEmpty() ? "none" : said));
     }
 
     private String water(StageRun run) {

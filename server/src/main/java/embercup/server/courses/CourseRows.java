@@ -112,16 +112,25 @@ class CourseRows {
 
     /** As it is taken in a course: by the row of whoever drinks it alone, by what is said to all where several do. */
     Optional<Posology> posology(Recipe recipe, List<Drinker> drinkers) {
-        Optional<UUID> alone =
-                drinkers.size() == 1 ? Optional.ofNullable(drinkers.get(0).drinkerId()) : Optional.empty();
-        Optional<embercup.core.dose.Drinker> her = alone.flatMap(id ->
-                people.all().stream().filter(p -> p.id().equals(id)).findFirst().map(people::drinker));
-        return recipe.posology().map(p -> her.map(d -> p.of(
-                        d.ageYears(),
-                        d.conditions(),
+        Optional<Posology> said = recipe.posology();
+        boolean alone = drinkers.size() == 1 && drinkers.get(0).drinkerId() != null;
+        // Who she is matters only to a recipe that tells people apart.
+        return alone && said.filter(p -> !p.more().rows().isEmpty()).isPresent()
+                ? said.map(p -> of(p, drinkers.get(0), recipe))
+                : said;
+    }
+
+    private Posology of(Posology said, Drinker drinker, Recipe recipe) {
+        return people.all().stream()
+                .filter(p -> p.id().equals(drinker.drinkerId()))
+                .findFirst()
+                .map(people::drinker)
+                .map(her -> said.of(
+                        her.ageYears(),
+                        her.conditions(),
                         recipe.cupMl(),
                         kitchens.own(null, null).custom()))
-                .orElse(p));
+                .orElse(said);
     }
 
     /** What is taken at a time, mL: the recipe's cups of a day over its times. */

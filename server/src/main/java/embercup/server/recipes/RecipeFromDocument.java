@@ -32,13 +32,14 @@ import embercup.server.recipes.RecipeDocument.AdditionDocument;
 import embercup.server.recipes.RecipeDocument.StageDocument;
 import java.util.ArrayList;
 import java.util.EnumSet;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Reads a {@link RecipeDocument} into the core's {@link Recipe}; collects every complaint before it gives up. */
@@ -126,9 +127,7 @@ public final class RecipeFromDocument {
             found.add(new Violation(path + ".coverCm", "", new Wanted.NotBoth("headspaceCm", "coverCm")));
         }
         List<Told.NotFor> notFor = new ArrayList<>();
-        for (String code : doc.notFor() == null ? List.<String>of() : doc.notFor()) {
-            Condition.ofCode(code).map(Told.NotFor::of).ifPresent(notFor::add);
-        }
+        conditions(doc.notFor()).map(Told.NotFor::of).forEach(notFor::add);
         if (doc.notUnderYears() != null) {
             notFor.add(new Told.NotFor(Optional.empty(), OptionalDouble.of(doc.notUnderYears())));
         }
@@ -147,15 +146,15 @@ public final class RecipeFromDocument {
                 doc.written() == null ? "" : doc.written());
     }
 
+    private static Stream<Condition> conditions(@Nullable List<String> codes) {
+        return Stream.ofNullable(codes).flatMap(List::stream).flatMap(code -> Condition.ofCode(code).stream());
+    }
+
     private List<OwnCaution> cautions(@Nullable List<RecipeDocument.OwnCautionDocument> docs, String path) {
         List<OwnCaution> all = new ArrayList<>();
         for (int i = 0; docs != null && i < docs.size(); i++) {
             RecipeDocument.OwnCautionDocument doc = docs.get(i);
             String at = path + ".told[" + i + "].";
-            Set<Condition> conditions = new HashSet<>();
-            for (String code : doc.conditions() == null ? List.<String>of() : doc.conditions()) {
-                Condition.ofCode(code).ifPresent(conditions::add);
-            }
             all.add(new OwnCaution(
                     doc.text() == null ? "" : doc.text(),
                     attempt(
@@ -163,7 +162,7 @@ public final class RecipeFromDocument {
                             OwnCaution.About.TAKING),
                     Optional.ofNullable(doc.herb()),
                     doc.stage() == null ? OptionalInt.empty() : OptionalInt.of(doc.stage()),
-                    conditions,
+                    conditions(doc.conditions()).collect(Collectors.toSet()),
                     optional(doc.underYears())));
         }
         return all;
