@@ -1,6 +1,7 @@
 import { expect, test } from "vitest";
 import {
   asKind,
+  hangsOn,
   joined,
   movedTo,
   nameOf,
@@ -110,4 +111,15 @@ test("cautions go with their stage and their herb, and a herb taken out leaves i
   expect(movedTo({ ...POT, told }, 2, 3).told?.[0]?.stage).toBe(3);
   expect(withoutLine({ ...POT, told }, 1).told?.[1]).toEqual({ text: "Wear gloves.", about: "taking" });
   expect(withoutLine({ ...POT, told }, 0).told?.[1]?.herb).toBe("ginger");
+});
+
+test("the herbs of a stage that is taken out go where the cook says", () => {
+  const stageOf = (herb: string, to?: number) =>
+    withoutStage(POT, 2, to).additions?.find((a) => a.herb === herb)?.stage;
+  expect(hangsOn(POT, 2)).toBe(true);
+  expect(hangsOn(POT, 1)).toBe(false);
+  expect(stageOf("ginger"), "unasked, with what follows").toBe(2);
+  expect(stageOf("ginger", 1), "an earlier one").toBe(1);
+  expect(stageOf("ginger", 4), "a later one, which moves up").toBe(3);
+  expect(stageOf("burdock", 4), "what goes in elsewhere stays there").toBe(0);
 });

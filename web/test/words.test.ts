@@ -20,6 +20,7 @@ const FAMILIES: Record<string, readonly { kind: string }[]> = {
   condition: kinds.CONDITION_KINDS,
   conditionGroup: kinds.CONDITION_GROUP_KINDS,
   cut: kinds.CUT_KINDS,
+  receiver: kinds.RECEIVER_KINDS,
   form: kinds.FORM_KINDS,
   stage: STAGE_KINDS,
   unit: kinds.UNIT_KINDS,

@@ -180,6 +180,26 @@ export const FORM_KINDS = [
 
 export type Form = (typeof FORM_KINDS)[number]["kind"];
 
+export const RECEIVER_KINDS = [
+  {
+    "kind": "cups"
+  },
+  {
+    "kind": "jug"
+  },
+  {
+    "kind": "pot"
+  },
+  {
+    "kind": "jar"
+  },
+  {
+    "kind": "bottle"
+  }
+] as const;
+
+export type Receiver = (typeof RECEIVER_KINDS)[number]["kind"];
+
 export const UNIT_KINDS = [
   {
     "everyday": true,

@@ -9,6 +9,7 @@ export const STAGE_KINDS = [
     "infuses": false,
     "kind": "heat",
     "lid": true,
+    "takesWater": false,
     "worked": false
   },
   {
@@ -17,6 +18,7 @@ export const STAGE_KINDS = [
     "heats": true,
     "infuses": false,
     "kind": "pour",
+    "takesWater": false,
     "worked": false
   },
   {
@@ -28,6 +30,7 @@ export const STAGE_KINDS = [
     "kind": "boil",
     "lid": false,
     "minutes": 5,
+    "takesWater": false,
     "worked": false
   },
   {
@@ -39,6 +42,7 @@ export const STAGE_KINDS = [
     "kind": "simmer",
     "lid": true,
     "minutes": 20,
+    "takesWater": false,
     "worked": false
   },
   {
@@ -50,6 +54,7 @@ export const STAGE_KINDS = [
     "kind": "hold",
     "lid": true,
     "minutes": 20,
+    "takesWater": false,
     "toC": 85,
     "worked": false
   },
@@ -61,6 +66,7 @@ export const STAGE_KINDS = [
     "infuses": true,
     "kind": "reduce",
     "lid": false,
+    "takesWater": false,
     "toMl": 480,
     "worked": false
   },
@@ -72,6 +78,7 @@ export const STAGE_KINDS = [
     "kind": "steep",
     "lid": true,
     "minutes": 10,
+    "takesWater": false,
     "worked": false
   },
   {
@@ -82,6 +89,7 @@ export const STAGE_KINDS = [
     "kind": "macerate",
     "lid": true,
     "minutes": 480,
+    "takesWater": false,
     "worked": false
   },
   {
@@ -92,6 +100,7 @@ export const STAGE_KINDS = [
     "kind": "rest",
     "lid": true,
     "minutes": 5,
+    "takesWater": false,
     "worked": false
   },
   {
@@ -101,6 +110,7 @@ export const STAGE_KINDS = [
     "infuses": false,
     "kind": "cool",
     "lid": false,
+    "takesWater": false,
     "toC": 60,
     "worked": false
   },
@@ -110,6 +120,7 @@ export const STAGE_KINDS = [
     "heats": false,
     "infuses": false,
     "kind": "strain",
+    "takesWater": false,
     "worked": false
   },
   {
@@ -118,6 +129,7 @@ export const STAGE_KINDS = [
     "heats": false,
     "infuses": false,
     "kind": "refill",
+    "takesWater": false,
     "toMl": 480,
     "worked": false
   },
@@ -127,6 +139,7 @@ export const STAGE_KINDS = [
     "heats": false,
     "infuses": false,
     "kind": "combine",
+    "takesWater": false,
     "worked": false
   },
   {
@@ -135,6 +148,7 @@ export const STAGE_KINDS = [
     "heats": false,
     "infuses": false,
     "kind": "finish",
+    "takesWater": false,
     "worked": false
   },
   {
@@ -143,6 +157,7 @@ export const STAGE_KINDS = [
     "heats": false,
     "infuses": false,
     "kind": "stir",
+    "takesWater": false,
     "worked": true
   },
   {
@@ -151,6 +166,7 @@ export const STAGE_KINDS = [
     "heats": false,
     "infuses": false,
     "kind": "shake",
+    "takesWater": false,
     "worked": true
   },
   {
@@ -159,6 +175,7 @@ export const STAGE_KINDS = [
     "heats": false,
     "infuses": false,
     "kind": "blend",
+    "takesWater": true,
     "worked": true
   }
 ] as const;

@@ -18,6 +18,7 @@ export interface StageTraits {
   boils: boolean;
   infuses: boolean;
   worked: boolean;
+  takesWater: boolean;
 }
 
 export const KINDS: readonly StageTraits[] = STAGE_KINDS;

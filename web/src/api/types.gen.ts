@@ -3196,8 +3196,18 @@ export interface components {
             timeout?: number;
         };
         StageDocument: {
+            /**
+             * Format: double
+             * @description water of its own that a blender gets, for the recipe's own cups, mL
+             */
+            addMl?: number;
             /** @enum {string} */
             flame?: "low" | "medium" | "high";
+            /**
+             * @description what a strained liquor runs into; unsaid it is cups, or a pot for what is heated again
+             * @enum {string}
+             */
+            into?: "cups" | "jug" | "pot" | "jar" | "bottle";
             /** @enum {string} */
             kind?: "heat" | "pour" | "boil" | "simmer" | "hold" | "reduce" | "steep" | "macerate" | "rest" | "cool" | "strain" | "refill" | "combine" | "finish" | "stir" | "shake" | "blend";
             lid?: boolean;

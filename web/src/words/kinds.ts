@@ -1,4 +1,4 @@
-import type { Condition, ConditionGroup, Cut, Form, Unit, Vessel } from "../api/kinds.gen";
+import type { Condition, ConditionGroup, Cut, Form, Receiver, Unit, Vessel } from "../api/kinds.gen";
 import type { StageKind } from "../api/stages.gen";
 import { catalogue, type Key } from "./catalogue";
 import { say } from "./say";
@@ -9,6 +9,7 @@ type Named =
   | `conditionGroup.${ConditionGroup}`
   | `cut.${Cut}`
   | `form.${Form}`
+  | `receiver.${Receiver}`
   | `stage.${StageKind}`
   | `unit.${Unit}`
   | `vessel.${Vessel}`;
@@ -16,7 +17,7 @@ type Named =
 /** A kind that has no word does not compile. */
 const named = (key: Named): Key => key;
 
-type Family = "condition" | "cut" | "form" | "stage" | "unit" | "vessel";
+type Family = "condition" | "cut" | "form" | "receiver" | "stage" | "unit" | "vessel";
 
 /** The word of a kind by its code; of one that this page does not know, the code as it is. */
 export function kindSaid(family: Family, code: string, n = 1): string {

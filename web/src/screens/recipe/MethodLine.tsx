@@ -1,4 +1,4 @@
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
 import type { PlanResponse, RecipeDocument, StageDocument } from "../../api/client";
 import { traitsOf } from "../../api/stages";
 import { FireLine } from "../../drawings/FireLine";
@@ -16,8 +16,10 @@ import {
   asKind,
   decided,
   FLAMES,
+  hangsOn,
   joined,
   movedTo,
+  RECEIVERS,
   STAGES,
   stageOf,
   stageWords,
@@ -158,7 +160,7 @@ function Stage({
   const stages = recipe.stages ?? [];
   const change = (part: Partial<StageDocument>) =>
     onChange({ ...recipe, stages: stages.map((s, j) => (j === at ? { ...s, ...part } : s)) });
-  const complaint = ["kind", "minutes", "minutesTo", "toC", "toMl", "sign"]
+  const complaint = ["kind", "minutes", "minutesTo", "toC", "toMl", "sign", "into", "addMl"]
     .map((f) => wrong(`stages[${at}].${f}`))
     .find(Boolean);
   return (
@@ -199,15 +201,7 @@ function Stage({
                     {say("recipe.joinWithTheNext")}
                   </Secondary>
                 )}
-                <Secondary
-                  label={say("recipe.takeStageOut", { at: at + 1 })}
-                  onClick={() => {
-                    close();
-                    onChange(withoutStage(recipe, at));
-                  }}
-                >
-                  {say("recipe.takeItOut")}
-                </Secondary>
+                <TakeOut at={at} recipe={recipe} onChange={onChange} close={close} />
               </div>
             </div>
           )}
@@ -216,6 +210,34 @@ function Stage({
       </li>
       <Insert at={at + 1} recipe={recipe} onChange={onChange} />
     </>
+  );
+}
+
+/** Takes a stage out; where herbs go in with it, the cook says with which other they go. */
+function TakeOut({ at, recipe, onChange, close }: InPlace & { close: () => void }) {
+  const [asking, setAsking] = useState(false);
+  const others = (recipe.stages ?? []).map((s, i) => ({ value: String(i), label: stageWords(s) }));
+  const out = (to?: number) => {
+    close();
+    onChange(withoutStage(recipe, at, to));
+  };
+  return asking ? (
+    <div className="w-full">
+      <p className="font-semibold">{say("recipe.whereDoItsHerbsGo")}</p>
+      <OneOf
+        label={say("recipe.whereDoItsHerbsGo")}
+        value=""
+        options={others.filter((_, i) => i !== at)}
+        onPick={(to) => out(Number(to))}
+      />
+    </div>
+  ) : (
+    <Secondary
+      label={say("recipe.takeStageOut", { at: at + 1 })}
+      onClick={() => (others.length > 1 && hangsOn(recipe, at) ? setAsking(true) : out())}
+    >
+      {say("recipe.takeItOut")}
+    </Secondary>
   );
 }
 
@@ -230,6 +252,8 @@ const blank: Partial<StageDocument> = {
   flame: undefined,
   pressed: undefined,
   place: undefined,
+  into: undefined,
+  addMl: undefined,
 };
 
 /** What a stage of its kind has to say. */
@@ -305,6 +329,22 @@ function Numbers({
       )}
       {kind?.lid !== undefined && (
         <Tick label={say("recipe.lidOn")} on={stage.lid ?? false} onChange={(lid) => onChange({ lid })} />
+      )}
+      {kind?.takesWater && (
+        <QuantityField
+          label={say("recipe.waterOfItsOwn")}
+          of="volume"
+          value={stage.addMl}
+          onChange={(addMl) => onChange({ addMl })}
+        />
+      )}
+      {stage.kind === "strain" && (
+        <SelectField
+          label={say("recipe.whereItRuns")}
+          value={stage.into ?? ""}
+          options={RECEIVERS}
+          onChange={(into) => onChange({ into: (into || undefined) as StageDocument["into"] })}
+        />
       )}
       {stage.kind === "strain" && (
         <Tick

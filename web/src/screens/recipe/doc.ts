@@ -1,8 +1,8 @@
 import type { AdditionDocument, HerbLine, RecipeDocument, StageDocument } from "../../api/client";
-import { CUT_KINDS, FORM_KINDS, UNIT_KINDS } from "../../api/kinds.gen";
+import { CUT_KINDS, FORM_KINDS, RECEIVER_KINDS, UNIT_KINDS } from "../../api/kinds.gen";
 import { KINDS, traitsOf } from "../../api/stages";
 import { capital, celsius, millilitres, span } from "../../parts/say";
-import { cutSaid, formSaid, unitSaid } from "../../words/kinds";
+import { cutSaid, formSaid, kindSaid, unitSaid } from "../../words/kinds";
 import { listed, say } from "../../words/say";
 
 export const STAGES = KINDS.map((k) => ({ value: k.kind, label: say(`stage.${k.kind}`) }));
@@ -24,6 +24,11 @@ export const FLAMES = [
   { value: "low", label: say("recipe.lowFlame") },
   { value: "medium", label: say("recipe.mediumFlame") },
   { value: "high", label: say("recipe.highFlame") },
+];
+/** What a strained liquor may run into; unsaid, what becomes of it decides. */
+export const RECEIVERS = [
+  { value: "", label: say("recipe.asItGoesOn") },
+  ...RECEIVER_KINDS.map((r) => ({ value: r.kind as string, label: capital(kindSaid("receiver", r.kind)) })),
 ];
 export const MENSTRUA = [
   { value: "water", label: say("recipe.water") },
@@ -132,14 +137,22 @@ export function stageWords(s: StageDocument): string {
     case "rest":
       return say("recipe.flameOffRest", { time });
     case "strain":
-      return s.pressed ? say("recipe.strainAndPress") : say("recipe.strain");
+      return [
+        s.pressed ? say("recipe.strainAndPress") : say("recipe.strain"),
+        s.into ? say("recipe.runsInto", { into: s.into }) : "",
+      ]
+        .filter(Boolean)
+        .join(" ");
+    case "blend":
+      return s.addMl === undefined
+        ? say("stage.blend")
+        : say("recipe.blendWith", { water: millilitres(s.addMl) });
     case "boil":
     case "simmer":
     case "combine":
     case "finish":
     case "stir":
     case "shake":
-    case "blend":
       return [say(`stage.${s.kind}`), time].filter(Boolean).join(" ");
     default: {
       const none: undefined = s.kind;
@@ -169,10 +182,19 @@ export function decided(recipe: RecipeDocument, which: Meant): RecipeDocument {
   return { ...recipe, stages: stages.map((s, i) => (i === last ? { ...s, toMl } : s)) };
 }
 
-/** Takes a stage out; what went in there goes in at the one that follows. */
-export function withoutStage(recipe: RecipeDocument, at: number): RecipeDocument {
+/** Takes a stage out; what went in there goes in with another, or with the one that follows. */
+export function withoutStage(recipe: RecipeDocument, at: number, herbsTo?: number): RecipeDocument {
   const stages = (recipe.stages ?? []).filter((_, i) => i !== at);
-  return { ...recipe, stages, ...moved(recipe, (s) => (s > at ? s - 1 : Math.min(s, stages.length - 1))) };
+  const to = (s: number) => (s > at ? s - 1 : Math.min(s, stages.length - 1));
+  return { ...recipe, stages, ...moved(recipe, (s) => to(s === at && herbsTo !== undefined ? herbsTo : s)) };
+}
+
+/** What goes in with a stage or is minded there, and would have to go elsewhere without it. */
+export function hangsOn(recipe: RecipeDocument, at: number): boolean {
+  return (
+    (recipe.additions ?? []).some((a) => (a.stage ?? 0) === at) ||
+    (recipe.told ?? []).some((c) => c.stage === at)
+  );
 }
 
 /** Puts a stage in front of another; herbs stay with their stages. */

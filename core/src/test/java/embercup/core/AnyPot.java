@@ -21,6 +21,7 @@ import embercup.core.plan.Taking;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.Receiver;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.Stage;
@@ -113,6 +114,12 @@ public final class AnyPot {
                     Quantity.of(1 + random.nextInt(3), Unit.TEASPOON),
                     stages.size() - 1));
         }
+        for (int i = 0; i < stages.size(); i++) {
+            if (stages.get(i).kind().infuses() && random.nextInt(4) == 0) {
+                herbs.add(new Addition(
+                        one(random, BREWED).slug(), Form.DRIED, Cut.CHOPPED, Quantity.of(2, Unit.GRAM), i));
+            }
+        }
         boolean says = method < 5 && random.nextInt(4) == 0;
         Recipe recipe = new Recipe(
                 "any",
@@ -125,6 +132,27 @@ public final class AnyPot {
         return method == 6
                 ? recipe.in(Menstruum.spirit(40))
                 : method == 0 && random.nextInt(3) == 0 ? recipe.diluted(1 + random.nextInt(4)) : recipe;
+    }
+
+    /** The liquor goes on: heated again, filled, or both. */
+    private static void batch(Random random, List<Stage> stages) {
+        switch (random.nextInt(4)) {
+            case 0 -> stages.add(new Stage.Simmer(1 + random.nextInt(30), Flame.LOW, random.nextBoolean()));
+            case 1 -> stages.add(new Stage.Reduce(100 + random.nextInt(500), Flame.MEDIUM, false));
+            case 2 ->
+                stages.add(new Stage.Hold(
+                        60 + random.nextInt(30),
+                        1 + random.nextInt(30),
+                        Flame.LOW,
+                        random.nextBoolean(),
+                        Stage.Until.NOTHING));
+            default -> {
+                return;
+            }
+        }
+        if (random.nextBoolean()) {
+            stages.add(new Stage.Strain(false, Optional.of(one(random, List.of(Receiver.values())))));
+        }
     }
 
     private static List<Stage> stages(Random random, int method) {
@@ -159,6 +187,9 @@ public final class AnyPot {
         stages.add(new Stage.Strain(random.nextBoolean()));
         if (method == 4) {
             stages.add(new Stage.Combine());
+        }
+        if (method < 6 && random.nextInt(3) == 0) {
+            batch(random, stages);
         }
         if (method < 6 && random.nextBoolean()) {
             stages.add(new Stage.Cool(55, false));

@@ -7,6 +7,7 @@ import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.measure.Unit;
 import embercup.core.recipe.Flame;
+import embercup.core.recipe.Receiver;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
@@ -55,7 +56,11 @@ class RecipeDocumentTest {
                     random.nextBoolean(),
                     code(Flame.values()[random.nextInt(3)]),
                     random.nextBoolean(),
-                    null));
+                    null,
+                    kind == StageKind.STRAIN && random.nextBoolean()
+                            ? code(Receiver.values()[random.nextInt(5)])
+                            : null,
+                    kind == StageKind.BLEND && random.nextBoolean() ? 100.0 + random.nextInt(300) : null));
         }
         List<AdditionDocument> additions = new ArrayList<>();
         for (int i = 0; i < 1 + random.nextInt(5); i++) {
@@ -130,7 +135,7 @@ class RecipeDocumentTest {
     }
 
     private static StageDocument plain(String kind, @Nullable Double toC) {
-        return new StageDocument(kind, 5.0, null, null, toC, 300.0, null, null, null, null);
+        return new StageDocument(kind, 5.0, null, null, toC, 300.0, null, null, null, null, null, null);
     }
 
     private static final RecipeDocument.Liquid PLAIN = new RecipeDocument.Liquid(null, null, null, null, null);

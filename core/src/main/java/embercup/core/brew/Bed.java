@@ -7,24 +7,35 @@ final class Bed {
 
     private final List<Charge> charges;
     private final boolean[] in;
+    private final boolean[] out;
     private double dryG;
 
     Bed(List<Charge> charges) {
         this.charges = charges;
         this.in = new boolean[charges.size()];
+        this.out = new boolean[charges.size()];
     }
 
     /** Puts in what the recipe adds at the start of a stage. @return whether there was anything */
     boolean add(int stage) {
         boolean any = false;
         for (int i = 0; i < in.length; i++) {
-            if (charges.get(i).stage() == stage && !in[i]) {
+            if (charges.get(i).stage() == stage && !in[i] && !out[i]) {
                 in[i] = true;
                 any = true;
                 dryG += charges.get(i).dryG();
             }
         }
         return any;
+    }
+
+    /** The spent herbs are taken away. */
+    void clear() {
+        for (int i = 0; i < in.length; i++) {
+            out[i] |= in[i];
+            in[i] = false;
+        }
+        dryG = 0;
     }
 
     boolean empty() {

@@ -141,6 +141,7 @@ public enum BrewEquation implements Workings.Equation {
                 switch (w.term()) {
                     case HERBS_GO_IN -> all.add(new Phase.HerbsIn((int) w.value() - 1));
                     case LIQUOR_OFF -> all.add(new Phase.Strained(0, 1, 1 - w.value()));
+                    case HERBS_OUT -> all.add(new Phase.HerbsOut(0));
                     case BELOW_THE_BOIL -> all.add(below(w));
                     case AT_THE_BOIL -> all.add(boil(w));
                     default -> {}

@@ -6,9 +6,10 @@ import embercup.core.brew.StageRun.State;
 import embercup.core.brew.StageRun.Times;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
-import embercup.core.kitchen.Water;
+import embercup.core.recipe.Batch;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.Place;
+import embercup.core.recipe.Receiver;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
@@ -46,7 +47,11 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     private double heatS;
     private boolean kettle;
     private double asideC;
+    private final Batch batch;
     private double strainedKeptMl;
+    /** Kept by herbs of earlier strains, which went away with it, mL. */
+    private double goneKeptMl;
+
     private double otherwiseKeptMl;
 
     BrewRun(BrewSetup setup, Measurements measured) {
@@ -55,6 +60,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
         this.kitchen = setup.kitchen();
         this.pot = new Pot(setup, measured);
         this.pouredMl = setup.pourMl();
+        this.batch = Batch.of(setup.stages());
     }
 
     void run() {
@@ -69,6 +75,9 @@ final class BrewRun implements Stage.Visitor<Boolean> {
             runs.add(new StageRun(index, stage, new Times(startS, heatS, pot.nowS()), start, now(), kettle, boils));
         }
         pot.end();
+        if (batch.endsWhole() && !batch.atTheEnd().filter(Receiver::keeps).isPresent()) {
+            intoMugs();
+        }
     }
 
     private State now() {
@@ -85,11 +94,12 @@ final class BrewRun implements Stage.Visitor<Boolean> {
 
     /** Volumes of the whole brew, mL. */
     Waters waters() {
+        boolean off = pot.strained || batch.endsWhole();
         return new Waters(
                 pouredMl,
                 pot.strained ? pot.asideMl + pot.waterMl : pot.waterMl,
-                pot.strained ? strainedKeptMl : 0,
-                pot.strained ? otherwiseKeptMl : 0,
+                off ? goneKeptMl + strainedKeptMl : 0,
+                off ? otherwiseKeptMl : 0,
                 pot.evaporatedMl);
     }
 
@@ -121,9 +131,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
         } else if (stage.toC().isPresent()) {
             pot.tempC = target;
         }
-        double water = pot.waterMl * Water.SPECIFIC_HEAT_J_PER_G_K;
-        double wall = setup.vessel().wallJPerK();
-        pot.tempC = (water * pot.tempC + wall * kitchen.roomC()) / (water + wall);
+        pot.warms(setup.vessel().wallJPerK());
         pot.stand(proper(POUR_S), false, 1);
         return false;
     }
@@ -223,25 +231,40 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     public Boolean strain(Stage.Strain stage) {
         boolean pressed = measured.pressed(index, stage.pressed());
         double kept = Math.min(pot.waterMl, pot.bed.keptMl(pressed));
-        otherwiseKeptMl = Math.min(pot.waterMl, pot.bed.keptMl(!pressed));
-        boolean refillFollows = setup.stages().stream().skip(index).anyMatch(s -> s.kind() == StageKind.REFILL);
+        goneKeptMl += batch.begins(index) ? strainedKeptMl : 0;
+        otherwiseKeptMl = goneKeptMl + Math.min(pot.waterMl, pot.bed.keptMl(!pressed));
+        boolean aside = batch.aside(index);
+        Receiver into = batch.after(index).orElseThrow();
         pot.strain(kept);
         double strainedMl = pot.waterMl - kept;
         strainedKeptMl = kept;
-        if (refillFollows || pot.asideMl > 0) {
+        if (aside) {
             asideC = pot.asideMl + strainedMl == 0
                     ? pot.tempC
                     : (pot.asideMl * asideC + strainedMl * pot.tempC) / (pot.asideMl + strainedMl);
             pot.asideMl += strainedMl;
             pot.waterMl = 0;
             pot.tempC = asideC;
+            pot.inCups = true;
         } else {
             pot.waterMl = strainedMl;
-            intoMugs();
+            runsInto(into);
         }
         measured.last(index, Kind.VOLUME_ML).ifPresent(r -> strainedMeasured(r.value()));
-        pot.stand(proper(STRAIN_S + STRAIN_EACH_CUP_S * setup.cups().count()), false, 1);
+        double vessels = batch.ends(index) ? 1 : setup.cups().count();
+        pot.stand(proper(STRAIN_S + STRAIN_EACH_CUP_S * vessels), false, 1);
         return false;
+    }
+
+    /** Into the cups, which it warms, or into a vessel where it goes on as a batch, with what is put in there. */
+    private void runsInto(Receiver into) {
+        if (into.holdsBatch()) {
+            pot.batch(Receiving.vessel(into, setup, pot.waterMl));
+            pot.herbsIn(index);
+        } else {
+            intoMugs();
+            pot.inCups = true;
+        }
     }
 
     /** The jug says how much really came: the herbs kept the rest. */
@@ -257,9 +280,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
 
     /** Liquor that is poured warms the mugs. */
     private void intoMugs() {
-        double water = pot.waterMl * Water.SPECIFIC_HEAT_J_PER_G_K;
-        double wall = Vessel.mug(setup.cups().ml()).wallJPerK() * setup.cups().count();
-        pot.tempC = (water * pot.tempC + wall * kitchen.roomC()) / (water + wall);
+        pot.warms(Vessel.mug(setup.cups().ml()).wallJPerK() * setup.cups().count());
     }
 
     @Override
@@ -269,6 +290,8 @@ final class BrewRun implements Stage.Visitor<Boolean> {
         pot.waterMl = strainedKeptMl + fresh;
         pouredMl += fresh;
         pot.strained = false;
+        pot.inCups = false;
+        pot.herbsIn(index);
         pot.stand(proper(POUR_S), false, 1);
         return false;
     }
@@ -278,7 +301,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
         pot.waterMl += pot.asideMl;
         pot.tempC = asideC;
         pot.asideMl = 0;
-        intoMugs();
+        runsInto(batch.after(index).orElseThrow());
         pot.stand(proper(POUR_S), false, 1);
         return false;
     }
@@ -291,6 +314,12 @@ final class BrewRun implements Stage.Visitor<Boolean> {
 
     @Override
     public Boolean work(Stage.Work stage) {
+        double fresh = stage.bringsMl() * setup.volumeScale();
+        if (fresh > 0) {
+            pot.tempC = (pot.waterMl * pot.tempC + fresh * kitchen.tapC()) / (pot.waterMl + fresh);
+            pot.waterMl += fresh;
+            pouredMl += fresh;
+        }
         pot.stand(proper(WORK_S), false, setup.extraction().speeds().shaken());
         return false;
     }

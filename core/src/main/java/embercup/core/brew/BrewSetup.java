@@ -40,6 +40,11 @@ public record BrewSetup(
         return new BrewSetup(kitchen, vessel, extraction, others, charges, cups, volumeScale, pourMl);
     }
 
+    /** The same herbs and water in other stages, the herbs where those have them. */
+    public BrewSetup with(List<Stage> others, List<Charge> placed) {
+        return new BrewSetup(kitchen, vessel, extraction, others, placed, cups, volumeScale, pourMl);
+    }
+
     public BrewSetup in(Vessel other) {
         return new BrewSetup(kitchen, other, extraction, stages, charges, cups, volumeScale, pourMl);
     }
@@ -48,6 +53,15 @@ public record BrewSetup(
     public BrewSetup own(Cups ownCups, double ownPourMl) {
         List<Charge> own = charges.stream().map(c -> c.times(1 / volumeScale)).toList();
         return new BrewSetup(kitchen, vessel, extraction, stages, own, ownCups, 1, ownPourMl);
+    }
+
+    /** Fresh water that its stages bring beside the water at the start, mL; a refill comes to herbs that are strained. */
+    double bringsMl() {
+        return volumeScale
+                * stages.stream()
+                        .filter(s -> s.kind().takesWater())
+                        .mapToDouble(Stage::bringsMl)
+                        .sum();
     }
 
     /** Water that all herbs keep, mL. */

@@ -130,6 +130,11 @@ public record Charge(String herb, String common, double grams, double dryG, int 
         return -Math.expm1(-rate * seconds) / (1 + k.partitionMlPerG() * crowd);
     }
 
+    /** The same, going in at another stage. */
+    public Charge at(int otherStage) {
+        return new Charge(herb, common, grams, dryG, otherStage, releases, soaks);
+    }
+
     /** The same herb in another amount. */
     public Charge times(double factor) {
         return new Charge(

@@ -26,6 +26,10 @@ final class Liquor {
     private final List<Herb> herbs;
     private final double[][] given;
     private final boolean[] in;
+    private final boolean[] out;
+    /** Share of what a herb gave that went away with it, by class, once it is out. */
+    private final double[][] keptByHerb;
+
     private final double[] inLiquor;
     private final double[] aside;
     private final double[] held;
@@ -39,6 +43,8 @@ final class Liquor {
     private double ratesAtC = Double.NaN;
     private double crowdG;
     private boolean off;
+    /** Whether what was strained off is in the vessel again, as a batch that goes on. */
+    private boolean batch;
     /** What the herbs that are in hold, and have given, by class. */
     private final double[] holdsIn;
 
@@ -51,6 +57,8 @@ final class Liquor {
         this.constants = constants.toArray(new ClassConstants[0]);
         this.given = new double[herbs.size()][classes];
         this.in = new boolean[herbs.size()];
+        this.out = new boolean[herbs.size()];
+        this.keptByHerb = new double[herbs.size()][classes];
         this.referenceK = referenceC + ZERO_CELSIUS_K;
         this.inLiquor = new double[classes];
         this.aside = new double[classes];
@@ -93,6 +101,8 @@ final class Liquor {
             add(herbsIn.stage());
         } else if (phase instanceof Phase.Strained strained) {
             strain(strained.goes());
+        } else if (phase instanceof Phase.HerbsOut) {
+            herbsOut();
         } else if (phase instanceof Phase.InVessel lasting) {
             Slice.of(lasting, slice -> {
                 step(slice, lasting.over());
@@ -102,16 +112,17 @@ final class Liquor {
     }
 
     private void step(Slice s, Phase.Over over) {
-        if (over.strained()) {
+        if (over.strained() || batch) {
             standStrained(s.seconds(), s.fromC(), s.midC(), s.toC(), over.lid());
-        } else {
+        }
+        if (!over.strained()) {
             give(s.seconds(), s.fromC(), s.midC(), s.toC(), s.midMl(), over.agitation(), over.lid());
         }
     }
 
     private void add(int stage) {
         for (int i = 0; i < herbs.size(); i++) {
-            if (herbs.get(i).stage == stage && !in[i]) {
+            if (herbs.get(i).stage == stage && !in[i] && !out[i]) {
                 in[i] = true;
                 crowdG += herbs.get(i).dryG;
                 for (int c = 0; c < classes; c++) {
@@ -207,9 +218,31 @@ final class Liquor {
     private void strain(double goes) {
         off = true;
         for (int c = 0; c < classes; c++) {
-            aside[c] += inLiquor[c] * goes;
+            aside[c] = aside[c] * (batch ? goes : 1) + inLiquor[c] * goes;
             inLiquor[c] *= 1 - goes;
         }
+    }
+
+    /** The spent herbs are gone with what they keep; what comes to the batch gives to it alone. */
+    private void herbsOut() {
+        batch = true;
+        for (int i = 0; i < given.length; i++) {
+            if (in[i]) {
+                in[i] = false;
+                out[i] = true;
+                for (int c = 0; c < classes; c++) {
+                    keptByHerb[i][c] = keptShare(c);
+                }
+            }
+        }
+        crowdG = 0;
+        Arrays.fill(holdsIn, 0);
+        Arrays.fill(gave, 0);
+        Arrays.fill(inLiquor, 0);
+    }
+
+    private double keptShare(int c) {
+        return gave[c] > 0 ? Math.min(1, inLiquor[c] / gave[c]) : 0;
     }
 
     /** What the drinker gets of a class so far: strained liquor and what is in the pot. */
@@ -235,7 +268,7 @@ final class Liquor {
     Map<ExtractClass, Double> leftInHerb(int charge) {
         Map<ExtractClass, Double> left = new EnumMap<>(ExtractClass.class);
         for (int c = 0; c < classes; c++) {
-            double kept = off && gave[c] > 0 ? Math.min(1, inLiquor[c] / gave[c]) : 0;
+            double kept = out[charge] ? keptByHerb[charge][c] : off ? keptShare(c) : 0;
             left.put(Charge.CLASSES[c], 1 - given[charge][c] * (1 - kept));
         }
         return left;

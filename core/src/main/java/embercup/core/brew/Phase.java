@@ -137,6 +137,9 @@ sealed interface Phase {
         }
     }
 
+    /** The spent herbs are out of the way: the liquor goes on as a batch, and herbs that go in now are others. */
+    record HerbsOut(int stage) implements Phase {}
+
     /** A moment that the curve shows. */
     record Sample(int stage, double tS, double celsius, double ml) implements Phase {}
 }

@@ -10,6 +10,7 @@ import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.kitchen.Water;
 import embercup.core.recipe.Flame;
+import embercup.core.recipe.StageKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -51,7 +52,14 @@ final class Pot {
     /** Liquor of earlier boils that waits aside, mL. */
     double asideMl;
 
+    /** What the liquor stands in, until it is in the cups. */
+    Vessel vessel;
+
+    /** Whether the liquor is off the herbs. */
     boolean strained;
+    /** Whether it is in the cups, or waits aside in a jug: it cools there and its steam is not counted any more. */
+    boolean inCups;
+
     boolean ranDry;
     boolean neverBoils;
 
@@ -66,6 +74,7 @@ final class Pot {
         this.boilingC = kitchen.boilingC();
         this.air = Air.of(kitchen);
         this.bed = new Bed(setup.charges());
+        this.vessel = setup.vessel();
         this.tempC = kitchen.tapC();
         this.aroundC = kitchen.roomC();
         this.waterMl = setup.pourMl();
@@ -74,10 +83,18 @@ final class Pot {
     void begin(int stageIndex) {
         stage = stageIndex;
         stageStartS = tS;
-        if (!strained && bed.add(stageIndex)) {
-            phases.add(new Phase.HerbsIn(stageIndex));
+        if (!inCups && setup.stages().get(stageIndex).kind() != StageKind.STRAIN) {
+            herbsIn(stageIndex);
         }
         sample();
+    }
+
+    /** Puts in what the recipe adds at a stage; a batch that gets herbs again is on herbs again. */
+    void herbsIn(int stageIndex) {
+        if (bed.add(stageIndex)) {
+            strained = false;
+            phases.add(new Phase.HerbsIn(stageIndex));
+        }
     }
 
     double nowS() {
@@ -286,7 +303,7 @@ final class Pot {
         if (boils || !Double.isInfinite(seconds)) {
             Way way = spell.watts() > 0
                     ? way(spell, boils ? boilingC : Double.POSITIVE_INFINITY, seconds)
-                    : cooling(setup.vessel(), waterMl, spell.lid(), Double.NEGATIVE_INFINITY, seconds);
+                    : cooling(vessel, waterMl, spell.lid(), Double.NEGATIVE_INFINITY, seconds);
             climb = boils ? way.seconds() : seconds;
             follow(way, spell.lid(), agitation);
         }
@@ -304,7 +321,7 @@ final class Pot {
         if (seconds <= 0) {
             return;
         }
-        if (strained) {
+        if (inCups) {
             follow(inMug(tempC, lid, Double.NEGATIVE_INFINITY, seconds), lid, agitation);
             return;
         }
@@ -326,15 +343,15 @@ final class Pot {
     }
 
     private double condensingW(Spell spell) {
-        return Losses.condensingW(setup.vessel(), spell.lid(), boilingC, kitchen.roomC());
+        return Losses.condensingW(vessel, spell.lid(), boilingC, kitchen.roomC());
     }
 
     private double capacity() {
-        return capacityJPerK(waterMl, setup.vessel().wallJPerK());
+        return capacityJPerK(waterMl, vessel.wallJPerK());
     }
 
     private Losses.State over(Spell spell) {
-        return new Losses.State(setup.vessel(), waterMl, spell.lid(), true);
+        return new Losses.State(vessel, waterMl, spell.lid(), true);
     }
 
     private Losses.Line line(Spell spell, boolean rising) {
@@ -389,12 +406,12 @@ final class Pot {
         if (tempC <= toC) {
             return 0;
         }
-        if (toC <= (strained ? kitchen.roomC() : aroundC)) {
+        if (toC <= (inCups ? kitchen.roomC() : aroundC)) {
             return Double.POSITIVE_INFINITY;
         }
-        Way way = strained
+        Way way = inCups
                 ? inMug(tempC, lid, toC, Double.POSITIVE_INFINITY)
-                : cooling(setup.vessel(), waterMl, lid, toC, Double.POSITIVE_INFINITY);
+                : cooling(vessel, waterMl, lid, toC, Double.POSITIVE_INFINITY);
         return way.seconds();
     }
 
@@ -428,7 +445,7 @@ final class Pot {
         if (seconds <= 0) {
             return;
         }
-        Warmth losing = strained ? warmth.withoutSteam() : warmth;
+        Warmth losing = inCups ? warmth.withoutSteam() : warmth;
         double before = waterMl;
         evaporate(Phase.Below.steamG(losing.steamWPerK(), losing.steamFromC(), heating, seconds));
         phases.add(new Phase.Below(
@@ -475,5 +492,19 @@ final class Pot {
     void strain(double keptMl) {
         phases.add(new Phase.Strained(stage, waterMl, keptMl));
         strained = true;
+    }
+
+    /** The liquor goes on in a vessel, as a batch without the herbs it was drawn from; the wall takes its heat. */
+    void batch(Vessel in) {
+        phases.add(new Phase.HerbsOut(stage));
+        bed.clear();
+        vessel = in;
+        warms(in.wallJPerK());
+    }
+
+    /** What is poured into something warms it. */
+    void warms(double wallJPerK) {
+        double water = waterMl * Water.SPECIFIC_HEAT_J_PER_G_K;
+        tempC = water + wallJPerK <= 0 ? tempC : (water * tempC + wallJPerK * kitchen.roomC()) / (water + wallJPerK);
     }
 }

@@ -45,26 +45,36 @@ public final class Reckoning {
 
     /** Water kept by the spent herbs, mL: the sum over the herbs, or all that is there. */
     public Workings retained() {
-        Optional<Phase.Strained> last = traced.phases().stream()
-                .filter(p -> p instanceof Phase.Strained)
-                .map(p -> (Phase.Strained) p)
-                .reduce((a, b) -> b);
-        if (last.isEmpty()) {
-            return Workings.sum(Term.KEPT_BY_HERBS, "mL");
+        List<Workings> strains = new ArrayList<>();
+        Optional<Phase.Strained> last = Optional.empty();
+        int from = 0;
+        for (Phase phase : traced.phases()) {
+            if (phase instanceof Phase.Strained strained) {
+                last = Optional.of(strained);
+            } else if (phase instanceof Phase.HerbsOut out && last.isPresent()) {
+                strains.add(keptAt(last.get(), from));
+                from = out.stage();
+                last = Optional.empty();
+            }
         }
-        boolean pressed = setup().stages().get(last.get().stage()) instanceof Stage.Strain s && s.pressed();
+        if (last.isPresent()) {
+            strains.add(keptAt(last.get(), from));
+        }
+        return strains.size() == 1 ? strains.get(0) : Workings.sum(Term.KEPT_BY_HERBS, "mL", strains);
+    }
+
+    /** What the herbs of one strain keep: those that went in from a stage on. */
+    private Workings keptAt(Phase.Strained strained, int from) {
+        boolean pressed = setup().stages().get(strained.stage()) instanceof Stage.Strain s && s.pressed();
         List<Workings> parts = setup().charges().stream()
-                .filter(c -> c.stage() <= last.get().stage())
+                .filter(c -> c.stage() >= from && c.stage() < strained.stage())
                 .map(c -> kept(c, pressed))
                 .toList();
         Workings all = Workings.sum(Term.KEPT_BY_HERBS, "mL", parts);
-        return all.value() <= last.get().waterMl()
+        return all.value() <= strained.waterMl()
                 ? all
                 : Workings.least(
-                        Term.KEPT_BY_HERBS,
-                        "mL",
-                        all,
-                        Workings.given(Term.WATER_THERE, last.get().waterMl(), "mL"));
+                        Term.KEPT_BY_HERBS, "mL", all, Workings.given(Term.WATER_THERE, strained.waterMl(), "mL"));
     }
 
     private static Workings kept(Charge charge, boolean pressed) {
@@ -390,6 +400,9 @@ public final class Reckoning {
         }
         if (phase instanceof Phase.Strained off) {
             return Optional.of(Workings.given(Term.LIQUOR_OFF, off.goes(), ""));
+        }
+        if (phase instanceof Phase.HerbsOut out) {
+            return Optional.of(Workings.given(Term.HERBS_OUT, out.stage() + 1.0, ""));
         }
         return phase instanceof Phase.InVessel lasting ? Optional.of(lasting(lasting)) : Optional.empty();
     }

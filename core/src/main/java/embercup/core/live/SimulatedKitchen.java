@@ -9,6 +9,7 @@ import embercup.core.live.LiveBrew.LiveStep;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Fire;
 import embercup.core.plan.Step;
+import embercup.core.plan.WaterPlan;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.time.Instant;
@@ -183,6 +184,9 @@ public record SimulatedKitchen(double powerFactor, long seed) {
                 strained = true;
                 pot.takeOut(plan.brew().keptMl(true));
             }
+            if (stage instanceof Stage.Work && stage.bringsMl() > 0) {
+                pot.pourIn(stage.bringsMl() * plan.pot().volumeScale(), kitchen.tapC());
+            }
             if (stage instanceof Stage.Refill refill) {
                 strained = false;
                 asideC = (asideMl * asideC + pot.waterMl() * pot.tempC()) / Math.max(1e-9, asideMl + pot.waterMl());
@@ -225,16 +229,12 @@ public record SimulatedKitchen(double powerFactor, long seed) {
                 return pot.tempC() >= Math.min(target(run), plan.boilingC()) - 0.2;
             }
             if (stage instanceof Stage.Reduce) {
-                return pot.waterMl() <= plan.water().dipMl() - displacedMl();
+                return pot.waterMl() <= plan.water().dipMl() - WaterPlan.displacedAtMarkMl(plan.pot());
             }
             if (stage instanceof Stage.Cool cool) {
                 return pot.tempC() <= cool.toC();
             }
             return seconds >= step.durationS();
-        }
-
-        private double displacedMl() {
-            return plan.displacedMl();
         }
     }
 }

@@ -10,8 +10,10 @@ import embercup.core.dose.UsualDose;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Materia;
 import embercup.core.measure.KitchenAmount;
+import embercup.core.recipe.Batch;
 import embercup.core.recipe.Companion;
 import embercup.core.recipe.Reason;
+import embercup.core.recipe.Receiver;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
@@ -163,6 +165,12 @@ public record BrewPlan(
         Recipe recipe = request.recipe();
         if (recipe.menstruum().cold() || recipe.dilutionParts() > 0) {
             return OptionalInt.empty();
+        }
+        Batch batch = Batch.of(recipe.stages());
+        if (batch.endsWhole()) {
+            return batch.atTheEnd().filter(Receiver::keeps).isPresent()
+                    ? OptionalInt.empty()
+                    : OptionalInt.of(recipe.stages().size() - 1);
         }
         return stages().stream()
                 .filter(r -> r.stage().kind() == StageKind.STRAIN || r.stage().kind() == StageKind.COMBINE)

@@ -10,6 +10,7 @@ import embercup.core.measure.Temperature;
 import embercup.core.measure.Volume;
 import embercup.core.recipe.Flame;
 import embercup.core.recipe.OwnCaution;
+import embercup.core.recipe.Receiver;
 import embercup.core.recipe.Told;
 import embercup.core.workings.Code;
 import embercup.core.workings.Limit;
@@ -240,6 +241,23 @@ public sealed interface Caution {
     record LidToHeat(int stage, Optional<Double> minutes, double coveredMinutes) implements Note, OfHeat {}
 
     record NeverBoils() implements Careful, OfHeat {}
+
+    /**
+     * What is blended so hot that its steam lifts the lid of the blender.
+     *
+     * @param now as it is blended
+     * @param to as warm as a closed blender takes it
+     * @param minutes that it cools until then, open; empty when nobody waits so long
+     */
+    record BlendsHot(Temperature now, Temperature to, Optional<Double> minutes) implements Careful, OfHeat {}
+
+    /**
+     * A batch that is kept and cools by itself for hours.
+     *
+     * @param in what it stands in
+     * @param hours until it is lukewarm
+     */
+    record CoolsForHours(Receiver in, double hours) implements Note, OfHeat {}
 
     /**
      * A flame that cannot hold its boil or simmer.

@@ -38,11 +38,11 @@ final class Figures {
             Workings start = ((Stated) pour).start();
             List<Workings> parts = new ArrayList<>(List.of(start));
             for (Stage stage : pot.stages()) {
-                if (stage instanceof Stage.Refill refill) {
+                if (stage.bringsMl() > 0) {
                     parts.add(Workings.product(
                             Term.FRESH_WATER,
                             "mL",
-                            Workings.given(Term.AS_RECIPE_SAYS, refill.toMl(), "mL"),
+                            Workings.given(Term.AS_RECIPE_SAYS, stage.bringsMl(), "mL"),
                             Workings.given(Term.TIMES_RECIPE, pot.volumeScale(), "")));
                 }
             }

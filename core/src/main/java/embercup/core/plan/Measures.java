@@ -24,9 +24,9 @@ import embercup.core.plan.PlannedAddition.Said;
 import embercup.core.plan.PlannedAddition.Skin;
 import embercup.core.plan.PlannedAddition.Where;
 import embercup.core.recipe.Addition;
+import embercup.core.recipe.Batch;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
-import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import embercup.core.workings.Term;
 import embercup.core.workings.Workings;
@@ -52,12 +52,14 @@ final class Measures {
     private final Materia materia;
     private final PlanRequest request;
     private final Recipe recipe;
+    private final Batch batch;
     private final HerbMeasure measure;
 
     Measures(Materia materia, PlanRequest request) {
         this.materia = materia;
         this.request = request;
         this.recipe = request.recipe();
+        this.batch = Batch.of(recipe.stages());
         this.measure = new HerbMeasure(materia, request.custom());
     }
 
@@ -455,15 +457,13 @@ final class Measures {
         return perCup(addition) ? addition.open().into() : Addition.Into.EACH_CUP;
     }
 
-    /** What goes in once the liquor is off the herbs goes into the cup. */
+    /** What goes in once the liquor is off the herbs goes into the cup, and into a batch while it stands in one vessel. */
     boolean perCup(Addition addition) {
-        List<Stage> stages = recipe.stages();
-        StageKind kind = stages.get(addition.stage()).kind();
-        boolean strainedBefore = stages.subList(0, addition.stage()).stream()
-                .map(Stage::kind)
-                .reduce((a, b) -> b == StageKind.STRAIN || b == StageKind.REFILL ? b : a)
-                .filter(k -> k == StageKind.STRAIN)
-                .isPresent();
-        return kind == StageKind.FINISH || kind == StageKind.STRAIN || strainedBefore && kind != StageKind.REFILL;
+        StageKind kind = recipe.stages().get(addition.stage()).kind();
+        if (kind == StageKind.STRAIN) {
+            return !batch.ends(addition.stage());
+        }
+        boolean strained = batch.before(addition.stage()).isPresent();
+        return !batch.begins(addition.stage()) && (kind == StageKind.FINISH || strained && kind != StageKind.REFILL);
     }
 }

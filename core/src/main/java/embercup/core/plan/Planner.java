@@ -218,6 +218,9 @@ public final class Planner {
             Workings leaves = leaves(Reckoning.of(asWritten), own);
             return solved(setup, Workings.product(Term.STRAINED_LIQUOR, "mL", leaves, times));
         }
+        if (recipe.stages().get(0).bringsMl() > 0) {
+            return stated(setup, Workings.given(Term.WATER_AT_START, 0, "mL"));
+        }
         if (byVessel(request)) {
             return stated(setup, Filling.water(Filling.of(recipe).orElseThrow(), setup));
         }

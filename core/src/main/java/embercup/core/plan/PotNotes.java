@@ -2,6 +2,7 @@ package embercup.core.plan;
 
 import embercup.core.brew.BrewResult;
 import embercup.core.brew.BrewSetup;
+import embercup.core.brew.BrewSimulation;
 import embercup.core.brew.Charge;
 import embercup.core.brew.Covering;
 import embercup.core.brew.Holding;
@@ -14,6 +15,7 @@ import embercup.core.materia.Severity;
 import embercup.core.measure.Temperature;
 import embercup.core.measure.Volume;
 import embercup.core.plan.Caution.Contradiction;
+import embercup.core.recipe.Batch;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
@@ -57,6 +59,8 @@ final class PotNotes {
         runsLow(notes, setup, brew);
         reducesCovered(notes, setup, brew);
         lidToHeat(notes, setup);
+        blendsHot(notes, setup, brew);
+        coolsForHours(notes, setup);
         contradictions(notes, request, brew);
         if (!request.spentHerbs()
                 && !request.recipe().menstruum().cold()
@@ -167,6 +171,56 @@ final class PotNotes {
             }
         }
     }
+
+    /** A closed blender with anything hotter than this in it is not safe (common practice, no source), °C. */
+    private static final double BLENDER_C = 60;
+
+    private static void blendsHot(List<Caution> notes, BrewSetup setup, BrewResult brew) {
+        brew.stages().stream()
+                .filter(run -> run.stage().kind() == StageKind.BLEND && run.startC() > BLENDER_C)
+                .findFirst()
+                .ifPresent(run -> notes.add(new Caution.BlendsHot(
+                        Temperature.celsius(run.startC()),
+                        Temperature.celsius(BLENDER_C),
+                        coolsBefore(setup, run.index(), BLENDER_C).map(s -> Math.ceil(s / 60)))));
+    }
+
+    /** Seconds of an open wait before a stage until it is as cool; empty when it takes hours. */
+    private static Optional<Double> coolsBefore(BrewSetup setup, int stage, double celsius) {
+        List<Stage> waiting = new ArrayList<>(setup.stages());
+        waiting.add(stage, new Stage.Cool(celsius, false));
+        List<Charge> charges = setup.charges().stream()
+                .map(c -> c.stage() >= stage ? c.at(c.stage() + 1) : c)
+                .toList();
+        double seconds = BrewSimulation.run(setup.with(waiting, charges))
+                .stages()
+                .get(stage)
+                .durationS();
+        return seconds > LONGEST_WAIT_S ? Optional.empty() : Optional.of(seconds);
+    }
+
+    /** Nobody waits for a blender longer than this (design value), s. */
+    private static final double LONGEST_WAIT_S = 2 * 3600;
+
+    /** A batch that is hot when it is put away, in something that is kept. */
+    private static void coolsForHours(List<Caution> notes, BrewSetup setup) {
+        Batch batch = Batch.of(setup.stages());
+        if (!batch.endsWhole()) {
+            return;
+        }
+        List<Stage> cooled = new ArrayList<>(setup.stages());
+        cooled.add(new Stage.Cool(LUKEWARM_C, true));
+        BrewResult brew = BrewSimulation.run(setup.withStages(cooled));
+        double hours = brew.stages().get(cooled.size() - 1).durationS() / 3600;
+        if (hours >= LONG_COOLING_H) {
+            notes.add(new Caution.CoolsForHours(batch.atTheEnd().orElseThrow(), Math.round(hours * 2) / 2.0));
+        }
+    }
+
+    /** Hot food is to fall from 57 to 21 °C within two hours (US FDA Food Code 3-501.14, mem); what needs longer is cooled. */
+    private static final double LUKEWARM_C = 21;
+
+    private static final double LONG_COOLING_H = 2;
 
     /** A lid that is worth a wait: an open pot that never boils, or boils so much later. */
     private static void lidToHeat(List<Caution> notes, BrewSetup setup) {

@@ -3,6 +3,7 @@ package embercup.core.plan;
 import embercup.core.brew.BrewResult;
 import embercup.core.brew.BrewSetup;
 import embercup.core.brew.Charge;
+import embercup.core.recipe.Batch;
 import embercup.core.recipe.Stage;
 import java.util.List;
 import java.util.Optional;
@@ -41,7 +42,15 @@ public record WaterPlan(
     /** Herbs that are in the pot when the last reduction stops: what goes in later neither soaks nor lifts the water yet. */
     static List<Charge> atMark(BrewSetup setup) {
         int mark = markStage(setup.stages());
-        return setup.charges().stream().filter(c -> c.stage() <= mark).toList();
+        int from = Batch.of(setup.stages()).herbsFrom(mark);
+        return setup.charges().stream()
+                .filter(c -> c.stage() >= from && c.stage() <= mark)
+                .toList();
+    }
+
+    /** Room that these take under water, mL. */
+    public static double displacedAtMarkMl(BrewSetup setup) {
+        return atMark(setup).stream().mapToDouble(Charge::displacedMl).sum();
     }
 
     /** Whether the herbs are pressed after it. */

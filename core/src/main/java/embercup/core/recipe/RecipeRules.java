@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /** Whether a recipe can be brewed at all; every complaint names its field. */
 public final class RecipeRules {
@@ -270,31 +271,64 @@ public final class RecipeRules {
     }
 
     private static void stages(Check check, List<Stage> stages, String path) {
-        boolean strained = false;
+        Batch batch = Batch.of(stages);
         boolean refilled = false;
         for (int i = 0; i < stages.size(); i++) {
             String at = path + "[" + i + "]";
             Stage stage = stages.get(i);
             stage.accept(new StageLimits(check, at));
             StageKind kind = stage.kind();
+            boolean strained = batch.before(i).isPresent();
             if (kind == StageKind.REFILL) {
                 check.require(strained, at + ".kind", "refill", new Wanted.RefillAfterStrain());
             } else if (kind == StageKind.COMBINE) {
                 check.require(refilled && strained, at + ".kind", "combine", new Wanted.CombineAfterRefill());
             } else if (kind == StageKind.FINISH) {
                 check.require(
-                        stages.subList(i, stages.size()).stream().allMatch(s -> AFTER_FINISH.contains(s.kind())),
+                        IntStream.range(i, stages.size())
+                                .allMatch(j -> AFTER_FINISH.contains(
+                                                stages.get(j).kind())
+                                        || batch.begins(j)
+                                                && FILLS.contains(stages.get(j).kind())),
                         at + ".kind",
                         "finish",
                         new Wanted.FinishLast());
             } else if (strained) {
-                check.require(AFTER_STRAIN.contains(kind), at + ".kind", kind.code(), new Wanted.AfterStrain());
+                afterStrain(check, batch, i, kind, at);
             }
             refilled |= kind == StageKind.REFILL;
-            strained = kind == StageKind.STRAIN || (strained && kind != StageKind.REFILL);
         }
-        check.require(stages.stream().anyMatch(s -> s.kind().infuses()), path, stages.size(), new Wanted.GivingStage());
+        check.require(gives(stages), path, stages.size(), new Wanted.GivingStage());
     }
+
+    /** Whether the herbs give anything: in time, under a blender, or drunk with what is poured on them. */
+    private static boolean gives(List<Stage> stages) {
+        boolean drunkWhole = stages.stream().noneMatch(s -> s.kind() == StageKind.STRAIN);
+        return stages.stream()
+                .map(Stage::kind)
+                .anyMatch(k -> k.infuses() || k == StageKind.BLEND || drunkWhole && k == StageKind.POUR);
+    }
+
+    /** What can be done with liquor that is off its herbs: in the cups hardly anything, as a batch much, and on a flame in a pot alone. */
+    private static void afterStrain(Check check, Batch batch, int stage, StageKind kind, String at) {
+        boolean whole = batch.begins(stage);
+        boolean heated = kind.onFlame();
+        Receiver in = batch.before(stage).orElseThrow();
+        if (whole && heated) {
+            check.require(in == Receiver.POT, at + ".kind", kind.code(), new Wanted.HeatedInPot());
+            return;
+        }
+        check.require(
+                AFTER_STRAIN.contains(kind) || whole && WITH_BATCH.contains(kind),
+                at + ".kind",
+                kind.code(),
+                new Wanted.AfterStrain());
+    }
+
+    /** What fills a batch that is finished. */
+    private static final Set<StageKind> FILLS = EnumSet.of(StageKind.STRAIN, StageKind.REST);
+
+    private static final Set<StageKind> WITH_BATCH = EnumSet.of(StageKind.STRAIN, StageKind.STEEP, StageKind.MACERATE);
 
     private static final Set<StageKind> AFTER_FINISH =
             EnumSet.of(StageKind.FINISH, StageKind.COOL, StageKind.STIR, StageKind.SHAKE, StageKind.BLEND);
@@ -405,7 +439,13 @@ public final class RecipeRules {
 
         @Override
         public Boolean work(Stage.Work stage) {
-            return true;
+            check.require(
+                    stage.addMl().isEmpty() || stage.kind().takesWater(),
+                    at + ".addMl",
+                    stage.bringsMl(),
+                    new Wanted.OnlyInBlender());
+            return stage.addMl().isEmpty()
+                    || check.range(at + ".addMl", stage.addMl().getAsDouble(), Limit.WATER_ML);
         }
     }
 }

@@ -15,6 +15,11 @@ public sealed interface Stage {
         return false;
     }
 
+    /** Fresh water that comes with it, for the recipe's own cups, mL; 0 for none. */
+    default double bringsMl() {
+        return 0;
+    }
+
     /** The same under a lid, for a boil, a simmer and what is kept below the boil; anything else as it is. */
     default Stage covered() {
         return this;
@@ -283,8 +288,17 @@ public sealed interface Stage {
         }
     }
 
-    /** Parts liquor and marc; pressing gives more liquor. */
-    record Strain(boolean pressed) implements Stage {
+    /**
+     * Parts liquor and marc; pressing gives more liquor. Where no herbs are in any more it only fills the batch into something else.
+     *
+     * @param into what the liquor runs into; empty when the recipe does not say, see {@link Batch}
+     */
+    record Strain(boolean pressed, Optional<Receiver> into) implements Stage {
+
+        public Strain(boolean pressed) {
+            this(pressed, Optional.empty());
+        }
+
         @Override
         public StageKind kind() {
             return StageKind.STRAIN;
@@ -301,6 +315,11 @@ public sealed interface Stage {
         @Override
         public StageKind kind() {
             return StageKind.REFILL;
+        }
+
+        @Override
+        public double bringsMl() {
+            return toMl;
         }
 
         @Override
@@ -335,14 +354,27 @@ public sealed interface Stage {
         }
     }
 
-    /** Worked by hand or by machine, where it stands: stirred, shaken, blended. */
-    record Work(StageKind kind) implements Stage {
+    /**
+     * Worked by hand or by machine, where it stands: stirred, shaken, blended.
+     *
+     * @param addMl water of its own that a blender gets, from the tap, for the recipe's own cups, mL; empty for none
+     */
+    record Work(StageKind kind, OptionalDouble addMl) implements Stage {
+
+        public Work(StageKind kind) {
+            this(kind, OptionalDouble.empty());
+        }
 
         /** @throws IllegalArgumentException for a kind that is no work of the hand */
         public Work {
             if (!kind.worked()) {
                 throw new IllegalArgumentException(kind + " is no work of the hand");
             }
+        }
+
+        @Override
+        public double bringsMl() {
+            return addMl.orElse(0);
         }
 
         @Override

@@ -121,6 +121,11 @@ public enum StageKind {
         return this == STIR || this == SHAKE || this == BLEND;
     }
 
+    /** Whether water of its own may go in with it, beside the recipe's. */
+    public boolean takesWater() {
+        return this == BLEND;
+    }
+
     /** Whether the liquor boils or simmers in it, with the herbs that are in the pot. */
     public boolean boils() {
         return onFlame() && this != HEAT && this != HOLD;

@@ -14,7 +14,9 @@ import embercup.core.plan.Step.HeatUp;
 import embercup.core.plan.Step.Prepare;
 import embercup.core.plan.Step.Stand;
 import embercup.core.recipe.Addition;
+import embercup.core.recipe.Batch;
 import embercup.core.recipe.Companion;
+import embercup.core.recipe.Receiver;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Schools;
 import embercup.core.recipe.Stage;
@@ -259,27 +261,41 @@ final class StepWords {
                     .distinct()
                     .toList();
             String all = gates.isEmpty() ? "" : words.text("step.gates", Map.of("gates", String.join(", ", gates)));
+            Batch batch = Batch.of(plan.pot().stages());
+            if (batch.begins(run.index())) {
+                String vessel = words.name(batch.before(run.index()).orElseThrow());
+                return words.text(
+                        "step.stir-in-batch", Map.of("herbs", words.list(herbs), "gates", all, "vessel", vessel));
+            }
             boolean later = plan.request().days() > 1;
             return words.text(
                     later ? "step.stir-in-today" : "step.stir-in", Map.of("herbs", words.list(herbs), "gates", all));
         }
-        return words.text("step.herbs-in", Map.of("Herbs", Words.capital(several(herbs)), "label", label));
+        String in = Words.capital(several(herbs));
+        if (kind == StageKind.STRAIN) {
+            String vessel =
+                    words.name(Batch.of(plan.pot().stages()).after(run.index()).orElseThrow());
+            return words.text(
+                    "step.herbs-in-vessel", Map.of("Herbs", in, "label", label, "vessel", vessel, "n", herbs.size()));
+        }
+        return words.text("step.herbs-in", Map.of("Herbs", in, "label", label));
     }
 
     // ---- a stage
 
-    /** Whether a liquor is strained off that another comes to: it waits in a jug. */
-    private static boolean jug(BrewPlan plan, StageRun run) {
-        List<Stage> stages = plan.request().recipe().stages();
-        return run.stage().kind() == StageKind.STRAIN
-                && stages.stream().anyMatch(s -> s.kind() == StageKind.COMBINE)
-                && stages.subList(run.index(), stages.size()).stream().anyMatch(s -> s.kind() == StageKind.COMBINE);
+    private String stage(BrewPlan plan, StageRun run) {
+        String label = words.text(
+                run.stage() instanceof Stage.Strain ? "label." + strains(plan, run) : labelKey(run.stage()),
+                arguments(plan, run));
+        return run.heatS() > 0 ? label : withHerbs(plan, run, label);
     }
 
-    private String stage(BrewPlan plan, StageRun run) {
-        boolean lifted = run.stage() instanceof Stage.Strain && plan.inBall();
-        String label = words.text(lifted ? "label.lift" : labelKey(run.stage()), arguments(plan, run));
-        return run.heatS() > 0 ? label : withHerbs(plan, run, label);
+    /** How a strain is done: through a strainer, by lifting the tea ball out, or, with no herbs in a batch any more, by pouring it over. */
+    private static String strains(BrewPlan plan, StageRun run) {
+        int from = Batch.of(plan.pot().stages()).herbsFrom(run.index());
+        boolean herbs =
+                plan.additions().stream().anyMatch(a -> !a.perCup() && a.stage() >= from && a.stage() < run.index());
+        return !herbs && from > 0 ? "fill" : plan.inBall() ? "lift" : "strain";
     }
 
     private static String labelKey(Stage stage) {
@@ -293,7 +309,7 @@ final class StepWords {
         Stage stage = run.stage();
         return name -> switch (name) {
             case "water" -> water(run);
-            case "fresh" -> words.numbers().millilitres(fresh(plan, stage));
+            case "fresh" -> stage.bringsMl() == 0 ? "none" : words.numbers().millilitres(fresh(plan, stage));
             case "flame" -> flame(stage);
             case "lid" -> lid(stage);
             case "lidOn" -> Boolean.toString(stage.lid());
@@ -311,7 +327,7 @@ final class StepWords {
                         : "none";
             case "spent" -> spent(plan.request().schools());
             case "all" -> words.numbers().millilitres(plan.water().yieldMl());
-            case "into" -> jug(plan, run) ? words.text("into.jug") : into(plan.request());
+            case "into" -> into(plan, run);
             case "diluted" -> diluted(plan.request());
             default -> null;
         };
@@ -323,7 +339,7 @@ final class StepWords {
 
     /** What a refill pours on, for the cups of the order, mL. */
     private static double fresh(BrewPlan plan, Stage stage) {
-        return stage instanceof Stage.Refill refill ? refill.toMl() * plan.pot().volumeScale() : 0;
+        return stage.bringsMl() * plan.pot().volumeScale();
     }
 
     private String flame(Stage stage) {
@@ -371,13 +387,29 @@ final class StepWords {
         return words.text("tool.strainer", Map.of("strainer", words.name(strainer)));
     }
 
-    private String into(PlanRequest request) {
-        if (request.recipe().menstruum().cold()) {
-            return words.text("into.bottle");
+    /** What the liquor runs into, as the recipe says; else as what becomes of it asks. */
+    private String into(BrewPlan plan, StageRun run) {
+        PlanRequest request = plan.request();
+        boolean cold = request.recipe().menstruum().cold();
+        boolean told =
+                run.stage() instanceof Stage.Strain strain && strain.into().isPresent();
+        Batch batch = Batch.of(plan.pot().stages());
+        Receiver receiver = batch.after(run.index()).orElse(Receiver.CUPS);
+        if (!told && !receiver.holdsBatch()) {
+            return words.text(
+                    cold ? "into.bottle" : request.recipe().dilutionParts() > 0 ? "into.jar" : "into.mugs", mugs(plan));
         }
-        return request.recipe().dilutionParts() > 0
-                ? words.text("into.jar")
-                : words.text("into.mugs", Map.of("n", Math.round(request.cups())));
+        return switch (receiver) {
+            case CUPS -> words.text("into.mugs", mugs(plan));
+            case JUG -> words.text(batch.aside(run.index()) ? "into.jug" : "into.clean-jug");
+            case POT -> words.text("into.pot");
+            case JAR -> words.text("into.jar");
+            case BOTTLE -> words.text(cold ? "into.bottle" : "into.clean-bottle");
+        };
+    }
+
+    private static Map<String, Object> mugs(BrewPlan plan) {
+        return Map.of("n", Math.round(plan.request().cups()));
     }
 
     /** What becomes of the herbs where the cook's school says it; what is left in them stands in the figures. */
@@ -455,9 +487,8 @@ final class StepWords {
         if (next.heatS() > 0) {
             return in(plan, next, words.text("begin.heat"));
         }
-        boolean lifted = stage instanceof Stage.Strain && plan.inBall();
         String begin = words.text(
-                "begin." + (lifted ? "lift" : stage.kind().code()),
+                "begin." + begun(plan, next),
                 Map.of(
                         "water",
                         water(next),
@@ -466,8 +497,18 @@ final class StepWords {
                         "lid",
                         lid(stage),
                         "lidOn",
-                        Boolean.toString(stage.lid())));
+                        Boolean.toString(stage.lid()),
+                        "menstruum",
+                        Code.of(plan.request().recipe().menstruum().kind())));
         return in(plan, next, begin);
+    }
+
+    private static String begun(BrewPlan plan, StageRun next) {
+        Stage stage = next.stage();
+        boolean batch = Batch.of(plan.pot().stages()).begins(next.index());
+        return stage instanceof Stage.Strain
+                ? strains(plan, next)
+                : stage.kind().code() + (batch && stage.kind() == StageKind.FINISH ? "-batch" : "");
     }
 
     /** "Orange peel in, flame off". */

@@ -75,6 +75,7 @@ public enum Term {
     HELD_BY_HERBS,
     HELD_PER_GRAM,
     HERBS_GO_IN,
+    HERBS_OUT,
     HERB_IN,
     HERB_NUMBER,
     HIGHEST,

@@ -145,6 +145,12 @@ public sealed interface Wanted {
     /** After the strain only what needs no herbs. */
     record AfterStrain() implements Wanted {}
 
+    /** Water of its own is a blender's alone. */
+    record OnlyInBlender() implements Wanted {}
+
+    /** What is heated again is strained into a pot. */
+    record HeatedInPot() implements Wanted {}
+
     /** The strength of a spirit, and none for anything else. */
     record SpiritStrength(double low, double high) implements Wanted {}
 

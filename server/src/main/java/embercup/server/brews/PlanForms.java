@@ -86,8 +86,15 @@ final class PlanForms {
                     "often",
                     "{\"everyHours\":null,\"timesADay\":null,\"untilBetter\":false,\"cupsAWeek\":null}"));
 
-    static final List<Upcaster> UPCASTERS =
-            List.of(document -> say(FIRST_FORM, document), document -> say(SECOND_FORM, document));
+    /** What plans of the third form could not say yet: where a strained liquor goes, and the water of a blender. */
+    private static final List<Unsaid> THIRD_FORM = List.of(
+            new Unsaid(Set.of("pressed"), Set.of("strain"), "into", "null"),
+            new Unsaid(Set.of("kind"), Set.of("work"), "addMl", "null"));
+
+    static final List<Upcaster> UPCASTERS = List.of(
+            document -> say(FIRST_FORM, document),
+            document -> say(SECOND_FORM, document),
+            document -> say(THIRD_FORM, document));
 
     private PlanForms() {}
 

@@ -8,6 +8,7 @@ import embercup.core.materia.Condition;
 import embercup.core.materia.Cut;
 import embercup.core.materia.Form;
 import embercup.core.measure.Unit;
+import embercup.core.recipe.Receiver;
 import embercup.core.recipe.StageKind;
 import embercup.core.workings.Code;
 import embercup.core.workings.Length;
@@ -253,6 +254,7 @@ class OpenApiConfig {
         all.put("CONDITION_GROUP", kinds(Condition.Group.values(), Code::of, g -> Map.of()));
         all.put("CUT", kinds(Cut.values(), Code::of, c -> Map.of()));
         all.put("FORM", kinds(Form.values(), Code::of, f -> Map.of()));
+        all.put("RECEIVER", kinds(Receiver.values(), Code::of, r -> Map.of()));
         all.put("UNIT", kinds(Unit.values(), Unit::code, u -> Map.of("everyday", u.everyday())));
         all.put("VESSEL", kinds(Vessel.Kind.values(), Code::of, v -> Map.of()));
         return all;
@@ -284,6 +286,7 @@ class OpenApiConfig {
         said.put("infuses", kind.infuses());
         said.put("boils", kind.boils());
         said.put("worked", kind.worked());
+        said.put("takesWater", kind.takesWater());
         return said;
     }
 

@@ -14,6 +14,7 @@ import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.OwnCaution;
 import embercup.core.recipe.Place;
 import embercup.core.recipe.Posology;
+import embercup.core.recipe.Receiver;
 import embercup.core.recipe.StageKind;
 import embercup.core.workings.Length;
 import embercup.core.workings.Limit;
@@ -245,5 +246,17 @@ public record RecipeDocument(
             @Nullable Boolean pressed,
 
             @Schema(description = "where a maceration stands") @CodeOf(Place.class) @Nullable
-            String place) {}
+            String place,
+
+            @Schema(
+                    description =
+                            "what a strained liquor runs into; unsaid it is cups, or a pot for what is heated again")
+            @CodeOf(Receiver.class)
+            @Nullable
+            String into,
+
+            @Schema(description = "water of its own that a blender gets, for the recipe's own cups, mL")
+            @Within(Limit.WATER_ML)
+            @Nullable
+            Double addMl) {}
 }

@@ -14,6 +14,7 @@ import embercup.core.recipe.Menstruum;
 import embercup.core.recipe.OwnCaution;
 import embercup.core.recipe.Place;
 import embercup.core.recipe.Posology;
+import embercup.core.recipe.Receiver;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.RecipeRules;
 import embercup.core.recipe.Stage;
@@ -337,11 +338,11 @@ public final class RecipeFromDocument {
                         new Stage.Macerate(minutes(doc, path), toC(doc), lid(doc, kind), place(doc), until(doc));
                     case REST -> new Stage.Rest(minutes(doc, path), lid(doc, kind), until(doc));
                     case COOL -> new Stage.Cool(number(doc.toC(), path + ".toC", Need.COOL_TO), lid(doc, kind));
-                    case STRAIN -> new Stage.Strain(Boolean.TRUE.equals(doc.pressed()));
+                    case STRAIN -> new Stage.Strain(Boolean.TRUE.equals(doc.pressed()), into(doc, path));
                     case REFILL -> new Stage.Refill(toMl(doc, path));
                     case COMBINE -> new Stage.Combine();
                     case FINISH -> new Stage.Finish();
-                    case STIR, SHAKE, BLEND -> new Stage.Work(kind);
+                    case STIR, SHAKE, BLEND -> new Stage.Work(kind, optional(doc.addMl()));
                 };
         return found.size() > before ? null : stage;
     }
@@ -356,6 +357,14 @@ public final class RecipeFromDocument {
 
     private static OptionalDouble toC(StageDocument doc) {
         return doc.toC() == null ? OptionalDouble.empty() : OptionalDouble.of(doc.toC());
+    }
+
+    private Optional<Receiver> into(StageDocument doc, String path) {
+        return doc.into() == null
+                ? Optional.empty()
+                : attempt(
+                        () -> Optional.of(Fields.oneOf(Receiver.class, doc.into(), path + ".into", Receiver.CUPS)),
+                        Optional.empty());
     }
 
     private static Place place(StageDocument doc) {

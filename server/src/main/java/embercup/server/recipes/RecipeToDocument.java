@@ -179,7 +179,9 @@ public final class RecipeToDocument {
                     lid,
                     stage.onFlame().map(Fields::code).orElse(null),
                     pressed,
-                    stage instanceof Stage.Macerate m && m.place() != Place.ROOM ? Fields.code(m.place()) : null);
+                    stage instanceof Stage.Macerate m && m.place() != Place.ROOM ? Fields.code(m.place()) : null,
+                    stage instanceof Stage.Strain s ? s.into().map(Fields::code).orElse(null) : null,
+                    stage instanceof Stage.Work w ? number(w.addMl()) : null);
         }
 
         @Override
