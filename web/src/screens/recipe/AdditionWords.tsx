@@ -18,6 +18,7 @@ export function AdditionWords({
   herb,
   herbs,
   planned,
+  perCup,
   stages,
   wrong,
   portion = false,
@@ -29,6 +30,8 @@ export function AdditionWords({
   herb?: HerbLine;
   herbs: HerbLine[];
   planned?: Out["amounts"];
+  /** Whether it goes into the cups, and not into all of it; missing until it is planned. */
+  perCup?: boolean;
   stages: StageDocument[];
   wrong: Wrong;
   /** It is a part of a blend: one amount, and always in it. */
@@ -163,7 +166,10 @@ export function AdditionWords({
             />
           </span>
         )}
-        {stages[a.stage ?? 0]?.kind === "finish" && (
+        {stages[a.stage ?? 0]?.kind === "finish" && perCup === false && (
+          <span className="text-muted">{`, ${say("recipe.intoAllOfIt")}`}</span>
+        )}
+        {stages[a.stage ?? 0]?.kind === "finish" && perCup !== false && (
           <>
             ,{" "}
             <Word

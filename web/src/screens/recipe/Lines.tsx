@@ -165,6 +165,7 @@ function Addition({ i, ...props }: LinesProps & { i: number }) {
       herb={props.herbs.find((h) => h.slug === addition.herb)}
       herbs={props.herbs}
       planned={props.planned.find((o) => o.line === i)?.amounts}
+      perCup={props.planned.find((o) => o.line === i)?.lead.perCup}
       stages={props.recipe.stages ?? []}
       wrong={props.wrong}
       onChange={(part) => props.onChange(i, part)}

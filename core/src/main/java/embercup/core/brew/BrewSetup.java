@@ -64,6 +64,11 @@ public record BrewSetup(
                         .sum();
     }
 
+    /** How full it is at its fullest before anything is strained, the herbs in it, mL. */
+    public double fullMl() {
+        return pourMl + bringsMl() + displacedMl();
+    }
+
     /** Water that all herbs keep, mL. */
     public double keptMl(boolean pressed) {
         return charges.stream().mapToDouble(c -> c.keptMl(pressed)).sum();

@@ -27,15 +27,17 @@ final class Spirits {
             return Optional.empty();
         }
         Advice advice = advice(plan.request().drinker());
-        Severity severity =
-                switch (advice) {
-                    case NOT_FOR_DRINKER -> Severity.STOP;
-                    case ASK_PRESCRIBER -> Severity.CARE;
-                    case NONE -> Severity.NOTE;
-                };
-        double ml = Menstruum.TINCTURE_ML_A_DAY;
-        return Optional.of(
-                new Alcohol(Volume.millilitres(ml), Mass.grams(ml * menstruum.alcoholGPerMl()), advice, severity));
+        double ml = plan.request().cupsADay() * plan.request().cupMl();
+        double grams = ml * menstruum.alcoholGPerMl();
+        return Optional.of(new Alcohol(Volume.millilitres(ml), Mass.grams(grams), advice, severity(advice, grams)));
+    }
+
+    /** Worse the more of it is drunk, and whoever drinks it. */
+    private static Severity severity(Advice advice, double grams) {
+        if (advice == Advice.NOT_FOR_DRINKER || grams > Alcohol.LOW_RISK_G) {
+            return Severity.STOP;
+        }
+        return advice == Advice.ASK_PRESCRIBER || grams > Alcohol.STANDARD_DRINK_G ? Severity.CARE : Severity.NOTE;
     }
 
     private static Advice advice(Drinker drinker) {

@@ -3,6 +3,7 @@ package embercup.core.keeping;
 import embercup.core.materia.Form;
 import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.Materia;
+import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.recipe.Menstruum;
@@ -20,13 +21,20 @@ import java.util.Optional;
  * @param dose a single one, mL
  * @param drops the same out of a dropper
  * @param teaspoons the same by the spoon
+ * @param timesADay how often it is taken, as the recipe says or as handbooks have it
  */
-public record Drops(Workings strength, Optional<Workings> alcohol, Workings dose, Workings drops, Workings teaspoons) {
+public record Drops(
+        Workings strength,
+        Optional<Workings> alcohol,
+        Workings dose,
+        Workings drops,
+        Workings teaspoons,
+        int timesADay) {
 
     /** A dropper gives about twenty to a millilitre (herbal handbooks, mem). */
     private static final double DROPS_A_ML = 20;
     /** Doses in which a day of it is taken (herbal handbooks, mem). */
-    public static final int TIMES_A_DAY = 3;
+    private static final int TIMES_A_DAY = 3;
 
     private static final String HANDBOOKS = "handbooks";
 
@@ -45,9 +53,11 @@ public record Drops(Workings strength, Optional<Workings> alcohol, Workings dose
                 inJar.stream()
                         .map(a -> Workings.given(Term.GRAMS, a.grams(), "g"))
                         .toList());
+        Optional<Workings> told = told(plan);
         Workings day = Workings.sourced(Term.TINCTURE_IN_A_DAY, Menstruum.TINCTURE_ML_A_DAY, "mL", HANDBOOKS);
-        Workings dose = Workings.quotient(
-                Term.DOSE_OF_TINCTURE, "mL", day, Workings.sourced(Term.TIMES_A_DAY, TIMES_A_DAY, "", HANDBOOKS));
+        Workings dose = told.orElseGet(() -> Workings.quotient(
+                Term.DOSE_OF_TINCTURE, "mL", day, Workings.sourced(Term.TIMES_A_DAY, TIMES_A_DAY, "", HANDBOOKS)));
+        double dayMl = plan.request().cupsADay() * plan.request().cupMl();
         return Optional.of(new Drops(
                 Workings.quotient(Term.MENSTRUUM_ON_A_GRAM, "mL/g", poured, herbs),
                 menstruum.kind() == Menstruum.Kind.SPIRIT
@@ -61,7 +71,20 @@ public record Drops(Workings strength, Optional<Workings> alcohol, Workings dose
                         "tsp",
                         dose,
                         Workings.given(
-                                Term.TEASPOON, plan.request().custom().system().teaspoonMl(), "mL"))));
+                                Term.TEASPOON, plan.request().custom().system().teaspoonMl(), "mL")),
+                told.isEmpty() ? TIMES_A_DAY : (int) Math.max(1, Math.round(dayMl / dose.value()))));
+    }
+
+    /** The dose that the recipe says for whoever drinks it, mL. */
+    private static Optional<Workings> told(BrewPlan plan) {
+        return plan.request()
+                .posology()
+                .flatMap(p -> p.more().dose())
+                .filter(d -> d.unit().dimension() == Unit.Dimension.VOLUME)
+                .map(d -> Workings.given(
+                        Term.AS_RECIPE_SAYS,
+                        d.unit().millilitresEach(plan.request().custom()) * d.amount(),
+                        "mL"));
     }
 
     /** What is poured on, thinned by the water that fresh herbs bring. */

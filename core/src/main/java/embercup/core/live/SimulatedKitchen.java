@@ -145,7 +145,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             atKettle = fire.kettle();
             if (atKettle) {
                 if (kettle.waterMl() == 0) {
-                    kettle.pourIn(plan.water().startMl(), kitchen.tapC());
+                    kettle.pourIn(plan.pot().pourMl(), kitchen.tapC());
                 }
                 kettle.advance(seconds, fire.watts(), true);
                 fulfilled = kettle.tempC() >= target(run) - 0.3;
@@ -172,12 +172,12 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             if (stage.kind() == StageKind.POUR && !poured) {
                 poured = true;
                 double hot = kettle.waterMl() > 0 ? kettle.tempC() : run.startC();
-                pot.pourIn(plan.water().startMl(), hot);
+                pot.pourIn(plan.pot().pourMl(), hot);
                 kettle = kettle();
             } else if (!poured) {
                 poured = true;
                 pot.pourIn(
-                        plan.water().startMl(),
+                        plan.pot().pourMl(),
                         stage instanceof Stage.Macerate m ? m.toC().orElse(kitchen.tapC()) : kitchen.tapC());
             }
             if (stage.kind() == StageKind.STRAIN && !strained) {

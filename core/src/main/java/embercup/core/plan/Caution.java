@@ -527,6 +527,12 @@ public sealed interface Caution {
 
     /** @param advice what to do about it */
     record Alcohol(Volume day, Mass holds, Advice advice, Severity severity) implements OfDrinker {
+        /** A standard drink (WHO, AUDIT manual, 2nd edition, mem), g of alcohol. */
+        public static final double STANDARD_DRINK_G = 10;
+
+        /** The most of a day of low risk for a man (Deutsche Hauptstelle für Suchtfragen, mem), g of alcohol. */
+        public static final double LOW_RISK_G = 24;
+
         /** What to do about alcohol. */
         public enum Advice {
             NOT_FOR_DRINKER,

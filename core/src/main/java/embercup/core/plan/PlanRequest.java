@@ -87,15 +87,18 @@ public record PlanRequest(
     }
 
     /**
-     * How many cups of it the drinker takes in a day: as the order says, a day's drops of a tincture, the recipe's own posology,
-     * and where it says nothing all of the pot, up to three cups.
+     * How many cups of it the drinker takes in a day: as the order says, the recipe's own posology, a day's drops of a tincture
+     * of whose dose nothing is said, and else all of the pot, up to three cups.
      */
     public double cupsADay() {
         if (taking.cupsADay().isPresent()) {
             return taking.cupsADay().getAsDouble();
         }
         if (recipe.menstruum().cold()) {
-            return Math.min(cups(), Menstruum.TINCTURE_ML_A_DAY / cupMl());
+            return posology()
+                    .filter(p -> p.more().dose().isPresent())
+                    .map(Posology::cupsADay)
+                    .orElse(Math.min(cups(), Menstruum.TINCTURE_ML_A_DAY / cupMl()));
         }
         return posology().map(Posology::cupsADay).orElse(Math.min(cups(), USUAL_MOST_CUPS));
     }

@@ -169,8 +169,8 @@ public final class Planner {
         if (byVessel(request)) {
             return filled;
         }
-        Vessel fitting = request.kitchen().vessel().orElseGet(() -> request.kitchen()
-                .fitting(usual, filled.pot.pourMl() + filled.pot.displacedMl()));
+        Vessel fitting =
+                request.kitchen().vessel().orElseGet(() -> request.kitchen().fitting(usual, filled.pot.fullMl()));
         return fitting.equals(first) ? filled : fill(request, filled.pot.in(fitting));
     }
 

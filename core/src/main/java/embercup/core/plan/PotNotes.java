@@ -63,6 +63,7 @@ final class PotNotes {
         coolsForHours(notes, setup);
         contradictions(notes, request, brew);
         if (!request.spentHerbs()
+                && !drunkWhole(request.recipe())
                 && !request.recipe().menstruum().cold()
                 && request.recipe().dilutionParts() == 0) {
             UsualCup.against(materia, request, additions, setup, brew).ifPresent(share -> {
@@ -74,6 +75,11 @@ final class PotNotes {
         colours(notes, materia, request.recipe());
         Finishing.notes(notes, materia, request.recipe(), brew.stages());
         return notes;
+    }
+
+    /** What is blended and not strained is eaten as much as drunk: no infusion says what it gives. */
+    private static boolean drunkWhole(Recipe recipe) {
+        return !recipe.has(StageKind.STRAIN) && recipe.has(StageKind.BLEND);
     }
 
     /** A liquor that turns its colour with the acid of its recipe is not spoilt. */
@@ -93,7 +99,7 @@ final class PotNotes {
 
     private static void vessel(List<Caution> notes, BrewSetup setup) {
         Vessel vessel = setup.vessel();
-        double full = setup.pourMl() + setup.displacedMl();
+        double full = setup.fullMl();
         if (full > vessel.mostMl()) {
             notes.add(new Caution.VesselTooSmall(
                     vessel.name(),

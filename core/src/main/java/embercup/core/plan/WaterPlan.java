@@ -13,7 +13,7 @@ import java.util.stream.IntStream;
  * The water of a brew, mL; pour = yield + retained + evaporated.
  *
  * @param pourMl all water that goes in, refills included
- * @param startMl water at the start, without refills
+ * @param startMl water at the start, without refills; what a blender brings that is filled first is in it
  * @param dipMl level at which a reduction stops: strained liquor, what the herbs that are in by then hold and displace; 0
  *     without a reduction
  */
@@ -29,7 +29,12 @@ public record WaterPlan(
                                 .mapToDouble(c -> c.keptMl(pressedAfterMark(setup)) + c.displacedMl())
                                 .sum();
         return new WaterPlan(
-                brew.pouredMl(), setup.pourMl(), brew.retainedMl(), brew.evaporatedMl(), brew.yieldMl(), dipMl);
+                brew.pouredMl(), startMl(setup), brew.retainedMl(), brew.evaporatedMl(), brew.yieldMl(), dipMl);
+    }
+
+    /** What is there when it begins: a blender that is filled first brings all of it. */
+    private static double startMl(BrewSetup setup) {
+        return setup.pourMl() + setup.stages().get(0).bringsMl() * setup.volumeScale();
     }
 
     /** Strained liquor at which the last reduction stops, mL; 0 without one. */

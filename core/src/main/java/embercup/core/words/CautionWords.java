@@ -19,6 +19,15 @@ final class CautionWords {
         } else if (fact instanceof Caution.Stains stains) {
             return said(
                     stains, Map.of("several", Boolean.toString(stains.herbs().size() > 1)));
+        } else if (fact instanceof Caution.Alcohol alcohol) {
+            double g = alcohol.holds().grams();
+            return said(
+                    alcohol,
+                    Map.of(
+                            "much",
+                            g > Caution.Alcohol.LOW_RISK_G
+                                    ? "drinks"
+                                    : g > Caution.Alcohol.STANDARD_DRINK_G ? "drink" : "little"));
         } else if (fact instanceof Caution.AgeFloor floor) {
             return said(
                     floor,

@@ -5,6 +5,7 @@ import embercup.core.brew.StageRun;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.Cut;
+import embercup.core.measure.KitchenAmount;
 import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlanRequest;
@@ -138,6 +139,9 @@ final class StepWords {
         Map<String, Object> all = new HashMap<>();
         all.put("herb", name(addition));
         all.put("measure", words.measure(addition));
+        all.put(
+                "near",
+                Boolean.toString(addition.out().measure() instanceof KitchenAmount.Pieces pieces && pieces.about()));
         all.put("grams", words.numbers().grams(addition.outG().best()));
         all.put("prep", prep.isEmpty() ? "" : words.text("step.prep", Map.of("prep", prep)));
         all.put(
@@ -293,8 +297,8 @@ final class StepWords {
     /** How a strain is done: through a strainer, by lifting the tea ball out, or, with no herbs in a batch any more, by pouring it over. */
     private static String strains(BrewPlan plan, StageRun run) {
         int from = Batch.of(plan.pot().stages()).herbsFrom(run.index());
-        boolean herbs =
-                plan.additions().stream().anyMatch(a -> !a.perCup() && a.stage() >= from && a.stage() < run.index());
+        boolean herbs = plan.pot().charges().stream()
+                .anyMatch(c -> c.keptMl(false) > 0 && c.stage() >= from && c.stage() < run.index());
         return !herbs && from > 0 ? "fill" : plan.inBall() ? "lift" : "strain";
     }
 
@@ -321,12 +325,13 @@ final class StepWords {
             case "shaken" -> Boolean.toString(stage instanceof Stage.Macerate m && m.shakenDaily());
             case "pressed" -> Boolean.toString(((Stage.Strain) stage).pressed());
             case "tool" -> tool(plan);
+            case "hot" -> Boolean.toString(run.startC() > WARM_FROM_C);
             case "with" ->
                 plan.vessel().companions().contains(Companion.BLENDER)
                         ? plan.vessel().name()
                         : "none";
             case "spent" -> spent(plan.request().schools());
-            case "all" -> words.numbers().millilitres(plan.water().yieldMl());
+            case "all" -> words.numbers().millilitres(run.endMl());
             case "into" -> into(plan, run);
             case "diluted" -> diluted(plan.request());
             default -> null;

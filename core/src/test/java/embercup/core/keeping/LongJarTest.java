@@ -13,28 +13,41 @@ import static embercup.core.Pots.strain;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import embercup.core.care.Care;
+import embercup.core.care.History;
 import embercup.core.keeping.Shaking.Day;
 import embercup.core.keeping.Shaking.Kind;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
 import embercup.core.materia.Cut;
+import embercup.core.materia.Severity;
 import embercup.core.materia.Tradition;
+import embercup.core.measure.MeasureCustom;
+import embercup.core.measure.Quantity;
 import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
+import embercup.core.plan.Caution;
 import embercup.core.plan.Step;
 import embercup.core.recipe.Addition;
 import embercup.core.recipe.Menstruum;
+import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
+import embercup.core.recipe.TakingRow;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
@@ -232,5 +245,65 @@ class LongJarTest {
         assertThat(LiveBrew.fold(pot, events).marc().stands()).isTrue();
         events.add(new BrewEvent.MarcGone(UUID.randomUUID(), SET_UP.plusSeconds(9000)));
         assertThat(LiveBrew.fold(pot, events).marc().stands()).isFalse();
+    }
+
+    private static BrewPlan spoons(Menstruum menstruum, double amount, Unit unit, double hours) {
+        Posology.Often often =
+                new Posology.Often(OptionalDouble.of(hours), OptionalDouble.empty(), true, OptionalDouble.empty());
+        Posology.More more = new Posology.More(
+                OptionalDouble.empty(),
+                Optional.of(Quantity.of(amount, unit)),
+                Set.of(),
+                OptionalInt.empty(),
+                OptionalDouble.empty(),
+                often,
+                List.of());
+        double cups = new TakingRow.Often(
+                        OptionalDouble.empty(), more.dose(), OptionalDouble.empty(), OptionalDouble.of(hours))
+                .cups(100, MeasureCustom.DEFAULT);
+        return plan(tincture(menstruum, 42, dried("yarrow", Cut.CHOPPED, 100, Unit.GRAM, 0))
+                .taken(new Posology(cups, Posology.When.ANY_TIME, OptionalInt.empty(), 0, more)));
+    }
+
+    /** The recipe's own dose stands before the handbooks' drops, by the spoon and as often as it says. */
+    @Test
+    void aDoseThatTheRecipeSaysIsTheDose() {
+        Drops drops = Drops.of(MATERIA, spoons(Menstruum.spirit(40), 1, Unit.TABLESPOON, 2))
+                .orElseThrow();
+        assertThat(drops.dose().value()).isCloseTo(14.8, within(0.3));
+        assertThat(drops.teaspoons().value()).isCloseTo(3, within(0.01));
+        assertThat(drops.timesADay())
+                .as("fourteen hours awake, every second one")
+                .isEqualTo(8);
+    }
+
+    /**
+     * Alcohol of a day: 0.789 g in a millilitre of it (CRC Handbook, mem), a standard drink is 10 g (WHO, AUDIT, mem). A spoon now and
+     * then is told, a drink asks for care, more than 24 g stops; drawn with vinegar it is nothing.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "0.5, TEASPOON, 4, NOTE",
+        "1, TEASPOON, 2, CARE",
+        "1, TABLESPOON, 7, CARE",
+        "1, TABLESPOON, 1, STOP",
+        "3, TABLESPOON, 2, STOP"
+    })
+    void theAlcoholOfADayIsThatOfItsSpoons(double amount, Unit unit, double hours, Severity severity) {
+        BrewPlan plan = spoons(Menstruum.spirit(40), amount, unit, hours);
+        Caution.Alcohol told = alcohol(plan).orElseThrow();
+        double ml = unit.millilitresEach(MeasureCustom.DEFAULT) * amount * (Math.floor(14 / hours) + 1);
+        assertThat(told.holds().grams()).isCloseTo(ml * 0.40 * 0.789, within(0.01 * ml));
+        assertThat(told.severity()).isEqualTo(severity);
+        assertThat(alcohol(spoons(new Menstruum(Menstruum.Kind.VINEGAR, 0), amount, unit, hours)))
+                .isEmpty();
+    }
+
+    private static Optional<Caution.Alcohol> alcohol(BrewPlan plan) {
+        return new Care(MATERIA)
+                .judge(plan, History.NONE).cautions().stream()
+                        .filter(c -> c instanceof Caution.Alcohol)
+                        .map(c -> (Caution.Alcohol) c)
+                        .findFirst();
     }
 }

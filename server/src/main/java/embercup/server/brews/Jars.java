@@ -129,7 +129,7 @@ public class Jars {
                     drops.dose().value(),
                     drops.drops().value(),
                     drops.teaspoons().value(),
-                    Drops.TIMES_A_DAY,
+                    drops.timesADay(),
                     WorkingsLine.of(why));
         }
     }
