@@ -84,4 +84,69 @@ class WrittenByHandTest {
         button(page, "Strain now").click();
         assertThat(now(page)).containsText("Strain");
     }
+
+    private static void confirm(Page page, String button) {
+        button(page, button).click();
+    }
+
+    private static void stage(Page page, int before, String kind) {
+        button(page, before == 1 ? "^The first stage" : "^A stage before the " + before)
+                .click();
+        pick(page, kind);
+    }
+
+    /** A root liquor that goes on without its roots: into a pot, boiled down, into a bottle, and kept. */
+    @Test
+    void aBatchIsBoiledDownAndBottled() {
+        Page page = browser.laptop();
+        page.navigate("/recipe/new");
+        field(page, "Name").fill("Harbour root, boiled down");
+        herb(page, 1, "burdock");
+        stage(page, 1, "simmer");
+        stage(page, 2, "strain");
+        stage(page, 3, "boil down to");
+        button(page, "^Stage 3: boil down").click();
+        field(page, "Down to").fill("250");
+        page.keyboard().press("Escape");
+        stage(page, 4, "strain");
+        button(page, "^Stage 4: strain").click();
+        field(page, "It runs into").selectOption("bottle");
+        page.keyboard().press("Escape");
+        assertThat(button(page, "^Stage 4: strain into a bottle")).isVisible();
+        button(page, "^Keep it$").click();
+
+        button(page, "^Start now").click();
+        confirm(page, "^Measured");
+        assertThat(now(page)).containsText("Bring to the boil");
+        confirm(page, "It has boiled");
+        confirm(page, "Strain now");
+        assertThat(now(page)).containsText("into a clean pot");
+        confirm(page, "Heat is on");
+        confirm(page, "It has boiled");
+        assertThat(now(page)).containsText("Boil it down");
+        confirm(page, "Pour it over");
+        assertThat(now(page)).containsText("Pour it into a clean bottle");
+    }
+
+    /** Nothing is heated and nothing stands: measured, blended, drunk, with the blender's own water. */
+    @Test
+    void aBlenderCupIsDrunkWhole() {
+        Page page = browser.phone();
+        page.navigate("/recipe/new");
+        field(page, "Name").fill("Harbour ginger, blended");
+        herb(page, 1, "ginger");
+        stage(page, 1, "blend");
+        button(page, "^Stage 1: blend").click();
+        field(page, "Water of its own").fill("300");
+        page.keyboard().press("Escape");
+        assertThat(button(page, "^Stage 1: blend with 300 mL of water")).isVisible();
+        button(page, "^Keep it$").click();
+        assertThat(button(page, "^Start now")).isVisible();
+        assertThat(page.locator("main")).containsText("Pour 300 mL");
+        assertThat(page.locator("main")).not().containsText("boil");
+        button(page, "^Start now").click();
+        confirm(page, "^Measured");
+        assertThat(now(page)).containsText("Blend it with 300 mL of water");
+        confirm(page, "^Done");
+    }
 }
