@@ -3552,6 +3552,8 @@ export interface components {
         };
         Water: {
             /** Format: double */
+            broughtMl?: number;
+            /** Format: double */
             dipMl: number;
             /** Format: double */
             evaporatedMl: number;

@@ -109,6 +109,7 @@ export const Drawn = memo(function Drawn({
                   })}
                 </Why>
               }
+              brought={w.broughtMl !== undefined && millilitres(w.broughtMl)}
               fresh={w.pourMl > w.startMl + 1 && millilitres(w.pourMl - w.startMl)}
               herbs={
                 <Why what={say("sheet.keptByTheHerbs")} of="water.retainedMl" className="text-ink">

@@ -120,6 +120,14 @@ public final class AnyPot {
                         one(random, BREWED).slug(), Form.DRIED, Cut.CHOPPED, Quantity.of(2, Unit.GRAM), i));
             }
         }
+        if (method != 6 && !stages.isEmpty() && random.nextInt(4) == 0) {
+            herbs.add(new Addition(
+                    one(random, List.of("milk", "oat-milk", "apple-juice")),
+                    Form.FRESH,
+                    Cut.WHOLE,
+                    Quantity.of(20 + random.nextInt(80), Unit.MILLILITRE),
+                    0));
+        }
         boolean says = method < 5 && random.nextInt(4) == 0;
         Recipe recipe = new Recipe(
                 "any",

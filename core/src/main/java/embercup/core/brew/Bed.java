@@ -9,6 +9,7 @@ final class Bed {
     private final boolean[] in;
     private final boolean[] out;
     private double dryG;
+    private double broughtMl;
 
     Bed(List<Charge> charges) {
         this.charges = charges;
@@ -24,6 +25,7 @@ final class Bed {
                 in[i] = true;
                 any = true;
                 dryG += charges.get(i).dryG();
+                broughtMl += charges.get(i).broughtMl();
             }
         }
         return any;
@@ -39,7 +41,12 @@ final class Bed {
     }
 
     boolean empty() {
-        return dryG == 0;
+        return dryG == 0 && broughtMl == 0;
+    }
+
+    /** What milk and juice have added to the water so far, mL. */
+    double broughtMl() {
+        return broughtMl;
     }
 
     /** Dry matter in the water, g. */

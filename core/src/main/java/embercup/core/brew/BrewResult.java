@@ -17,9 +17,15 @@ public record BrewResult(
      * @param retainedMl water kept by the spent herbs
      * @param otherwiseKeptMl what the herbs would keep, had they been pressed instead of drained, or drained instead of pressed
      * @param evaporatedMl steam
+     * @param broughtMl milk and juice that went in beside the water
      */
     public record Waters(
-            double pouredMl, double yieldMl, double retainedMl, double otherwiseKeptMl, double evaporatedMl) {}
+            double pouredMl,
+            double yieldMl,
+            double retainedMl,
+            double otherwiseKeptMl,
+            double evaporatedMl,
+            double broughtMl) {}
 
     /**
      * What the herbs gave.
@@ -77,6 +83,10 @@ public record BrewResult(
 
     public double evaporatedMl() {
         return waters.evaporatedMl;
+    }
+
+    public double broughtMl() {
+        return waters.broughtMl;
     }
 
     public Map<ExtractClass, Double> drawn() {

@@ -100,7 +100,8 @@ final class BrewRun implements Stage.Visitor<Boolean> {
                 pot.strained ? pot.asideMl + pot.waterMl : pot.waterMl,
                 off ? goneKeptMl + strainedKeptMl : 0,
                 off ? otherwiseKeptMl : 0,
-                pot.evaporatedMl);
+                pot.evaporatedMl,
+                pot.bed.broughtMl());
     }
 
     // ---- the stages

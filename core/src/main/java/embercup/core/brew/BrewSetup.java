@@ -66,7 +66,12 @@ public record BrewSetup(
 
     /** How full it is at its fullest before anything is strained, the herbs in it, mL. */
     public double fullMl() {
-        return pourMl + bringsMl() + displacedMl();
+        return pourMl + bringsMl() + broughtMl() + displacedMl();
+    }
+
+    /** What milk and juice add to the water, mL. */
+    public double broughtMl() {
+        return charges.stream().mapToDouble(Charge::broughtMl).sum();
     }
 
     /** Water that all herbs keep, mL. */

@@ -111,7 +111,7 @@ public final class BrewSimulation {
             if (Math.abs(missing) < SOLVED_ML) {
                 break;
             }
-            pour = Math.max(setup.bringsMl() > 0 ? 0 : kept + 10, pour + missing);
+            pour = Math.max(setup.bringsMl() + setup.broughtMl() > 0 ? 0 : kept + 10, pour + missing);
         }
         return pour;
     }

@@ -8,6 +8,7 @@ import embercup.core.materia.Herb;
 import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.Materia;
 import embercup.core.materia.PartDefaults;
+import embercup.core.measure.KitchenSystem;
 import embercup.core.recipe.Menstruum;
 import java.util.EnumMap;
 import java.util.Map;
@@ -42,8 +43,9 @@ public record Charge(String herb, String common, double grams, double dryG, int 
      * @param drainedMlPerG water kept by a gram when drained, mL/g
      * @param pressedMlPerG water kept by a gram when pressed, mL/g
      * @param soakedMl water it holds already when it goes in, mL; spent herbs do
+     * @param broughtMl what it adds to the water, mL: milk and juice are as thin as it
      */
-    public record Soaks(double drainedMlPerG, double pressedMlPerG, double soakedMl) {}
+    public record Soaks(double drainedMlPerG, double pressedMlPerG, double soakedMl, double broughtMl) {}
 
     /** Classes in the order of the arrays that the simulation runs on. */
     static final ExtractClass[] CLASSES = ExtractClass.values();
@@ -61,6 +63,10 @@ public record Charge(String herb, String common, double grams, double dryG, int 
 
     public static Charge of(
             Materia materia, Herb herb, Form form, Cut cut, double grams, int stage, Menstruum menstruum) {
+        if (herb.liquid()) {
+            Soaks brings = new Soaks(0, 0, 0, grams / gPerMl(herb));
+            return new Charge(herb.slug(), herb.common(), grams, 0, stage, new Releases(Map.of(), Map.of()), brings);
+        }
         double dryG = form == Form.FRESH ? grams * HerbMeasure.driedShare(materia, herb) : grams;
         return new Charge(
                 herb.slug(),
@@ -70,6 +76,11 @@ public record Charge(String herb, String common, double grams, double dryG, int 
                 stage,
                 releases(materia, herb, form, cut, grams == 0 ? 0 : dryG / grams, menstruum),
                 soaks(materia.part(herb.part()), herb, form, cut));
+    }
+
+    /** Weight of a millilitre of a liquid, from its level teaspoon. */
+    private static double gPerMl(Herb liquid) {
+        return liquid.bulk().get(0).gPerTsp().best() / KitchenSystem.US.teaspoonMl();
     }
 
     private static Releases releases(
@@ -94,16 +105,16 @@ public record Charge(String herb, String common, double grams, double dryG, int 
     private static Soaks soaks(PartDefaults part, Herb herb, Form form, Cut cut) {
         if (herb.brewing().swelling().isPresent() && form == Form.DRIED) {
             double swollen = herb.brewing().swelling().get().value() - DISPLACED_ML_PER_DRY_G;
-            return new Soaks(swollen, swollen * SLIME_PRESSED, 0);
+            return new Soaks(swollen, swollen * SLIME_PRESSED, 0, 0);
         }
         double drained = part.keptDrainedMlPerG().value();
         double pressed = part.keptPressedMlPerG().value();
         if (form == Form.FRESH && drained > 0) {
-            return new Soaks(FRESH_DRAINED, FRESH_PRESSED, 0);
+            return new Soaks(FRESH_DRAINED, FRESH_PRESSED, 0, 0);
         }
         return cut.fine() && form == Form.DRIED
-                ? new Soaks(POWDER_KEPT, POWDER_KEPT, 0)
-                : new Soaks(drained, pressed, 0);
+                ? new Soaks(POWDER_KEPT, POWDER_KEPT, 0, 0)
+                : new Soaks(drained, pressed, 0, 0);
     }
 
     /** First-order rate of a class at the reference temperature, 1/s. */
@@ -144,7 +155,7 @@ public record Charge(String herb, String common, double grams, double dryG, int 
                 dryG * factor,
                 stage,
                 releases,
-                new Soaks(soaks.drainedMlPerG, soaks.pressedMlPerG, soaks.soakedMl * factor));
+                new Soaks(soaks.drainedMlPerG, soaks.pressedMlPerG, soaks.soakedMl * factor, soaks.broughtMl * factor));
     }
 
     /**
@@ -162,12 +173,17 @@ public record Charge(String herb, String common, double grams, double dryG, int 
                 dryG,
                 stage,
                 new Releases(releases.ratePerS, holds),
-                new Soaks(0, 0, keptMl(false)));
+                new Soaks(0, 0, keptMl(false), 0));
     }
 
     /** Water kept by a gram, mL/g. */
     public double keptMlPerG(boolean pressed) {
         return pressed ? soaks.pressedMlPerG : soaks.drainedMlPerG;
+    }
+
+    /** What it adds to the water when it goes in, mL. */
+    public double broughtMl() {
+        return soaks.broughtMl;
     }
 
     /** Water this herb keeps, mL. */

@@ -91,9 +91,19 @@ final class Pot {
 
     /** Puts in what the recipe adds at a stage; a batch that gets herbs again is on herbs again. */
     void herbsIn(int stageIndex) {
+        double before = bed.broughtMl();
         if (bed.add(stageIndex)) {
             strained = false;
+            pourIn(bed.broughtMl() - before);
             phases.add(new Phase.HerbsIn(stageIndex));
+        }
+    }
+
+    /** Milk or juice as warm as the room comes to the water. */
+    private void pourIn(double millilitres) {
+        if (millilitres > 0) {
+            tempC = (waterMl * tempC + millilitres * kitchen.roomC()) / (waterMl + millilitres);
+            waterMl += millilitres;
         }
     }
 

@@ -77,6 +77,15 @@ public final class Reckoning {
                         Term.KEPT_BY_HERBS, "mL", all, Workings.given(Term.WATER_THERE, strained.waterMl(), "mL"));
     }
 
+    /** What milk and juice add to the water, mL; empty without any. */
+    public Optional<Workings> brought() {
+        List<Workings> parts = setup().charges().stream()
+                .filter(c -> c.broughtMl() > 0)
+                .map(c -> Workings.given(Term.BROUGHT_BY, c.broughtMl(), "mL").of(c.common()))
+                .toList();
+        return parts.isEmpty() ? Optional.empty() : Optional.of(Workings.sum(Term.BROUGHT, "mL", parts));
+    }
+
     private static Workings kept(Charge charge, boolean pressed) {
         return Workings.product(
                         Term.KEPT_BY,

@@ -1,5 +1,6 @@
 package embercup.core.live;
 
+import embercup.core.brew.Charge;
 import embercup.core.brew.Holding;
 import embercup.core.brew.SimulatedPot;
 import embercup.core.brew.StageRun;
@@ -13,8 +14,10 @@ import embercup.core.plan.WaterPlan;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.time.Instant;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import java.util.UUID;
 
 /**
@@ -95,6 +98,9 @@ public record SimulatedKitchen(double powerFactor, long seed) {
         private boolean poured;
         private boolean atKettle;
         private boolean strained;
+        /** Stages whose milk and juice are in. */
+        private final Set<Integer> liquids = new HashSet<>();
+
         private boolean fulfilled;
 
         Replay(BrewPlan plan, Instant now, List<BrewEvent.Turned> turns) {
@@ -183,6 +189,13 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             if (stage.kind() == StageKind.STRAIN && !strained) {
                 strained = true;
                 pot.takeOut(plan.brew().keptMl(true));
+            }
+            double milk = plan.pot().charges().stream()
+                    .filter(c -> c.stage() == run.index())
+                    .mapToDouble(Charge::broughtMl)
+                    .sum();
+            if (milk > 0 && liquids.add(run.index())) {
+                pot.pourIn(milk, kitchen.roomC());
             }
             if (stage instanceof Stage.Work && stage.bringsMl() > 0) {
                 pot.pourIn(stage.bringsMl() * plan.pot().volumeScale(), kitchen.tapC());

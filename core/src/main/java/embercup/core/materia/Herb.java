@@ -150,13 +150,19 @@ public record Herb(
      *
      * @param sour whether it makes the cup acid
      * @param curdles whether it splits in an acid cup
+     * @param liquid whether it is as thin as water and counts as much: milk, juice
      * @param stains whether it dyes hands and counters
      * @param withAcid how its colour turns in an acid cup; empty when it does not
      * @param gate how warm a cup it goes into; empty when that does not matter
      */
     public record InTheCup(
-            boolean sour, boolean curdles, boolean stains, Optional<ColourTurn> withAcid, Optional<CupGate> gate) {
-        static final InTheCup NONE = new InTheCup(false, false, false, Optional.empty(), Optional.empty());
+            boolean sour,
+            boolean curdles,
+            boolean liquid,
+            boolean stains,
+            Optional<ColourTurn> withAcid,
+            Optional<CupGate> gate) {
+        static final InTheCup NONE = new InTheCup(false, false, false, false, Optional.empty(), Optional.empty());
     }
 
     /**
@@ -333,6 +339,10 @@ public record Herb(
 
     public boolean curdles() {
         return cup.curdles;
+    }
+
+    public boolean liquid() {
+        return cup.liquid;
     }
 
     public Optional<ColourTurn> withAcid() {

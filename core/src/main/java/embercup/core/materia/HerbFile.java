@@ -51,6 +51,7 @@ record HerbFile(
     record InTheCup(
             @Nullable Boolean sour,
             @Nullable Boolean curdles,
+            @Nullable Boolean liquid,
             @Nullable Boolean stains,
             @Nullable Turn withAcid,
             @Nullable Gate inCup) {}

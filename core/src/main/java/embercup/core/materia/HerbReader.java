@@ -181,6 +181,7 @@ record HerbReader(
         return new Herb.InTheCup(
                 Boolean.TRUE.equals(c.sour()),
                 Boolean.TRUE.equals(c.curdles()),
+                Boolean.TRUE.equals(c.liquid()),
                 Boolean.TRUE.equals(c.stains()),
                 optional(c.withAcid(), t -> new Herb.ColourTurn(t.from(), t.to(), file.known(t.source()))),
                 optional(

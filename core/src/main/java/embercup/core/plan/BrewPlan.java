@@ -3,6 +3,7 @@ package embercup.core.plan;
 import embercup.core.brew.BrewResult;
 import embercup.core.brew.BrewSetup;
 import embercup.core.brew.BrewSimulation;
+import embercup.core.brew.Charge;
 import embercup.core.brew.CurvePoint;
 import embercup.core.brew.Measurements;
 import embercup.core.brew.StageRun;
@@ -158,6 +159,14 @@ public record BrewPlan(
     /** Room the herbs take under water beside what they soak up, mL. */
     public double displacedMl() {
         return pot.displacedMl();
+    }
+
+    /** What milk and juice add to the water with the first stage, mL. */
+    public double broughtAtStartMl() {
+        return pot.charges().stream()
+                .filter(c -> c.stage() == 0)
+                .mapToDouble(Charge::broughtMl)
+                .sum();
     }
 
     /** The stage at whose end the liquor is in the mugs; empty for what is kept in a jar or a bottle. */

@@ -15,6 +15,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** The figures of a plan with their workings, by the name of the number. Stateless. */
 final class Figures {
@@ -26,6 +27,8 @@ final class Figures {
         BrewResult brew = reckoning.result();
         Workings retained = reckoning.retained();
         Workings evaporated = reckoning.evaporated();
+        Optional<Workings> brought = reckoning.brought();
+        brought.ifPresent(w -> all.put("water.broughtMl", w));
         all.put("boilingC", pot.kitchen().boiling());
         all.put("water.retainedMl", retained);
         all.put("water.evaporatedMl", evaporated);
@@ -33,7 +36,13 @@ final class Figures {
         Workings yield;
         if (pour instanceof Solved solved) {
             yield = solved.liquor();
-            poured = Workings.sum(Term.WATER_TO_POUR, "mL", yield, retained, evaporated);
+            poured = brought.isEmpty()
+                    ? Workings.sum(Term.WATER_TO_POUR, "mL", yield, retained, evaporated)
+                    : Workings.difference(
+                            Term.WATER_TO_POUR,
+                            "mL",
+                            Workings.sum(Term.LIQUID_IN_ALL, "mL", yield, retained, evaporated),
+                            brought.get());
         } else {
             Workings start = ((Stated) pour).start();
             List<Workings> parts = new ArrayList<>(List.of(start));
@@ -47,7 +56,8 @@ final class Figures {
                 }
             }
             poured = Workings.sum(Term.WATER_TO_POUR, "mL", parts);
-            yield = Workings.difference(Term.STRAINED_LIQUOR, "mL", poured, retained, evaporated);
+            Workings inAll = brought.isEmpty() ? poured : Workings.sum(Term.LIQUID_IN_ALL, "mL", poured, brought.get());
+            yield = Workings.difference(Term.STRAINED_LIQUOR, "mL", inAll, retained, evaporated);
         }
         all.put("water.yieldMl", yield);
         all.put("water.pourMl", poured);

@@ -250,7 +250,10 @@ public final class Planner {
 
     /** What the recipe's own water leaves of its own pot, at least a millilitre. */
     private static Workings leaves(Reckoning own, Workings pour) {
-        Workings yield = Workings.difference(Term.OWN_WATER_LEAVES, "mL", pour, own.retained(), own.evaporated());
+        Workings all = own.brought()
+                .map(b -> Workings.sum(Term.LIQUID_IN_ALL, "mL", pour, b))
+                .orElse(pour);
+        Workings yield = Workings.difference(Term.OWN_WATER_LEAVES, "mL", all, own.retained(), own.evaporated());
         return yield.value() >= 1
                 ? yield
                 : Workings.most(Term.OWN_WATER_LEAVES, "mL", yield, Workings.given(Term.ONE, 1, "mL"));
@@ -262,6 +265,9 @@ public final class Planner {
 
     private static Filled solved(BrewSetup setup, Workings liquor) {
         BrewSetup solved = setup.withPour(BrewSimulation.solvePour(setup, liquor.value()));
+        if (solved.pourMl() <= 0) {
+            return stated(solved, Workings.given(Term.WATER_AT_START, 0, "mL"));
+        }
         BrewSetup pot = BoilsShare.of(solved, liquor.value())
                 .map(solved::withStages)
                 .map(shared -> shared.withPour(BrewSimulation.solvePour(shared, liquor.value())))

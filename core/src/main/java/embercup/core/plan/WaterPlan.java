@@ -10,15 +10,22 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
- * The water of a brew, mL; pour = yield + retained + evaporated.
+ * The water of a brew, mL; pour + brought = yield + retained + evaporated.
  *
  * @param pourMl all water that goes in, refills included
  * @param startMl water at the start, without refills; what a blender brings that is filled first is in it
  * @param dipMl level at which a reduction stops: strained liquor, what the herbs that are in by then hold and displace; 0
  *     without a reduction
+ * @param broughtMl milk and juice that go in beside the water
  */
 public record WaterPlan(
-        double pourMl, double startMl, double retainedMl, double evaporatedMl, double yieldMl, double dipMl) {
+        double pourMl,
+        double startMl,
+        double retainedMl,
+        double evaporatedMl,
+        double yieldMl,
+        double dipMl,
+        double broughtMl) {
 
     static WaterPlan of(BrewSetup setup, BrewResult brew) {
         double reducedMl = reducedMl(setup);
@@ -29,7 +36,13 @@ public record WaterPlan(
                                 .mapToDouble(c -> c.keptMl(pressedAfterMark(setup)) + c.displacedMl())
                                 .sum();
         return new WaterPlan(
-                brew.pouredMl(), startMl(setup), brew.retainedMl(), brew.evaporatedMl(), brew.yieldMl(), dipMl);
+                brew.pouredMl(),
+                startMl(setup),
+                brew.retainedMl(),
+                brew.evaporatedMl(),
+                brew.yieldMl(),
+                dipMl,
+                brew.broughtMl());
     }
 
     /** What is there when it begins: a blender that is filled first brings all of it. */

@@ -24,6 +24,8 @@ public enum Term {
     BOILED_DOWN_FROM,
     BOILING_C,
     BOILS_AT,
+    BROUGHT,
+    BROUGHT_BY,
     CHILDS_GRAMS_PER_CUP,
     CHILDS_MOST_IN_A_DAY,
     CLARKS_ADULT,

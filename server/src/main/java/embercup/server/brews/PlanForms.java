@@ -86,10 +86,13 @@ final class PlanForms {
                     "often",
                     "{\"everyHours\":null,\"timesADay\":null,\"untilBetter\":false,\"cupsAWeek\":null}"));
 
-    /** What plans of the third form could not say yet: where a strained liquor goes, and the water of a blender. */
+    /** What plans of the third form could not say yet: where a strained liquor goes, the water of a blender, and what milk brings. */
     private static final List<Unsaid> THIRD_FORM = List.of(
             new Unsaid(Set.of("pressed"), Set.of("strain"), "into", "null"),
-            new Unsaid(Set.of("kind"), Set.of("work"), "addMl", "null"));
+            new Unsaid(Set.of("kind"), Set.of("work"), "addMl", "null"),
+            new Unsaid(Set.of("drainedMlPerG", "pressedMlPerG", "soakedMl"), Set.of(), "broughtMl", "0.0"),
+            new Unsaid(Set.of("pouredMl", "yieldMl", "otherwiseKeptMl"), Set.of(), "broughtMl", "0.0"),
+            new Unsaid(Set.of("startMl", "yieldMl", "dipMl"), Set.of(), "broughtMl", "0.0"));
 
     static final List<Upcaster> UPCASTERS = List.of(
             document -> say(FIRST_FORM, document),

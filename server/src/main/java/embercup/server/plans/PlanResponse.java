@@ -228,7 +228,7 @@ public record PlanResponse(
             String said,
             @Nullable String nearest) {}
 
-    /** Millilitres; {@code startCups} in the cups of this household. */
+    /** Millilitres; {@code broughtMl} by milk and juice; {@code startCups} in the cups of this household. */
     public record Water(
             double pourMl,
             double startMl,
@@ -236,6 +236,7 @@ public record PlanResponse(
             double evaporatedMl,
             double yieldMl,
             double dipMl,
+            @Nullable Double broughtMl,
             @Nullable String startCups) {}
 
     public record VesselLine(

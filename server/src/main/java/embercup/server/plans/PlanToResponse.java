@@ -272,6 +272,7 @@ public final class PlanToResponse {
                 w.evaporatedMl(),
                 w.yieldMl(),
                 w.dipMl(),
+                w.broughtMl() == 0 ? null : w.broughtMl(),
                 HouseWords.words()
                         .say(KitchenAmount.cups(
                                 Volume.millilitres(w.startMl()),
@@ -321,7 +322,7 @@ public final class PlanToResponse {
                 v.brimMl(),
                 v.mostMl(),
                 new PlanResponse.Levels(
-                        v.levelCm(plan.water().startMl() + displaced),
+                        v.levelCm(plan.water().startMl() + displaced + plan.broughtAtStartMl()),
                         v.levelCm(end + displaced),
                         plan.water().dipMl() == 0 ? 0 : v.levelCm(plan.water().dipMl()),
                         v.levelCm(plan.water().retainedMl() + displaced),
