@@ -64,7 +64,7 @@ public record Charge(String herb, String common, double grams, double dryG, int 
     public static Charge of(
             Materia materia, Herb herb, Form form, Cut cut, double grams, int stage, Menstruum menstruum) {
         if (herb.liquid()) {
-            Soaks brings = new Soaks(0, 0, 0, grams / gPerMl(herb));
+            Soaks brings = new Soaks(0, 0, 0, broughtMl(herb, grams));
             return new Charge(herb.slug(), herb.common(), grams, 0, stage, new Releases(Map.of(), Map.of()), brings);
         }
         double dryG = form == Form.FRESH ? grams * HerbMeasure.driedShare(materia, herb) : grams;
@@ -78,9 +78,9 @@ public record Charge(String herb, String common, double grams, double dryG, int 
                 soaks(materia.part(herb.part()), herb, form, cut));
     }
 
-    /** Weight of a millilitre of a liquid, from its level teaspoon. */
-    private static double gPerMl(Herb liquid) {
-        return liquid.bulk().get(0).gPerTsp().best() / KitchenSystem.US.teaspoonMl();
+    /** What so much of a herb adds to the water, mL, by the weight of its level teaspoon; 0 of what is no liquid. */
+    public static double broughtMl(Herb herb, double grams) {
+        return herb.liquid() ? grams / herb.bulk().get(0).gPerTsp().best() * KitchenSystem.US.teaspoonMl() : 0;
     }
 
     private static Releases releases(

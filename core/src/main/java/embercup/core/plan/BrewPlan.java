@@ -161,6 +161,11 @@ public record BrewPlan(
         return pot.displacedMl();
     }
 
+    /** What milk and juice that are stirred into the cups add to them, all cups together, mL. */
+    public double stirredInMl() {
+        return additions.stream().mapToDouble(a -> a.goes().broughtMl()).sum();
+    }
+
     /** What milk and juice add to the water with the first stage, mL. */
     public double broughtAtStartMl() {
         return pot.charges().stream()

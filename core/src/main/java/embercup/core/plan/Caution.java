@@ -251,6 +251,9 @@ public sealed interface Caution {
      */
     record BlendsHot(Temperature now, Temperature to, Optional<Double> minutes) implements Careful, OfHeat {}
 
+    /** Cups that run over once milk or juice is in. @param mug what a cup of the order holds, @param needs with what is stirred in */
+    record CupRunsOver(Volume mug, Volume needs) implements Note, OfPot {}
+
     /**
      * A batch that is kept and cools by itself for hours.
      *

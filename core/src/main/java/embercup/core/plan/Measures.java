@@ -1,5 +1,6 @@
 package embercup.core.plan;
 
+import embercup.core.brew.Charge;
 import embercup.core.dose.DayLimits;
 import embercup.core.dose.DoseRule;
 import embercup.core.dose.DoseRule.Dose;
@@ -291,7 +292,10 @@ final class Measures {
                         own.grams.nearest(),
                         into(addition)),
                 prepared(herb, addition),
-                new Where(perCup, perCup ? Finishing.gate(herb, request.schools()) : Optional.empty()),
+                new Where(
+                        perCup,
+                        perCup ? Finishing.gate(herb, request.schools()) : Optional.empty(),
+                        perCup ? Charge.broughtMl(herb, grams) : 0),
                 said(own, dose.perCupG(), cup),
                 1,
                 addition.spooned().isPresent() ? PlannedAddition.Beside.NOTHING : beside(own, grams),

@@ -187,8 +187,9 @@ public record PlannedAddition(
      *
      * @param perCup whether it goes into each cup instead of the pot
      * @param inCup how warm the cup is for it; empty when that does not matter
+     * @param broughtMl what it adds to the cups, all together, mL: milk and juice fill them
      */
-    public record Where(boolean perCup, Optional<Gate> inCup) {}
+    public record Where(boolean perCup, Optional<Gate> inCup, double broughtMl) {}
 
     /** How warm a cup is for what is stirred into it. @param above warmer than that, else cooler */
     public record Gate(Temperature at, boolean above) {}

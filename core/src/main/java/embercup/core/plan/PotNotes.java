@@ -61,6 +61,7 @@ final class PotNotes {
         lidToHeat(notes, setup);
         blendsHot(notes, setup, brew);
         coolsForHours(notes, setup);
+        runsOver(notes, request, additions, brew);
         contradictions(notes, request, brew);
         if (!request.spentHerbs()
                 && !drunkWhole(request.recipe())
@@ -207,6 +208,18 @@ final class PotNotes {
 
     /** Nobody waits for a blender longer than this (design value), s. */
     private static final double LONGEST_WAIT_S = 2 * 3600;
+
+    /** What is stirred in has no room: a mug is a little larger than its cup. */
+    private static void runsOver(
+            List<Caution> notes, PlanRequest request, List<PlannedAddition> additions, BrewResult brew) {
+        double stirredMl =
+                additions.stream().mapToDouble(a -> a.goes().broughtMl()).sum();
+        double needsMl = (brew.yieldMl() + stirredMl) / request.cups();
+        Vessel mug = Vessel.mug(request.cupMl());
+        if (stirredMl > 0 && request.recipe().dilutionParts() == 0 && needsMl > mug.brimMl()) {
+            notes.add(new Caution.CupRunsOver(Volume.millilitres(mug.brimMl()), Volume.millilitres(needsMl)));
+        }
+    }
 
     /** A batch that is hot when it is put away, in something that is kept. */
     private static void coolsForHours(List<Caution> notes, BrewSetup setup) {

@@ -83,6 +83,29 @@ class MilkInThePotTest {
         assertThat(water.yieldMl()).isCloseTo(600 - water.retainedMl() - water.evaporatedMl(), within(0.5));
     }
 
+    /** A splash has room in the mug; half a cup of it has not, and the cook hears before she pours. */
+    @Test
+    void whatIsStirredInFillsTheMug() {
+        for (double millilitres : new double[] {20, 240}) {
+            Recipe recipe = recipe(
+                    Tradition.FOLK,
+                    2,
+                    240,
+                    List.of(
+                            dried("cardamom", Cut.CRUSHED, 2, Unit.GRAM, 0),
+                            fresh("milk", Cut.WHOLE, millilitres, Unit.MILLILITRE, 3)),
+                    heat(),
+                    simmer(10, true),
+                    strain(),
+                    new Stage.Finish());
+            BrewPlan plan = plan(recipe);
+            assertThat(plan.water().broughtMl()).as("none of it is in the pot").isZero();
+            assertThat(plan.stirredInMl()).isCloseTo(millilitres, within(0.5));
+            assertThat(plan.notes().stream().anyMatch(n -> n instanceof Caution.CupRunsOver))
+                    .isEqualTo(millilitres > 100);
+        }
+    }
+
     /** Boiled down to a volume it is that volume, milk and water together; the simulated kitchen agrees. */
     @Test
     void milkBoilsDownWithTheWater() {

@@ -92,7 +92,8 @@ final class PlanForms {
             new Unsaid(Set.of("kind"), Set.of("work"), "addMl", "null"),
             new Unsaid(Set.of("drainedMlPerG", "pressedMlPerG", "soakedMl"), Set.of(), "broughtMl", "0.0"),
             new Unsaid(Set.of("pouredMl", "yieldMl", "otherwiseKeptMl"), Set.of(), "broughtMl", "0.0"),
-            new Unsaid(Set.of("startMl", "yieldMl", "dipMl"), Set.of(), "broughtMl", "0.0"));
+            new Unsaid(Set.of("startMl", "yieldMl", "dipMl"), Set.of(), "broughtMl", "0.0"),
+            new Unsaid(Set.of("perCup", "inCup"), Set.of(), "broughtMl", "0.0"));
 
     static final List<Upcaster> UPCASTERS = List.of(
             document -> say(FIRST_FORM, document),

@@ -285,7 +285,8 @@ public final class PlanToResponse {
             return null;
         }
         Vessel v = Vessel.mug(plan.request().cupMl());
-        double level = v.levelCm(plan.water().yieldMl() / plan.request().cups());
+        double level = v.levelCm(
+                (plan.water().yieldMl() + plan.stirredInMl()) / plan.request().cups());
         return new VesselLine(
                 v.name(),
                 Fields.code(v.kind()),
