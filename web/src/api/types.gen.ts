@@ -1609,6 +1609,7 @@ export interface components {
             /** Format: double */
             durationS: number;
             handsOn: boolean;
+            herbless?: boolean;
             key: string;
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -2075,6 +2076,7 @@ export interface components {
             durationS: number;
             flame?: string;
             handsOn: boolean;
+            herbless?: boolean;
             kettle?: boolean;
             key: string;
             /**
@@ -2899,6 +2901,7 @@ export interface components {
             /** Format: double */
             durationS: number;
             handsOn: boolean;
+            herbless?: boolean;
             key: string;
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -3040,6 +3043,7 @@ export interface components {
             /** Format: double */
             durationS: number;
             handsOn: boolean;
+            herbless?: boolean;
             key: string;
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -3240,6 +3244,7 @@ export interface components {
             /** Format: double */
             durationS: number;
             handsOn: boolean;
+            herbless?: boolean;
             key: string;
             /**
              * @description discriminator enum property added by openapi-typescript

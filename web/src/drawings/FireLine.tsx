@@ -117,7 +117,11 @@ export function FireLine(props: FireLineProps) {
             base={band.base}
             h={power(powerOf(s))}
             size={size}
-            room={Math.min(roomBehind(stages, s, totalS, x), (nextMark(s) ?? width) - x(s.startS))}
+            room={Math.min(
+              roomBehind(stages, s, totalS, x),
+              (nextMark(s) ?? width) - x(s.startS),
+              readyS > s.startS ? x(readyS) - x(s.startS) : width,
+            )}
           />
         ))}
         {steps.map(

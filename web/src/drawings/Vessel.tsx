@@ -19,6 +19,8 @@ interface VesselProps {
   width: number;
   /** Whether the volume stands in the drawing. */
   figures?: boolean;
+  /** Whether the herbs are strained out of it. */
+  herbless?: boolean;
   /** The mark of a reduction, when it may be dragged. */
   dip?: {
     /** The recipe's own volume to stop at, mL. */
@@ -86,6 +88,7 @@ export function VesselDrawing({
   height,
   width,
   figures = true,
+  herbless = false,
   dip: dipHandle,
 }: VesselProps) {
   const v = plan.vessel;
@@ -102,10 +105,9 @@ export function VesselDrawing({
   const bottom = top + h;
   const level = Math.min(levelCm ?? v.startLevelCm, v.heightCm);
   const water = bottom - level * pxPerCm;
-  const bed = Math.max(
-    Math.min(v.bedCm * pxPerCm, level * pxPerCm),
-    plan.additions.some((a) => !a.perCup) ? 10 : 0,
-  );
+  const bed = herbless
+    ? 0
+    : Math.max(Math.min(v.bedCm * pxPerCm, level * pxPerCm), plan.additions.some((a) => !a.perCup) ? 10 : 0);
   const dip = v.dipLevelCm > 0 ? bottom - v.dipLevelCm * pxPerCm : null;
   const roundness = v.kind === "teapot" ? 26 : v.kind === "mug" ? 8 : 10;
   const text = describe(plan, level);
@@ -127,7 +129,7 @@ export function VesselDrawing({
       </defs>
       <g clipPath="url(#inside)">
         <rect x={left} y={water} width={w} height={bottom - water} fill="var(--water-fill)" />
-        <Bed x={left} width={w} bottom={bottom} height={bed} />
+        {!herbless && <Bed x={left} width={w} bottom={bottom} height={bed} />}
         <line x1={left} x2={left + w} y1={water} y2={water} stroke="var(--water)" strokeWidth={3} />
       </g>
       <path

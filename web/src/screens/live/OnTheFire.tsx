@@ -139,7 +139,8 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
   const level = !poured(brew)
     ? 0
     : inVesselMl !== undefined
-      ? (inVesselMl / drawn.vessel.brimMl) * drawn.vessel.heightCm + (drawn.vessel.displacedCm ?? 0)
+      ? (inVesselMl / drawn.vessel.brimMl) * drawn.vessel.heightCm +
+        (current?.herbless ? 0 : (drawn.vessel.displacedCm ?? 0))
       : undefined;
   const fire = brew.fire ? brew.fire.flame !== "off" && plan.vessel.kind === "pot" : false;
   const headline = done ? say("live.theCupIsReady") : current.label;
@@ -246,6 +247,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
             height={pot.width < 380 ? 148 : 190}
             width={Math.min(pot.width - 96, 330)}
             figures={false}
+            herbless={current?.herbless === true}
           />
           {point && (
             <dl className="mb-6 min-w-24 text-sm">

@@ -409,7 +409,7 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
 
     /**
      * Seconds that stages really took. A finished stage counts whole; one whose heating is done counts its real heating
-     * and its planned rest.
+     * and its planned rest; what ends when something is reached is solved anew.
      */
     private Measurements measured() {
         Map<Integer, Double> measured = new HashMap<>();
@@ -424,8 +424,11 @@ final class Fold implements BrewEvent.Visitor<Boolean> {
             if (step.stage() >= 0) {
                 if (step instanceof Step.HeatUp) {
                     heated.put(step.stage(), took);
-                    measured.put(
-                            step.stage(), took + plan.stages().get(step.stage()).properS());
+                    if (plan.pot().stages().get(step.stage()).lastsMin().isPresent()) {
+                        measured.put(
+                                step.stage(),
+                                took + plan.stages().get(step.stage()).properS());
+                    }
                 } else {
                     measured.put(step.stage(), took + heated.getOrDefault(step.stage(), 0.0));
                 }

@@ -161,6 +161,20 @@ public record BrewPlan(
         return pot.displacedMl();
     }
 
+    /** Whether herbs stand in the vessel at a step: not any more once they are strained out, unless others came to the batch. */
+    public boolean herbsIn(Step step) {
+        int stage = step.stage();
+        if (stage < 0) {
+            return true;
+        }
+        Batch batch = Batch.of(pot.stages());
+        if (batch.before(stage).isPresent() && !batch.begins(stage)) {
+            return false;
+        }
+        int from = batch.herbsFrom(stage);
+        return pot.charges().stream().anyMatch(c -> c.dryG() > 0 && c.stage() >= from && c.stage() <= stage);
+    }
+
     /** What milk and juice that are stirred into the cups add to them, all cups together, mL. */
     public double stirredInMl() {
         return additions.stream().mapToDouble(a -> a.goes().broughtMl()).sum();

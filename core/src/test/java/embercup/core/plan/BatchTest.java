@@ -20,6 +20,8 @@ import embercup.core.brew.StageRun;
 import embercup.core.kitchen.Burner;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
+import embercup.core.live.BrewEvent;
+import embercup.core.live.LiveBrew;
 import embercup.core.materia.Cut;
 import embercup.core.materia.ExtractClass;
 import embercup.core.materia.Tradition;
@@ -30,8 +32,11 @@ import embercup.core.recipe.Receiver;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import embercup.core.workings.InvalidInputException;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -193,6 +198,43 @@ class BatchTest {
         BrewPlan jar = plan(
                 roots().withStages(List.of(heat(), simmer(30, true), into(Receiver.JAR), new Stage.Cool(50, false))));
         assertThat(only(jar, 3).properS()).isGreaterThan(1.5 * only(mugs, 3).properS());
+    }
+
+    /** Strained once, the pot holds no roots any more; mint in the batch is there until it is strained too. */
+    @Test
+    void theHerbsAreOutOnceTheyAreStrained() {
+        Recipe recipe = roots(steep(10), into(Receiver.POT), reduce(300));
+        Addition mint = dried("peppermint", Cut.CHOPPED, 4, Unit.GRAM, 3);
+        BrewPlan plan = plan(recipe.withAdditions(
+                List.of(recipe.additions().get(0), recipe.additions().get(1), mint)));
+        assertThat(plan.steps().stream().filter(s -> s.stage() >= 0).map(s -> s.code() + " " + plan.herbsIn(s)))
+                .containsExactly(
+                        "heat true",
+                        "simmer true",
+                        "strain true",
+                        "steep true",
+                        "strain true",
+                        "heat false",
+                        "reduce false");
+    }
+
+    /** A cook who was late to the boil still boils down to the mark: the time is solved anew, and not kept as planned. */
+    @Test
+    void whoIsLateStillBoilsDownToTheMark() {
+        BrewPlan plan = plan(roots(reduce(300)));
+        Instant start = Instant.parse("2026-12-02T17:00:00Z");
+        List<BrewEvent> events = new ArrayList<>(List.of(new BrewEvent.Started(UUID.randomUUID(), start)));
+        Instant at = start;
+        for (Step step : plan.steps()) {
+            if (step.id().equals("s3")) {
+                break;
+            }
+            at = at.plusSeconds(Math.round(step.durationS()) + (step.id().equals("s1") ? 1200 : 0));
+            events.add(new BrewEvent.StepDone(UUID.randomUUID(), at, step.id(), BrewEvent.Sign.PLAN));
+        }
+        LiveBrew live = LiveBrew.fold(plan, events);
+        assertThat(live.now().orElseThrow().step().id()).isEqualTo("s3");
+        assertThat(live.predicted().water().yieldMl()).isCloseTo(300, within(0.5));
     }
 
     @Test

@@ -343,7 +343,8 @@ public final class PlanToResponse {
                 until.isEmpty() ? null : until,
                 HouseWords.words().confirm(plan, s),
                 minds.isEmpty() ? null : minds);
-        StepLine.Span span = new StepLine.Span(s.startS(), s.durationS(), s.handsOn(), s.aside());
+        StepLine.Span span =
+                new StepLine.Span(s.startS(), s.durationS(), s.handsOn(), s.aside(), plan.herbsIn(s) ? null : true);
         boolean lid = s.fire().lid();
         if (s instanceof Step.Prepare prepare) {
             return new StepLine.Preparing(s.id(), s.code(), told, span, prepare.addition());
@@ -353,8 +354,10 @@ public final class PlanToResponse {
         }
         return switch (s.way()) {
             case HEATING ->
-                new StepLine.Heating(s.id(), s.code(), s.stage(), told, span, fire(plan, s), lid, s.ripens());
-            case STANDING -> new StepLine.Standing(s.id(), s.code(), s.stage(), told, span, lid, s.ripens());
+                new StepLine.Heating(
+                        s.id(), s.code(), s.stage(), told, span, fire(plan, s), lid, s.ripens() && plan.herbsIn(s));
+            case STANDING ->
+                new StepLine.Standing(s.id(), s.code(), s.stage(), told, span, lid, s.ripens() && plan.herbsIn(s));
             case BY_HAND -> new StepLine.ByHand(s.id(), s.code(), s.stage(), told, span, lid);
         };
     }

@@ -59,8 +59,14 @@ public sealed interface StepLine {
      *
      * @param startS s from the first step
      * @param aside whether it runs while a stage waits, beside the steps that follow one another
+     * @param herbless whether no herbs stand in the vessel any more; missing while they do
      */
-    record Span(double startS, double durationS, boolean handsOn, boolean aside) {
+    record Span(
+            double startS,
+            double durationS,
+            boolean handsOn,
+            boolean aside,
+            @Nullable Boolean herbless) {
         double endS() {
             return startS + durationS;
         }
