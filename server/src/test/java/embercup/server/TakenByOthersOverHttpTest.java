@@ -3,6 +3,7 @@ package embercup.server;
 import static embercup.server.RunningServer.get;
 import static embercup.server.RunningServer.post;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import embercup.server.RunningServer.Answer;
 import java.util.List;
@@ -103,10 +104,7 @@ class TakenByOthersOverHttpTest {
 
     @Test
     void aCourseOfOneChildFollowsTheChildsRow() {
-        String child = post("/api/people", "{\"name\":\"Row Per\",\"ageYears\":9,\"weightKg\":28,\"conditions\":[]}")
-                .body()
-                .get("id")
-                .asString();
+        String child = person("Row Per", 9);
         String ask = "{\"recipeId\":\"%s\",\"drinkers\":[%s]}";
         JsonNode hers = post("/api/courses/preview", ask.formatted(recipe, "{\"drinkerId\":\"" + child + "\"}"))
                 .body();
@@ -115,6 +113,34 @@ class TakenByOthersOverHttpTest {
         assertThat(times(all)).isEqualTo("08:00 10:00 12:00 14:00 16:00 18:00 20:00 22:00");
         assertThat(hers.get("says").asString()).contains("1 tbsp at a time");
         assertThat(texts(all, "care")).contains("The recipe says: Keep it cold.");
+    }
+
+    /** The adult's two spoons and the child's one, each under her name: the course says what each of them takes. */
+    @Test
+    void aCourseOfSeveralSpeaksTheRowOfEach() {
+        String adult = person("Maud", 41);
+        String child = person("Nils", 8);
+        String both = "{\"drinkerId\":\"" + adult + "\"},{\"drinkerId\":\"" + child + "\"}";
+        JsonNode course = post(
+                        "/api/courses/preview", "{\"recipeId\":\"%s\",\"drinkers\":[%s]}".formatted(recipe, both))
+                .body();
+        assertThat(course.get("drinkers").get(0).get("doseMl").asDouble()).isCloseTo(29.6, within(0.1));
+        assertThat(course.get("drinkers").get(1).get("doseMl").asDouble()).isCloseTo(14.8, within(0.1));
+        assertThat(course.get("says").asString())
+                .contains("Maud: 2 tbsp at a time, every 2 hours")
+                .contains("Nils: 1 tbsp at a time, 3 times a day")
+                .doesNotContain("years")
+                .doesNotContain("frail");
+    }
+
+    private static String person(String name, double age) {
+        return post(
+                        "/api/people",
+                        "{\"name\":\"%s\",\"ageYears\":%s,\"weightKg\":%s,\"conditions\":[]}"
+                                .formatted(name, age, age < 14 ? 28 : 66))
+                .body()
+                .get("id")
+                .asString();
     }
 
     private static String times(JsonNode course) {

@@ -11,6 +11,7 @@ import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Fire;
 import embercup.core.plan.Step;
 import embercup.core.plan.WaterPlan;
+import embercup.core.recipe.Batch;
 import embercup.core.recipe.Stage;
 import embercup.core.recipe.StageKind;
 import java.time.Instant;
@@ -85,6 +86,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
     private final class Replay {
 
         private final BrewPlan plan;
+        private final Batch batch;
         private final Instant now;
         private final List<BrewEvent.Turned> turns;
         private final Kitchen kitchen;
@@ -94,6 +96,9 @@ public record SimulatedKitchen(double powerFactor, long seed) {
 
         private double asideMl;
         private double asideC;
+        /** What strained herbs keep, which is in the pot again with the fresh water that draws them once more. */
+        private double inHerbsMl;
+
         private SimulatedPot kettle;
         private boolean poured;
         private boolean atKettle;
@@ -106,6 +111,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
         Replay(BrewPlan plan, Instant now, List<BrewEvent.Turned> turns) {
             this.plan = plan;
             this.turns = turns;
+            this.batch = Batch.of(plan.pot().stages());
             this.now = now;
             this.kitchen = plan.request().kitchen();
             this.pot = new SimulatedPot(plan.vessel(), kitchen.roomC(), plan.boilingC());
@@ -137,7 +143,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
                 return;
             }
             stage(live, plan.stages().get(step.stage()), until);
-            if (done && plan.intoMugs().orElse(-1) == step.stage()) {
+            if (done && step instanceof Step.OfStage && plan.intoMugs().orElse(-1) == step.stage()) {
                 intoMugs();
             }
         }
@@ -186,9 +192,17 @@ public record SimulatedKitchen(double powerFactor, long seed) {
                         plan.pot().pourMl(),
                         stage instanceof Stage.Macerate m ? m.toC().orElse(kitchen.tapC()) : kitchen.tapC());
             }
-            if (stage.kind() == StageKind.STRAIN && !strained) {
+            boolean whole = batch.begins(run.index()) || batch.ends(run.index());
+            if (stage.kind() == StageKind.STRAIN && whole) {
                 strained = true;
-                pot.takeOut(plan.brew().keptMl(true));
+                pot.takeOut(Math.max(0, run.startMl() - run.endMl()));
+            } else if (stage.kind() == StageKind.STRAIN && !strained) {
+                strained = true;
+                inHerbsMl = plan.brew().keptMl(true);
+                pot.takeOut(inHerbsMl);
+            } else if (stage.kind() == StageKind.COMBINE && whole) {
+                pot.pourIn(asideMl, asideC);
+                asideMl = 0;
             }
             double milk = plan.pot().charges().stream()
                     .filter(c -> c.stage() == run.index())
@@ -205,6 +219,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
                 asideC = (asideMl * asideC + pot.waterMl() * pot.tempC()) / Math.max(1e-9, asideMl + pot.waterMl());
                 asideMl += pot.waterMl();
                 pot.takeOut(pot.waterMl());
+                pot.pourIn(inHerbsMl, asideC);
                 pot.pourIn(refill.toMl() * plan.pot().volumeScale(), kitchen.tapC());
             }
         }

@@ -116,6 +116,13 @@ public record Posology(double cupsADay, When when, OptionalInt daysOn, int daysO
         return rowOf(ageYears, conditions).map(row -> by(row, cupMl, custom)).orElse(this);
     }
 
+    /** What is said to all, without the rows of others. */
+    public Posology toAll() {
+        More alone = new More(
+                more.cupsADayTo, more.dose, more.moments, more.mostDays, more.childShare, more.often, List.of());
+        return new Posology(cupsADay, when, daysOn, daysOff, alone);
+    }
+
     private Posology by(TakingRow row, double cupMl, MeasureCustom custom) {
         OptionalInt most = row.mostDays().isEmpty()
                 ? more.mostDays()

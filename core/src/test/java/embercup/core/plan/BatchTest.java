@@ -22,6 +22,7 @@ import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.live.BrewEvent;
 import embercup.core.live.LiveBrew;
+import embercup.core.live.SimulatedKitchen;
 import embercup.core.materia.Cut;
 import embercup.core.materia.ExtractClass;
 import embercup.core.materia.Tradition;
@@ -125,10 +126,8 @@ class BatchTest {
         assertThat(thick.brew().leftInHerbs()).isEqualTo(thin.brew().leftInHerbs());
     }
 
-    /** Two boils united, and both of them down to three doses of 120 mL. */
-    @Test
-    void twoBoilsAreUnitedAndReduced() {
-        Recipe recipe = withPour(
+    private static Recipe twoBoilsReduced() {
+        return withPour(
                 recipe(
                         Tradition.CHINESE,
                         3,
@@ -143,7 +142,12 @@ class BatchTest {
                         new Stage.Combine(),
                         reduce(360)),
                 900);
-        BrewPlan plan = plan(recipe);
+    }
+
+    /** Two boils united, and both of them down to three doses of 120 mL. */
+    @Test
+    void twoBoilsAreUnitedAndReduced() {
+        BrewPlan plan = plan(twoBoilsReduced());
         assertThat(plan.water().yieldMl()).isCloseTo(360, within(0.5));
         StageRun down = only(plan, 7);
         assertThat(down.startMl()).as("both liquors").isGreaterThan(900);
@@ -235,6 +239,32 @@ class BatchTest {
         LiveBrew live = LiveBrew.fold(plan, events);
         assertThat(live.now().orElseThrow().step().id()).isEqualTo("s3");
         assertThat(live.predicted().water().yieldMl()).isCloseTo(300, within(0.5));
+    }
+
+    /** The simulated pot holds both liquors once they are united, and is at its mark when the plan says so. */
+    @Test
+    void theSimulatedKitchenFollowsABatch() {
+        BrewPlan plan = plan(twoBoilsReduced());
+        Instant start = Instant.parse("2026-12-02T17:00:00Z");
+        List<BrewEvent> events = new ArrayList<>(List.of(new BrewEvent.Started(UUID.randomUUID(), start)));
+        Step last = plan.steps().get(plan.steps().size() - 1);
+        for (Step step : plan.steps()) {
+            if (step != last && !step.aside()) {
+                Instant at = start.plusMillis(Math.round(step.endS() * 1000));
+                events.add(new BrewEvent.StepDone(UUID.randomUUID(), at, step.id(), BrewEvent.Sign.PLAN));
+            }
+        }
+        LiveBrew live = LiveBrew.fold(plan, events);
+        SimulatedKitchen exact = new SimulatedKitchen(1, 9);
+        Instant begins = start.plusMillis(Math.round(last.startS() * 1000));
+        StageRun down = only(plan, 7);
+        assertThat(exact.at(plan, live, begins.plusSeconds(1)).waterMl() / down.startMl())
+                .as("both liquors are in the pot")
+                .isBetween(0.9, 1.1);
+        Instant ends = start.plusMillis(Math.round(last.endS() * 1000));
+        SimulatedKitchen.Readings end = exact.at(plan, live, ends);
+        assertThat(end.fulfilled()).isTrue();
+        assertThat(end.waterMl()).isBetween(250.0, 365.0);
     }
 
     @Test

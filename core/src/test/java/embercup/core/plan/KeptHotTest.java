@@ -21,6 +21,7 @@ import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -134,5 +135,49 @@ class KeptHotTest {
                 .withAdditions(List.of(dried(herb, Cut.CRUSHED, 9, Unit.GRAM, 0)))
                 .withStages(List.of(new Stage.Simmer(40, Flame.LOW, true, Stage.Until.NOTHING), strain()));
         assertThat(plan(simmered, kitchen(0, GAS)).body()).isGreaterThanOrEqualTo(body.get(3) * 0.99);
+    }
+
+    private static List<String> said(BrewPlan plan) {
+        return plan.steps().stream()
+                .flatMap(s -> Stream.of(WORDS.label(plan, s), WORDS.until(plan, s), WORDS.confirm(plan, s)))
+                .toList();
+    }
+
+    private static Recipe heatedThenOff(OptionalDouble toC) {
+        return withPour(
+                recipe(
+                        Tradition.FOLK,
+                        3,
+                        240,
+                        List.of(dried("ginger", Cut.GRATED, 9, Unit.GRAM, 0)),
+                        new Stage.Heat(toC, Flame.HIGH, true),
+                        new Stage.Rest(10, true),
+                        strain()),
+                900);
+    }
+
+    /** "Just to the boil, then off": it reaches the boil, loses nothing by boiling, and the flame is off from then on. */
+    @Test
+    void justToTheBoilThenOffIsSaid() {
+        BrewPlan plan = plan(heatedThenOff(OptionalDouble.empty()), kitchen(0, GAS));
+        assertThat(plan.stages().get(0).endC()).isCloseTo(plan.boilingC(), within(0.1));
+        assertThat(said(plan)).contains("Flame off; let it rest 10 min, covered", "It has boiled");
+        assertThat(plan.steps().stream()
+                        .filter(s -> s.stage() == 1)
+                        .mapToDouble(s -> s.fire().watts())
+                        .sum())
+                .isZero();
+        assertThat(plan.water().evaporatedMl()).isLessThan(15);
+    }
+
+    /** "Almost boiling" is a temperature below it, whatever the place boils at. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0, 1500})
+    void almostBoilingIsNoBoil(double altitudeM) {
+        Kitchen kitchen = kitchen(altitudeM, GAS);
+        BrewPlan plan = plan(heatedThenOff(OptionalDouble.of(kitchen.boilingC() - 4)), kitchen);
+        assertThat(plan.curve().stream().mapToDouble(p -> p.tempC()).max().orElseThrow())
+                .isCloseTo(kitchen.boilingC() - 4, within(0.1));
+        assertThat(said(plan)).noneMatch(said -> said.contains("boil"));
     }
 }

@@ -3,6 +3,8 @@ package embercup.server.courses;
 import embercup.core.course.Course;
 import embercup.core.course.CourseLimit;
 import embercup.core.course.Rhythm;
+import embercup.core.measure.MeasureCustom;
+import embercup.core.measure.Unit;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.server.brews.Cups;
@@ -133,21 +135,32 @@ class CourseRows {
                 .orElse(said);
     }
 
-    /** What is taken at a time, mL: the recipe's cups of a day over its times. */
-    double doseMl(CourseEntity e) {
+    /** How one of those who drink it takes it: by her own row, or as is said to all. */
+    Optional<Posology> posology(Recipe recipe, Drinker drinker) {
+        return posology(recipe, List.of(drinker));
+    }
+
+    /** What one of those who drink it has at a time, mL: the dose of her own row, or the cups of a day over its times. */
+    double doseMl(CourseEntity e, Drinker drinker) {
         Recipe recipe = recipe(e);
         int times = course(e).times().size();
-        double share = posology(recipe, drinkers(e))
-                .map(Posology::cupsADay)
-                .map(c -> c / times)
-                .orElse(1.0);
-        return recipe.cupMl() * share;
+        MeasureCustom custom = kitchens.own(null, null).custom();
+        return drinker.serving()
+                * posology(recipe, drinker)
+                        .map(p -> p.more()
+                                .dose()
+                                .filter(d -> d.unit().dimension() == Unit.Dimension.VOLUME)
+                                .map(d -> d.unit().millilitresEach(custom) * d.amount())
+                                .orElse(recipe.cupMl() * p.cupsADay() / times))
+                        .orElse(recipe.cupMl());
     }
 
     /** What all who drink it have at a time, mL. */
     double doseOfAllMl(CourseEntity e) {
-        double servings = drinkers(e).stream().mapToDouble(Drinker::serving).sum();
-        return doseMl(e) * (servings == 0 ? 1 : servings);
+        List<Drinker> all = drinkers(e);
+        return all.isEmpty()
+                ? doseMl(e, new Drinker(null, 1))
+                : all.stream().mapToDouble(d -> doseMl(e, d)).sum();
     }
 
     /** Whether a cup was written down already under this id. */

@@ -147,13 +147,7 @@ class CourseToResponse {
         return new CourseResponse(
                 e.id,
                 e.id == null ? null : Objects.requireNonNullElse(e.version, 0L),
-                new Head(
-                        e.recipeId,
-                        e.name,
-                        drinkers(e, house),
-                        rows.posology(recipe, rows.drinkers(e))
-                                .map(p -> HouseWords.words().say(p))
-                                .orElse("")),
+                new Head(e.recipeId, e.name, drinkers(e, house), says(recipe, rows.drinkers(e), house)),
                 new Laid(
                         ahead ? "ahead" : over ? "over" : "running",
                         course.first(),
@@ -212,11 +206,36 @@ class CourseToResponse {
     }
 
     List<CourseDrinker> drinkers(CourseEntity e, House house) {
-        double cup = rows.doseMl(e);
         return rows.drinkers(e).stream()
-                .map(d -> new CourseDrinker(
-                        d.drinkerId(), house.names().getOrDefault(d.drinkerId(), ""), d.serving(), cup * d.serving()))
+                .map(d -> new CourseDrinker(d.drinkerId(), name(d, house), d.serving(), rows.doseMl(e, d)))
                 .toList();
+    }
+
+    private static String name(CourseRows.Drinker drinker, House house) {
+        return house.names().getOrDefault(drinker.drinkerId(), "");
+    }
+
+    /** How the recipe is taken; where it tells people apart and several drink it, by each of them under her name. */
+    private String says(Recipe recipe, List<CourseRows.Drinker> drinkers, House house) {
+        boolean apart = drinkers.size() > 1
+                && recipe.posology().filter(p -> !p.more().rows().isEmpty()).isPresent();
+        if (!apart) {
+            return rows.posology(recipe, drinkers)
+                    .map(p -> HouseWords.words().say(p))
+                    .orElse("");
+        }
+        return drinkers.stream()
+                .map(d -> HouseWords.words()
+                        .sentence(
+                                "taken.by",
+                                Map.of(
+                                        "whom",
+                                        name(d, house),
+                                        "how",
+                                        rows.posology(recipe, d)
+                                                .map(p -> HouseWords.words().say(p.toAll()))
+                                                .orElse(""))))
+                .collect(Collectors.joining("; "));
     }
 
     private static List<CourseSource> sources(List<Cups.Of> of) {

@@ -354,7 +354,11 @@ public class Courses {
         for (DrinkerRequest d : ask.drinkers() == null ? List.<DrinkerRequest>of() : ask.drinkers()) {
             UUID id = Fields.need(d.drinkerId(), "drinkers.drinkerId", Need.DRINKER);
             var drinker = people.drinker(people.get(id));
-            double usual = Taking.usualServing(drinker, recipe.childShare());
+            // A row of her own says her dose already.
+            boolean own = recipe.posology()
+                    .flatMap(p -> p.rowOf(drinker.ageYears(), drinker.conditions()))
+                    .isPresent();
+            double usual = own ? 1 : Taking.usualServing(drinker, recipe.childShare());
             all.add(new Drinker(id, Objects.requireNonNullElse(d.serving(), usual)));
         }
         return all;
