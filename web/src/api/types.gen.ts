@@ -1553,6 +1553,7 @@ export interface components {
             told: string[];
             /** Format: uuid */
             vesselId?: string;
+            whyNotKept?: string;
         };
         BulkLine: {
             cut: string;

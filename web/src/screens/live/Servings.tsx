@@ -43,6 +43,7 @@ export function Servings({ brew }: { brew: BrewResponse }) {
           </Link>
         )}
       </p>
+      {brew.whyNotKept && !brew.jar && <p className="mt-1 text-muted">{brew.whyNotKept}</p>}
       {brew.marc && (
         <p className="mt-1">
           <Said of="live.theSpentHerbsStandIn" when={moment(brew.marc.until, present())} />

@@ -131,6 +131,24 @@ class KitchenAndMemoryOverHttpTest {
         assertThat(post("/api/devices/kitchen/" + id, "{\"speed\":10}").code()).isEqualTo(409);
     }
 
+    /** A rehearsal is done like a pot; what it holds is not kept, and it says why. */
+    @Test
+    void aRehearsedPotSaysWhyNothingOfItIsKept() {
+        for (boolean rehearsed : new boolean[] {true, false}) {
+            String id = brew("\"recipe\":" + POT.formatted("Rehearsed"));
+            if (rehearsed) {
+                assertThat(post("/api/devices/kitchen/" + id, "{\"speed\":120}").code())
+                        .isEqualTo(200);
+            }
+            for (JsonNode s : get("/api/brews/" + id).body().get("plan").get("steps")) {
+                event(id, "\"kind\":\"step-done\",\"step\":\"" + s.get("key").asString() + "\"");
+            }
+            JsonNode done = event(id, "\"kind\":\"finished\"");
+            assertThat(done.get("mayKeep").asBoolean()).isEqualTo(!rehearsed);
+            assertThat(done.path("whyNotKept").asString("none")).contains(rehearsed ? "simulated" : "none");
+        }
+    }
+
     private static Instant dueOnTheStrip(String id) {
         return RunningServer.onTheFire().stream()
                 .filter(b -> b.get("id").asString().equals(id))

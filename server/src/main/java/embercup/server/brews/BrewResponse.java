@@ -127,6 +127,7 @@ public record BrewResponse(
      * What of it is kept.
      *
      * @param mayKeep whether the rest may be put into a jar
+     * @param whyNotKept why none of what a finished pot holds may be; missing where it may, and where nothing is left
      * @param jar where the rest is; missing when it was not put into one
      * @param making a cup out of the jar that is being made
      * @param mayKeepMarc whether the spent herbs may be put into the fridge for a second brew
@@ -137,6 +138,7 @@ public record BrewResponse(
      */
     public record Kept(
             boolean mayKeep,
+            @Nullable String whyNotKept,
             @Nullable InJar jar,
             @Nullable CupMaking making,
             boolean mayKeepMarc,

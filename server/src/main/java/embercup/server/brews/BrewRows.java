@@ -399,8 +399,12 @@ class BrewRows {
     /** What of it is kept, or may be. */
     private BrewResponse.Kept kept(BrewEntity e, Folded folded, PlanResponse.@Nullable KeepsLine keeps, Instant now) {
         LiveBrew live = folded.live();
+        Optional<String> whyNot = Jars.whyNotKept(e, live, keeps);
         return new BrewResponse.Kept(
-                live.keptAt().isEmpty() && Jars.whyNotKept(e, live, keeps).isEmpty(),
+                live.keptAt().isEmpty() && whyNot.isEmpty(),
+                whyNot.filter(why -> live.phase() == LiveBrew.Phase.FINISHED && Jar.worthKeeping(live))
+                        .map(why -> HouseWords.words().sentence("problem.nothing-to-keep-detail", Map.of("why", why)))
+                        .orElse(null),
                 live.keptAt().isPresent() ? Jars.line(Jars.of(live, keeps), live, now) : null,
                 live.cup().map(c -> CupMaking.of(folded.plan(), c)).orElse(null),
                 live.marc().keptAt().isEmpty() && whyMarcNotKept(e, folded).isEmpty(),
