@@ -129,7 +129,7 @@ export function VesselDrawing({
       </defs>
       <g clipPath="url(#inside)">
         <rect x={left} y={water} width={w} height={bottom - water} fill="var(--water-fill)" />
-        {!herbless && <Bed x={left} width={w} bottom={bottom} height={bed} />}
+        <Bed x={left} width={w} bottom={bottom} height={bed} />
         <line x1={left} x2={left + w} y1={water} y2={water} stroke="var(--water)" strokeWidth={3} />
       </g>
       <path

@@ -40,22 +40,31 @@ class WrittenByHandTest {
         return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
     }
 
+    /** A new recipe with its name and its first herb. */
+    private static Page begun(Page page, String name, String herb) {
+        page.navigate("/recipe/new");
+        field(page, "Name").fill(name);
+        herb(page, 1, herb);
+        return page;
+    }
+
+    private static void stage(Page page, int before, String kind) {
+        button(page, before == 1 ? "^The first stage" : "^A stage before the " + before)
+                .click();
+        pick(page, kind);
+    }
+
     /** Kept under the boil: nothing on sheet or stove boils, the flame has its place, each caution stands where the hands are. */
     @Test
     void aPotIsKeptHotWithTheCooksOwnCautions() {
-        Page page = browser.laptop();
-        page.navigate("/recipe/new");
-        field(page, "Name").fill("Harbour root, kept hot");
-        herb(page, 1, "burdock");
-        button(page, "^The first stage").click();
-        pick(page, "keep at a temperature");
+        Page page = begun(browser.laptop(), "Harbour root, kept hot", "burdock");
+        stage(page, 1, "keep at a temperature");
         button(page, "^Stage 1: keep at").click();
         field(page, "Degrees").fill("80");
         field(page, "Minutes").fill("15");
         page.keyboard().press("Escape");
         assertThat(button(page, "^Stage 1: keep at 80 °C for 15 min")).isVisible();
-        button(page, "^A stage before the 2").click();
-        pick(page, "strain");
+        stage(page, 2, "strain");
 
         button(page, "^Add a caution$").click();
         field(page, "caution 1").fill("stay with it, it rises");
@@ -85,23 +94,10 @@ class WrittenByHandTest {
         assertThat(now(page)).containsText("Strain");
     }
 
-    private static void confirm(Page page, String button) {
-        button(page, button).click();
-    }
-
-    private static void stage(Page page, int before, String kind) {
-        button(page, before == 1 ? "^The first stage" : "^A stage before the " + before)
-                .click();
-        pick(page, kind);
-    }
-
     /** A root liquor that goes on without its roots: into a pot, boiled down, into a bottle, and kept. */
     @Test
     void aBatchIsBoiledDownAndBottled() {
-        Page page = browser.laptop();
-        page.navigate("/recipe/new");
-        field(page, "Name").fill("Harbour root, boiled down");
-        herb(page, 1, "burdock");
+        Page page = begun(browser.laptop(), "Harbour root, boiled down", "burdock");
         stage(page, 1, "simmer");
         stage(page, 2, "strain");
         stage(page, 3, "boil down to");
@@ -116,25 +112,22 @@ class WrittenByHandTest {
         button(page, "^Keep it$").click();
 
         button(page, "^Start now").click();
-        confirm(page, "^Measured");
+        button(page, "^Measured").click();
         assertThat(now(page)).containsText("Bring to the boil");
-        confirm(page, "It has boiled");
-        confirm(page, "Strain now");
+        button(page, "It has boiled").click();
+        button(page, "Strain now").click();
         assertThat(now(page)).containsText("into a clean pot");
-        confirm(page, "Heat is on");
-        confirm(page, "It has boiled");
+        button(page, "Heat is on").click();
+        button(page, "It has boiled").click();
         assertThat(now(page)).containsText("Boil it down");
-        confirm(page, "Pour it over");
+        button(page, "Pour it over").click();
         assertThat(now(page)).containsText("Pour it into a clean bottle");
     }
 
     /** Nothing is heated and nothing stands: measured, blended, drunk, with the blender's own water. */
     @Test
     void aBlenderCupIsDrunkWhole() {
-        Page page = browser.phone();
-        page.navigate("/recipe/new");
-        field(page, "Name").fill("Harbour ginger, blended");
-        herb(page, 1, "ginger");
+        Page page = begun(browser.phone(), "Harbour ginger, blended", "ginger");
         stage(page, 1, "blend");
         button(page, "^Stage 1: blend").click();
         field(page, "Water of its own").fill("300");
@@ -145,8 +138,8 @@ class WrittenByHandTest {
         assertThat(page.locator("main")).containsText("Pour 300 mL");
         assertThat(page.locator("main")).not().containsText("boil");
         button(page, "^Start now").click();
-        confirm(page, "^Measured");
+        button(page, "^Measured").click();
         assertThat(now(page)).containsText("Blend it with 300 mL of water");
-        confirm(page, "^Done");
+        button(page, "^Done").click();
     }
 }

@@ -60,7 +60,7 @@ final class BrewRun implements Stage.Visitor<Boolean> {
         this.kitchen = setup.kitchen();
         this.pot = new Pot(setup, measured);
         this.pouredMl = setup.pourMl();
-        this.batch = Batch.of(setup.stages());
+        this.batch = setup.batch();
     }
 
     void run() {
@@ -287,8 +287,8 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     @Override
     public Boolean refill(Stage.Refill stage) {
         double fresh = stage.toMl() * setup.volumeScale();
-        pot.tempC = (strainedKeptMl * pot.tempC + fresh * kitchen.tapC()) / (strainedKeptMl + fresh);
-        pot.waterMl = strainedKeptMl + fresh;
+        pot.waterMl = strainedKeptMl;
+        pot.pourIn(fresh, kitchen.tapC());
         pouredMl += fresh;
         pot.strained = false;
         pot.inCups = false;
@@ -316,11 +316,8 @@ final class BrewRun implements Stage.Visitor<Boolean> {
     @Override
     public Boolean work(Stage.Work stage) {
         double fresh = stage.bringsMl() * setup.volumeScale();
-        if (fresh > 0) {
-            pot.tempC = (pot.waterMl * pot.tempC + fresh * kitchen.tapC()) / (pot.waterMl + fresh);
-            pot.waterMl += fresh;
-            pouredMl += fresh;
-        }
+        pot.pourIn(fresh, kitchen.tapC());
+        pouredMl += fresh;
         pot.stand(proper(WORK_S), false, setup.extraction().speeds().shaken());
         return false;
     }

@@ -3,6 +3,7 @@ package embercup.core.brew;
 import embercup.core.kitchen.Kitchen;
 import embercup.core.kitchen.Vessel;
 import embercup.core.materia.ExtractionData;
+import embercup.core.recipe.Batch;
 import embercup.core.recipe.Stage;
 import java.util.List;
 
@@ -53,6 +54,19 @@ public record BrewSetup(
     public BrewSetup own(Cups ownCups, double ownPourMl) {
         List<Charge> own = charges.stream().map(c -> c.times(1 / volumeScale)).toList();
         return new BrewSetup(kitchen, vessel, extraction, stages, own, ownCups, 1, ownPourMl);
+    }
+
+    /** Where the liquor stands at its stages. */
+    public Batch batch() {
+        return Batch.of(stages);
+    }
+
+    /** Herbs that are in the vessel at a stage and not strained out before it. @param withStage whether those count that go in with it */
+    public List<Charge> herbsIn(int stage, boolean withStage) {
+        int from = batch().herbsFrom(stage);
+        return charges.stream()
+                .filter(c -> c.stage() >= from && (withStage ? c.stage() <= stage : c.stage() < stage))
+                .toList();
     }
 
     /** Fresh water that its stages bring beside the water at the start, mL; a refill comes to herbs that are strained. */

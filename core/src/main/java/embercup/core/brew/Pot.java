@@ -94,15 +94,15 @@ final class Pot {
         double before = bed.broughtMl();
         if (bed.add(stageIndex)) {
             strained = false;
-            pourIn(bed.broughtMl() - before);
+            pourIn(bed.broughtMl() - before, kitchen.roomC());
             phases.add(new Phase.HerbsIn(stageIndex));
         }
     }
 
-    /** Milk or juice as warm as the room comes to the water. */
-    private void pourIn(double millilitres) {
+    /** Something as warm as {@code celsius} comes to what is there. */
+    void pourIn(double millilitres, double celsius) {
         if (millilitres > 0) {
-            tempC = (waterMl * tempC + millilitres * kitchen.roomC()) / (waterMl + millilitres);
+            tempC = (waterMl * tempC + millilitres * celsius) / (waterMl + millilitres);
             waterMl += millilitres;
         }
     }

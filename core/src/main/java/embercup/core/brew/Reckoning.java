@@ -86,6 +86,13 @@ public final class Reckoning {
         return parts.isEmpty() ? Optional.empty() : Optional.of(Workings.sum(Term.BROUGHT, "mL", parts));
     }
 
+    /** A pour and what milk and juice add to it, mL. */
+    public Workings inAll(Workings pour) {
+        return brought()
+                .map(b -> Workings.sum(Term.LIQUID_IN_ALL, "mL", pour, b))
+                .orElse(pour);
+    }
+
     private static Workings kept(Charge charge, boolean pressed) {
         return Workings.product(
                         Term.KEPT_BY,

@@ -27,17 +27,19 @@ final class Spirits {
             return Optional.empty();
         }
         Advice advice = advice(plan.request().drinker());
-        double ml = plan.request().cupsADay() * plan.request().cupMl();
+        double ml = plan.request().mlADay();
         double grams = ml * menstruum.alcoholGPerMl();
         return Optional.of(new Alcohol(Volume.millilitres(ml), Mass.grams(grams), advice, severity(advice, grams)));
     }
 
     /** Worse the more of it is drunk, and whoever drinks it. */
     private static Severity severity(Advice advice, double grams) {
-        if (advice == Advice.NOT_FOR_DRINKER || grams > Alcohol.LOW_RISK_G) {
+        if (advice == Advice.NOT_FOR_DRINKER || Alcohol.much(grams) == Alcohol.Much.DRINKS) {
             return Severity.STOP;
         }
-        return advice == Advice.ASK_PRESCRIBER || grams > Alcohol.STANDARD_DRINK_G ? Severity.CARE : Severity.NOTE;
+        return advice == Advice.ASK_PRESCRIBER || Alcohol.much(grams) == Alcohol.Much.DRINK
+                ? Severity.CARE
+                : Severity.NOTE;
     }
 
     private static Advice advice(Drinker drinker) {

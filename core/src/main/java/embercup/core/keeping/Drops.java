@@ -3,7 +3,6 @@ package embercup.core.keeping;
 import embercup.core.materia.Form;
 import embercup.core.materia.HerbMeasure;
 import embercup.core.materia.Materia;
-import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.recipe.Menstruum;
@@ -12,6 +11,7 @@ import embercup.core.workings.Workings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * A tincture in its bottle: how strong it is, and how a dose of it is measured. Immutable.
@@ -57,7 +57,7 @@ public record Drops(
         Workings day = Workings.sourced(Term.TINCTURE_IN_A_DAY, Menstruum.TINCTURE_ML_A_DAY, "mL", HANDBOOKS);
         Workings dose = told.orElseGet(() -> Workings.quotient(
                 Term.DOSE_OF_TINCTURE, "mL", day, Workings.sourced(Term.TIMES_A_DAY, TIMES_A_DAY, "", HANDBOOKS)));
-        double dayMl = plan.request().cupsADay() * plan.request().cupMl();
+        double dayMl = plan.request().mlADay();
         return Optional.of(new Drops(
                 Workings.quotient(Term.MENSTRUUM_ON_A_GRAM, "mL/g", poured, herbs),
                 menstruum.kind() == Menstruum.Kind.SPIRIT
@@ -79,12 +79,9 @@ public record Drops(
     private static Optional<Workings> told(BrewPlan plan) {
         return plan.request()
                 .posology()
-                .flatMap(p -> p.more().dose())
-                .filter(d -> d.unit().dimension() == Unit.Dimension.VOLUME)
-                .map(d -> Workings.given(
-                        Term.AS_RECIPE_SAYS,
-                        d.unit().millilitresEach(plan.request().custom()) * d.amount(),
-                        "mL"));
+                .map(p -> p.doseMl(plan.request().custom()))
+                .filter(OptionalDouble::isPresent)
+                .map(ml -> Workings.given(Term.AS_RECIPE_SAYS, ml.getAsDouble(), "mL"));
     }
 
     /** What is poured on, thinned by the water that fresh herbs bring. */

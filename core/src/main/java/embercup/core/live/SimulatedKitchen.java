@@ -17,6 +17,7 @@ import embercup.core.recipe.StageKind;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
@@ -68,15 +69,11 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             replay.step(step);
         }
         Random tremble = new Random(seed ^ now.getEpochSecond());
-        double herbs = plan.additions().stream()
-                .filter(a -> !a.perCup())
-                .mapToDouble(a -> a.grams())
-                .sum();
         double pot = plan.vessel().brimMl() * POT_G_PER_ML;
         return new Readings(
                 replay.tempC() + tremble.nextGaussian() * THERMOMETER_C,
                 replay.waterMl(),
-                pot + herbs + replay.waterMl() + tremble.nextGaussian() * SCALE_G,
+                pot + replay.herbsG() + replay.waterMl() + tremble.nextGaussian() * SCALE_G,
                 replay.boils(),
                 live.now().map(n -> n.step().id()).orElse(""),
                 replay.fulfilled);
@@ -107,11 +104,12 @@ public record SimulatedKitchen(double powerFactor, long seed) {
         private final Set<Integer> liquids = new HashSet<>();
 
         private boolean fulfilled;
+        private Optional<Step.OfStage> at = Optional.empty();
 
         Replay(BrewPlan plan, Instant now, List<BrewEvent.Turned> turns) {
             this.plan = plan;
             this.turns = turns;
-            this.batch = Batch.of(plan.pot().stages());
+            this.batch = plan.batch();
             this.now = now;
             this.kitchen = plan.request().kitchen();
             this.pot = new SimulatedPot(plan.vessel(), kitchen.roomC(), plan.boilingC());
@@ -124,6 +122,16 @@ public record SimulatedKitchen(double powerFactor, long seed) {
 
         double waterMl() {
             return pot.waterMl() * alike;
+        }
+
+        /** Herbs in the vessel, g; milk and juice are in its water. */
+        double herbsG() {
+            return at.filter(plan::herbsIn)
+                    .map(step -> plan.pot().herbsIn(step.stage(), true).stream()
+                            .filter(c -> c.broughtMl() == 0)
+                            .mapToDouble(Charge::grams)
+                            .sum())
+                    .orElse(0.0);
         }
 
         double tempC() {
@@ -141,6 +149,10 @@ public record SimulatedKitchen(double powerFactor, long seed) {
             if (step.stage() < 0) {
                 fulfilled = LiveStep.seconds(live.beganAt().orElseThrow(), until) >= step.durationS();
                 return;
+            }
+            if (step instanceof Step.OfStage of) {
+                boolean out = done && plan.stages().get(of.stage()).stage().kind() == StageKind.STRAIN;
+                at = out ? Optional.empty() : Optional.of(of);
             }
             stage(live, plan.stages().get(step.stage()), until);
             if (done && step instanceof Step.OfStage && plan.intoMugs().orElse(-1) == step.stage()) {

@@ -1,6 +1,7 @@
 package embercup.core.measure;
 
 import embercup.core.workings.Limit;
+import java.util.OptionalDouble;
 
 /**
  * An amount as a cook says it: "2 tsp", "1 stick". Immutable.
@@ -23,6 +24,13 @@ public record Quantity(double amount, Unit unit) {
 
     public static Quantity of(double amount, Unit unit) {
         return new Quantity(amount, unit);
+    }
+
+    /** How much liquid it is, mL; empty for what is weighed or counted. */
+    public OptionalDouble millilitres(MeasureCustom custom) {
+        return unit.dimension() == Unit.Dimension.VOLUME
+                ? OptionalDouble.of(amount * unit.millilitresEach(custom))
+                : OptionalDouble.empty();
     }
 
     public Quantity times(double factor) {

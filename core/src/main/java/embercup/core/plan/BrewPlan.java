@@ -161,23 +161,25 @@ public record BrewPlan(
         return pot.displacedMl();
     }
 
+    /** Where the liquor stands at its stages. */
+    public Batch batch() {
+        return pot.batch();
+    }
+
     /** Whether herbs stand in the vessel at a step: not any more once they are strained out, unless others came to the batch. */
     public boolean herbsIn(Step step) {
         int stage = step.stage();
         if (stage < 0) {
             return true;
         }
-        Batch batch = Batch.of(pot.stages());
-        if (batch.before(stage).isPresent() && !batch.begins(stage)) {
-            return false;
-        }
-        int from = batch.herbsFrom(stage);
-        return pot.charges().stream().anyMatch(c -> c.dryG() > 0 && c.stage() >= from && c.stage() <= stage);
+        Batch batch = batch();
+        boolean liquorAlone = batch.before(stage).isPresent() && !batch.begins(stage);
+        return !liquorAlone && pot.herbsIn(stage, true).stream().anyMatch(c -> c.dryG() > 0);
     }
 
     /** What milk and juice that are stirred into the cups add to them, all cups together, mL. */
     public double stirredInMl() {
-        return additions.stream().mapToDouble(a -> a.goes().broughtMl()).sum();
+        return PlannedAddition.stirredInMl(additions);
     }
 
     /** What milk and juice add to the water with the first stage, mL. */
@@ -194,7 +196,7 @@ public record BrewPlan(
         if (recipe.menstruum().cold() || recipe.dilutionParts() > 0) {
             return OptionalInt.empty();
         }
-        Batch batch = Batch.of(recipe.stages());
+        Batch batch = batch();
         if (batch.endsWhole()) {
             return batch.atTheEnd().filter(Receiver::keeps).isPresent()
                     ? OptionalInt.empty()

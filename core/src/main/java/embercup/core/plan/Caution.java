@@ -536,6 +536,23 @@ public sealed interface Caution {
         /** The most of a day of low risk for a man (Deutsche Hauptstelle für Suchtfragen, mem), g of alcohol. */
         public static final double LOW_RISK_G = 24;
 
+        /** How much a day comes to. */
+        public enum Much {
+            LITTLE,
+            DRINK,
+            DRINKS
+        }
+
+        /** How much it is in a day: less than a drink, one, or more than a day of low risk. */
+        public Much much() {
+            return much(holds.grams());
+        }
+
+        /** The same of so many grams of alcohol in a day. */
+        public static Much much(double grams) {
+            return grams > LOW_RISK_G ? Much.DRINKS : grams > STANDARD_DRINK_G ? Much.DRINK : Much.LITTLE;
+        }
+
         /** What to do about alcohol. */
         public enum Advice {
             NOT_FOR_DRINKER,

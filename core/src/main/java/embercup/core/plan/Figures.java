@@ -56,8 +56,7 @@ final class Figures {
                 }
             }
             poured = Workings.sum(Term.WATER_TO_POUR, "mL", parts);
-            Workings inAll = brought.isEmpty() ? poured : Workings.sum(Term.LIQUID_IN_ALL, "mL", poured, brought.get());
-            yield = Workings.difference(Term.STRAINED_LIQUOR, "mL", inAll, retained, evaporated);
+            yield = Workings.difference(Term.STRAINED_LIQUOR, "mL", reckoning.inAll(poured), retained, evaporated);
         }
         all.put("water.yieldMl", yield);
         all.put("water.pourMl", poured);

@@ -103,6 +103,11 @@ public record PlanRequest(
         return posology().map(Posology::cupsADay).orElse(Math.min(cups(), USUAL_MOST_CUPS));
     }
 
+    /** The same in mL as it is drunk. */
+    public double mlADay() {
+        return cupsADay() * cupMl();
+    }
+
     /** The same as a share of all that is made; more than 1 when the posology asks for more than one pot a day. */
     public double shareADay() {
         return cupsADay() / cups();

@@ -55,6 +55,11 @@ public record PlannedAddition(
         }
     }
 
+    /** What milk and juice that are stirred into the cups add to them, all cups together, mL. */
+    static double stirredInMl(List<PlannedAddition> additions) {
+        return additions.stream().mapToDouble(a -> a.goes().broughtMl()).sum();
+    }
+
     /** What the cook takes in hand for it: the herb itself, or the blend that it is in. */
     public HerbName inHand() {
         return blend.map(OfBlend::name).orElse(of.herb);

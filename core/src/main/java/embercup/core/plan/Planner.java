@@ -250,10 +250,8 @@ public final class Planner {
 
     /** What the recipe's own water leaves of its own pot, at least a millilitre. */
     private static Workings leaves(Reckoning own, Workings pour) {
-        Workings all = own.brought()
-                .map(b -> Workings.sum(Term.LIQUID_IN_ALL, "mL", pour, b))
-                .orElse(pour);
-        Workings yield = Workings.difference(Term.OWN_WATER_LEAVES, "mL", all, own.retained(), own.evaporated());
+        Workings yield =
+                Workings.difference(Term.OWN_WATER_LEAVES, "mL", own.inAll(pour), own.retained(), own.evaporated());
         return yield.value() >= 1
                 ? yield
                 : Workings.most(Term.OWN_WATER_LEAVES, "mL", yield, Workings.given(Term.ONE, 1, "mL"));

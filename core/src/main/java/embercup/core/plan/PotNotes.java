@@ -212,8 +212,7 @@ final class PotNotes {
     /** What is stirred in has no room: a mug is a little larger than its cup. */
     private static void runsOver(
             List<Caution> notes, PlanRequest request, List<PlannedAddition> additions, BrewResult brew) {
-        double stirredMl =
-                additions.stream().mapToDouble(a -> a.goes().broughtMl()).sum();
+        double stirredMl = PlannedAddition.stirredInMl(additions);
         double needsMl = (brew.yieldMl() + stirredMl) / request.cups();
         Vessel mug = Vessel.mug(request.cupMl());
         if (stirredMl > 0 && request.recipe().dilutionParts() == 0 && needsMl > mug.brimMl()) {
@@ -223,7 +222,7 @@ final class PotNotes {
 
     /** A batch that is hot when it is put away, in something that is kept. */
     private static void coolsForHours(List<Caution> notes, BrewSetup setup) {
-        Batch batch = Batch.of(setup.stages());
+        Batch batch = setup.batch();
         if (!batch.endsWhole()) {
             return;
         }

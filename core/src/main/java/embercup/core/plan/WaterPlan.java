@@ -3,7 +3,6 @@ package embercup.core.plan;
 import embercup.core.brew.BrewResult;
 import embercup.core.brew.BrewSetup;
 import embercup.core.brew.Charge;
-import embercup.core.recipe.Batch;
 import embercup.core.recipe.Stage;
 import java.util.List;
 import java.util.Optional;
@@ -59,11 +58,7 @@ public record WaterPlan(
 
     /** Herbs that are in the pot when the last reduction stops: what goes in later neither soaks nor lifts the water yet. */
     static List<Charge> atMark(BrewSetup setup) {
-        int mark = markStage(setup.stages());
-        int from = Batch.of(setup.stages()).herbsFrom(mark);
-        return setup.charges().stream()
-                .filter(c -> c.stage() >= from && c.stage() <= mark)
-                .toList();
+        return setup.herbsIn(markStage(setup.stages()), true);
     }
 
     /** Room that these take under water, mL. */

@@ -98,6 +98,11 @@ public record Posology(double cupsADay, When when, OptionalInt daysOn, int daysO
         this(cupsADay, when, daysOn, daysOff, More.NOTHING);
     }
 
+    /** Its dose, mL; empty for a cup and for what is counted or weighed. */
+    public OptionalDouble doseMl(MeasureCustom custom) {
+        return more.dose().map(d -> d.millilitres(custom)).orElse(OptionalDouble.empty());
+    }
+
     /** The row that the recipe has for a drinker; empty when it is for her as for anybody. */
     public Optional<TakingRow> rowOf(double ageYears, Set<Condition> conditions) {
         return more.rows().stream()

@@ -73,9 +73,8 @@ public record TakingRow(Whom whom, Often amount, OptionalInt mostDays) {
         /** Cups of a day. @param cupMl size of the recipe's own cup, mL */
         public double cups(double cupMl, MeasureCustom custom) {
             double times = timesADay.orElseGet(() -> everyHours.isPresent() ? times(everyHours.getAsDouble()) : 1);
-            return cupsADay.orElseGet(() -> dose.map(d -> d.unit().millilitresEach(custom) * d.amount() / cupMl)
-                            .orElse(1.0)
-                    * times);
+            return cupsADay.orElseGet(() ->
+                    dose.map(d -> d.millilitres(custom).orElse(cupMl) / cupMl).orElse(1.0) * times);
         }
     }
 }

@@ -1,6 +1,7 @@
 package embercup.core.words;
 
 import embercup.core.plan.Caution;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -20,14 +21,7 @@ final class CautionWords {
             return said(
                     stains, Map.of("several", Boolean.toString(stains.herbs().size() > 1)));
         } else if (fact instanceof Caution.Alcohol alcohol) {
-            double g = alcohol.holds().grams();
-            return said(
-                    alcohol,
-                    Map.of(
-                            "much",
-                            g > Caution.Alcohol.LOW_RISK_G
-                                    ? "drinks"
-                                    : g > Caution.Alcohol.STANDARD_DRINK_G ? "drink" : "little"));
+            return said(alcohol, Map.of("much", alcohol.much().name().toLowerCase(Locale.ROOT)));
         } else if (fact instanceof Caution.AgeFloor floor) {
             return said(
                     floor,

@@ -265,7 +265,7 @@ final class StepWords {
                     .distinct()
                     .toList();
             String all = gates.isEmpty() ? "" : words.text("step.gates", Map.of("gates", String.join(", ", gates)));
-            Batch batch = Batch.of(plan.pot().stages());
+            Batch batch = plan.batch();
             if (batch.begins(run.index())) {
                 String vessel = words.name(batch.before(run.index()).orElseThrow());
                 return words.text(
@@ -277,8 +277,7 @@ final class StepWords {
         }
         String in = Words.capital(several(herbs));
         if (kind == StageKind.STRAIN) {
-            String vessel =
-                    words.name(Batch.of(plan.pot().stages()).after(run.index()).orElseThrow());
+            String vessel = words.name(plan.batch().after(run.index()).orElseThrow());
             return words.text(
                     "step.herbs-in-vessel", Map.of("Herbs", in, "label", label, "vessel", vessel, "n", herbs.size()));
         }
@@ -296,10 +295,8 @@ final class StepWords {
 
     /** How a strain is done: through a strainer, by lifting the tea ball out, or, with no herbs in a batch any more, by pouring it over. */
     private static String strains(BrewPlan plan, StageRun run) {
-        int from = Batch.of(plan.pot().stages()).herbsFrom(run.index());
-        boolean herbs = plan.pot().charges().stream()
-                .anyMatch(c -> c.keptMl(false) > 0 && c.stage() >= from && c.stage() < run.index());
-        return !herbs && from > 0 ? "fill" : plan.inBall() ? "lift" : "strain";
+        boolean herbs = plan.pot().herbsIn(run.index(), false).stream().anyMatch(c -> c.keptMl(false) > 0);
+        return !herbs && plan.batch().herbsFrom(run.index()) > 0 ? "fill" : plan.inBall() ? "lift" : "strain";
     }
 
     private static String labelKey(Stage stage) {
@@ -398,7 +395,7 @@ final class StepWords {
         boolean cold = request.recipe().menstruum().cold();
         boolean told =
                 run.stage() instanceof Stage.Strain strain && strain.into().isPresent();
-        Batch batch = Batch.of(plan.pot().stages());
+        Batch batch = plan.batch();
         Receiver receiver = batch.after(run.index()).orElse(Receiver.CUPS);
         if (!told && !receiver.holdsBatch()) {
             return words.text(
@@ -510,7 +507,7 @@ final class StepWords {
 
     private static String begun(BrewPlan plan, StageRun next) {
         Stage stage = next.stage();
-        boolean batch = Batch.of(plan.pot().stages()).begins(next.index());
+        boolean batch = plan.batch().begins(next.index());
         return stage instanceof Stage.Strain
                 ? strains(plan, next)
                 : stage.kind().code() + (batch && stage.kind() == StageKind.FINISH ? "-batch" : "");

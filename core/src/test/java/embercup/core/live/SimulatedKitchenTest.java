@@ -2,6 +2,7 @@ package embercup.core.live;
 
 import static embercup.core.Pots.PLANNER;
 import static embercup.core.Pots.dried;
+import static embercup.core.Pots.fresh;
 import static embercup.core.Pots.heat;
 import static embercup.core.Pots.kind;
 import static embercup.core.Pots.lindenCup;
@@ -19,6 +20,7 @@ import embercup.core.materia.Tradition;
 import embercup.core.measure.Unit;
 import embercup.core.plan.BrewPlan;
 import embercup.core.plan.PlanRequest;
+import embercup.core.recipe.Addition;
 import embercup.core.recipe.Recipe;
 import embercup.core.recipe.Stage;
 import java.time.Duration;
@@ -186,6 +188,24 @@ class SimulatedKitchenTest {
         SimulatedKitchen.Readings strained = pot.until("end").orElseThrow();
         assertThat(full.weightG()).isGreaterThan(full.waterMl() + 13);
         assertThat(strained.weightG()).isLessThan(full.weightG());
+    }
+
+    /** Milk is weighed once, with the water it comes to; strained herbs are not weighed any more. */
+    @Test
+    void milkIsWeighedWithTheWaterAndStrainedHerbsNot() {
+        Addition milk = fresh("milk", Cut.WHOLE, 240, Unit.MILLILITRE, 0);
+        Addition spice = dried("cardamom", Cut.CRUSHED, 20, Unit.GRAM, 0);
+        Stage[] stages = {heat(), simmer(5, true), strain()};
+        Brewing white = new Brewing(recipe(Tradition.FOLK, 2, 240, List.of(spice, milk), stages), EXACT);
+        Brewing black = new Brewing(recipe(Tradition.FOLK, 2, 240, List.of(spice), stages), EXACT);
+        double whiteDry = dryG(white.until("simmer").orElseThrow());
+        double blackDry = dryG(black.until("simmer").orElseThrow());
+        assertThat(whiteDry).isCloseTo(blackDry, within(5.0));
+        assertThat(dryG(black.until("end").orElseThrow())).isCloseTo(blackDry - 20, within(5.0));
+    }
+
+    private static double dryG(SimulatedKitchen.Readings read) {
+        return read.weightG() - read.waterMl();
     }
 
     @Test

@@ -3,8 +3,6 @@ package embercup.server.courses;
 import embercup.core.course.Course;
 import embercup.core.course.CourseLimit;
 import embercup.core.course.Rhythm;
-import embercup.core.measure.MeasureCustom;
-import embercup.core.measure.Unit;
 import embercup.core.recipe.Posology;
 import embercup.core.recipe.Recipe;
 import embercup.server.brews.Cups;
@@ -23,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -141,26 +140,31 @@ class CourseRows {
     }
 
     /** What one of those who drink it has at a time, mL: the dose of her own row, or the cups of a day over its times. */
-    double doseMl(CourseEntity e, Drinker drinker) {
-        Recipe recipe = recipe(e);
-        int times = course(e).times().size();
-        MeasureCustom custom = kitchens.own(null, null).custom();
+    double doseMl(Recipe recipe, Course course, Drinker drinker) {
         return drinker.serving()
                 * posology(recipe, drinker)
-                        .map(p -> p.more()
-                                .dose()
-                                .filter(d -> d.unit().dimension() == Unit.Dimension.VOLUME)
-                                .map(d -> d.unit().millilitresEach(custom) * d.amount())
-                                .orElse(recipe.cupMl() * p.cupsADay() / times))
+                        .map(p -> doseMl(p)
+                                .orElse(recipe.cupMl()
+                                        * p.cupsADay()
+                                        / course.times().size()))
                         .orElse(recipe.cupMl());
+    }
+
+    /** The dose that a recipe says, mL; empty where it says none. */
+    private OptionalDouble doseMl(Posology said) {
+        return said.more().dose().isEmpty()
+                ? OptionalDouble.empty()
+                : said.doseMl(kitchens.own(null, null).custom());
     }
 
     /** What all who drink it have at a time, mL. */
     double doseOfAllMl(CourseEntity e) {
+        Recipe recipe = recipe(e);
+        Course course = course(e);
         List<Drinker> all = drinkers(e);
         return all.isEmpty()
-                ? doseMl(e, new Drinker(null, 1))
-                : all.stream().mapToDouble(d -> doseMl(e, d)).sum();
+                ? doseMl(recipe, course, new Drinker(null, 1))
+                : all.stream().mapToDouble(d -> doseMl(recipe, course, d)).sum();
     }
 
     /** Whether a cup was written down already under this id. */

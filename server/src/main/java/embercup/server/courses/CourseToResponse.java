@@ -206,8 +206,10 @@ class CourseToResponse {
     }
 
     List<CourseDrinker> drinkers(CourseEntity e, House house) {
+        Recipe recipe = rows.recipe(e);
+        Course course = rows.course(e);
         return rows.drinkers(e).stream()
-                .map(d -> new CourseDrinker(d.drinkerId(), name(d, house), d.serving(), rows.doseMl(e, d)))
+                .map(d -> new CourseDrinker(d.drinkerId(), name(d, house), d.serving(), rows.doseMl(recipe, course, d)))
                 .toList();
     }
 

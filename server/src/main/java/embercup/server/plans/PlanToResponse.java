@@ -343,8 +343,8 @@ public final class PlanToResponse {
                 until.isEmpty() ? null : until,
                 HouseWords.words().confirm(plan, s),
                 minds.isEmpty() ? null : minds);
-        StepLine.Span span =
-                new StepLine.Span(s.startS(), s.durationS(), s.handsOn(), s.aside(), plan.herbsIn(s) ? null : true);
+        boolean herbs = plan.herbsIn(s);
+        StepLine.Span span = new StepLine.Span(s.startS(), s.durationS(), s.handsOn(), s.aside(), herbs ? null : true);
         boolean lid = s.fire().lid();
         if (s instanceof Step.Prepare prepare) {
             return new StepLine.Preparing(s.id(), s.code(), told, span, prepare.addition());
@@ -354,10 +354,8 @@ public final class PlanToResponse {
         }
         return switch (s.way()) {
             case HEATING ->
-                new StepLine.Heating(
-                        s.id(), s.code(), s.stage(), told, span, fire(plan, s), lid, s.ripens() && plan.herbsIn(s));
-            case STANDING ->
-                new StepLine.Standing(s.id(), s.code(), s.stage(), told, span, lid, s.ripens() && plan.herbsIn(s));
+                new StepLine.Heating(s.id(), s.code(), s.stage(), told, span, fire(plan, s), lid, s.ripens() && herbs);
+            case STANDING -> new StepLine.Standing(s.id(), s.code(), s.stage(), told, span, lid, s.ripens() && herbs);
             case BY_HAND -> new StepLine.ByHand(s.id(), s.code(), s.stage(), told, span, lid);
         };
     }
