@@ -59,6 +59,7 @@ export const READ_G = { low: 0, high: 60000 };
 export const READ_ML = { low: 0, high: 60000 };
 export const ROOM_C = { low: -10, high: 45 };
 export const SCALE_G = { low: 0, high: 5000 };
+export const SERVINGS_A_DAY = { low: 0.001, high: 15 };
 export const SERVING_ML = { low: 2, high: 1000 };
 export const SHARE = { low: 0, high: 1 };
 export const SHARERS = { low: 0, high: 8 };

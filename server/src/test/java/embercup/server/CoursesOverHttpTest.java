@@ -18,6 +18,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
@@ -274,6 +275,26 @@ class CoursesOverHttpTest {
                 .isEqualTo(0.25);
         assertThat(course.get("drinkers").get(1).get("doseMl").asDouble()).isCloseTo(60, within(0.01));
         assertThat(course.get("times").size()).isEqualTo(2);
+    }
+
+    /** The child has a row of its own: a spoon every two hours is no cup, and all its spoons of a day are judged. */
+    @ParameterizedTest
+    @CsvSource({"1, tbsp, 2, true", "1, tsp, 1, true", "200, mL, 2, false", "1, cup, 1, false"})
+    void aChildIsJudgedByItsOwnRowBesideOthers(double dose, String unit, double hours, boolean begun) {
+        String row = "{\"fromYears\":2,\"toYears\":12,\"doseAmount\":%s,\"doseUnit\":\"%s\",\"everyHours\":%s}"
+                .formatted(dose, unit, hours);
+        String pot = recipe(
+                "Spoons for two",
+                "thyme",
+                "chopped",
+                4,
+                "{\"doseAmount\":2,\"doseUnit\":\"tbsp\",\"everyHours\":2,\"untilBetter\":true,\"rows\":[" + row
+                        + "]}");
+        Answer answer = course(pot, ",\"days\":3", person("Spoon Eve", 40, ""), person("Spoon Fin", 9, ""));
+        assertThat(answer.code()).as(answer.body().toString()).isEqualTo(begun ? 201 : 409);
+        if (!begun) {
+            assertThat(answer.body().get("detail").asString()).contains("% of a cup at a time");
+        }
     }
 
     @Test

@@ -234,7 +234,7 @@ public record PlanRequest(
         });
         for (int i = 0; i < taking.others().size(); i++) {
             Taking.Sharer other = taking.others().get(i);
-            check.range("others[" + i + "].cupsADay", other.cupsADay(), Limit.CUPS_A_DAY);
+            check.range("others[" + i + "].cupsADay", other.cupsADay(), Limit.SERVINGS_A_DAY);
             check.range("others[" + i + "].serving", other.serving(), Limit.SHARE);
         }
         drinker.weightKg().ifPresent(kg -> check.range("drinker.weightKg", kg, Limit.WEIGHT_KG));

@@ -11,6 +11,7 @@ import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.SeveralPots;
+import embercup.core.recipe.Recipe;
 import embercup.core.workings.InvalidInputException;
 import embercup.server.courses.CourseRows.Drinker;
 import embercup.server.herbs.HouseMateria;
@@ -18,6 +19,7 @@ import embercup.server.plans.OrderRequest;
 import embercup.server.plans.Plans;
 import embercup.server.platform.HouseWords;
 import embercup.server.recipes.RecipeDocument;
+import embercup.server.recipes.RecipeFromDocument;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -52,8 +54,10 @@ class CourseJudge {
     private final Plans plans;
     private final Plans.Day days;
     private final HouseMateria houseMateria;
+    private final CourseRows rows;
 
-    CourseJudge(Plans plans, Plans.Day days, HouseMateria houseMateria) {
+    CourseJudge(Plans plans, Plans.Day days, HouseMateria houseMateria, CourseRows rows) {
+        this.rows = rows;
         this.plans = plans;
         this.days = days;
         this.houseMateria = houseMateria;
@@ -80,12 +84,10 @@ class CourseJudge {
         return new Judged(made.plan(), List.copyOf(all), stop);
     }
 
-    private static OrderRequest order(Subject of, Instant now) {
+    private OrderRequest order(Subject of, Instant now) {
         Drinker first = of.drinkers().isEmpty() ? null : of.drinkers().get(0);
-        List<OrderRequest.SharerPart> others = of.drinkers().stream()
-                .skip(1)
-                .map(d -> new OrderRequest.SharerPart(d.drinkerId(), null, null, null, d.serving()))
-                .toList();
+        List<OrderRequest.SharerPart> others =
+                of.drinkers().size() < 2 ? List.of() : others(of, RecipeFromDocument.read(of.recipe(), "recipe"));
         return new OrderRequest(
                 new OrderRequest.Pot(null, of.recipe(), null, null, null),
                 new OrderRequest.Serving(null, null, null, null),
@@ -95,6 +97,19 @@ class CourseJudge {
                 new OrderRequest.Custom(null, null, null),
                 new OrderRequest.At(now, null),
                 null);
+    }
+
+    /** Who drinks it beside the first, each with the dose that is hers at every time of its days. */
+    private List<OrderRequest.SharerPart> others(Subject of, Recipe recipe) {
+        int times = of.course().times().size();
+        return of.drinkers().stream()
+                .skip(1)
+                .map(d -> {
+                    double cups = rows.doseMl(recipe, of.course(), d) / recipe.cupMl();
+                    double serving = Math.min(1, cups);
+                    return new OrderRequest.SharerPart(d.drinkerId(), null, null, times * cups / serving, serving);
+                })
+                .toList();
     }
 
     List<Herb> herbs(BrewPlan plan) {

@@ -130,7 +130,7 @@ public record OrderRequest(
             @Valid @Nullable DrinkerPart drinker,
             @Size(max = Length.SHORT_NAME) @Nullable String name,
 
-            @Schema(description = "servings a day; 1 when it is missing") @Within(Limit.CUPS_A_DAY) @Nullable
+            @Schema(description = "servings a day; 1 when it is missing") @Within(Limit.SERVINGS_A_DAY) @Nullable
             Double cupsADay,
 
             @Schema(description = "part of a cup in one serving; what a child may have when it is missing, else 1")
