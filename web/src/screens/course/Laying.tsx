@@ -6,6 +6,7 @@ import { fullDate, servingMl } from "../../parts/say";
 import { OneOf, Stepper, Word } from "../../parts/Word";
 import { Said } from "../../words/Said";
 import { listed, say } from "../../words/say";
+import { timesOfDay } from "./timesOfDay";
 
 /** A course as a sentence: who, from when, for how long, at which times of day. Each word is changed where it stands. */
 export function Laying({
@@ -100,7 +101,7 @@ export function Laying({
         row={!better && (c.drinkingDays ?? 0) > c.rowDays && c.rowDays}
         rest={c.restDays}
         timesOfDay={
-          <Word label={say("course.timesOfDay")} shown={c.times.join(", ")}>
+          <Word label={say("course.timesOfDay")} shown={timesOfDay(c.times)}>
             {() => <Times times={c.times} onChange={(times) => onChange({ times })} />}
           </Word>
         }

@@ -290,9 +290,19 @@ class CoursesOverHttpTest {
                 4,
                 "{\"doseAmount\":2,\"doseUnit\":\"tbsp\",\"everyHours\":2,\"untilBetter\":true,\"rows\":[" + row
                         + "]}");
-        Answer answer = course(pot, ",\"days\":3", person("Spoon Eve", 40, ""), person("Spoon Fin", 9, ""));
+        Answer answer = course(
+                pot,
+                ",\"days\":3",
+                person("Spoon Eve", 40, ""),
+                person("Spoon Ida", 51, ""),
+                person("Spoon Fin", 9, ""));
         assertThat(answer.code()).as(answer.body().toString()).isEqualTo(begun ? 201 : 409);
-        if (!begun) {
+        if (begun) {
+            assertThat(answer.body().get("says").asString())
+                    .as("who takes it alike is told once")
+                    .startsWith("Spoon Eve and Spoon Ida: 2 tbsp at a time")
+                    .contains("; Spoon Fin: 1 " + unit);
+        } else {
             assertThat(answer.body().get("detail").asString()).contains("% of a cup at a time");
         }
     }

@@ -310,7 +310,7 @@ public final class Words {
     }
 
     /** "linden and mint", "a, b and c". */
-    String list(Collection<String> several) {
+    public String list(Collection<String> several) {
         return and.format(several);
     }
 

@@ -37,6 +37,7 @@ import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -217,7 +218,7 @@ class CourseToResponse {
         return house.names().getOrDefault(drinker.drinkerId(), "");
     }
 
-    /** How the recipe is taken; where it tells people apart and several drink it, by each of them under her name. */
+    /** How the recipe is taken; where it tells people apart and several drink it, once for all who take it alike. */
     private String says(Recipe recipe, List<CourseRows.Drinker> drinkers, House house) {
         boolean apart = drinkers.size() > 1
                 && recipe.posology().filter(p -> !p.more().rows().isEmpty()).isPresent();
@@ -226,17 +227,16 @@ class CourseToResponse {
                     .map(p -> HouseWords.words().say(p))
                     .orElse("");
         }
-        return drinkers.stream()
-                .map(d -> HouseWords.words()
-                        .sentence(
-                                "taken.by",
-                                Map.of(
-                                        "whom",
-                                        name(d, house),
-                                        "how",
-                                        rows.posology(recipe, d)
-                                                .map(p -> HouseWords.words().say(p.toAll()))
-                                                .orElse(""))))
+        Map<String, List<String>> whoBySaying = drinkers.stream()
+                .collect(Collectors.groupingBy(
+                        d -> rows.posology(recipe, d)
+                                .map(p -> HouseWords.words().say(p.toAll()))
+                                .orElse(""),
+                        LinkedHashMap::new,
+                        Collectors.mapping(d -> name(d, house), Collectors.toList())));
+        return whoBySaying.entrySet().stream()
+                .map(e -> HouseWords.words()
+                        .sentence("taken.by", Map.of("whom", HouseWords.words().list(e.getValue()), "how", e.getKey())))
                 .collect(Collectors.joining("; "));
     }
 
