@@ -114,7 +114,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
   useKey("u", undo);
 
   // A step that is over and not confirmed moves all that comes after it.
-  const overS = waits ? Math.max(0, Math.floor(-left)) : 0;
+  const overS = live ? Math.max(0, Math.floor(-left)) : 0;
   const timeline = useMemo(() => reality(brew, overS), [brew, overS]);
   const waitsForHoney = plan.readyS !== undefined && plan.readyS < plan.totalS - 1;
   const readyS =
@@ -176,7 +176,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
         })}
         {brew.readyAt && (
           <span className="font-normal text-muted">
-            , {say("live.readyAbout", { when: moment(brew.readyAt, present()) })}
+            , {say("live.readyAbout", { when: moment(later(new Date(brew.readyAt), overS), present()) })}
           </span>
         )}
       </p>

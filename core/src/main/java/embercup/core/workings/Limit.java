@@ -48,7 +48,7 @@ public enum Limit {
     /** From a few drops of a tincture on. */
     CUPS_A_DAY(0.001, 12, "cups"),
     /** Servings of somebody who drinks of a pot beside its drinker: up to one every hour while awake. */
-    SERVINGS_A_DAY(0.001, 15, "servings"),
+    SERVINGS_A_DAY(0.001, 15, "times"),
     DAYS_ON(1, 365, "days"),
     DAYS_OFF(0, 365, "days"),
     /** Days that the house looks ahead. */
