@@ -102,7 +102,7 @@ function Marc({ brew, pressed, turn }: { brew: BrewResponse; pressed: boolean; t
         onPick={(m) => turn(`marc-${m}`)}
       />
       <span className="text-muted">
-        <Said of="live.runsThrough" amount={millilitres(brew.leftMl)} />
+        <Said of="live.leftInTheEnd" amount={millilitres(brew.leftMl)} />
       </span>
     </div>
   );
