@@ -23,7 +23,7 @@ import { eventWords, Hands, lastSaid } from "./Hands";
 import { Instruments, useAutopilot, useInstruments } from "./Instruments";
 import { Read } from "./Read";
 import { allIn, Meanwhile, NotReady, notReady } from "./Ready";
-import { beginOf, lateBy, later, mainSteps, poured, reality, served, short } from "./reality";
+import { beginOf, lateBy, later, mainSteps, poured, readyOf, reality, served, short } from "./reality";
 
 /** A reduction is told this long before its mark, s. */
 const SOON_S = 60;
@@ -118,9 +118,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
   const timeline = useMemo(() => reality(brew, overS), [brew, overS]);
   const waitsForHoney = plan.readyS !== undefined && plan.readyS < plan.totalS - 1;
   const readyS =
-    waitsForHoney && brew.readyAt
-      ? (new Date(brew.readyAt).getTime() - startedMs) / 1000 + overS
-      : timeline.totalS;
+    waitsForHoney && brew.readyAt ? (readyOf(brew, overS).getTime() - startedMs) / 1000 : timeline.totalS;
   // What is only stirred into the cup may be left out.
   const asItIs =
     current !== undefined &&
@@ -176,7 +174,7 @@ export function OnTheFire({ brew }: { brew: BrewResponse }) {
         })}
         {brew.readyAt && (
           <span className="font-normal text-muted">
-            , {say("live.readyAbout", { when: moment(later(new Date(brew.readyAt), overS), present()) })}
+            , {say("live.readyAbout", { when: moment(readyOf(brew, overS), present()) })}
           </span>
         )}
       </p>
@@ -410,7 +408,7 @@ function Changed({ brew, overS }: { brew: BrewResponse; overS: number }) {
         `${say("live.itIsThePlanReady", {
           time: span(Math.abs(lateS)),
           behind: lateS > 0,
-          when: moment(later(new Date(brew.readyAt ?? brew.plan.readyAt), overS), present()),
+          when: moment(readyOf(brew, overS), present()),
         })} `}
       {stronger
         ? say("live.theCupWillBeThan", {

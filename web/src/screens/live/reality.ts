@@ -98,5 +98,9 @@ export function short(label: string): string {
 /** A moment with what a forgotten step has cost so far, s. */
 export const later = (at: Date, overS: number): Date => new Date(at.getTime() + overS * 1000);
 
+/** When a brew is ready, with what a forgotten step has cost so far. */
+export const readyOf = (brew: BrewResponse, overS: number): Date =>
+  later(new Date(brew.readyAt ?? brew.plan.readyAt), overS);
+
 /** How much a brew is behind its plan, s, a step that is over and not confirmed among it: nothing is ahead while one waits. */
 export const lateBy = (lateS: number, overS: number): number => lateS + overS;

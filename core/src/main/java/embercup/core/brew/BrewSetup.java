@@ -61,11 +61,20 @@ public record BrewSetup(
         return Batch.of(stages);
     }
 
-    /** Herbs that are in the vessel at a stage and not strained out before it. @param withStage whether those count that go in with it */
-    public List<Charge> herbsIn(int stage, boolean withStage) {
+    /** Herbs that are in the vessel at a stage: what goes in with it is, what was strained out before it is not. */
+    public List<Charge> herbsIn(int stage) {
+        return herbs(stage, stage);
+    }
+
+    /** The same without what goes in with the stage itself. */
+    public List<Charge> herbsBefore(int stage) {
+        return herbs(stage, stage - 1);
+    }
+
+    private List<Charge> herbs(int stage, int last) {
         int from = batch().herbsFrom(stage);
         return charges.stream()
-                .filter(c -> c.stage() >= from && (withStage ? c.stage() <= stage : c.stage() < stage))
+                .filter(c -> c.stage() >= from && c.stage() <= last)
                 .toList();
     }
 

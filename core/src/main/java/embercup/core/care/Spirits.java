@@ -34,12 +34,11 @@ final class Spirits {
 
     /** Worse the more of it is drunk, and whoever drinks it. */
     private static Severity severity(Advice advice, double grams) {
-        if (advice == Advice.NOT_FOR_DRINKER || Alcohol.much(grams) == Alcohol.Much.DRINKS) {
+        Alcohol.Much much = Alcohol.much(grams);
+        if (advice == Advice.NOT_FOR_DRINKER || much == Alcohol.Much.DRINKS) {
             return Severity.STOP;
         }
-        return advice == Advice.ASK_PRESCRIBER || Alcohol.much(grams) == Alcohol.Much.DRINK
-                ? Severity.CARE
-                : Severity.NOTE;
+        return advice == Advice.ASK_PRESCRIBER || much == Alcohol.Much.DRINK ? Severity.CARE : Severity.NOTE;
     }
 
     private static Advice advice(Drinker drinker) {

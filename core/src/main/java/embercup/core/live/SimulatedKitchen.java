@@ -104,7 +104,8 @@ public record SimulatedKitchen(double powerFactor, long seed) {
         private final Set<Integer> liquids = new HashSet<>();
 
         private boolean fulfilled;
-        private Optional<Step.OfStage> at = Optional.empty();
+        /** The step whose herbs are in the vessel; empty before the first stage and once they are strained out. */
+        private Optional<Step> at = Optional.empty();
 
         Replay(BrewPlan plan, Instant now, List<BrewEvent.Turned> turns) {
             this.plan = plan;
@@ -127,7 +128,7 @@ public record SimulatedKitchen(double powerFactor, long seed) {
         /** Herbs in the vessel, g; milk and juice are in its water. */
         double herbsG() {
             return at.filter(plan::herbsIn)
-                    .map(step -> plan.pot().herbsIn(step.stage(), true).stream()
+                    .map(step -> plan.pot().herbsIn(step.stage()).stream()
                             .filter(c -> c.broughtMl() == 0)
                             .mapToDouble(Charge::grams)
                             .sum())
@@ -150,11 +151,9 @@ public record SimulatedKitchen(double powerFactor, long seed) {
                 fulfilled = LiveStep.seconds(live.beganAt().orElseThrow(), until) >= step.durationS();
                 return;
             }
-            if (step instanceof Step.OfStage of) {
-                boolean out = done && plan.stages().get(of.stage()).stage().kind() == StageKind.STRAIN;
-                at = out ? Optional.empty() : Optional.of(of);
-            }
-            stage(live, plan.stages().get(step.stage()), until);
+            StageRun run = plan.stages().get(step.stage());
+            at = done && run.stage().kind() == StageKind.STRAIN ? Optional.empty() : Optional.of(step);
+            stage(live, run, until);
             if (done && step instanceof Step.OfStage && plan.intoMugs().orElse(-1) == step.stage()) {
                 intoMugs();
             }

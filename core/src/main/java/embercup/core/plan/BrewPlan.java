@@ -174,7 +174,7 @@ public record BrewPlan(
         }
         Batch batch = batch();
         boolean liquorAlone = batch.before(stage).isPresent() && !batch.begins(stage);
-        return !liquorAlone && pot.herbsIn(stage, true).stream().anyMatch(c -> c.dryG() > 0);
+        return !liquorAlone && pot.herbsIn(stage).stream().anyMatch(c -> c.dryG() > 0);
     }
 
     /** What milk and juice that are stirred into the cups add to them, all cups together, mL. */

@@ -543,12 +543,7 @@ public sealed interface Caution {
             DRINKS
         }
 
-        /** How much it is in a day: less than a drink, one, or more than a day of low risk. */
-        public Much much() {
-            return much(holds.grams());
-        }
-
-        /** The same of so many grams of alcohol in a day. */
+        /** How much so many grams of alcohol in a day are: at most a standard drink, more, or more than a day of low risk. */
         public static Much much(double grams) {
             return grams > LOW_RISK_G ? Much.DRINKS : grams > STANDARD_DRINK_G ? Much.DRINK : Much.LITTLE;
         }

@@ -48,6 +48,21 @@ public record Taking(
     }
 
     /**
+     * How somebody drinks an amount: never more than a cup at a time.
+     *
+     * @param aDay servings a day
+     * @param ofCup part of a cup in one serving, above 0, at most 1
+     */
+    public record Serving(double aDay, double ofCup) {
+
+        /** So many cups, above 0, at each of so many times of a day. */
+        public static Serving of(double cups, int times) {
+            double ofCup = Math.min(1, cups);
+            return new Serving(times * cups / ofCup, ofCup);
+        }
+    }
+
+    /**
      * Somebody else who drinks of a pot.
      *
      * @param cupsADay servings a day

@@ -58,7 +58,7 @@ public record WaterPlan(
 
     /** Herbs that are in the pot when the last reduction stops: what goes in later neither soaks nor lifts the water yet. */
     static List<Charge> atMark(BrewSetup setup) {
-        return setup.herbsIn(markStage(setup.stages()), true);
+        return setup.herbsIn(markStage(setup.stages()));
     }
 
     /** Room that these take under water, mL. */

@@ -74,7 +74,7 @@ public record TakingRow(Whom whom, Often amount, OptionalInt mostDays) {
         public double cups(double cupMl, MeasureCustom custom) {
             double times = timesADay.orElseGet(() -> everyHours.isPresent() ? times(everyHours.getAsDouble()) : 1);
             return cupsADay.orElseGet(() ->
-                    dose.map(d -> d.millilitres(custom).orElse(cupMl) / cupMl).orElse(1.0) * times);
+                    dose.map(d -> d.millilitres(custom).orElseThrow() / cupMl).orElse(1.0) * times);
         }
     }
 }

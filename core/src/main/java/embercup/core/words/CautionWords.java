@@ -21,7 +21,11 @@ final class CautionWords {
             return said(
                     stains, Map.of("several", Boolean.toString(stains.herbs().size() > 1)));
         } else if (fact instanceof Caution.Alcohol alcohol) {
-            return said(alcohol, Map.of("much", alcohol.much().name().toLowerCase(Locale.ROOT)));
+            return said(
+                    alcohol,
+                    Map.of(
+                            "much",
+                            Caution.Alcohol.much(alcohol.holds().grams()).name().toLowerCase(Locale.ROOT)));
         } else if (fact instanceof Caution.AgeFloor floor) {
             return said(
                     floor,

@@ -295,7 +295,7 @@ final class StepWords {
 
     /** How a strain is done: through a strainer, by lifting the tea ball out, or, with no herbs in a batch any more, by pouring it over. */
     private static String strains(BrewPlan plan, StageRun run) {
-        boolean herbs = plan.pot().herbsIn(run.index(), false).stream().anyMatch(c -> c.keptMl(false) > 0);
+        boolean herbs = plan.pot().herbsBefore(run.index()).stream().anyMatch(c -> c.keptMl(false) > 0);
         return !herbs && plan.batch().herbsFrom(run.index()) > 0 ? "fill" : plan.inBall() ? "lift" : "strain";
     }
 

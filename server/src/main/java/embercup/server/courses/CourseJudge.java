@@ -11,6 +11,7 @@ import embercup.core.plan.BrewPlan;
 import embercup.core.plan.Caution;
 import embercup.core.plan.PlannedAddition;
 import embercup.core.plan.SeveralPots;
+import embercup.core.plan.Taking;
 import embercup.core.recipe.Recipe;
 import embercup.core.workings.InvalidInputException;
 import embercup.server.courses.CourseRows.Drinker;
@@ -57,10 +58,10 @@ class CourseJudge {
     private final CourseRows rows;
 
     CourseJudge(Plans plans, Plans.Day days, HouseMateria houseMateria, CourseRows rows) {
-        this.rows = rows;
         this.plans = plans;
         this.days = days;
         this.houseMateria = houseMateria;
+        this.rows = rows;
     }
 
     /** Something that somebody drinks day by day. */
@@ -105,9 +106,9 @@ class CourseJudge {
         return of.drinkers().stream()
                 .skip(1)
                 .map(d -> {
-                    double cups = rows.doseMl(recipe, of.course(), d) / recipe.cupMl();
-                    double serving = Math.min(1, cups);
-                    return new OrderRequest.SharerPart(d.drinkerId(), null, null, times * cups / serving, serving);
+                    Taking.Serving serving =
+                            Taking.Serving.of(rows.doseMl(recipe, of.course(), d) / recipe.cupMl(), times);
+                    return new OrderRequest.SharerPart(d.drinkerId(), null, null, serving.aDay(), serving.ofCup());
                 })
                 .toList();
     }

@@ -122,9 +122,7 @@ class CourseRows {
     }
 
     private Posology of(Posology said, Drinker drinker, Recipe recipe) {
-        return people.all().stream()
-                .filter(p -> p.id().equals(drinker.drinkerId()))
-                .findFirst()
+        return people.find(Objects.requireNonNull(drinker.drinkerId()))
                 .map(people::drinker)
                 .map(her -> said.of(
                         her.ageYears(),

@@ -118,6 +118,7 @@ class CourseToResponse {
         boolean ahead = now.toLocalDate().isBefore(course.first());
         boolean over = now.toLocalDate().isAfter(course.last());
         Recipe recipe = rows.recipe(e);
+        List<Drinker> who = rows.drinkers(e);
         List<CourseCaution> cautions = new ArrayList<>();
         List<String> clashes = new ArrayList<>();
         Optional<TooLong> tooLong = Optional.empty();
@@ -133,7 +134,7 @@ class CourseToResponse {
                         .forEach(cautions::add);
                 clashes.addAll(judge.clashes(subject, judged, others(e, house), now.toInstant()));
                 tooLong = tooLong(subject, judged.plan(), now.toInstant(), ahead ? course.first() : now.toLocalDate());
-                limit = Rhythm.of(rows.posology(recipe, rows.drinkers(e)), judge.herbs(judged.plan()))
+                limit = Rhythm.of(rows.posology(recipe, who), judge.herbs(judged.plan()))
                         .limit();
             } catch (InvalidInputException x) {
                 cautions.add(new CourseCaution(
@@ -148,14 +149,13 @@ class CourseToResponse {
         return new CourseResponse(
                 e.id,
                 e.id == null ? null : Objects.requireNonNullElse(e.version, 0L),
-                new Head(e.recipeId, e.name, drinkers(e, house), says(recipe, rows.drinkers(e), house)),
+                new Head(e.recipeId, e.name, drinkers(recipe, course, who, house), says(recipe, who, house)),
                 new Laid(
                         ahead ? "ahead" : over ? "over" : "running",
                         course.first(),
                         course.last(),
                         e.days,
-                        Rhythm.of(rows.posology(recipe, rows.drinkers(e)), List.of())
-                                .usualDays(),
+                        Rhythm.of(rows.posology(recipe, who), List.of()).usualDays(),
                         e.rowDays,
                         e.restDays,
                         HouseWords.words().say((Record) limit),
@@ -206,10 +206,13 @@ class CourseToResponse {
                         Map.of("Of", p.of().common(), "dayOf", p.day().toString(), "most", p.most()));
     }
 
-    List<CourseDrinker> drinkers(CourseEntity e, House house) {
-        Recipe recipe = rows.recipe(e);
-        Course course = rows.course(e);
-        return rows.drinkers(e).stream()
+    /** Names of those who drink it. */
+    List<String> names(CourseEntity e, House house) {
+        return rows.drinkers(e).stream().map(d -> name(d, house)).toList();
+    }
+
+    private List<CourseDrinker> drinkers(Recipe recipe, Course course, List<Drinker> who, House house) {
+        return who.stream()
                 .map(d -> new CourseDrinker(d.drinkerId(), name(d, house), d.serving(), rows.doseMl(recipe, course, d)))
                 .toList();
     }

@@ -21,7 +21,6 @@ import embercup.server.courses.CourseJudge.Subject;
 import embercup.server.courses.CourseRequest.CupRequest;
 import embercup.server.courses.CourseRequest.DrinkerRequest;
 import embercup.server.courses.CourseRequest.EndRequest;
-import embercup.server.courses.CourseResponse.CourseDrinker;
 import embercup.server.courses.CourseRows.Drinker;
 import embercup.server.courses.CourseToResponse.House;
 import embercup.server.kitchen.Kitchens;
@@ -48,7 +47,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -128,8 +126,7 @@ public class Courses {
             if (course.last().isBefore(now.toLocalDate())) {
                 continue;
             }
-            String who =
-                    writing.drinkers(e, house).stream().map(CourseDrinker::name).collect(Collectors.joining(", "));
+            String who = String.join(", ", writing.names(e, house));
             for (Day day : course.drawn(rows.taken(e, rows.brews(e, course)), now.toLocalDate(), now.toLocalTime())) {
                 day.doses().doses().stream()
                         .filter(Doses.Dose::open)

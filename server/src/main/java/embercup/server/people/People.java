@@ -19,6 +19,7 @@ import java.time.Clock;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -67,6 +68,12 @@ public class People {
     @Transactional(readOnly = true)
     public Person get(UUID id) {
         return person(entity(id));
+    }
+
+    /** The same; empty when there is none any more. */
+    @Transactional(readOnly = true)
+    public Optional<Person> find(UUID id) {
+        return repository.findById(id).map(this::person);
     }
 
     @Transactional

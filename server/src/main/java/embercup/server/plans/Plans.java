@@ -207,8 +207,9 @@ public class Plans {
      * @param history what she had beside it
      */
     public CupJudged judge(BrewPlan plan, Person person, double cups, History history) {
+        Taking.Serving serving = Taking.Serving.of(cups, 1);
         Taking.Sharer sharer =
-                new Taking.Sharer(person.name(), people.drinker(person), Math.max(1, cups), Math.min(1, cups));
+                new Taking.Sharer(person.name(), people.drinker(person), serving.aDay(), serving.ofCup());
         Care.Verdict verdict = new Care(houseMateria.materia()).judge(plan, sharer, history);
         return new CupJudged(PlanToResponse.cautions(verdict, person.name()), verdict.stops());
     }
